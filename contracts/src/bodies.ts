@@ -1,0 +1,123 @@
+import 'reflect-metadata';
+import {
+  LEVELS,
+  type BallastUse,
+  type BleedBody,
+  type ChangeBody,
+  type DoneBody,
+  type Level,
+  type MeterBody,
+  type NoteBody,
+  type RunBody,
+  type SessionKind,
+  type SumpKey,
+  type TakeOverBody,
+  type TopUpBody,
+  type YesNo,
+} from '@winter-jar/core';
+import { IsBoolean, IsInt, IsNumber, IsString, Length, Max, Min } from 'class-validator';
+import { IdOf, Maybe, OneOf, Remark, SomeVolume, Volume, WholeWithin } from './body-rules.js';
+import { IsInstant } from './instant.js';
+import { MAX_METER_MINUTES, MAX_RUN_MINUTES, SERVICE_TASKS, SUMPS } from './limits.js';
+import { LookBodyDto } from './look-body.js';
+
+const BALLAST: readonly BallastUse[] = ['closed', 'open', 'purge', 'unknown'];
+const YES_NO: readonly YesNo[] = ['yes', 'no', 'unknown'];
+const SESSIONS: readonly SessionKind[] = ['run', 'sideJob', 'aborted'];
+const MeterMinutes = () => WholeWithin(0, MAX_METER_MINUTES, 'hours on the meter from 0 to 1,000,000');
+
+export class RunBodyDto implements RunBody {
+  @IdOf('a material') materialId!: string;
+  @Maybe(IsBoolean({ message: 'true while its end is not known' })) stillRunning?: boolean | null;
+
+  @Maybe(IsInt({ message: 'whole minutes, from 1 minute to 30 days' }))
+  @Min(1, { message: 'at least 1 minute: a run ends after it starts' })
+  @Max(MAX_RUN_MINUTES, { message: 'at most 30 days' })
+  minutes?: number | null;
+
+  @Maybe(IsInt({ message: 'a whole number of cycles from 1 to 1,000,000' }))
+  @Min(1, { message: 'at least 1 cycle' })
+  @Max(1_000_000, { message: 'at most 1,000,000 cycles' })
+  cycles?: number | null;
+
+  @OneOf(SESSIONS) session!: SessionKind;
+  @OneOf(BALLAST) ballast!: BallastUse;
+
+  @Maybe(IsNumber({}, { message: 'a temperature in °C from -120 to 60, such as -41' }))
+  @Min(-120, { message: 'not colder than -120 °C' })
+  @Max(60, { message: 'not warmer than 60 °C' })
+  trapTempC?: number | null;
+
+  @Maybe(IsNumber({}, { message: 'a pressure in Pa above 0, such as 4.7' }))
+  @Min(1e-6, { message: 'a pressure above 0.000001 Pa' })
+  @Max(110_000, { message: 'not above the atmosphere, 110,000 Pa' })
+  lowestPressurePa?: number | null;
+
+  @OneOf(YES_NO) ventedBeforeStop!: YesNo;
+  @Remark() remark?: string | null;
+}
+
+export class BleedBodyDto implements BleedBody {
+  @OneOf(SUMPS) sump!: SumpKey;
+  @Volume() drawnMl!: number;
+  @Volume() waterMl!: number;
+  @Remark() remark?: string | null;
+}
+
+export class TopUpBodyDto implements TopUpBody {
+  @OneOf(SUMPS) sump!: SumpKey;
+  @IdOf('an oil product') productId!: string;
+  @SomeVolume(0.1, 'a volume above 0 mL') addedMl!: number;
+  @OneOf(LEVELS) levelAfter!: Level;
+  @Remark() remark?: string | null;
+}
+
+export class ChangeBodyDto implements ChangeBody {
+  @OneOf(SUMPS) sump!: SumpKey;
+  @IdOf('an oil product') productId!: string;
+  @Volume() outMl!: number;
+  @SomeVolume(1, 'the volume filled, above 0 mL') inMl!: number;
+  @OneOf(LEVELS) levelAfter!: Level;
+  @Remark() remark?: string | null;
+}
+
+export class MeterBodyDto implements MeterBody {
+  @OneOf(['read', 'replaced']) action!: 'read' | 'replaced';
+  @MeterMinutes() minutes!: number;
+  @Maybe(MeterMinutes()) newMinutes?: number | null;
+  @Remark() remark?: string | null;
+}
+
+export class TakeOverBodyDto implements TakeOverBody {
+  @Maybe(MeterMinutes()) meterMinutes?: number | null;
+  @Maybe(IsInstant()) oilChangedAt?: string | null;
+  @Maybe(WholeWithin(0, 100_000, 'a whole number of runs from 0 to 100,000')) runsSince?: number | null;
+  @Maybe(MeterMinutes()) minutesSince?: number | null;
+  @Remark() remark?: string | null;
+}
+
+export class DoneBodyDto implements DoneBody {
+  @OneOf(SERVICE_TASKS) task!: string;
+  @Remark() remark?: string | null;
+}
+
+const noteText = { message: 'text of 1 to 2,000 characters' };
+
+export class NoteBodyDto implements NoteBody {
+  @IsString(noteText)
+  @Length(1, 2000, noteText)
+  text!: string;
+}
+
+/** The body that each kind of entry carries. */
+export const BODY_CLASSES = {
+  run: RunBodyDto,
+  look: LookBodyDto,
+  bleed: BleedBodyDto,
+  topUp: TopUpBodyDto,
+  change: ChangeBodyDto,
+  done: DoneBodyDto,
+  meter: MeterBodyDto,
+  takeOver: TakeOverBodyDto,
+  note: NoteBodyDto,
+} as const;

@@ -1,0 +1,162 @@
+import 'reflect-metadata';
+import type { Correction, Entry, EntryKind, JournalEntry } from '@winter-jar/core';
+import { plainToInstance } from 'class-transformer';
+import { validateSync, type ValidationError } from 'class-validator';
+import { BODY_CLASSES } from './bodies.js';
+import { CorrectionBodyDto, EntryDto } from './envelope.js';
+import { FUTURE_TOLERANCE_MS } from './limits.js';
+
+/** One thing that is wrong: where, what was given, and what would be right. */
+export interface FieldIssue {
+  readonly field: string;
+  readonly value: unknown;
+  readonly code: string;
+  readonly right: string;
+}
+
+export type Checked<T> =
+  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly issues: readonly FieldIssue[] };
+
+function issuesOf(errors: readonly ValidationError[], prefix: string): FieldIssue[] {
+  return errors.flatMap((error) => {
+    const field = prefix ? `${prefix}.${error.property}` : error.property;
+    const own = Object.entries(error.constraints ?? {})
+      .slice(0, 1)
+      .map(([rule, message]): FieldIssue => {
+        const value: unknown = error.value;
+        if (rule === 'whitelistValidation')
+          return { field, value, code: 'unknownField', right: 'leave this field out: it is not known here' };
+        return { field, value: value ?? null, code: value === undefined ? 'missing' : 'notRight', right: message };
+      });
+    return [...own, ...issuesOf(error.children ?? [], field)];
+  });
+}
+
+/** Checks a plain object against a DTO class; unknown fields are refused. */
+export function checkShape<T extends object>(type: new () => T, raw: unknown, prefix = ''): Checked<T> {
+  if (typeof raw !== 'object' || raw === null || Array.isArray(raw)) {
+    return {
+      ok: false,
+      issues: [{ field: prefix || 'body', value: raw ?? null, code: 'notAnObject', right: 'a JSON object' }],
+    };
+  }
+  const value = plainToInstance(type, raw);
+  const errors = validateSync(value, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true });
+  return errors.length > 0 ? { ok: false, issues: issuesOf(errors, prefix) } : { ok: true, value };
+}
+
+const bad = (field: string, value: unknown, code: string, right: string): FieldIssue => ({ field, value, code, right });
+
+/** When it ended: only a run lasts. */
+function endOf(entry: Entry): number {
+  const minutes = entry.kind === 'run' ? (entry.body.minutes ?? 0) : 0;
+  return Date.parse(entry.happenedAt) + minutes * 60_000;
+}
+
+const LAYERS = ['sludgeMl', 'freeWaterMl', 'creamMl', 'hazyMl'] as const;
+
+/** What the readings of one look say about one another: layers fit the jar, and no kind of particle where there are none. */
+function lookRules(given: Readonly<Record<string, unknown>>): FieldIssue[] {
+  const { source, lookedAtMl, particles, particleKinds } = given;
+  if (particles === 'none' && Array.isArray(particleKinds) && particleKinds.length > 0)
+    return [bad('body.particles', particles, 'contradicted', 'few or many, where a kind was seen')];
+  if (source === 'sightGlass') return [];
+  if (lookedAtMl === null || lookedAtMl === undefined)
+    return [bad('body.lookedAtMl', null, 'missing', 'the mL in the jar')];
+  let left = Number(lookedAtMl);
+  for (const layer of LAYERS) {
+    left -= Number(given[layer] ?? 0);
+    if (left < -LAYER_ROUNDING_ML)
+      return [
+        bad(`body.${layer}`, given[layer], 'moreThanDrawn', `at most what is in the jar, ${Number(lookedAtMl)} mL`),
+      ];
+  }
+  return [];
+}
+
+/** Layers typed in ounces add up to the jar but for their rounding. */
+const LAYER_ROUNDING_ML = 0.5;
+
+function bodyRules(kind: EntryKind, body: object): FieldIssue[] {
+  const given = body as Record<string, unknown>;
+  const has = (key: string) => given[key] !== null && given[key] !== undefined;
+  if (kind === 'run' && given.stillRunning === true) {
+    const said = ['minutes', 'cycles'].find(has);
+    return said
+      ? [bad(`body.${said}`, given[said], 'notWhileRunning', 'nothing while the run is still going: its end says it')]
+      : [];
+  }
+  if (kind === 'run' && !has('minutes') && !has('cycles')) {
+    return [bad('body.minutes', null, 'missing', 'minutes, or cycles where cycles are counted')];
+  }
+  if (kind === 'meter' && given.action === 'replaced' && !has('newMinutes')) {
+    return [bad('body.newMinutes', null, 'missing', 'what the new meter shows, 0 where it is new')];
+  }
+  if (kind === 'meter' && given.action === 'read' && has('newMinutes')) {
+    return [bad('body.newMinutes', given.newMinutes, 'notForAReading', 'nothing: only a replaced meter starts anew')];
+  }
+  if (kind === 'bleed' && Number(given.waterMl) > Number(given.drawnMl)) {
+    return [bad('body.waterMl', given.waterMl, 'moreThanDrawn', `at most what was drawn, ${String(given.drawnMl)} mL`)];
+  }
+  if (kind === 'look') return lookRules(given);
+  return [];
+}
+
+function checkBody(kind: EntryKind, raw: unknown): Checked<object> {
+  const shape = checkShape<object>(BODY_CLASSES[kind], raw, 'body');
+  if (!shape.ok) return shape;
+  const issues = bodyRules(kind, shape.value);
+  return issues.length > 0 ? { ok: false, issues } : { ok: true, value: { ...shape.value } };
+}
+
+/** Shape, body and times of one entry, without looking at what is stored. `nowMs` is the reader's clock. */
+export function checkEntry(raw: unknown, nowMs: number): Checked<JournalEntry> {
+  const envelope = checkShape(EntryDto, raw);
+  if (!envelope.ok) return envelope;
+  const { kind, subjects, ...rest } = envelope.value;
+  const plain = { ...rest, subjects: subjects.map((s) => ({ ...s })) };
+  const latest = nowMs + FUTURE_TOLERANCE_MS;
+
+  // A clock far ahead would win every later correction.
+  if (Date.parse(plain.recordedAt) > latest + FUTURE_TOLERANCE_MS) {
+    return {
+      ok: false,
+      issues: [
+        bad('recordedAt', plain.recordedAt, 'inTheFuture', 'the time of recording: is this device’s clock right?'),
+      ],
+    };
+  }
+  if (kind === 'correction') {
+    const body = checkShape(CorrectionBodyDto, plain.body, 'body');
+    if (!body.ok) return body;
+    const { action, happenedAt } = body.value;
+    if (action === 'replace' && !body.value.body) {
+      return { ok: false, issues: [bad('body.body', null, 'missing', 'the full new body')] };
+    }
+    if (happenedAt && Date.parse(happenedAt) > latest) {
+      return { ok: false, issues: [bad('body.happenedAt', happenedAt, 'inTheFuture', 'a time that has passed')] };
+    }
+    return {
+      ok: true,
+      value: { ...plain, kind, body: { ...body.value, supersedes: body.value.supersedes ?? null } } as Correction,
+    };
+  }
+
+  const body = checkBody(kind, plain.body);
+  if (!body.ok) return body;
+  const entry = { ...plain, kind, body: body.value } as unknown as Entry;
+  if (Date.parse(entry.happenedAt) > latest) {
+    return { ok: false, issues: [bad('happenedAt', entry.happenedAt, 'inTheFuture', 'a time that has passed')] };
+  }
+  if (entry.kind === 'takeOver' && entry.body.oilChangedAt && entry.body.oilChangedAt > entry.happenedAt) {
+    const right = 'a day before the take-over; a later change is an oil change of its own';
+    return { ok: false, issues: [bad('body.oilChangedAt', entry.body.oilChangedAt, 'afterTakeOver', right)] };
+  }
+  if (entry.kind === 'run' && entry.precision === 'exact' && endOf(entry) > latest) {
+    return {
+      ok: false,
+      issues: [bad('body.minutes', entry.body.minutes, 'endsInTheFuture', 'a run that has ended: log it when it ends')],
+    };
+  }
+  return { ok: true, value: entry };
+}

@@ -1,0 +1,61 @@
+import {
+  jarShapeIssue,
+  type JarShape,
+  type PumpKind,
+  type PumpModel,
+  type SetUpKind,
+  type SumpKey,
+} from '@winter-jar/core';
+import { checkShape, type Checked, type FieldIssue } from './check-entry.js';
+import { SET_UP_CLASSES } from './set-up.js';
+
+/** The sumps that a pump of each kind has. */
+export const SUMPS_OF: Readonly<Record<PumpKind, readonly SumpKey[]>> = {
+  vane: ['oil'],
+  booster: ['gearA', 'gearB', 'sealCup'],
+  dry: [],
+};
+
+function modelIssues(model: PumpModel): FieldIssue[] {
+  const wanted = SUMPS_OF[model.kind];
+  const keys = model.sumps.map((s) => s.key);
+  if (keys.join() !== wanted.join()) {
+    const right = wanted.length > 0 ? `the sumps ${wanted.join(', ')}, in this order` : 'no sump: it holds no oil';
+    return [{ field: 'sumps', value: keys.join(', '), code: 'wrongSumps', right }];
+  }
+  return model.sumps.flatMap((sump, i): FieldIssue[] => {
+    const tooMuch = (field: keyof typeof sump, right: string): FieldIssue[] => [
+      { field: `sumps.${i}.${field}`, value: sump[field], code: 'doesNotFit', right },
+    ];
+    if (sump.housingMl < sump.chargeMl) return tooMuch('housingMl', `at least the charge, ${sump.chargeMl} mL`);
+    if (sump.holdUpMl >= sump.chargeMl) return tooMuch('holdUpMl', `less than the charge, ${sump.chargeMl} mL`);
+    if ((sump.betweenMarksMl ?? 0) > sump.chargeMl)
+      return tooMuch('betweenMarksMl', `at most the charge, ${sump.chargeMl} mL`);
+    return [];
+  });
+}
+
+const JAR_RIGHT = {
+  tooFew: 'at least two heights: the bottom and the top',
+  notFromBottom: '0 mm and 0 mL first, the inside bottom',
+  notRising: 'heights and volumes that rise from the bottom to the top',
+} as const;
+
+function jarIssues({ points }: JarShape): FieldIssue[] {
+  const issue = jarShapeIssue(points);
+  return issue ? [{ field: 'points', value: points.length, code: issue, right: JAR_RIGHT[issue] }] : [];
+}
+
+/** Shape of one record of the set-up, and what its fields say about one another. Fields are named under `prefix`. */
+export function checkRecord(kind: SetUpKind, body: unknown, prefix = ''): Checked<object> {
+  const shape = checkShape<object>(SET_UP_CLASSES[kind], body, prefix);
+  if (!shape.ok) return shape;
+  const issues = relationIssues(kind, shape.value);
+  if (issues.length === 0) return shape;
+  return { ok: false, issues: issues.map((i) => ({ ...i, field: prefix ? `${prefix}.${i.field}` : i.field })) };
+}
+
+function relationIssues(kind: SetUpKind, body: object): FieldIssue[] {
+  if (kind === 'pumpModel') return modelIssues(body as PumpModel);
+  return kind === 'jarShape' ? jarIssues(body as JarShape) : [];
+}

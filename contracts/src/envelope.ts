@@ -1,0 +1,107 @@
+import 'reflect-metadata';
+import { ENTRY_KINDS, type EntryBodies, type EntryKind, type Precision, type Subject } from '@winter-jar/core';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsIn,
+  IsObject,
+  IsOptional,
+  IsString,
+  IsUUID,
+  Length,
+  Matches,
+  MaxLength,
+  ValidateNested,
+} from 'class-validator';
+import { IsInstant, IsZone } from './instant.js';
+
+const PRECISIONS: readonly Precision[] = ['exact', 'day', 'unknown'];
+const KINDS = [...ENTRY_KINDS, 'correction'] as const;
+export class SubjectDto implements Subject {
+  @IsIn(['pump', 'equipment'], { message: 'pump or equipment' })
+  type!: 'pump' | 'equipment';
+
+  @IsString({ message: 'an id of 1 to 64 characters' })
+  @Length(1, 64, { message: 'an id of 1 to 64 characters' })
+  id!: string;
+}
+
+/** What every entry carries; the body's own class follows from the kind. */
+export class EntryDto {
+  @IsUUID('all', { message: 'a UUID made by the client' })
+  id!: string;
+
+  @IsUUID('all', { message: 'a UUID that the entries of one deed share' })
+  actId!: string;
+
+  @IsIn(KINDS, { message: `one of ${KINDS.join(', ')}` })
+  kind!: EntryKind | 'correction';
+
+  @IsArray({ message: 'a list of 1 to 10 subjects' })
+  @ArrayMinSize(1, { message: 'at least one subject' })
+  @ArrayMaxSize(10, { message: 'at most 10 subjects' })
+  @ValidateNested({ each: true })
+  @Type(() => SubjectDto)
+  subjects!: SubjectDto[];
+
+  @IsInstant()
+  happenedAt!: string;
+
+  @IsZone()
+  zone!: string;
+
+  @IsIn(PRECISIONS, { message: 'one of exact, day, unknown' })
+  precision!: Precision;
+
+  @IsInstant()
+  recordedAt!: string;
+
+  @IsOptional()
+  @IsString({ message: 'the id of a person' })
+  @MaxLength(64, { message: 'at most 64 characters' })
+  who?: string | null;
+
+  @IsOptional()
+  @IsString({ message: 'a device name of at most 64 characters' })
+  @MaxLength(64, { message: 'a device name of at most 64 characters' })
+  device?: string | null;
+
+  @IsArray({ message: 'a list of question codes, possibly empty' })
+  @ArrayMaxSize(10, { message: 'at most 10 codes' })
+  @Matches(/^[a-zA-Z]{1,40}$/, { each: true, message: 'question codes' })
+  acknowledged!: string[];
+
+  @IsIn([1], { message: '1, the only body version so far' })
+  bodyVersion!: number;
+
+  @IsObject({ message: 'an object with the fields of its kind' })
+  body!: object;
+}
+
+export class CorrectionBodyDto {
+  @IsUUID('all', { message: 'the id of the original entry' })
+  targetId!: string;
+
+  @IsOptional()
+  @IsUUID('all', { message: 'the id of the correction in force, or null' })
+  supersedes!: string | null;
+
+  @IsOptional()
+  @IsArray({ message: 'a list of the corrections that were seen' })
+  @ArrayMaxSize(200, { message: 'at most 200 corrections' })
+  @IsUUID('all', { each: true, message: 'ids of corrections' })
+  saw?: string[] | null;
+
+  @IsIn(['void', 'replace'], { message: 'void or replace' })
+  action!: 'void' | 'replace';
+
+  @IsOptional()
+  @IsObject({ message: 'the full new body' })
+  body?: EntryBodies[EntryKind] | null;
+
+  @IsOptional()
+  @IsInstant()
+  happenedAt?: string | null;
+}

@@ -1,0 +1,67 @@
+export {
+  BleedBodyDto,
+  BODY_CLASSES,
+  ChangeBodyDto,
+  DoneBodyDto,
+  MeterBodyDto,
+  NoteBodyDto,
+  RunBodyDto,
+  TakeOverBodyDto,
+  TopUpBodyDto,
+} from './bodies.js';
+export { LookBodyDto } from './look-body.js';
+export { CorrectionBodyDto, EntryDto, SubjectDto } from './envelope.js';
+export { checkEntry, checkShape, type Checked, type FieldIssue } from './check-entry.js';
+export { checkRecord, SUMPS_OF } from './check-record.js';
+export { HTTP_STATUS, type ApiProblem, type EntryAnswer, type Question } from './answers.js';
+export {
+  MAX_BACKUP_BYTES,
+  MAX_BODY_BYTES,
+  MAX_ENTRIES_PER_POST,
+  MAX_METER_MINUTES,
+  MAX_LOG_BYTES,
+  MAX_RUN_MINUTES,
+  MAX_SET_UP_FILE_BYTES,
+  SERVICE_TASKS,
+  MAX_PHOTO_BYTES,
+  PHOTO_TYPES,
+} from './limits.js';
+export { SET_UP_CLASSES, SetUpVersionDto } from './set-up.js';
+export {
+  SET_UP_FILE_FORMAT,
+  SET_UP_FILE_VERSION,
+  type SetUpFile,
+  type SetUpFilePreview,
+  type SetUpFileRecord,
+  type SetUpFileResult,
+  type SetUpFileRow,
+} from './set-up-file.js';
+export type {
+  BackupContents,
+  Download,
+  JournalFileResult,
+  RestoreCheck,
+  RestorePost,
+  RestoreResult,
+} from './backup.js';
+export type { OilStory } from './oil-story.js';
+export type { PhotoBytes, PhotoKept } from './photos.js';
+export { LOG_NAMES, type LogName, type LogPreview, type LogResult, type LogRow, type LogText } from './entry-log.js';
+export type {
+  About,
+  DemoYardOpened,
+  EarlierCharge,
+  EntryHistory,
+  JournalLine,
+  JournalPage,
+  NextTask,
+  PumpEffect,
+  PumpPage,
+  RecordHistory,
+  RoundAnswer,
+  RoundRow,
+  RunningRun,
+  SetUpAnswer,
+  SetUpEffect,
+} from './pages.js';
+export type { EntriesAnswer, EntriesEffect, EntriesPost, SetUpPost, SetUpPosted } from './requests.js';

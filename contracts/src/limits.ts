@@ -1,0 +1,21 @@
+import { TASKS, type SumpKey } from '@winter-jar/core';
+
+export const MAX_BODY_BYTES = 1_000_000;
+/** A log of runs or looks may be larger than other bodies. */
+export const MAX_LOG_BYTES = 20_000_000;
+export const MAX_SET_UP_FILE_BYTES = 5_000_000;
+/** A backup, or everything as JSON lines. */
+export const MAX_BACKUP_BYTES = 4_000_000_000;
+/** A phone's photograph at its best. */
+export const MAX_PHOTO_BYTES = 30_000_000;
+export const PHOTO_TYPES: readonly string[] = ['image/jpeg', 'image/png', 'image/webp'];
+export const MAX_ENTRIES_PER_POST = 500;
+export const MAX_METER_MINUTES = 60_000_000;
+export const MAX_RUN_MINUTES = 30 * 24 * 60;
+/** Device clocks may be ahead by so much. */
+export const FUTURE_TOLERANCE_MS = 10 * 60_000;
+
+/** Tasks that are ticked off with a `done` entry; the others have entries of their own. */
+export const SERVICE_TASKS: readonly string[] = TASKS.filter((t) => t.doneBy === 'done').map((t) => t.id);
+
+export const SUMPS: readonly SumpKey[] = ['oil', 'gearA', 'gearB', 'sealCup'];

@@ -1,0 +1,173 @@
+import type { FieldIssue } from './check-entry.js';
+import type {
+  Act,
+  Correction,
+  Entry,
+  HouseSetUp,
+  JarSeen,
+  PumpKind,
+  PumpSetUp,
+  PumpState,
+  Process,
+  Reason,
+  RunRuler,
+  SetUpKind,
+  SetUpVersion,
+  Standing,
+  TaskStanding,
+  VerdictLevel,
+} from '@winter-jar/core';
+
+/** The data folder and whose it is. */
+export interface About {
+  readonly version: string;
+  readonly dataFolder: string;
+  /** Local day on which the demo yard was seeded; null for an own folder. */
+  readonly demoDay: string | null;
+  /** Everyone on the network can reach the server, and write. */
+  readonly openToNetwork: boolean;
+  /** Addresses under which other devices reach it; empty while it is open to this machine alone. */
+  readonly addresses: readonly string[];
+  /** SHA-256 fingerprint of its own certificate; null over plain http. */
+  readonly certificate: string | null;
+  readonly now: string;
+}
+
+/** Where the demo yard is served now: the same host, another port. */
+export interface DemoYardOpened {
+  readonly port: number;
+}
+
+/** A task as the Round needs it: the limit that decides, not all of them. */
+export type NextTask = Omit<TaskStanding, 'limits'>;
+
+export interface RunningRun {
+  readonly entryId: string;
+  readonly at: string;
+  readonly equipmentName: string;
+  /** It has gone on so long that its end was probably forgotten. */
+  readonly overlong: boolean;
+}
+
+/** One pump in the Round. */
+export interface RoundRow {
+  readonly pumpId: string;
+  readonly name: string;
+  readonly kind: PumpKind;
+  readonly modelName: string;
+  readonly siteId: string;
+  readonly siteName: string;
+  readonly siteNote: string | null;
+  readonly process: Process;
+  readonly zone: string;
+  readonly equipmentName: string;
+  readonly verdict: VerdictLevel;
+  readonly act: Act | null;
+  readonly reasons: readonly Reason[];
+  readonly nextTask: NextTask | null;
+  /** Runs until the oil change; null without an oil or a limit that runs use up. */
+  readonly runsLeft: number | null;
+  readonly ruler: RunRuler;
+  readonly jars: readonly JarSeen[];
+  readonly chargeMl: number | null;
+  readonly oilName: string | null;
+  readonly carriedOverRuns: number;
+  /** Runs that go on, the oldest first. */
+  readonly running: readonly RunningRun[];
+  readonly lent: boolean;
+  /** Nothing was ever written about it: it waits to be taken over. */
+  readonly untouched: boolean;
+  readonly lastMaterialId: string | null;
+  /** Materials that the bars name. */
+  readonly materialNames: { readonly [id: string]: string };
+}
+
+export interface RoundAnswer {
+  readonly at: string;
+  /** In the order in which they need hands: Stop, before next run, due looks, then the rest by site. */
+  readonly rows: readonly RoundRow[];
+  /** All pumps of the house, also spare and retired ones. */
+  readonly pumps: number;
+  readonly needHands: number;
+}
+
+/** An entry in a pump's journal, as it counts. */
+export interface JournalLine {
+  readonly entry: Entry;
+  readonly correctionId: string | null;
+  /** Two corrections saw the same predecessor: someone should look. */
+  readonly contradicted: boolean;
+}
+
+export interface EarlierCharge {
+  readonly number: number;
+  readonly since: string;
+  readonly until: string;
+  readonly runs: number;
+  readonly hours: number;
+  readonly carriedOverRuns: number;
+  readonly bledWaterMl: number;
+  readonly lastJar: JarSeen | null;
+  readonly ruler: RunRuler;
+}
+
+export interface PumpPage {
+  readonly row: RoundRow;
+  readonly setUp: PumpSetUp;
+  readonly state: PumpState;
+  readonly standing: Standing;
+  readonly earlier: readonly EarlierCharge[];
+}
+
+/** What a write that is only rehearsed would change on a pump. */
+export interface PumpEffect {
+  readonly pumpId: string;
+  readonly name: string;
+  readonly before: RoundRow | null;
+  readonly after: RoundRow | null;
+  readonly runsBefore: number;
+  readonly runsAfter: number;
+  readonly hoursBefore: number;
+  readonly hoursAfter: number;
+  readonly weightBefore: number;
+  readonly weightAfter: number;
+}
+
+/** What a set-up would change; with issues it would be refused. */
+export interface SetUpEffect {
+  readonly issues: readonly FieldIssue[];
+  readonly effects: readonly PumpEffect[];
+}
+
+export interface JournalPage {
+  readonly lines: readonly JournalLine[];
+  /** Entry id to ask from for older lines; null at the end. */
+  readonly before: string | null;
+}
+
+/** An entry with everything ever said about it. */
+export interface EntryHistory {
+  readonly original: Entry;
+  readonly corrections: readonly Correction[];
+  readonly counts: Entry | null;
+  /** All entries of the same deed that still count; they are taken back together. */
+  readonly actEntryIds: readonly string[];
+  readonly contradicted: boolean;
+}
+
+export interface SetUpAnswer {
+  readonly at: string;
+  /** What an edit sends back as If-Match. */
+  readonly tag: string;
+  readonly house: HouseSetUp;
+}
+
+/** A record of the set-up with all its versions, in the order in which they count. */
+export interface RecordHistory {
+  readonly kind: SetUpKind;
+  readonly subjectId: string;
+  readonly versions: readonly SetUpVersion[];
+  readonly inForceId: string;
+  /** Pumps with entries that the record bears upon. */
+  readonly usedByPumps: readonly string[];
+}

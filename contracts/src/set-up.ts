@@ -1,0 +1,266 @@
+import 'reflect-metadata';
+import {
+  MEASURES,
+  OIL_LIMITS,
+  PUMP_PLACES,
+  SET_UP_KINDS,
+  TASKS,
+  VERDICT_LEVELS,
+  type Limits,
+  type SetUpKind,
+} from '@winter-jar/core';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsObject,
+  IsOptional,
+  IsString,
+  IsUUID,
+  Length,
+  Matches,
+  Max,
+  MaxLength,
+  Min,
+  registerDecorator,
+  ValidateNested,
+} from 'class-validator';
+import { Maybe } from './body-rules.js';
+import { IsInstant, IsZone } from './instant.js';
+
+const PROCESSES = ['freezeDrying', 'packaging', 'composites', 'industrial'] as const;
+const PRESET_IDS = ['freshEveryRun', 'bleedAndCount', 'byTheHour', 'byTheLook', 'byTheLab'] as const;
+const name = { message: 'a name of 1 to 60 characters' };
+const id = { message: 'an id of 1 to 64 characters' };
+const rating = { message: 'a rating from 0 to 3' };
+const oneOf = (values: readonly string[]) => ({ message: `one of ${values.join(', ')}` });
+
+/** Sparse limits per task: numbers above 0, or null to take a limit away. */
+function AreLimits(): PropertyDecorator {
+  const isLimits = (limits: unknown): limits is Limits =>
+    typeof limits === 'object' &&
+    limits !== null &&
+    Object.entries(limits).every(
+      ([m, v]) =>
+        (MEASURES as readonly string[]).includes(m) && (v === null || (typeof v === 'number' && v > 0 && v <= 100_000)),
+    );
+  return (target, propertyName) =>
+    registerDecorator({
+      name: 'areLimits',
+      target: target.constructor,
+      propertyName: String(propertyName),
+      options: {
+        message: `limits by task and measure (${MEASURES.join(', ')}): a number above 0, or null to take it away`,
+      },
+      validator: {
+        validate: (v) =>
+          typeof v === 'object' &&
+          v !== null &&
+          Object.entries(v as object).every(([task, limits]) => TASKS.some((t) => t.id === task) && isLimits(limits)),
+      },
+    });
+}
+
+/** Sparse limits on the oil: amounts of at least 0, or null to take one away, and verdict levels for what is a word. */
+function AreOilLimits(): PropertyDecorator {
+  const isLimit = (key: string, value: unknown): boolean => {
+    if (!Object.hasOwn(OIL_LIMITS, key)) return false;
+    if (typeof OIL_LIMITS[key as keyof typeof OIL_LIMITS] === 'string')
+      return (VERDICT_LEVELS as readonly unknown[]).includes(value);
+    return value === null || (typeof value === 'number' && value >= 0 && value <= 1000);
+  };
+  return (target, propertyName) =>
+    registerDecorator({
+      name: 'areOilLimits',
+      target: target.constructor,
+      propertyName: String(propertyName),
+      options: {
+        message: `limits on the oil by reading (such as waterPercent.stop): a number from 0 to 1,000 or null, and for signs one of ${VERDICT_LEVELS.join(', ')}`,
+      },
+      validator: {
+        validate: (v) =>
+          typeof v === 'object' &&
+          v !== null &&
+          Object.entries(v as object).every(([key, limit]) => isLimit(key, limit)),
+      },
+    });
+}
+
+/** A name that shows: not only blanks. */
+function IsName(): PropertyDecorator {
+  return (target, key) => {
+    Length(1, 60, name)(target, key);
+    Matches(/\S/, name)(target, key);
+  };
+}
+
+/** A number between bounds, said in one sentence. */
+function Between(min: number, max: number, what: string): PropertyDecorator {
+  const right = { message: `${what} from ${min.toLocaleString('en-GB')} to ${max.toLocaleString('en-GB')}` };
+  return (target, name) => {
+    IsNumber({}, right)(target, name);
+    Min(min, right)(target, name);
+    Max(max, right)(target, name);
+  };
+}
+const whole = { message: 'a whole number' };
+const trueOrFalse = { message: 'true or false' };
+const PRESSURE = 'a pressure in Pa';
+const text = (length: number) => ({ message: `text of at most ${length} characters` });
+
+export class SiteDto {
+  @IsName() name!: string;
+  @IsIn(PROCESSES, oneOf(PROCESSES)) process!: string;
+  @IsOptional() @IsString(text(120)) @MaxLength(120, text(120)) note?: string | null;
+  @IsZone() zone!: string;
+}
+
+export class EquipmentDto {
+  @IsName() name!: string;
+  @Length(1, 64, id) siteId!: string;
+  @IsIn(PROCESSES, oneOf(PROCESSES)) process!: string;
+  @Maybe(Between(0.01, 1_000_000, 'litres')) chamberVolumeL?: number | null;
+  @Between(0.1, 1000, 'hours') referenceHours!: number;
+  @IsOptional() @IsInt(whole) @Between(1, 10_000_000, 'cycles') cyclesPerRun?: number | null;
+  @Maybe(Between(1, 86_400, 'seconds')) cycleTimeS?: number | null;
+  @IsBoolean(trueOrFalse) coldTrap!: boolean;
+  @Maybe(Between(1e-6, 110_000, PRESSURE)) targetFirstPa?: number | null;
+  @Maybe(Between(0.1, 1440, 'minutes')) targetFirstMinutes?: number | null;
+  @Maybe(Between(1e-6, 110_000, PRESSURE)) targetUltimatePa?: number | null;
+  @Maybe(Between(0.1, 1000, 'hours')) targetUltimateHours?: number | null;
+}
+
+export class SumpDto {
+  @IsIn(['oil', 'gearA', 'gearB', 'sealCup'], oneOf(['oil', 'gearA', 'gearB', 'sealCup'])) key!: string;
+  @Between(1, 200_000, 'mL') chargeMl!: number;
+  @Between(1, 200_000, 'mL') housingMl!: number;
+  @Between(0, 200_000, 'mL') holdUpMl!: number;
+  @Maybe(Between(0, 200_000, 'mL')) betweenMarksMl?: number | null;
+}
+
+/** Names of fields that hold a default of ours. */
+function AreFieldNames(): PropertyDecorator {
+  return (target, key) => {
+    IsOptional()(target, key);
+    IsArray({ message: 'a list of field names' })(target, key);
+    ArrayMaxSize(30, { message: 'at most 30 field names' })(target, key);
+    Matches(/^[a-zA-Z0-9.]{1,40}$/, { each: true, message: 'field names' })(target, key);
+  };
+}
+
+export class PumpModelDto {
+  @IsName() name!: string;
+  @IsIn(['vane', 'booster', 'dry'], oneOf(['vane', 'booster', 'dry'])) kind!: string;
+  @Between(0.1, 100_000, 'm³/h') pumpingSpeedM3h!: number;
+  @IsOptional() @IsInt(whole) @Between(1, 8, 'stages') stages?: number | null;
+  @Maybe(Between(1e-6, 110_000, PRESSURE)) ultimatePa?: number | null;
+  @Maybe(Between(1e-6, 110_000, PRESSURE)) ultimateBallastPa?: number | null;
+  @Maybe(Between(0, 10_000, 'm³/h')) ballastFlowM3h?: number | null;
+  @Between(0, 150, '°C') operatingOilTempC!: number;
+  @IsIn(['open', 'closed', 'purge', 'none'], oneOf(['open', 'closed', 'purge', 'none'])) ballastRule!: string;
+  @IsBoolean(trueOrFalse) hasOilFilter!: boolean;
+  @Maybe(Between(0, 50_000, 'mL')) oilFilterHoldUpMl?: number | null;
+  @IsOptional() @IsBoolean(trueOrFalse) hasHourMeter?: boolean | null;
+  @IsOptional() @Length(1, 64, id) usualProductId?: string | null;
+  @IsArray({ message: 'a list of sumps' })
+  @ArrayMaxSize(4, { message: 'at most 4 sumps' })
+  @ValidateNested({ each: true })
+  @Type(() => SumpDto)
+  sumps!: SumpDto[];
+  @AreFieldNames() assumed?: string[] | null;
+  @IsOptional() @AreLimits() limits?: object | null;
+}
+
+export class PumpDto {
+  @IsName() name!: string;
+  @Length(1, 64, id) modelId!: string;
+  @Length(1, 64, id) siteId!: string;
+  @Length(1, 64, id) equipmentId!: string;
+  @IsIn(PRESET_IDS, oneOf(PRESET_IDS)) preset!: string;
+  @IsOptional() @Length(1, 64, id) oilProductId?: string | null;
+  @IsOptional() @IsInstant() overhauledAt?: string | null;
+  @IsOptional() @IsIn(PUMP_PLACES, oneOf(PUMP_PLACES)) place?: string | null;
+  @IsOptional() @IsString(text(200)) @MaxLength(200, text(200)) note?: string | null;
+  @Maybe(Between(1e-6, 110_000, PRESSURE)) blankOffPa?: number | null;
+  @IsOptional() @AreLimits() limits?: object | null;
+  @IsOptional() @AreOilLimits() oilLimits?: object | null;
+}
+
+export class OilProductDto {
+  @IsName() name!: string;
+  @Length(1, 20, { message: 'a grade such as VG 68' }) grade!: string;
+  @IsIn(['mineral', 'synthetic', 'ester', 'pfpe'], oneOf(['mineral', 'synthetic', 'ester', 'pfpe'])) base!: string;
+  @IsIn(['demulsifying', 'detergent'], oneOf(['demulsifying', 'detergent'])) waterBehaviour!: string;
+  @IsOptional() @IsBoolean(trueOrFalse) dyed?: boolean | null;
+  @Between(0.5, 8, 'ASTM D1500') freshColour!: number;
+  @Between(700, 2100, 'kg/m³') densityKgM3!: number;
+  @Maybe(Between(1, 5000, 'mm²/s')) viscosity40Mm2s?: number | null;
+  @Maybe(Between(1, 500, 'mm²/s')) viscosity100Mm2s?: number | null;
+  @Maybe(Between(0, 10_000, 'ppm')) freshWaterPpm?: number | null;
+  @Maybe(Between(0, 50, 'mg KOH/g')) freshAcidMgKohG?: number | null;
+  @Maybe(Between(0, 100, 'mg KOH/g')) freshBaseMgKohG?: number | null;
+  @Maybe(Between(0, 1000, 'ppm')) freshIronPpm?: number | null;
+  @AreFieldNames() assumed?: string[] | null;
+  @IsOptional() @AreLimits() limits?: object | null;
+  @IsOptional() @AreOilLimits() oilLimits?: object | null;
+}
+
+export class MaterialDto {
+  @IsName() name!: string;
+  @IsIn(PROCESSES, oneOf(PROCESSES)) process!: string;
+  @IsInt(rating) @Min(0, rating) @Max(3, rating) moisture!: number;
+  @IsInt(rating) @Min(0, rating) @Max(3, rating) fat!: number;
+  @IsInt(rating) @Min(0, rating) @Max(3, rating) fines!: number;
+  @IsInt(rating) @Min(0, rating) @Max(3, rating) solvent!: number;
+  @IsInt(rating) @Min(0, rating) @Max(3, rating) acid!: number;
+  @IsOptional() @IsString(text(200)) @MaxLength(200, text(200)) note?: string | null;
+}
+
+export class PersonDto {
+  @IsName() name!: string;
+}
+
+export class JarPointDto {
+  @Between(0, 2000, 'mm') heightMm!: number;
+  @Between(0, 200_000, 'mL') ml!: number;
+}
+
+export class JarShapeDto {
+  @IsName() name!: string;
+  @IsArray({ message: 'a list of heights and volumes' })
+  @ArrayMaxSize(40, { message: 'at most 40 heights' })
+  @ValidateNested({ each: true })
+  @Type(() => JarPointDto)
+  points!: JarPointDto[];
+}
+
+export class HouseRulesDto {
+  @AreLimits() limits!: object;
+  @IsOptional() @AreOilLimits() oilLimits?: object | null;
+}
+
+export const SET_UP_CLASSES = {
+  site: SiteDto,
+  equipment: EquipmentDto,
+  pumpModel: PumpModelDto,
+  pump: PumpDto,
+  oilProduct: OilProductDto,
+  material: MaterialDto,
+  person: PersonDto,
+  jarShape: JarShapeDto,
+  houseRules: HouseRulesDto,
+} as const;
+
+/** One version of one record of the set-up. */
+export class SetUpVersionDto {
+  @IsUUID('all', { message: 'a UUID made by the client' }) id!: string;
+  @IsIn(SET_UP_KINDS, oneOf(SET_UP_KINDS)) kind!: SetUpKind;
+  @Length(1, 64, id) subjectId!: string;
+  @IsInstant() validFrom!: string;
+  @IsInstant() recordedAt!: string;
+  @IsObject({ message: 'an object with the fields of its kind' }) body!: object;
+}

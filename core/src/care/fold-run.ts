@@ -1,0 +1,64 @@
+import type { RunBody } from '../journal/index.js';
+import { oilChangeDue } from './carry-over.js';
+import { onSump, originOf, withBar, type Context } from './fold-context.js';
+import { loadOf, runMinutes, runWeightMilli } from './run-weight.js';
+import { KEPT, type PumpState } from './state.js';
+
+const equipmentIdOf = ({ entry, setUp }: Context): string =>
+  entry.subjects.find((s) => s.type === 'equipment')?.id ?? setUp.pump.equipmentId;
+
+/** A run whose end is not known yet shows, and does not count. */
+export function foldOpenRun(state: PumpState, context: Context, { materialId }: RunBody): PumpState {
+  return {
+    ...state,
+    running: [...state.running, { ...originOf(context), equipmentId: equipmentIdOf(context), materialId }],
+  };
+}
+
+export function foldRun(state: PumpState, context: Context, body: RunBody): PumpState {
+  const { setUp, entry, day } = context;
+  const named = equipmentIdOf(context);
+  const equipment = setUp.house.equipment[named] ?? setUp.equipment;
+  const material = setUp.house.material[body.materialId];
+  if (!material) throw new RangeError(`materialId: ${body.materialId} is not in the set-up`);
+  const minutes = runMinutes(body, equipment);
+  const weightMilli = runWeightMilli({ body, material, equipment });
+  const carriedOver = oilChangeDue({ state, setUp, todayDay: day });
+  const run = { at: entry.happenedAt, weightMilli, minutes };
+  const bar = {
+    entryId: entry.id,
+    ...run,
+    load: loadOf(material),
+    materialId: body.materialId,
+    carriedOver,
+    bled: false,
+    looked: false,
+  };
+  const counted: PumpState = {
+    ...withBar(state, bar),
+    totals: {
+      ...state.totals,
+      runs: state.totals.runs + 1,
+      weightMilli: state.totals.weightMilli + weightMilli,
+      minutes: state.totals.minutes + minutes,
+    },
+    recentRuns: [...state.recentRuns, run].slice(-KEPT.recentRuns),
+    lastRun: {
+      entryId: entry.id,
+      happenedAt: entry.happenedAt,
+      equipmentId: named,
+      materialId: body.materialId,
+      minutes,
+      cycles: body.cycles ?? null,
+      ballast: body.ballast,
+      trapTempC: body.trapTempC ?? null,
+      lowestPressurePa: body.lowestPressurePa ?? null,
+      ventedBeforeStop: body.ventedBeforeStop,
+    },
+  };
+  if (!carriedOver) return counted;
+  return onSump(counted, 'oil', (s) => ({
+    ...s,
+    charge: { ...s.charge, carriedOverRuns: s.charge.carriedOverRuns + 1 },
+  }));
+}

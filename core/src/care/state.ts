@@ -1,0 +1,226 @@
+import type { BallastUse, Clarity, Level, LookSource, OrderKey, SumpKey, YesNo } from '../journal/index.js';
+import type { PumpSetUp } from '../set-up/index.js';
+import { localDay } from '../journal/index.js';
+import type { Finding, GoneCharge } from '../oil/index.js';
+import type { Load } from './run-weight.js';
+import type { TaskId } from './tasks.js';
+
+/** Raised whenever the meaning of a stored state changes; states of another version are rebuilt at start. */
+export const FOLD_VERSION = 3;
+
+/** The state keeps at most so many bars; older ones are one collapsed piece. The ruler shows the last twelve. */
+export const MAX_BARS = 20;
+const RECENT_RUNS = 21;
+const LAST_JARS = 4;
+export const KEPT = { bars: MAX_BARS, recentRuns: RECENT_RUNS, jars: LAST_JARS } as const;
+
+/** Integer counters since the pump's first entry. */
+export interface Counts {
+  readonly runs: number;
+  /** thousandths of a weighted run */
+  readonly weightMilli: number;
+  /** Running time: logged runs, and what the hour meter counted beside them. */
+  readonly minutes: number;
+  /** The part of `minutes` that no run was logged for. */
+  readonly unloggedMinutes: number;
+  readonly changes: number;
+}
+
+/** A moment from which a task or a charge counts. */
+export interface Since {
+  readonly at: string;
+  /** local calendar day of the site */
+  readonly day: number;
+  readonly entryId: string | null;
+  readonly counts: Counts;
+}
+
+export interface RulerBar {
+  readonly entryId: string;
+  readonly at: string;
+  readonly weightMilli: number;
+  readonly minutes: number;
+  readonly load: Load;
+  readonly materialId: string;
+  readonly carriedOver: boolean;
+  readonly bled: boolean;
+  readonly looked: boolean;
+}
+
+export interface Charge {
+  /** 0 until the first change that was logged. */
+  readonly number: number;
+  readonly since: Since;
+  readonly productId: string | null;
+  readonly filledUl: number | null;
+  /** ASTM D1500 at the start: the first look at this charge, at most the fresh oil's own colour. */
+  readonly startColour: number | null;
+  readonly bledWaterUl: number;
+  readonly toppedUpUl: number;
+  readonly carriedOverRuns: number;
+  /** Water of this charge that a bleed or purge and a clear look after it have answered. */
+  readonly answeredWaterUl: number;
+  /** Taken out with samples since the change. */
+  readonly sampledWaterUl: number;
+  readonly bledSinceWaterSeen: boolean;
+  /** A purge was done since cream or haze was seen. */
+  readonly purgedSinceSeen: boolean;
+  /** The level was read between the marks, and nothing was added since. */
+  readonly levelKnown: boolean;
+  /** Water of the last bleed as it was said when drawn, until its jar is read. */
+  readonly unreadBleedUl: number | null;
+  /** The charge before it; null for the first on record. */
+  readonly gone: GoneCharge | null;
+}
+
+export interface SumpState {
+  readonly key: SumpKey;
+  readonly charge: Charge;
+  readonly findings: readonly Finding[];
+}
+
+/** A look or a drain as a small jar. */
+export interface JarSeen {
+  readonly entryId: string;
+  readonly at: string;
+  readonly source: LookSource | 'change';
+  /** All the oil, hazy or clear. */
+  readonly oilUl: number;
+  readonly sludgeUl: number;
+  readonly waterUl: number;
+  readonly creamUl: number;
+  readonly hazyUl: number;
+  readonly photoId: string | null;
+  readonly colour: number | null;
+  readonly clarity: Clarity | null;
+  readonly level: Level | null;
+  readonly hoursStood: number | null;
+}
+
+/** A run that was started and has not ended yet. */
+export interface OpenRun {
+  readonly entryId: string;
+  readonly at: string;
+  readonly equipmentId: string;
+  readonly materialId: string;
+}
+
+/** The hour meter's present segment, from its last reading. */
+export interface MeterSegment {
+  readonly entryId: string;
+  readonly at: string;
+  /** On the meter. */
+  readonly minutes: number;
+  /** Minutes of logged runs at that reading. */
+  readonly loggedMinutes: number;
+  /** Logged beyond what the meter had counted by then: a run that was still going, or one logged too long. */
+  readonly aheadMinutes: number;
+}
+
+export interface RecentRun {
+  readonly at: string;
+  readonly weightMilli: number;
+  readonly minutes: number;
+}
+
+/** What the next log of a run starts from. */
+export interface LastRun {
+  readonly entryId: string;
+  readonly happenedAt: string;
+  readonly equipmentId: string;
+  readonly materialId: string;
+  readonly minutes: number;
+  readonly cycles: number | null;
+  readonly ballast: BallastUse;
+  readonly trapTempC: number | null;
+  readonly lowestPressurePa: number | null;
+  readonly ventedBeforeStop: YesNo;
+}
+
+/** Clock-free state of one pump: what its entries add up to. Bounded in size. */
+export interface PumpState {
+  readonly foldVersion: number;
+  readonly pumpId: string;
+  readonly entries: number;
+  readonly last: OrderKey | null;
+  readonly totals: Counts;
+  readonly tasks: { readonly [T in TaskId]?: Since };
+  /** Start of the count of tasks never done. */
+  readonly start: Since | null;
+  readonly sumps: readonly SumpState[];
+  readonly bars: readonly RulerBar[];
+  readonly collapsed: { readonly runs: number; readonly weightMilli: number; readonly minutes: number };
+  readonly recentRuns: readonly RecentRun[];
+  readonly jars: readonly JarSeen[];
+  readonly lastRun: LastRun | null;
+  readonly running: readonly OpenRun[];
+  readonly meter: MeterSegment | null;
+  /** When it was new or overhauled, and the running time until then. */
+  readonly overhaul: { readonly at: string; readonly minutes: number } | null;
+}
+
+export const NO_COUNTS: Counts = { runs: 0, weightMilli: 0, minutes: 0, unloggedMinutes: 0, changes: 0 };
+
+export function newCharge(input: {
+  number: number;
+  since: Since;
+  productId: string | null;
+  filledUl: number | null;
+  levelKnown?: boolean;
+  gone?: GoneCharge | null;
+}): Charge {
+  return {
+    ...input,
+    startColour: null,
+    bledWaterUl: 0,
+    toppedUpUl: 0,
+    carriedOverRuns: 0,
+    answeredWaterUl: 0,
+    sampledWaterUl: 0,
+    bledSinceWaterSeen: false,
+    purgedSinceSeen: false,
+    unreadBleedUl: null,
+    levelKnown: input.levelKnown ?? false,
+    gone: input.gone ?? null,
+  };
+}
+
+/** State before the first entry: counts start where the pump's set-up starts to count. */
+export function initialState(pumpId: string): PumpState {
+  return {
+    foldVersion: FOLD_VERSION,
+    pumpId,
+    entries: 0,
+    last: null,
+    totals: NO_COUNTS,
+    tasks: {},
+    start: null,
+    sumps: [],
+    bars: [],
+    collapsed: { runs: 0, weightMilli: 0, minutes: 0 },
+    recentRuns: [],
+    jars: [],
+    lastRun: null,
+    running: [],
+    meter: null,
+    overhaul: null,
+  };
+}
+
+/** The state with its sumps and its start in place, from the first entry on. */
+export function startState(state: PumpState, input: { at: string; zone: string; setUp: PumpSetUp }): PumpState {
+  if (state.start) return state;
+  const start: Since = {
+    at: input.at,
+    day: localDay(input),
+    entryId: null,
+    counts: NO_COUNTS,
+  };
+  const productId = input.setUp.pump.oilProductId ?? null;
+  const sumps = input.setUp.model.sumps.map(({ key }) => ({
+    key,
+    charge: newCharge({ number: 0, since: start, productId, filledUl: null }),
+    findings: [],
+  }));
+  return { ...state, start, sumps };
+}

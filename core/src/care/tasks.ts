@@ -1,0 +1,53 @@
+import type { PumpKind, PumpModel } from '../set-up/index.js';
+
+/** Every service task that can have limits. Words for them live in the interface. */
+export type TaskId =
+  | 'look'
+  | 'bleed'
+  | 'oilChange'
+  | 'oilFilter'
+  | 'exhaustFilter'
+  | 'inletScreen'
+  | 'flush'
+  | 'boosterOil'
+  | 'sealCup'
+  | 'antiSuckback'
+  | 'vaneCheck'
+  | 'gaugeCheck'
+  | 'labSample'
+  | 'bearings'
+  | 'tipSeals'
+  | 'purge'
+  | 'housingClean';
+
+export interface Task {
+  readonly id: TaskId;
+  readonly kinds: readonly PumpKind[];
+  /** Which entry says that it was done. Tasks marked `done` are ticked off with a `done` entry. */
+  readonly doneBy: 'look' | 'bleed' | 'change' | 'topUp' | 'done';
+  readonly needsOilFilter?: true;
+}
+
+export const TASKS: readonly Task[] = [
+  { id: 'oilChange', kinds: ['vane'], doneBy: 'change' },
+  { id: 'bleed', kinds: ['vane'], doneBy: 'bleed' },
+  { id: 'look', kinds: ['vane'], doneBy: 'look' },
+  { id: 'labSample', kinds: ['vane'], doneBy: 'done' },
+  { id: 'flush', kinds: ['vane'], doneBy: 'done' },
+  { id: 'purge', kinds: ['vane'], doneBy: 'done' },
+  { id: 'housingClean', kinds: ['vane'], doneBy: 'done' },
+  { id: 'oilFilter', kinds: ['vane'], doneBy: 'done', needsOilFilter: true },
+  { id: 'exhaustFilter', kinds: ['vane'], doneBy: 'done' },
+  { id: 'inletScreen', kinds: ['vane', 'booster'], doneBy: 'done' },
+  { id: 'antiSuckback', kinds: ['vane'], doneBy: 'done' },
+  { id: 'vaneCheck', kinds: ['vane'], doneBy: 'done' },
+  { id: 'gaugeCheck', kinds: ['vane', 'booster', 'dry'], doneBy: 'done' },
+  { id: 'boosterOil', kinds: ['booster'], doneBy: 'change' },
+  { id: 'sealCup', kinds: ['booster'], doneBy: 'topUp' },
+  { id: 'bearings', kinds: ['dry'], doneBy: 'done' },
+  { id: 'tipSeals', kinds: ['dry'], doneBy: 'done' },
+];
+
+export function tasksOf(model: Pick<PumpModel, 'kind' | 'hasOilFilter'>): Task[] {
+  return TASKS.filter((t) => t.kinds.includes(model.kind) && (!t.needsOilFilter || model.hasOilFilter));
+}

@@ -1,0 +1,196 @@
+/** What happened, as it is written in the journal and sent over the wire. Instants are ISO 8601 UTC with milliseconds. */
+export type SumpKey = 'oil' | 'gearA' | 'gearB' | 'sealCup';
+export type BallastUse = 'closed' | 'open' | 'purge' | 'unknown';
+export type YesNo = 'yes' | 'no' | 'unknown';
+export type SessionKind = 'run' | 'sideJob' | 'aborted';
+/** `hair`: a hair outside the marks. */
+export const LEVELS = ['none', 'low', 'hair', 'right', 'high'] as const;
+export type Level = (typeof LEVELS)[number];
+/** `cream`: white throughout. */
+export const CLARITIES = ['bright', 'hazy', 'cloudy', 'opaque', 'cream'] as const;
+export type Clarity = (typeof CLARITIES)[number];
+/** `drained`: the oil of a full change. */
+export const LOOK_SOURCES = ['sightGlass', 'sample', 'bleed', 'drained'] as const;
+export type LookSource = (typeof LOOK_SOURCES)[number];
+export const PARTICLE_AMOUNTS = ['none', 'few', 'many'] as const;
+export type ParticleAmount = (typeof PARTICLE_AMOUNTS)[number];
+export const PARTICLE_KINDS = ['black', 'brown', 'rustRed', 'fibres', 'glitter', 'growth'] as const;
+export type ParticleKind = (typeof PARTICLE_KINDS)[number];
+export const SMELLS = ['none', 'sour', 'burnt', 'solvent', 'rancid', 'fishy', 'ammonia'] as const;
+export type Smell = (typeof SMELLS)[number];
+export const FOAMS = ['none', 'settles', 'stays'] as const;
+export type Foam = (typeof FOAMS)[number];
+export type Precision = 'exact' | 'day' | 'unknown';
+
+/** happenedAt of a run is its start; its end is start + minutes. */
+export interface RunBody {
+  readonly materialId: string;
+  /** Its end is not known yet; a correction with the whole run ends it. Without minutes and cycles, and it does not count yet. */
+  readonly stillRunning?: boolean | null;
+  readonly minutes?: number | null;
+  readonly cycles?: number | null;
+  readonly session: SessionKind;
+  readonly ballast: BallastUse;
+  readonly trapTempC?: number | null;
+  readonly lowestPressurePa?: number | null;
+  readonly ventedBeforeStop: YesNo;
+  readonly remark?: string | null;
+}
+
+export interface LookBody {
+  readonly sump: SumpKey;
+  readonly source: LookSource;
+  /** mL in the jar, all layers together; null for the sight glass. */
+  readonly lookedAtMl?: number | null;
+  /** Hours the oil had stood; 0 in the sight glass means the pump was running. */
+  readonly hoursStood: number;
+  readonly jarTempC?: number | null;
+  /** A jar of the library or of the set-up; null for any straight one. */
+  readonly jarShapeId?: string | null;
+  /** Before draining, for a jar. */
+  readonly level?: Level | null;
+  /** ASTM D1500, 0.5-8.0 in half steps. */
+  readonly colour?: number | null;
+  readonly clarity?: Clarity | null;
+  /** Layers from the bottom; what is left of the jar is clear oil. Oil denser than water has them turned round. */
+  readonly sludgeMl?: number | null;
+  readonly freeWaterMl?: number | null;
+  readonly creamMl?: number | null;
+  readonly hazyMl?: number | null;
+  readonly particles?: ParticleAmount | null;
+  readonly particleKinds?: readonly ParticleKind[] | null;
+  readonly smell?: Smell | null;
+  readonly foam?: Foam | null;
+  /** Water stands as high as the oil pick-up. */
+  readonly waterAtPickUp?: boolean | null;
+  /** Oil came out of the exhaust after the first five minutes of pump-down. */
+  readonly thrownFromExhaust?: boolean | null;
+  /** SHA-256 of a photograph that was uploaded before. */
+  readonly photoId?: string | null;
+  readonly remark?: string | null;
+}
+
+export interface BleedBody {
+  readonly sump: SumpKey;
+  readonly drawnMl: number;
+  readonly waterMl: number;
+  readonly remark?: string | null;
+}
+
+export interface TopUpBody {
+  readonly sump: SumpKey;
+  readonly productId: string;
+  readonly addedMl: number;
+  readonly levelAfter: Level;
+  readonly remark?: string | null;
+}
+
+export interface ChangeBody {
+  readonly sump: SumpKey;
+  readonly productId: string;
+  readonly outMl: number;
+  readonly inMl: number;
+  readonly levelAfter: Level;
+  readonly remark?: string | null;
+}
+
+/** The hour meter: read, or replaced by another one that starts at `newMinutes`. */
+export interface MeterBody {
+  readonly action: 'read' | 'replaced';
+  /** On the meter; for a replacement the last reading of the old one. */
+  readonly minutes: number;
+  readonly newMinutes?: number | null;
+  readonly remark?: string | null;
+}
+
+/** What is known of a pump when its record begins here. */
+export interface TakeOverBody {
+  readonly meterMinutes?: number | null;
+  /** When the oil in it was changed; null when nobody knows. */
+  readonly oilChangedAt?: string | null;
+  /** Since that change; null when nobody knows. */
+  readonly runsSince?: number | null;
+  readonly minutesSince?: number | null;
+  readonly remark?: string | null;
+}
+
+export interface DoneBody {
+  readonly task: string;
+  readonly remark?: string | null;
+}
+
+export interface NoteBody {
+  readonly text: string;
+}
+
+export interface EntryBodies {
+  run: RunBody;
+  look: LookBody;
+  bleed: BleedBody;
+  topUp: TopUpBody;
+  change: ChangeBody;
+  done: DoneBody;
+  meter: MeterBody;
+  takeOver: TakeOverBody;
+  note: NoteBody;
+}
+
+export type EntryKind = keyof EntryBodies;
+export const ENTRY_KINDS = [
+  'run',
+  'look',
+  'bleed',
+  'topUp',
+  'change',
+  'done',
+  'meter',
+  'takeOver',
+  'note',
+] as const satisfies readonly EntryKind[];
+
+export interface Subject {
+  readonly type: 'pump' | 'equipment';
+  readonly id: string;
+}
+
+export interface Envelope {
+  /** UUID made by the client. */
+  readonly id: string;
+  /** Entries of one deed share it; they are written and undone together. */
+  readonly actId: string;
+  readonly subjects: readonly Subject[];
+  readonly happenedAt: string;
+  /** IANA zone of the site. */
+  readonly zone: string;
+  readonly precision: Precision;
+  readonly recordedAt: string;
+  readonly who?: string | null;
+  readonly device?: string | null;
+  /** Codes of the soft questions the person has answered with yes. */
+  readonly acknowledged: readonly string[];
+  readonly bodyVersion: number;
+}
+
+/** An entry whose body follows from its kind. */
+export type Entry = { [K in EntryKind]: Envelope & { readonly kind: K; readonly body: EntryBodies[K] } }[EntryKind];
+
+/** Names the original entry, never another correction; the latest (recordedAt, id) wins. */
+export interface CorrectionBody {
+  readonly targetId: string;
+  /** The correction that its writer saw in force, null for the original. Two that name the same are flagged. */
+  readonly supersedes: string | null;
+  /** All corrections of the entry that its writer saw. */
+  readonly saw?: readonly string[] | null;
+  readonly action: 'void' | 'replace';
+  /** With `replace`: the full new body, of the original's kind. */
+  readonly body?: EntryBodies[EntryKind] | null;
+  /** With `replace`: when it really happened; null keeps the original's. */
+  readonly happenedAt?: string | null;
+}
+
+export type Correction = Envelope & { readonly kind: 'correction'; readonly body: CorrectionBody };
+export type JournalEntry = Entry | Correction;
+
+/** The pumps that an entry counts on. */
+export const pumpIdsOf = (entry: { subjects: readonly Subject[] }): string[] =>
+  entry.subjects.filter((s) => s.type === 'pump').map((s) => s.id);

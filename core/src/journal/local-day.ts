@@ -1,0 +1,37 @@
+import { tzOffset } from '@date-fns/tz';
+
+const DAY_MS = 86_400_000;
+const MINUTE_MS = 60_000;
+
+/** Offsets by zone and UTC day, in minutes; null on the days on which the clocks change. Asking the zone is dear, days are few. */
+const knownOffsets = new Map<string, number | null>();
+
+function offsetMinutes(zone: string, ms: number): number {
+  const utcDay = Math.floor(ms / DAY_MS);
+  const key = `${zone} ${utcDay}`;
+  let known = knownOffsets.get(key);
+  if (known === undefined) {
+    const first = tzOffset(zone, new Date(utcDay * DAY_MS));
+    const last = tzOffset(zone, new Date((utcDay + 1) * DAY_MS - 1));
+    known = first === last ? first : null;
+    if (!Number.isNaN(first)) knownOffsets.set(key, known);
+  }
+  return known ?? tzOffset(zone, new Date(ms));
+}
+
+/**
+ * Number of the local calendar day (days since 1970-01-01) of an instant in an IANA zone, daylight saving included.
+ * @throws RangeError on an instant or a zone that does not exist
+ */
+export function localDay(input: { at: string; zone: string }): number {
+  const ms = Date.parse(input.at);
+  const offset = Number.isNaN(ms) ? NaN : offsetMinutes(input.zone, ms);
+  if (Number.isNaN(offset)) {
+    throw new RangeError(`at, zone: "${input.at}" in "${input.zone}" is no instant in an IANA zone`);
+  }
+  return Math.floor((ms + offset * MINUTE_MS) / DAY_MS);
+}
+
+export function isZone(zone: string): boolean {
+  return zone.length > 0 && !Number.isNaN(offsetMinutes(zone, 0));
+}

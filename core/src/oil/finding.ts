@@ -1,0 +1,125 @@
+import type { Clarity, ParticleAmount, ParticleKind, Smell } from '../journal/index.js';
+
+/** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
+export type VerdictLevel = 'runOn' | 'lookSooner' | 'beforeNextRun' | 'stop';
+export const VERDICT_LEVELS: readonly VerdictLevel[] = ['runOn', 'lookSooner', 'beforeNextRun', 'stop'];
+
+/** What the third verdict says before "before next run", and what the large button offers. */
+export type Act = 'change' | 'purge' | 'flush' | 'washHousing' | 'inspect' | 'topUp' | 'drainToMark' | 'look' | 'bleed';
+
+export type AnsweredBy =
+  | 'change'
+  | 'bleedOrPurgeThenLook'
+  | 'changeOrClearLook'
+  | 'changeThenClearLook'
+  | 'topUp'
+  | 'drainToMark'
+  | 'flush'
+  | 'inspect'
+  | 'look';
+
+export type FindingCode =
+  | 'water'
+  | 'waterAboveExpected'
+  | 'waterAtPickUp'
+  | 'levelFromWater'
+  | 'cream'
+  | 'creamThroughout'
+  | 'clarity'
+  | 'colour'
+  | 'darkAgain'
+  | 'sludge'
+  | 'particles'
+  | 'smell'
+  | 'foam'
+  | 'level'
+  | 'thrownOil'
+  | 'otherProduct'
+  | 'unknownAge'
+  | 'goneCharge';
+
+interface FindingBase {
+  readonly level: Exclude<VerdictLevel, 'runOn'>;
+  readonly act: Act;
+  readonly answeredBy: AnsweredBy;
+}
+
+/** A reason as data: what was found, and the limit it was held against. Amounts in microlitres, shares of the oil charge. */
+export type OilFinding = FindingBase &
+  (
+    | { readonly code: 'water'; readonly foundUl: number; readonly chargeUl: number; readonly limitShare: number }
+    | {
+        readonly code: 'waterAboveExpected';
+        readonly foundUl: number;
+        readonly expectedUl: number;
+        readonly limitTimes: number;
+      }
+    | { readonly code: 'waterAtPickUp' }
+    | { readonly code: 'levelFromWater'; readonly foundUl: number }
+    | {
+        readonly code: 'cream';
+        readonly creamUl: number;
+        readonly chargeUl: number;
+        readonly limitShare: number;
+        readonly afterPurge: boolean;
+      }
+    | { readonly code: 'creamThroughout' }
+    | {
+        readonly code: 'clarity';
+        readonly clarity: Exclude<Clarity, 'bright'>;
+        readonly hoursStood: number;
+        readonly running: boolean;
+        readonly afterPurge: boolean;
+      }
+    | { readonly code: 'colour'; readonly colour: number; readonly startColour: number; readonly limitRise: number }
+    | { readonly code: 'darkAgain'; readonly colour: number; readonly startColour: number; readonly runs: number }
+    | { readonly code: 'sludge'; readonly sludgeUl: number; readonly chargeUl: number; readonly limitShare: number }
+    | {
+        readonly code: 'particles';
+        readonly amount: Exclude<ParticleAmount, 'none'>;
+        readonly kinds: readonly ParticleKind[];
+        /** Metal in a new or overhauled pump's first hours. */
+        readonly runningIn: boolean;
+      }
+    | { readonly code: 'smell'; readonly smell: Exclude<Smell, 'none'> }
+    | { readonly code: 'foam'; readonly withHaze: boolean }
+    | { readonly code: 'level'; readonly found: 'none' | 'low' | 'high' | 'hair'; readonly nothingAdded: boolean }
+    | { readonly code: 'thrownOil' }
+    | { readonly code: 'otherProduct'; readonly beforeId: string; readonly afterId: string }
+    | { readonly code: 'unknownAge'; readonly changedKnown: boolean }
+    | { readonly code: 'goneCharge'; readonly cause: FindingCode }
+  );
+
+/** A finding with the entry that it came from. */
+export type Finding = OilFinding & { readonly entryId: string; readonly at: string };
+
+export type FindingOf<C extends FindingCode> = Extract<OilFinding, { readonly code: C }>;
+
+export const isHarder = (a: VerdictLevel, b: VerdictLevel): boolean =>
+  VERDICT_LEVELS.indexOf(a) > VERDICT_LEVELS.indexOf(b);
+
+export const worstLevel = (levels: readonly VerdictLevel[]): VerdictLevel =>
+  levels.reduce<VerdictLevel>((worst, l) => (isHarder(l, worst) ? l : worst), 'runOn');
+
+/** Level is a task, not a state of the oil. */
+export const isLevelTask = ({ code }: Pick<OilFinding, 'code'>): boolean => code === 'level' || code === 'thrownOil';
+
+/**
+ * What fresh oil does not answer: metal, solvent, a housing full of sludge, oil that was dark again at once (domain section 6).
+ * Metal of a pump that is being run in goes out with the change.
+ */
+export function outlivesChange(finding: OilFinding): boolean {
+  switch (finding.code) {
+    case 'particles':
+      return finding.level === 'stop';
+    case 'smell':
+      return finding.smell === 'solvent';
+    case 'sludge':
+      return finding.level === 'stop';
+    case 'darkAgain':
+    case 'thrownOil':
+      return true;
+    default:
+      return false;
+  }
+}

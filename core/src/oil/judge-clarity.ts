@@ -1,0 +1,75 @@
+import { purgeOr, toUl, type Judge } from './judge.js';
+import { worstLevel, type Act, type VerdictLevel } from './finding.js';
+import { stepPassed, type OilLimits } from './oil-limits.js';
+
+const ASK_AGAIN = 'changeOrClearLook' as const;
+
+/** A purge that did not clear it makes it harder, and leaves the change. */
+const afterPurgeLevel = (level: VerdictLevel, afterPurge: boolean, limits: OilLimits): VerdictLevel =>
+  afterPurge ? worstLevel([level, limits['purge.didNotClear']]) : level;
+
+/** Cream is emulsified water that stays: purge, and change if it does not clear. Before it has settled it only warns. */
+export const judgeCream: Judge = (judged) => {
+  const { look, charge, limits, settled } = judged;
+  const creamUl = toUl(look.creamMl);
+  const chargeUl = toUl(charge.chargeMl);
+  const passed = stepPassed(limits, 'creamPercent', (creamUl / chargeUl) * 100);
+  if (!passed) return null;
+  const afterPurge = charge.purgedSinceSeen;
+  const level = settled ? afterPurgeLevel(passed.level, afterPurge, limits) : 'lookSooner';
+  if (level === 'runOn') return null;
+  const act: Act = !settled ? 'look' : afterPurge ? 'change' : purgeOr(judged, 'change');
+  const found = { code: 'cream', creamUl, chargeUl, limitShare: passed.limit / 100, afterPurge } as const;
+  return { ...found, level, act, answeredBy: 'bleedOrPurgeThenLook' };
+};
+
+/** The running oil is cream throughout: drain, do not purge. */
+export const judgeCreamThroughout: Judge = ({ look, limits, running }) => {
+  const level = limits['running.cream'];
+  if (look.clarity !== 'cream' || !running || level === 'runOn') return null;
+  return { code: 'creamThroughout', level, act: 'change', answeredBy: 'change' };
+};
+
+/** Clarity by the oil's way with water: a demulsifying oil lets it drop, a detergent oil holds it up and needs no settling. */
+export const judgeClarity: Judge = (judged) => {
+  const { look, product, charge, limits, settled, running } = judged;
+  const hazyLayer = (look.hazyMl ?? 0) > 0 ? ('hazy' as const) : null;
+  const clarity = look.clarity && look.clarity !== 'bright' ? look.clarity : hazyLayer;
+  if (!clarity || (clarity === 'cream' && running)) return null;
+  const detergent = product.waterBehaviour === 'detergent';
+  const seen = clarity === 'cream' ? 'opaque' : clarity;
+  const afterPurge = charge.purgedSinceSeen && (settled || detergent) && !(detergent && seen === 'hazy');
+  const found = { code: 'clarity', clarity, hoursStood: look.hoursStood, running, afterPurge } as const;
+  const raise = (level: VerdictLevel, act: Act) => {
+    const raised = afterPurgeLevel(level, afterPurge, limits);
+    if (raised === 'runOn') return null;
+    const answeredBy = raised === 'stop' ? ('change' as const) : ASK_AGAIN;
+    return { ...found, level: raised, act: afterPurge || raised === 'stop' ? ('change' as const) : act, answeredBy };
+  };
+  if (detergent) {
+    if (seen === 'hazy') return null;
+    return seen === 'opaque'
+      ? raise(limits['detergent.opaque'], 'change')
+      : raise(limits['detergent.cloudy'], purgeOr(judged, 'change'));
+  }
+  if (running && seen === 'opaque') return raise(limits['running.opaque'], 'change');
+  if (!settled) return seen === 'hazy' ? null : raise('lookSooner', 'look');
+  return raise(limits[`clarity.${seen}`], seen === 'hazy' ? 'look' : 'change');
+};
+
+/** Foam that stays speaks of wrong or mixed oil; with haze after another product it is certain enough to flush. */
+export const judgeFoam: Judge = ({ look, charge, limits }) => {
+  if (look.foam !== 'stays') return null;
+  const hazy =
+    (look.hazyMl ?? 0) > 0 || (look.clarity !== null && look.clarity !== undefined && look.clarity !== 'bright');
+  const withHaze = hazy && charge.productChanged;
+  const level = withHaze ? worstLevel([limits['foam.stays'], limits['foam.withHaze']]) : limits['foam.stays'];
+  if (level === 'runOn') return null;
+  return {
+    code: 'foam',
+    level,
+    act: withHaze ? 'flush' : 'look',
+    answeredBy: withHaze ? 'flush' : ASK_AGAIN,
+    withHaze,
+  };
+};

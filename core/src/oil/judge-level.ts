@@ -1,0 +1,39 @@
+import type { LookBody } from '../journal/index.js';
+import type { FindingOf } from './finding.js';
+import type { Judge } from './judge.js';
+
+/**
+ * Level is a task: below MIN a top-up, above MAX drain to the mark (looking for water first where nothing was added),
+ * a hair outside a look, nothing in the glass stops the pump.
+ */
+export function levelFinding(
+  level: NonNullable<LookBody['level']>,
+  { addedSinceLevel = true }: { addedSinceLevel?: boolean } = {},
+): FindingOf<'level'> | null {
+  const nothingAdded = !addedSinceLevel;
+  switch (level) {
+    case 'right':
+      return null;
+    case 'none':
+      return { code: 'level', found: 'none', level: 'stop', act: 'topUp', answeredBy: 'topUp', nothingAdded };
+    case 'low':
+      return { code: 'level', found: 'low', level: 'beforeNextRun', act: 'topUp', answeredBy: 'topUp', nothingAdded };
+    case 'hair':
+      return { code: 'level', found: 'hair', level: 'lookSooner', act: 'look', answeredBy: 'look', nothingAdded };
+    case 'high':
+      return {
+        code: 'level',
+        found: 'high',
+        level: 'beforeNextRun',
+        act: 'drainToMark',
+        answeredBy: 'drainToMark',
+        nothingAdded,
+      };
+  }
+}
+
+export const judgeLevel: Judge = ({ look, charge }) => (look.level ? levelFinding(look.level, charge) : null);
+
+/** Oil thrown from the exhaust after the first five minutes of pump-down: the pump is losing what seals it. */
+export const judgeThrownOil: Judge = ({ look }) =>
+  look.thrownFromExhaust ? { code: 'thrownOil', level: 'stop', act: 'inspect', answeredBy: 'inspect' } : null;

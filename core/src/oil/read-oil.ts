@@ -1,0 +1,97 @@
+import type { LookBody } from '../journal/index.js';
+import {
+  isLevelTask,
+  outlivesChange,
+  VERDICT_LEVELS,
+  worstLevel,
+  type Act,
+  type OilFinding,
+  type VerdictLevel,
+} from './finding.js';
+import type { JarShape } from './jar-shape.js';
+import { judgeClarity, judgeCream, judgeCreamThroughout, judgeFoam } from './judge-clarity.js';
+import { judgeColour, judgeDarkAgain } from './judge-colour.js';
+import { judgeLevel, judgeThrownOil } from './judge-level.js';
+import { judgeSmell } from './judge-smell.js';
+import { judgeParticles, judgeSludge } from './judge-solids.js';
+import { judgeLevelFromWater, judgeUnexpectedWater, judgeWater, judgeWaterAtPickUp } from './judge-water.js';
+import type { ChargeSeen, Judge, JudgedProduct } from './judge.js';
+import type { OilLimits } from './oil-limits.js';
+import { settlingOf, type Settling } from './settling.js';
+
+export type { ChargeSeen, GoneCharge, JudgedProduct } from './judge.js';
+
+/** Every reading that is judged. A new one is one more entry here. */
+const JUDGES: readonly Judge[] = [
+  judgeWater,
+  judgeUnexpectedWater,
+  judgeWaterAtPickUp,
+  judgeLevelFromWater,
+  judgeCream,
+  judgeCreamThroughout,
+  judgeClarity,
+  judgeColour,
+  judgeDarkAgain,
+  judgeSludge,
+  judgeParticles,
+  judgeSmell,
+  judgeFoam,
+  judgeLevel,
+  judgeThrownOil,
+];
+
+export interface LookInContext {
+  readonly look: LookBody;
+  readonly product: JudgedProduct;
+  /** Nobody has said which oil it is; the strictest of the common ones is taken. */
+  readonly productUnknown?: boolean;
+  readonly charge: ChargeSeen;
+  readonly limits: OilLimits;
+  /** The jar it stands in; null takes a straight one off the shelf. */
+  readonly shape?: JarShape | null;
+}
+
+export interface OilReading {
+  readonly level: VerdictLevel;
+  /** Of the worst finding; null when nothing is wanted. */
+  readonly act: Act | null;
+  /** All that speak, worst first. */
+  readonly findings: readonly OilFinding[];
+  readonly settling: Settling;
+  /** It judges the charge that went out with the last change. */
+  readonly ofGoneCharge: boolean;
+}
+
+const rank = (f: Pick<OilFinding, 'level' | 'act'>): number =>
+  VERDICT_LEVELS.indexOf(f.level) * 2 + (f.act === 'change' ? 1 : 0);
+
+/** A jar drained at a change, before the new oil has run. */
+export const isOfGoneCharge = ({ look, charge }: Pick<LookInContext, 'look' | 'charge'>): boolean =>
+  look.source === 'drained' && charge.gone !== null && charge.runs === 0;
+
+/**
+ * What one look says about the oil: the table of house defaults and its special rules (domain section 6).
+ * Pure; amounts in mL, per charge. The worst finding decides, all that speak are listed.
+ */
+export function readOil(input: LookInContext): OilReading {
+  const { look, product, limits } = input;
+  const settling = settlingOf(input);
+  const ofGoneCharge = isOfGoneCharge(input);
+  const charge =
+    ofGoneCharge && input.charge.gone ? { ...input.charge, ...input.charge.gone, gone: null } : input.charge;
+  const running = look.source === 'sightGlass' && look.hoursStood === 0;
+  const judged = { look, product, charge, limits, settled: settling.settled, running };
+  const found = JUDGES.map((judge) => judge(judged)).filter((f) => f !== null);
+  const findings = (ofGoneCharge ? onNewCharge(found) : found).sort((a, b) => rank(b) - rank(a));
+  const level = worstLevel(findings.map((f) => f.level));
+  return { level, act: findings[0]?.act ?? null, findings, settling, ofGoneCharge };
+}
+
+/** What the jar of a finished change leaves for the new charge: at most Look sooner, but for what fresh oil does not answer. */
+function onNewCharge(found: readonly OilFinding[]): OilFinding[] {
+  const oil = found.filter((f) => !isLevelTask(f));
+  const stays = oil.filter(outlivesChange);
+  const cause = oil.filter((f) => !outlivesChange(f) && f.level !== 'lookSooner').sort((a, b) => rank(b) - rank(a))[0];
+  if (!cause) return stays;
+  return [...stays, { code: 'goneCharge', cause: cause.code, level: 'lookSooner', act: 'look', answeredBy: 'look' }];
+}

@@ -1,0 +1,22 @@
+export {
+  PUMP_PLACES,
+  SET_UP_KINDS,
+  type Equipment,
+  type HouseRules,
+  type Material,
+  type OilBase,
+  type OilProduct,
+  type Person,
+  type Process,
+  type Pump,
+  type PumpKind,
+  type PumpModel,
+  type PumpPlace,
+  type SetUpBodies,
+  type SetUpKind,
+  type SetUpVersion,
+  type Site,
+  type Sump,
+  type WaterBehaviour,
+} from './records.js';
+export { HOUSE_RULES_ID, setUpBook, type HouseSetUp, type PumpSetUp, type SetUpBook } from './set-up-book.js';

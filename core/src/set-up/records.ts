@@ -1,0 +1,175 @@
+import type { SumpKey } from '../journal/index.js';
+import type { PresetId, SparseLimits } from '../care/index.js';
+import type { JarShape, SparseOilLimits } from '../oil/index.js';
+
+/** The four kinds of customer of domain section 1, and what lies beside them. */
+export type Process = 'freezeDrying' | 'packaging' | 'composites' | 'industrial';
+export type PumpKind = 'vane' | 'booster' | 'dry';
+export type OilBase = 'mineral' | 'synthetic' | 'ester' | 'pfpe';
+export type WaterBehaviour = 'demulsifying' | 'detergent';
+
+export interface Site {
+  readonly name: string;
+  readonly process: Process;
+  /** What it does, in a few words. */
+  readonly note?: string | null;
+  /** IANA zone; days follow it. */
+  readonly zone: string;
+}
+
+export interface Equipment {
+  readonly name: string;
+  readonly siteId: string;
+  readonly process: Process;
+  readonly chamberVolumeL?: number | null;
+  /** Hours that count as one plain run. */
+  readonly referenceHours: number;
+  /** Cycles that count as one plain run; null where runs are counted by hours. */
+  readonly cyclesPerRun?: number | null;
+  readonly cycleTimeS?: number | null;
+  readonly coldTrap: boolean;
+  /** Acceptance targets of this set: a pressure within the first minutes, an ultimate within hours. */
+  readonly targetFirstPa?: number | null;
+  readonly targetFirstMinutes?: number | null;
+  readonly targetUltimatePa?: number | null;
+  readonly targetUltimateHours?: number | null;
+}
+
+export interface Sump {
+  readonly key: SumpKey;
+  readonly chargeMl: number;
+  /** What the housing holds at most. */
+  readonly housingMl: number;
+  /** Stays behind after a drain. */
+  readonly holdUpMl: number;
+  /** Between MIN and MAX in the sight glass. */
+  readonly betweenMarksMl?: number | null;
+}
+
+export interface PumpModel {
+  readonly name: string;
+  readonly kind: PumpKind;
+  readonly pumpingSpeedM3h: number;
+  readonly stages?: number | null;
+  readonly ultimatePa?: number | null;
+  /** Ultimate with the gas ballast open. */
+  readonly ultimateBallastPa?: number | null;
+  readonly ballastFlowM3h?: number | null;
+  readonly operatingOilTempC: number;
+  readonly ballastRule: 'open' | 'closed' | 'purge' | 'none';
+  readonly hasOilFilter: boolean;
+  readonly oilFilterHoldUpMl?: number | null;
+  readonly hasHourMeter?: boolean | null;
+  /** The oil that its manual names. */
+  readonly usualProductId?: string | null;
+  /** Fields whose value is a default of ours, not from the manual. */
+  readonly assumed?: readonly string[] | null;
+  readonly sumps: readonly Sump[];
+  readonly limits?: SparseLimits | null;
+}
+
+/** Where a pump is in its life. Only `inService` and `lent` stand on the Round. */
+export const PUMP_PLACES = ['inService', 'lent', 'spare', 'retired'] as const;
+export type PumpPlace = (typeof PUMP_PLACES)[number];
+
+export interface Pump {
+  readonly name: string;
+  readonly modelId: string;
+  readonly siteId: string;
+  readonly equipmentId: string;
+  readonly preset: PresetId;
+  /** Null for a dry pump. */
+  readonly oilProductId?: string | null;
+  /** Start of the first charge after a new or overhauled pump (running-in); null when long in service. */
+  readonly overhauledAt?: string | null;
+  /** Missing means in service. */
+  readonly place?: PumpPlace | null;
+  /** Where it was lent to, why it was retired, what it was exchanged for. */
+  readonly note?: string | null;
+  /** Its own ultimate, blanked off. */
+  readonly blankOffPa?: number | null;
+  readonly limits?: SparseLimits | null;
+  readonly oilLimits?: SparseOilLimits | null;
+}
+
+export interface OilProduct {
+  readonly name: string;
+  readonly grade: string;
+  readonly base: OilBase;
+  readonly waterBehaviour: WaterBehaviour;
+  /** Coloured by its maker: judged by colour with more patience. */
+  readonly dyed?: boolean | null;
+  /** ASTM D1500 of the unused oil. */
+  readonly freshColour: number;
+  readonly densityKgM3: number;
+  /** Kinematic viscosity (ASTM D445) of the unused oil. */
+  readonly viscosity40Mm2s?: number | null;
+  readonly viscosity100Mm2s?: number | null;
+  /** The fresh oil's own analysis: the baseline of every later one. */
+  readonly freshWaterPpm?: number | null;
+  readonly freshAcidMgKohG?: number | null;
+  readonly freshBaseMgKohG?: number | null;
+  readonly freshIronPpm?: number | null;
+  readonly assumed?: readonly string[] | null;
+  readonly limits?: SparseLimits | null;
+  readonly oilLimits?: SparseOilLimits | null;
+}
+
+export interface Material {
+  readonly name: string;
+  readonly process: Process;
+  /** Ratings 0-3. */
+  readonly moisture: number;
+  readonly fat: number;
+  readonly fines: number;
+  readonly solvent: number;
+  readonly acid: number;
+  readonly note?: string | null;
+}
+
+/** Someone who writes in the journal. */
+export interface Person {
+  readonly name: string;
+}
+
+export interface HouseRules {
+  readonly limits: SparseLimits;
+  readonly oilLimits?: SparseOilLimits | null;
+}
+
+export interface SetUpBodies {
+  site: Site;
+  equipment: Equipment;
+  pumpModel: PumpModel;
+  pump: Pump;
+  oilProduct: OilProduct;
+  material: Material;
+  person: Person;
+  jarShape: JarShape;
+  houseRules: HouseRules;
+}
+
+export type SetUpKind = keyof SetUpBodies;
+export const SET_UP_KINDS = [
+  'site',
+  'equipment',
+  'pumpModel',
+  'pump',
+  'oilProduct',
+  'material',
+  'person',
+  'jarShape',
+  'houseRules',
+] as const satisfies readonly SetUpKind[];
+
+/** One version of one record. A later record with the same validFrom corrects a wrong value; another validFrom is a change. */
+export type SetUpVersion = {
+  [K in SetUpKind]: {
+    readonly id: string;
+    readonly kind: K;
+    readonly subjectId: string;
+    readonly validFrom: string;
+    readonly recordedAt: string;
+    readonly body: SetUpBodies[K];
+  };
+}[SetUpKind];

@@ -1,0 +1,147 @@
+import { resolveRules, type CareRules } from '../care/index.js';
+import { resolveOilLimits, type JarShape, type OilLimits } from '../oil/index.js';
+import type {
+  Equipment,
+  HouseRules,
+  Material,
+  OilProduct,
+  Person,
+  Pump,
+  PumpModel,
+  SetUpKind,
+  SetUpVersion,
+  Site,
+} from './records.js';
+
+export const HOUSE_RULES_ID = 'house';
+
+/** All records in force at one time, by id. */
+export interface HouseSetUp {
+  readonly site: Readonly<Record<string, Site>>;
+  readonly equipment: Readonly<Record<string, Equipment>>;
+  readonly pumpModel: Readonly<Record<string, PumpModel>>;
+  readonly pump: Readonly<Record<string, Pump>>;
+  readonly oilProduct: Readonly<Record<string, OilProduct>>;
+  readonly material: Readonly<Record<string, Material>>;
+  readonly person: Readonly<Record<string, Person>>;
+  /** Jars of one's own, beside those of the library. */
+  readonly jarShape: Readonly<Record<string, JarShape>>;
+  readonly houseRules: Readonly<Record<string, HouseRules>>;
+}
+
+/** What the fold and the standing of one pump need to know. */
+export interface PumpSetUp {
+  readonly pumpId: string;
+  readonly pump: Pump;
+  readonly model: PumpModel;
+  readonly site: Site;
+  readonly equipment: Equipment;
+  readonly product: OilProduct | null;
+  readonly rules: CareRules;
+  readonly oilLimits: OilLimits;
+  /** The whole house, for what an entry names (another equipment, a material, an oil product). */
+  readonly house: HouseSetUp;
+}
+
+export interface SetUpBook {
+  /** Records in force at an instant; before the first version of a record, that first version. */
+  at(instant: string): HouseSetUp;
+  /** Null when there is no such pump, or a record it names is missing. */
+  pumpAt(input: { pumpId: string; instant: string }): PumpSetUp | null;
+}
+
+const byRecording = (a: SetUpVersion, b: SetUpVersion): number =>
+  a.recordedAt < b.recordedAt || (a.recordedAt === b.recordedAt && a.id < b.id) ? -1 : 1;
+
+/** Records without a prototype: an id such as "constructor" must find nothing. */
+const noRecords = () => Object.create(null) as Record<string, unknown>;
+
+function emptyHouse(): Record<SetUpKind, Record<string, unknown>> {
+  return {
+    site: noRecords(),
+    equipment: noRecords(),
+    pumpModel: noRecords(),
+    pump: noRecords(),
+    oilProduct: noRecords(),
+    material: noRecords(),
+    person: noRecords(),
+    jarShape: noRecords(),
+    houseRules: noRecords(),
+  };
+}
+
+function houseAt(versions: readonly SetUpVersion[], instant: string): HouseSetUp {
+  const house = emptyHouse();
+  const chosen = new Map<string, SetUpVersion>();
+  for (const version of versions) {
+    const key = `${version.kind}/${version.subjectId}`;
+    const best = chosen.get(key);
+    if (!best || isBetter(version, best, instant)) chosen.set(key, version);
+  }
+  for (const version of chosen.values()) house[version.kind][version.subjectId] = version.body;
+  return house as unknown as HouseSetUp;
+}
+
+/** Both versions are of one record, `best` came first in the order of recording. */
+function isBetter(version: SetUpVersion, best: SetUpVersion, instant: string): boolean {
+  const started = version.validFrom <= instant;
+  if (started !== best.validFrom <= instant) return started;
+  return started ? version.validFrom >= best.validFrom : version.validFrom <= best.validFrom;
+}
+
+function resolvePump(house: HouseSetUp, pumpId: string): PumpSetUp | null {
+  const pump = house.pump[pumpId];
+  const model = pump && house.pumpModel[pump.modelId];
+  const site = pump && house.site[pump.siteId];
+  const equipment = pump && house.equipment[pump.equipmentId];
+  if (!pump || !model || !site || !equipment) return null;
+  const product = pump.oilProductId ? (house.oilProduct[pump.oilProductId] ?? null) : null;
+  const rules = resolveRules({
+    pump,
+    model,
+    product,
+    process: equipment.process,
+    house: house.houseRules[HOUSE_RULES_ID],
+  });
+  const oilLimits = resolveOilLimits(house.houseRules[HOUSE_RULES_ID]?.oilLimits, product?.oilLimits, pump.oilLimits);
+  return { pumpId, pump, model, site, equipment, product, rules, oilLimits, house };
+}
+
+/** The set-up's versions, readable at any time. Few versions, many questions: each span between two changes is resolved once. */
+export function setUpBook(versions: readonly SetUpVersion[]): SetUpBook {
+  const sorted = [...versions].sort(byRecording);
+  const changes = [...new Set(sorted.map((v) => v.validFrom))].sort();
+  const houses = new Map<number, HouseSetUp>();
+  const pumps = new Map<string, PumpSetUp | null>();
+
+  function spanOf(instant: string): number {
+    let low = 0;
+    let high = changes.length;
+    while (low < high) {
+      const middle = (low + high) >> 1;
+      if ((changes[middle] ?? '') <= instant) low = middle + 1;
+      else high = middle;
+    }
+    return low;
+  }
+
+  function at(instant: string): HouseSetUp {
+    const span = spanOf(instant);
+    const known = houses.get(span);
+    if (known) return known;
+    const house = houseAt(sorted, changes[span - 1] ?? '');
+    houses.set(span, house);
+    return house;
+  }
+
+  function pumpAt({ pumpId, instant }: { pumpId: string; instant: string }): PumpSetUp | null {
+    const key = `${spanOf(instant)}/${pumpId}`;
+    const known = pumps.get(key);
+    if (known !== undefined) return known;
+    const resolved = resolvePump(at(instant), pumpId);
+    pumps.set(key, resolved);
+    return resolved;
+  }
+
+  return { at, pumpAt };
+}

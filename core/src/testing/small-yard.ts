@@ -1,0 +1,164 @@
+import { MATERIAL_LIBRARY, type PresetId, type SparseLimits } from '../care/index.js';
+import type { Entry, EntryBodies, EntryKind } from '../journal/index.js';
+import { setUpBook, type Process, type PumpModel, type SetUpBook, type SetUpVersion } from '../set-up/index.js';
+
+/** One site with a vane pump, a dry pump and a booster: what the tests of the fold need. */
+export const START = '2031-01-01T00:00:00.000Z';
+const HOUR_MS = 3_600_000;
+
+export interface YardOptions {
+  readonly preset?: PresetId;
+  readonly limits?: SparseLimits;
+  readonly process?: Process;
+  readonly overhauledAt?: string;
+  readonly model?: Partial<PumpModel>;
+  readonly waterBehaviour?: 'demulsifying' | 'detergent';
+  readonly base?: 'mineral' | 'synthetic' | 'pfpe';
+}
+
+type Unversioned = {
+  [K in SetUpVersion['kind']]: Pick<Extract<SetUpVersion, { kind: K }>, 'kind' | 'subjectId' | 'body'>;
+}[SetUpVersion['kind']];
+
+export function versionsOf(options: YardOptions = {}): SetUpVersion[] {
+  const { preset = 'bleedAndCount', limits = {}, process = 'freezeDrying' } = options;
+  const vane: PumpModel = {
+    name: 'Test vane',
+    kind: 'vane',
+    pumpingSpeedM3h: 6,
+    operatingOilTempC: 70,
+    ballastRule: 'purge',
+    hasOilFilter: false,
+    sumps: [{ key: 'oil', chargeMl: 700, housingMl: 1000, holdUpMl: 60 }],
+    ...options.model,
+  };
+  const product = {
+    grade: 'VG 68',
+    waterBehaviour: options.waterBehaviour ?? 'demulsifying',
+    base: options.base ?? 'mineral',
+    freshColour: 1,
+    densityKgM3: 870,
+  } as const;
+  const pump = {
+    siteId: 'site',
+    equipmentId: 'chamber',
+    preset,
+    limits,
+    ...(options.overhauledAt ? { overhauledAt: options.overhauledAt } : {}),
+  } as const;
+  const records: Unversioned[] = [
+    { kind: 'site', subjectId: 'site', body: { name: 'Test site', process, zone: 'Europe/Lisbon' } },
+    {
+      kind: 'equipment',
+      subjectId: 'chamber',
+      body: { name: 'Chamber', siteId: 'site', process, referenceHours: 20, coldTrap: true },
+    },
+    {
+      kind: 'equipment',
+      subjectId: 'line',
+      body: {
+        name: 'Line',
+        siteId: 'site',
+        process: 'packaging',
+        referenceHours: 8,
+        cyclesPerRun: 2000,
+        cycleTimeS: 30,
+        coldTrap: false,
+      },
+    },
+    { kind: 'pumpModel', subjectId: 'vane', body: vane },
+    { kind: 'pumpModel', subjectId: 'dry', body: { ...vane, name: 'Test dry', kind: 'dry', sumps: [] } },
+    {
+      kind: 'pumpModel',
+      subjectId: 'booster',
+      body: {
+        ...vane,
+        name: 'Test booster',
+        kind: 'booster',
+        sumps: [
+          { key: 'gearA', chargeMl: 400, housingMl: 600, holdUpMl: 20 },
+          { key: 'gearB', chargeMl: 400, housingMl: 600, holdUpMl: 20 },
+          { key: 'sealCup', chargeMl: 50, housingMl: 90, holdUpMl: 5 },
+        ],
+      },
+    },
+    { kind: 'oilProduct', subjectId: 'oil-a', body: { name: 'Oil A', ...product } },
+    { kind: 'oilProduct', subjectId: 'oil-b', body: { name: 'Oil B', ...product } },
+    { kind: 'pump', subjectId: 'p1', body: { name: 'P-1', modelId: 'vane', oilProductId: 'oil-a', ...pump } },
+    {
+      kind: 'pump',
+      subjectId: 'd1',
+      body: { name: 'D-1', modelId: 'dry', ...pump, preset: 'byTheHour', limits: { tipSeals: { hours: 100 } } },
+    },
+    {
+      kind: 'pump',
+      subjectId: 'b1',
+      body: { name: 'B-1', modelId: 'booster', oilProductId: 'oil-a', ...pump, limits: { boosterOil: { runs: 4 } } },
+    },
+    ...Object.entries(MATERIAL_LIBRARY).map(([subjectId, body]): Unversioned => ({
+      kind: 'material',
+      subjectId,
+      body,
+    })),
+  ];
+  return records.map((r, i) => ({
+    ...r,
+    id: `00000000-0000-4000-8000-${String(i).padStart(12, '0')}`,
+    validFrom: START,
+    recordedAt: START,
+  }));
+}
+
+export const bookOf = (options: YardOptions = {}): SetUpBook => setUpBook(versionsOf(options));
+
+/** Hours after the start of the test year. */
+export const at = (hours: number): string => new Date(Date.parse(START) + hours * HOUR_MS).toISOString();
+
+let made = 0;
+/** An entry so many hours after the start; ids count up. */
+export function entryAt<K extends EntryKind>(
+  hours: number,
+  kind: K,
+  body: EntryBodies[K],
+  more: { pumpId?: string; equipmentId?: string; id?: string } = {},
+): Entry {
+  made += 1;
+  const id = more.id ?? `10000000-0000-4000-8000-${String(made).padStart(12, '0')}`;
+  const subjects = [
+    { type: 'pump' as const, id: more.pumpId ?? 'p1' },
+    ...(more.equipmentId ? [{ type: 'equipment' as const, id: more.equipmentId }] : []),
+  ];
+  return {
+    id,
+    actId: id,
+    kind,
+    body,
+    subjects,
+    happenedAt: at(hours),
+    zone: 'Europe/Lisbon',
+    precision: 'exact',
+    recordedAt: at(hours),
+    acknowledged: [],
+    bodyVersion: 1,
+  } as unknown as Entry;
+}
+
+/** A run of so many hours; `any-empty` weighs its hours alone. */
+export const runAt = (
+  startHours: number,
+  hours: number,
+  materialId = 'any-empty',
+  more: Parameters<typeof entryAt>[3] = {},
+): Entry =>
+  entryAt(
+    startHours,
+    'run',
+    { materialId, minutes: hours * 60, session: 'run', ballast: 'closed', ventedBeforeStop: 'yes' },
+    { equipmentId: 'chamber', ...more },
+  );
+
+export const changeAt = (hours: number, productId = 'oil-a'): Entry =>
+  entryAt(hours, 'change', { sump: 'oil', productId, outMl: 650, inMl: 700, levelAfter: 'right' });
+
+export const lookAt = (hours: number, seen: Partial<EntryBodies['look']>): Entry =>
+  entryAt(hours, 'look', { sump: 'oil', source: 'sightGlass', hoursStood: 8, ...seen });

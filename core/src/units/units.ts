@@ -1,0 +1,63 @@
+/**
+ * Every unit the product reads or prints. The only file where a non-SI number exists.
+ * Base units: Pa, mL, °C, minutes, m³/h. Sources: SI brochure 2019 (Pa, L, °C), NIST SP 811 (2008) app. B for the rest.
+ */
+export type Dimension = 'pressure' | 'volume' | 'temperature' | 'duration' | 'flow';
+
+export interface Unit {
+  readonly symbol: string;
+  readonly dimension: Dimension;
+  /** value in base unit = typed * factor + offset */
+  readonly factor: number;
+  readonly offset: number;
+  /** Every spelling accepted beside the symbol, in lower case. */
+  readonly spellings: readonly string[];
+}
+
+const unit = (dimension: Dimension, symbol: string, factor: number, spellings: string[], offset = 0): Unit => ({
+  symbol,
+  dimension,
+  factor,
+  offset,
+  spellings,
+});
+
+const TORR_PA = 101_325 / 760;
+const US_GALLON_ML = 3785.411784;
+/** (0.3048 m)³ per minute. */
+const CFM_M3H = 0.3048 ** 3 * 60;
+
+export const UNITS: readonly Unit[] = [
+  unit('pressure', 'hPa', 100, ['hectopascal']),
+  unit('pressure', 'mbar', 100, ['millibar']),
+  unit('pressure', 'Pa', 1, ['pascal']),
+  unit('pressure', 'Torr', TORR_PA, ['mmhg']),
+  unit('pressure', 'mTorr', TORR_PA / 1000, ['micron', 'microns', 'µmhg', 'μmhg', 'umhg', 'millitorr']),
+  unit('volume', 'mL', 1, ['millilitre', 'milliliter', 'cc', 'cm³', 'cm3']),
+  unit('volume', 'L', 1000, ['litre', 'liter', 'litres', 'liters']),
+  unit('volume', 'fl oz', US_GALLON_ML / 128, ['floz', 'oz', 'us fl oz', 'fl. oz']),
+  unit('volume', 'tbsp', US_GALLON_ML / 256, ['tablespoon', 'tablespoons']),
+  unit('volume', 'qt', US_GALLON_ML / 4, ['quart', 'quarts', 'us qt']),
+  unit('volume', 'gal', US_GALLON_ML, ['gallon', 'gallons', 'us gal']),
+  unit('temperature', '°C', 1, ['c', 'degc', 'celsius', 'ºc']),
+  unit('temperature', '°F', 5 / 9, ['f', 'degf', 'fahrenheit', 'ºf'], (-32 * 5) / 9),
+  unit('duration', 'h', 60, ['hr', 'hrs', 'hour', 'hours']),
+  unit('duration', 'min', 1, ['mins', 'minute', 'minutes', 'm']),
+  unit('duration', 'd', 1440, ['day', 'days']),
+  unit('flow', 'm³/h', 1, ['m3/h', 'm3h', 'cbm/h']),
+  unit('flow', 'L/s', 3.6, ['l/sec']),
+  unit('flow', 'L/min', 0.06, ['lpm']),
+  unit('flow', 'cfm', CFM_M3H, ['ft³/min', 'ft3/min']),
+];
+
+export function findUnit(text: string): Unit | undefined {
+  const wanted = text.trim().toLowerCase().replace(/\s+/g, ' ');
+  return UNITS.find((u) => u.symbol.toLowerCase() === wanted || u.spellings.includes(wanted));
+}
+
+/** @throws RangeError when the symbol is not one of {@link UNITS}: a fault in our code, never in a person's input. */
+export function unitOf(symbol: string): Unit {
+  const found = findUnit(symbol);
+  if (!found) throw new RangeError(`symbol: "${symbol}" is none of ${UNITS.map((u) => u.symbol).join(', ')}`);
+  return found;
+}

@@ -1,0 +1,85 @@
+import type { EntryBodies, EntryKind } from '@winter-jar/core';
+
+/** What was written in the yard's last days, hours before the seeding, besides what the simulation brings. */
+export type LastEntry = {
+  [K in EntryKind]: {
+    readonly pumpId: string;
+    readonly equipmentId?: string;
+    readonly kind: K;
+    readonly hoursBefore: number;
+    readonly body: EntryBodies[K];
+  };
+}[EntryKind];
+
+const look = (pumpId: string, hoursBefore: number, body: Partial<EntryBodies['look']>): LastEntry => ({
+  pumpId,
+  kind: 'look',
+  hoursBefore,
+  body: { sump: 'oil', source: 'sightGlass', hoursStood: 10, level: 'right', clarity: 'bright', ...body },
+});
+
+/** A run that goes on while the yard is looked at. */
+const running = (pumpId: string, equipmentId: string, hoursBefore: number, materialId: string): LastEntry => ({
+  pumpId,
+  equipmentId,
+  kind: 'run',
+  hoursBefore,
+  body: { materialId, stillRunning: true, session: 'run', ballast: 'closed', ventedBeforeStop: 'unknown' },
+});
+
+export const LAST_DAYS: readonly LastEntry[] = [
+  { pumpId: 'cw-b1', kind: 'done', hoursBefore: 900, body: { task: 'inletScreen' } },
+  { pumpId: 'hs-02', kind: 'done', hoursBefore: 700, body: { task: 'inletScreen' } },
+  look('lf-01', 2, {
+    source: 'sample',
+    lookedAtMl: 340,
+    hoursStood: 20,
+    jarTempC: 24,
+    sludgeMl: 2,
+    freeWaterMl: 46,
+    creamMl: 18,
+    hazyMl: 190,
+    clarity: 'hazy',
+    colour: 3,
+    particles: 'few',
+    particleKinds: ['brown'],
+    smell: 'sour',
+  }),
+  look('lf-02', 5, { colour: 1.5, freeWaterMl: 3 }),
+  {
+    pumpId: 'lf-03',
+    kind: 'change',
+    hoursBefore: 4,
+    body: { sump: 'oil', productId: 'linnet-68', outMl: 940, inMl: 1000, levelAfter: 'right' },
+  },
+  look('hs-01', 3, { colour: 2.5, clarity: 'bright', freeWaterMl: 2 }),
+  look('rl-01', 1, {
+    source: 'sightGlass',
+    hoursStood: 0,
+    clarity: 'opaque',
+    colour: 6,
+    smell: 'solvent',
+    remark: 'The catch pot was full.',
+  }),
+  look('rl-02', 25.5, { colour: 2 }),
+  running('hs-02', 'heath-bell', 6, 'fd-plants'),
+  // Its end was forgotten.
+  running('rl-02', 'loft-2', 25, 'co-infusion'),
+  { pumpId: 'qp-02', kind: 'meter', hoursBefore: 7.5, body: { action: 'read', minutes: 4127 * 60 } },
+  look('qp-01', 120, { colour: 3, clarity: 'hazy', remark: 'Brine on the floor under line 1.' }),
+  look('qp-02', 7, { colour: 2.5, clarity: 'hazy' }),
+  look('cw-01', 8, { colour: 1.5 }),
+  look('cw-02', 26, { level: 'low', colour: 2.5, remark: 'Just under MIN, cold.' }),
+  {
+    pumpId: 'cw-b1',
+    kind: 'topUp',
+    hoursBefore: 30,
+    body: { sump: 'sealCup', productId: 'dunlin-s', addedMl: 8, levelAfter: 'right' },
+  },
+  {
+    pumpId: 'lf-01',
+    kind: 'note',
+    hoursBefore: 1.8,
+    body: { text: 'Trap of chamber A was slow to cool on Monday. Ask about the compressor.' },
+  },
+];

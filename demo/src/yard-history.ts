@@ -1,0 +1,48 @@
+import { compareOrder, seededRandom, setUpBook, simulatePump, type Entry, type SetUpVersion } from '@winter-jar/core';
+import { LAST_DAYS } from './last-days.js';
+import { PROFILES } from './profiles.js';
+import { PEOPLE, YARD_RECORDS } from './records.js';
+
+const SEED = 20_260;
+const WRITERS = Object.keys(PEOPLE);
+const DAY_MS = 86_400_000;
+const MONTHS_OF_HISTORY_DAYS = 182;
+
+export interface Yard {
+  readonly versions: readonly SetUpVersion[];
+  readonly entries: readonly Entry[];
+}
+
+/** The yard as it would stand at a moment: its set-up and six months of entries. Fixed seed, dates relative to `now`. */
+export function yardHistory(now: string): Yard {
+  const nowMs = Date.parse(now);
+  const from = new Date(nowMs - MONTHS_OF_HISTORY_DAYS * DAY_MS).toISOString();
+  const ids = seededRandom(SEED);
+  const versions = YARD_RECORDS.map(
+    (r) => ({ id: ids.uuid(Date.parse(from)), ...r, validFrom: from, recordedAt: from }) as SetUpVersion,
+  );
+  const book = setUpBook(versions);
+  const simulated = PROFILES.flatMap((profile, i) =>
+    simulatePump({ profile, book, from, until: now, random: seededRandom(SEED + 7 * (i + 1)) }),
+  );
+  const last = LAST_DAYS.map(({ pumpId, equipmentId, kind, hoursBefore, body }): Entry => {
+    const at = new Date(nowMs - hoursBefore * 3_600_000).toISOString();
+    const id = ids.uuid(Date.parse(at));
+    return {
+      id,
+      actId: id,
+      kind,
+      body,
+      subjects: [{ type: 'pump', id: pumpId }, ...(equipmentId ? [{ type: 'equipment', id: equipmentId }] : [])],
+      happenedAt: at,
+      zone: 'Europe/Lisbon',
+      precision: 'exact',
+      recordedAt: at,
+      who: WRITERS[id.charCodeAt(id.length - 1) % WRITERS.length] ?? null,
+      device: 'yard tablet (simulated)',
+      acknowledged: [],
+      bodyVersion: 1,
+    } as Entry;
+  });
+  return { versions, entries: [...simulated, ...last].sort(compareOrder) };
+}

@@ -1,0 +1,79 @@
+import { AxeBuilder } from '@axe-core/playwright';
+import { expect, open, test } from './yard.js';
+
+const PAGES = [
+  '/',
+  '/pumps/lf-01',
+  '/pumps/hs-03',
+  '/pumps/lf-01/run',
+  '/pumps/lf-01/look',
+  '/pumps/qp-01/change',
+  '/pumps/cw-02/top-up',
+  '/pumps/qp-02/meter',
+  '/pumps/lf-02/take-over',
+  '/pumps/lf-01/label',
+  '/start',
+  '/round/print',
+  '/set-up/pump',
+  '/set-up/add-pump',
+  '/set-up/pumpModel/windlass-63',
+  '/set-up/houseRules/house',
+  '/set-up/file',
+  '/backup',
+  '/phone',
+  '/logs/looks',
+  '/set-up/jarShape/new',
+  '/nowhere',
+];
+
+/** The dark theme swaps the same tokens, whose contrast has a test of its own: one page of each make is enough. */
+const DARK_PAGES = ['/', '/pumps/lf-01', '/pumps/lf-01/look', '/set-up/pumpModel/windlass-63', '/backup'];
+
+for (const colorScheme of ['light', 'dark'] as const) {
+  test.describe(`${colorScheme}`, () => {
+    test.use({ colorScheme });
+    test('axe finds nothing serious on any page', async ({ page, yard }) => {
+      test.setTimeout(240_000);
+      for (const path of colorScheme === 'dark' ? DARK_PAGES : PAGES) {
+        await open(page, yard, path);
+        await expect(page.locator('html')).toHaveAttribute('data-theme', colorScheme);
+        const { violations } = await new AxeBuilder({ page }).analyze();
+        const serious = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical');
+        expect(serious.map((v) => `${path}, ${v.id}: ${v.nodes.map((n) => n.html.slice(0, 160)).join(' | ')}`)).toEqual(
+          [],
+        );
+      }
+    });
+    test('axe finds nothing serious in a jar that is read, and in its limits', async ({ page, yard }) => {
+      const check = async () => {
+        const { violations } = await new AxeBuilder({ page }).analyze();
+        const serious = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical');
+        expect(serious.map((v) => `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 160)).join(' | ')}`)).toEqual([]);
+      };
+      await open(page, yard, '/pumps/lf-01/look');
+      await page.getByRole('radio', { name: 'full change' }).click();
+      await page.getByRole('radio', { name: '2 days' }).click();
+      await page.getByRole('textbox', { name: 'Free water' }).fill('40 mL');
+      await expect(page.getByText('The same moment of earlier charges')).toBeVisible();
+      await check();
+      await page.setViewportSize({ width: 390, height: 844 });
+      await expect(page.getByRole('slider', { name: 'free water' })).toBeVisible();
+      await check();
+      await open(page, yard, '/set-up/oilProduct/linnet-68');
+      await page.getByRole('heading', { name: 'Reading the oil' }).click();
+      await check();
+    });
+    test('axe finds nothing serious in the dialogs', async ({ page, yard }) => {
+      await open(page, yard, '/');
+      for (const key of ['/', '?']) {
+        await page.keyboard.press(key);
+        await expect(page.getByRole('dialog')).toBeVisible();
+        const { violations } = await new AxeBuilder({ page }).include('[role=dialog]').analyze();
+        expect(violations.filter((v) => v.impact === 'serious' || v.impact === 'critical').map((v) => v.id)).toEqual(
+          [],
+        );
+        await page.keyboard.press('Escape');
+      }
+    });
+  });
+}

@@ -1,0 +1,59 @@
+import { readFile } from 'node:fs/promises';
+import { expect, open, test } from './yard.js';
+
+const csv = (...rows: string[]) => ({
+  name: 'runs.csv',
+  mimeType: 'text/csv',
+  buffer: Buffer.from(['pump,started,minutes,material,ballast', ...rows].join('\n')),
+});
+
+test('an import shows every bad row with its reason, and takes the good rows when asked to', async ({ page, yard }) => {
+  const before = await yard.pump('lf-02');
+  await open(page, yard, '/logs/runs');
+  await page
+    .locator('input[type=file]')
+    .setInputFiles(
+      csv(
+        'LF-02,2026-02-01T08:00Z,600,Meat or fish,closed',
+        'LF-99,2026-02-02T08:00Z,600,Meat or fish,closed',
+        'LF-02,yesterday,600,Meat or fish,ajar',
+      ),
+    );
+  await expect(page.getByRole('heading', { name: 'runs.csv: 1 new, 0 there already, 2 not right' })).toBeVisible();
+  await expect(page.getByRole('row', { name: /^3 LF-99/ })).toContainText(
+    '“LF-99” is not right here. Right would be the id or the name of a pump in the set-up.',
+  );
+  await expect(page.getByRole('row', { name: /^4 LF-02 yesterday started/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Import nothing' }).click();
+  expect((await yard.pump('lf-02')).state.totals).toEqual(before.state.totals);
+
+  await page
+    .locator('input[type=file]')
+    .setInputFiles(
+      csv('LF-02,2026-02-01T08:00Z,600,Meat or fish,closed', 'LF-99,2026-02-02T08:00Z,600,Meat or fish,closed'),
+    );
+  await page.getByRole('button', { name: 'Import the one good row' }).click();
+  await expect(page.getByRole('heading', { name: 'One run imported from runs.csv' })).toBeVisible();
+  expect((await yard.pump('lf-02')).state.totals.runs).toBe(before.state.totals.runs + 1);
+});
+
+test('an export is read back as unchanged; a file of another kind says what is missing', async ({ page, yard }) => {
+  await open(page, yard, '/logs/runs');
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Export all runs' }).click(),
+  ]);
+  const text = await readFile(await download.path(), 'utf8');
+  const rows = text.trim().split('\r\n').length - 1;
+  expect(rows).toBeGreaterThan(500);
+  await page
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'again.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
+  await expect(
+    page.getByRole('heading', { name: `again.csv: 0 new, ${rows} there already, 0 not right` }),
+  ).toBeVisible();
+  await page
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'letter.csv', mimeType: 'text/csv', buffer: Buffer.from('Dear all,\nthe pump is fine') });
+  await expect(page.getByRole('heading', { name: 'letter.csv cannot be read as a run log' })).toBeVisible();
+});

@@ -1,0 +1,63 @@
+import { expect, noSidewaysScroll, open, test, type Yard } from './yard.js';
+
+const NAMES = [
+  'The pump by the long wall that nobody dares to move any more',
+  'مضخة التجفيف بالتجميد رقم سبعة عشر',
+  '🧊🛢️ Pümp №7 – überholt',
+  'W'.repeat(60),
+];
+const COUNT = 287;
+
+/** Fills the yard up to 300 pumps, some with names that try a layout. */
+async function addPumps(yard: Yard): Promise<void> {
+  const { setUp } = await yard.pump('lf-01');
+  const ids = Array.from({ length: COUNT }, (_, i) => i);
+  const versions = ids.map((i) => ({
+    id: `0199bbbb-0000-7000-8000-${String(i).padStart(12, '0')}`,
+    kind: 'pump',
+    subjectId: `many-${i}`,
+    validFrom: '2026-01-01T00:00:00.000Z',
+    recordedAt: '2026-01-01T00:00:00.000Z',
+    body: { ...setUp.pump, name: NAMES[i] ?? `M-${String(i).padStart(3, '0')}` },
+  }));
+  const response = await fetch(`${yard.address}/api/set-up`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ versions }),
+  });
+  expect(response.status).toBe(201);
+}
+
+test('three hundred pumps: only what is seen is drawn, the keys reach the last one', async ({ page, yard }) => {
+  await addPumps(yard);
+  await open(page, yard, '/');
+  await expect(page.getByText('of 300')).toBeVisible();
+  const rows = page.locator('a[id^=row-]');
+  expect(await rows.count()).toBeLessThan(80);
+  await page.keyboard.press('ArrowDown');
+  for (let i = 0; i < 40; i++) await page.keyboard.press('ArrowDown');
+  const focused = page.locator('a[id^=row-]:focus');
+  await expect(focused).toHaveCount(1);
+  await expect(focused).toBeInViewport();
+  await page.keyboard.press('/');
+  await expect(page.getByPlaceholder('A pump, or what to do')).toBeFocused();
+  await page.keyboard.type('M-286');
+  await page.keyboard.press('Enter');
+  await expect(page).toHaveURL(/many-286$/);
+  await expect(page.getByText('Nothing is known about this pump yet.')).toBeVisible();
+});
+
+test('names of sixty characters, from right to left, and with emoji break no layout', async ({ page, yard }) => {
+  await addPumps(yard);
+  for (const size of [
+    { width: 390, height: 844 },
+    { width: 768, height: 1024 },
+    { width: 1280, height: 800 },
+  ]) {
+    await page.setViewportSize(size);
+    for (const path of ['/?by=day', ...NAMES.flatMap((_, i) => [`/pumps/many-${i}`, `/pumps/many-${i}/run`])]) {
+      await open(page, yard, path);
+      await noSidewaysScroll(page);
+    }
+  }
+});

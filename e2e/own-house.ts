@@ -1,0 +1,58 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { expect, test as base } from '@playwright/test';
+import type { RoundAnswer } from '@winter-jar/contracts';
+import { freePort, startServer, type RunningServer } from './server.js';
+
+/** Servers on own, empty data folders. */
+export interface OwnHouses {
+  open(): Promise<OwnHouse>;
+  /** Console errors that a test brings about on purpose. */
+  expectedErrors: RegExp[];
+}
+
+export interface OwnHouse {
+  readonly address: string;
+  readonly folder: string;
+  stop(): Promise<void>;
+  restart(): Promise<void>;
+  round(): Promise<RoundAnswer>;
+}
+
+export const test = base.extend<{ houses: OwnHouses }>({
+  houses: async ({ page }, use) => {
+    const open: { server: RunningServer; folder: string }[] = [];
+    const errors: string[] = [];
+    page.on('console', (message) => ['error', 'warning'].includes(message.type()) && errors.push(message.text()));
+    page.on('pageerror', (error) => errors.push(error.message));
+    const houses: OwnHouses = {
+      expectedErrors: [],
+      async open() {
+        const folder = mkdtempSync(join(tmpdir(), 'winter-jar-own-'));
+        const port = await freePort();
+        const own = { server: await startServer(folder, port, []), folder };
+        open.push(own);
+        return {
+          address: own.server.address,
+          folder,
+          stop: () => own.server.stop(),
+          restart: async () => {
+            await own.server.stop();
+            own.server = await startServer(folder, port, []);
+          },
+          round: async () => (await (await fetch(`${own.server.address}/api/round`)).json()) as RoundAnswer,
+        };
+      },
+    };
+    await use(houses);
+    await page.close();
+    for (const { server, folder } of open) {
+      await server.stop();
+      rmSync(folder, { recursive: true, force: true });
+    }
+    expect(errors.filter((e) => !houses.expectedErrors.some((known) => known.test(e)))).toEqual([]);
+  },
+});
+
+export { expect };

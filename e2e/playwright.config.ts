@@ -1,0 +1,30 @@
+import { defineConfig } from '@playwright/test';
+
+export default defineConfig({
+  testDir: '.',
+  outputDir: '../test-results',
+  globalSetup: './seed-yard.ts',
+  workers: 2,
+  fullyParallel: true,
+  timeout: 180_000,
+  expect: { timeout: 20_000 },
+  reporter: [['line'], ['json', { outputFile: '../.cache/e2e.json' }]],
+  use: {
+    browserName: 'chromium',
+    viewport: { width: 1280, height: 800 },
+    timezoneId: 'America/New_York',
+    locale: 'en-GB',
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+});

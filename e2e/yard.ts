@@ -1,0 +1,80 @@
+import { cpSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { expect, test as base, type Page } from '@playwright/test';
+import type { PumpPage } from '@winter-jar/contracts';
+import { freePort, SEEDED, startServer, type RunningServer } from './server.js';
+
+/** A copy of the demo yard with a real server of its own. */
+export interface Yard {
+  readonly address: string;
+  stop(): Promise<void>;
+  restart(): Promise<void>;
+  pump(pumpId: string): Promise<PumpPage>;
+  /** Console errors that a test brings about on purpose. */
+  expectedErrors: RegExp[];
+}
+
+export const test = base.extend<{ yard: Yard }>({
+  yard: async ({ page }, use) => {
+    const folder = mkdtempSync(join(tmpdir(), 'winter-jar-e2e-'));
+    cpSync(SEEDED, folder, { recursive: true });
+    const port = await freePort();
+    let server: RunningServer = await startServer(folder, port);
+    const errors: string[] = [];
+    const yard: Yard = {
+      address: server.address,
+      stop: () => server.stop(),
+      restart: async () => {
+        await server.stop();
+        server = await startServer(folder, port);
+      },
+      pump: async (pumpId) => (await (await fetch(`${server.address}/api/pumps/${pumpId}`)).json()) as PumpPage,
+      expectedErrors: [],
+    };
+    page.on('console', (message) => ['error', 'warning'].includes(message.type()) && errors.push(message.text()));
+    page.on('pageerror', (error) => errors.push(error.message));
+    await use(yard);
+    await page.close();
+    await server.stop();
+    rmSync(folder, { recursive: true, force: true });
+    expect(errors.filter((e) => !yard.expectedErrors.some((known) => known.test(e)))).toEqual([]);
+  },
+});
+
+export { expect };
+
+export async function open(page: Page, yard: Yard, path: string): Promise<void> {
+  await page.goto(yard.address + path);
+  await expect(page.locator('h1').first()).toBeVisible();
+}
+
+/** A moment so many minutes ago as a datetime-local field of the yard's zone takes it. */
+export function minutesAgo(minutes: number): string {
+  const parts = new Intl.DateTimeFormat('sv-SE', {
+    timeZone: 'Europe/Lisbon',
+    dateStyle: 'short',
+    timeStyle: 'short',
+  }).format(new Date(Date.now() - minutes * 60_000));
+  return parts.replace(' ', 'T');
+}
+
+export async function logRun(
+  page: Page,
+  yard: Yard,
+  pumpId: string,
+  fromMinutesAgo: number,
+  toMinutesAgo: number,
+): Promise<void> {
+  await open(page, yard, `/pumps/${pumpId}/run`);
+  await page.getByRole('radio', { name: 'from – to' }).click();
+  await page.getByLabel('From', { exact: true }).fill(minutesAgo(fromMinutesAgo));
+  await page.getByLabel('To', { exact: true }).fill(minutesAgo(toMinutesAgo));
+  await page.getByRole('button', { name: 'Save the run' }).click();
+  await expect(page.getByText('Run logged on').first()).toBeVisible();
+}
+
+export const noSidewaysScroll = (page: Page) =>
+  expect
+    .poll(() => page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth))
+    .toBeLessThanOrEqual(0);

@@ -1,0 +1,47 @@
+const transform = {
+  '^.+\\.tsx?$': [
+    '@swc/jest',
+    {
+      jsc: {
+        parser: { syntax: 'typescript', tsx: true, decorators: true },
+        transform: {
+          legacyDecorator: true,
+          decoratorMetadata: true,
+          react: { runtime: 'automatic' },
+          useDefineForClassFields: false,
+        },
+        target: 'es2022',
+        experimental: { keepImportAttributes: true },
+      },
+      module: { type: 'es6' },
+    },
+  ],
+};
+
+const room = (name, more = {}) => ({
+  displayName: name,
+  rootDir: `<rootDir>/${name}`,
+  roots: ['<rootDir>/src'],
+  testMatch: ['**/*.test.ts', '**/*.test.tsx'],
+  extensionsToTreatAsEsm: ['.ts', '.tsx'],
+  moduleNameMapper: { '^(\\.{1,2}/.*)\\.js$': '$1' },
+  testEnvironmentOptions: { customExportConditions: ['winter-jar-source', 'node', 'node-addons'] },
+  transform,
+  ...more,
+});
+
+export default {
+  // Servers start and files are forced to disk: slow machines need more than the usual five seconds.
+  testTimeout: 120_000,
+  projects: [
+    room('core'),
+    room('contracts'),
+    room('demo'),
+    room('server'),
+    room('web', {
+      testEnvironment: 'jest-environment-jsdom',
+      setupFiles: ['<rootDir>/test-globals.mjs'],
+      testEnvironmentOptions: { customExportConditions: ['winter-jar-source', 'node'] },
+    }),
+  ],
+};

@@ -1,0 +1,126 @@
+// Makes the JSON Schema of a set-up file, the OpenAPI schemas from the types of contracts, the document from the controllers, and the web's API layer from that.
+// `--check` writes nothing and fails when what is committed is stale.
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { createGenerator } from 'ts-json-schema-generator';
+import { generateEndpoints } from '@rtk-query/codegen-openapi';
+import { format, resolveConfig } from 'prettier';
+import { root, run } from './build.mjs';
+import { setUpSchema } from './set-up-schema.mjs';
+
+const check = process.argv.includes('--check');
+const SCHEMAS = 'server/src/api/schemas.json';
+const DOCUMENT = 'web/src/api/openapi.json';
+const CLIENT = 'web/src/api/generated.ts';
+const SET_UP_SCHEMA = 'server/src/set-up/set-up.schema.json';
+const stale = [];
+
+async function keep(path, text) {
+  const pretty = await format(text, { ...(await resolveConfig(join(root, path))), filepath: path });
+  let known = '';
+  try {
+    known = readFileSync(join(root, path), 'utf8');
+  } catch {
+    // a new file
+  }
+  if (known === pretty) return;
+  if (check) stale.push(path);
+  else writeFileSync(join(root, path), pretty);
+}
+
+const generator = createGenerator({
+  path: join(root, 'contracts/src/{pages,requests,answers,entry-log,backup,set-up-file,photos,oil-story}.ts'),
+  tsconfig: join(root, 'contracts/tsconfig.json'),
+  skipTypeCheck: true,
+  additionalProperties: true,
+  encodeRefs: false,
+});
+const wanted = new Set();
+const roots = [
+  'About',
+  'RoundAnswer',
+  'PumpPage',
+  'JournalPage',
+  'EntryHistory',
+  'EntriesPost',
+  'EntriesAnswer',
+  'SetUpAnswer',
+  'SetUpPost',
+  'SetUpPosted',
+  'EntriesEffect',
+  'RecordHistory',
+  'SetUpEffect',
+  'SetUpFile',
+  'SetUpFilePreview',
+  'SetUpFileResult',
+  'RestoreCheck',
+  'RestorePost',
+  'RestoreResult',
+  'JournalFileResult',
+  'Download',
+  'DemoYardOpened',
+  'LogPreview',
+  'LogResult',
+  'LogText',
+  'PhotoBytes',
+  'PhotoKept',
+  'OilStory',
+  'ApiProblem',
+];
+const schema = { definitions: Object.assign({}, ...roots.map((type) => generator.createSchema(type).definitions)) };
+const clean = (name) => name.replace(/[^A-Za-z0-9_]/g, '_');
+const collect = (name) => {
+  if (wanted.has(name)) return;
+  if (!schema.definitions[name]) throw new Error(`contracts exports no type ${name}`);
+  wanted.add(name);
+  for (const [, ref] of JSON.stringify(schema.definitions[name]).matchAll(/"#\/definitions\/([^"]+)"/g)) collect(ref);
+};
+roots.forEach(collect);
+const components = Object.fromEntries(
+  [...wanted]
+    .sort()
+    .map((name) => [
+      clean(name),
+      JSON.parse(
+        JSON.stringify(schema.definitions[name]).replace(
+          /"#\/definitions\/([^"]+)"/g,
+          (_, ref) => `"#/components/schemas/${clean(ref)}"`,
+        ),
+      ),
+    ]),
+);
+await keep(SCHEMAS, JSON.stringify(components));
+
+run('npx', ['tsc', '--build', 'server']);
+const schemaOfSetUp = setUpSchema(
+  await import(join(root, 'contracts/dist/index.js')),
+  await import(join(root, 'core/dist/index.js')),
+);
+await keep(SET_UP_SCHEMA, JSON.stringify(schemaOfSetUp));
+
+const { openDatabase, createApp, openApi } = await import(join(root, 'server/dist/index.js'));
+const database = await openDatabase(mkdtempSync(join(tmpdir(), 'winter-jar-api-')));
+const app = await createApp({ database });
+await app.init();
+await keep(DOCUMENT, JSON.stringify(openApi(app)));
+await app.close();
+await database.close();
+
+const client = await generateEndpoints({
+  apiFile: join(root, 'web/src/api/base-api.ts'),
+  schemaFile: join(root, DOCUMENT),
+  apiImport: 'baseApi',
+  exportName: 'generatedApi',
+  hooks: false,
+  flattenArg: true,
+});
+await keep(
+  CLIENT,
+  `// Made from openapi.json by \`npm run api\`; do not edit.\n${client.replace(/from "[^"]*base-api(\.js)?"/, 'from "./base-api.js"')}`,
+);
+
+if (stale.length > 0) {
+  console.error(`Stale: ${stale.join(', ')}. Run \`npm run api\` and commit what it writes.`);
+  process.exit(1);
+}

@@ -1,0 +1,250 @@
+// npm run bench: ratios measured in one run decide; absolute times are printed beside their targets.
+import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { gzipSync } from 'node:zlib';
+import { benchDrag } from './bench-drag.mjs';
+import { build, install, root } from './build.mjs';
+
+install();
+build();
+const core = await import(join(root, 'core/dist/index.js'));
+const { at, versionsOf } = await import(join(root, 'core/dist/testing/small-yard.js'));
+const { openDatabase, JournalDoor, Reading, RoundService, SetUpShelf } = await import(
+  join(root, 'server/dist/index.js')
+);
+
+const PUMPS = 300;
+const RUNS = 200;
+const LONG_PUMP = 20_000;
+/** One entry every so many hours: four a day over fourteen years. */
+const LONG_PUMP_STEP_H = 6;
+const clock = { nowMs: () => Date.parse(at(24 * 365 * 20)) };
+const random = core.seededRandom(7);
+const results = [];
+const report = (what, ratio, limit, detail) => {
+  results.push(ratio <= limit);
+  console.log(`${ratio <= limit ? 'holds ' : 'BROKEN'}  ${what}: ${ratio.toFixed(2)} (at most ${limit})  ${detail}`);
+};
+
+function median(times) {
+  const sorted = [...times].sort((a, b) => a - b);
+  return sorted[Math.floor(sorted.length / 2)];
+}
+function timed(repeats, work) {
+  return Array.from({ length: repeats }, (_, i) => {
+    const start = process.hrtime.bigint();
+    work(i);
+    return Number(process.hrtime.bigint() - start) / 1e6;
+  });
+}
+
+/** A refused entry would be fast for nothing. */
+function written(answers) {
+  const other = answers.find((a) => a.status !== 'written');
+  if (other) throw new Error(`not written: ${JSON.stringify(other)}`);
+}
+
+function pumpVersions() {
+  const base = versionsOf();
+  const pump = base.find((v) => v.kind === 'pump' && v.subjectId === 'p1');
+  const ids = Array.from({ length: PUMPS }, (_, i) => `bench-${i}`);
+  return [
+    ...base,
+    ...ids.map((subjectId) => ({
+      ...pump,
+      id: random.uuid(Date.parse(at(0))),
+      subjectId,
+      body: { ...pump.body, name: subjectId, limits: { oilChange: { runs: 12, weight: 20 } } },
+    })),
+  ];
+}
+
+let recorded = Date.parse(at(0));
+
+/** Ids follow the moment of recording, as clients make them. */
+function runOf(pumpId, hours, minutes = 1200) {
+  const id = random.uuid(recorded++);
+  return {
+    id,
+    actId: id,
+    kind: 'run',
+    subjects: [
+      { type: 'pump', id: pumpId },
+      { type: 'equipment', id: 'chamber' },
+    ],
+    happenedAt: at(hours),
+    zone: 'Europe/Lisbon',
+    precision: 'exact',
+    recordedAt: at(hours),
+    acknowledged: [],
+    bodyVersion: 1,
+    body: {
+      materialId: 'fd-meat',
+      minutes,
+      session: 'run',
+      ballast: 'closed',
+      trapTempC: -41,
+      lowestPressurePa: 4.7,
+      ventedBeforeStop: 'yes',
+    },
+  };
+}
+function changeOf(pumpId, hours) {
+  return {
+    ...runOf(pumpId, hours),
+    kind: 'change',
+    subjects: [{ type: 'pump', id: pumpId }],
+    body: { sump: 'oil', productId: 'oil-a', outMl: 650, inMl: 700, levelAfter: 'right' },
+  };
+}
+
+const folder = mkdtempSync(join(tmpdir(), 'winter-jar-bench-'));
+const database = await openDatabase(folder);
+const shelf = new SetUpShelf();
+const reading = new Reading(database);
+const door = new JournalDoor(database, shelf, clock);
+door.writeSetUp(pumpVersions());
+console.log(`Filling ${PUMPS} pumps with ${RUNS} runs each …`);
+for (let p = 0; p < PUMPS; p++) {
+  const life = [];
+  for (let r = 0; r < RUNS; r++) {
+    if (r % 11 === 0) life.push(changeOf(`bench-${p}`, 10 + r * 48 + (p % 24)));
+    life.push(runOf(`bench-${p}`, 12 + r * 48 + (p % 24)));
+  }
+  written(door.writeTogether(life));
+}
+
+// 1. The Round against bare SQL with JSON serialisation of the same rows.
+const round = new RoundService(clock, reading, shelf);
+const states = database.reader.prepare('SELECT * FROM pump_state');
+const bareRound = () => JSON.stringify(states.all().map((row) => ({ ...row, state: JSON.parse(row.state) })));
+const fullRound = () => JSON.stringify(round.round());
+timed(5, bareRound);
+timed(5, fullRound);
+const roundTimes = { bare: [], full: [] };
+for (let i = 0; i < 41; i++) {
+  roundTimes.bare.push(...timed(1, bareRound));
+  roundTimes.full.push(...timed(1, fullRound));
+}
+const [bareMs, fullMs] = [median(roundTimes.bare), median(roundTimes.full)];
+report(
+  'Round, 300 pumps x 200 runs, against bare SQL and JSON',
+  fullMs / bareMs,
+  3,
+  `${fullMs.toFixed(1)} ms (target 60 ms) against ${bareMs.toFixed(1)} ms`,
+);
+
+// 2. Appending an entry with its new state against a bare durable transaction that writes the same rows.
+const bare = database.writer;
+// Tables of the same columns, indexes and size: the same rows into the same trees.
+const twins = {
+  bench_entry: 'journal_entry',
+  bench_subject: 'entry_subject',
+  bench_counted: 'counted_entry',
+  bench_state: 'pump_state',
+};
+/** A bare durable transaction that writes what an entry writes, into twins made anew of the tables as they are now. */
+function bareWriter() {
+  for (const [twin, table] of Object.entries(twins)) {
+    bare.exec(`DROP TABLE IF EXISTS ${twin}`);
+    const made = bare
+      .prepare('SELECT sql FROM sqlite_master WHERE tbl_name = ? AND sql IS NOT NULL ORDER BY type DESC')
+      .all(table);
+    for (const { sql } of made)
+      bare.exec(sql.replaceAll(`"${table}"`, `"${twin}"`).replace(/"(IDX|UQ|PK)_/g, '"twin_$1_'));
+    bare.exec(`INSERT INTO ${twin} SELECT * FROM ${table}`);
+  }
+  const stateOf = new Map(states.all().map((row) => [row.pumpId, row.state]));
+  const entryRow = bare.prepare(
+    'INSERT INTO bench_entry VALUES (NULL, @id, @actId, @kind, @happenedAt, @recordedAt, NULL, @hash, @content)',
+  );
+  const subjectRow = bare.prepare('INSERT INTO bench_subject VALUES (@type, @subjectId, @happenedAt, @id)');
+  const countedRow = bare.prepare(
+    'INSERT INTO bench_counted VALUES (@pumpId, @happenedAt, @recordedAt, @id, @kind, @happenedAt, NULL, 0, @content)',
+  );
+  const stateRow = bare.prepare('INSERT OR REPLACE INTO bench_state VALUES (@pumpId, 1, @state)');
+  return bare.transaction((entry, pumpId) => {
+    const { id, actId, kind, happenedAt, recordedAt, subjects } = entry;
+    const content = JSON.stringify(entry);
+    entryRow.run({ id, actId, kind, happenedAt, recordedAt, hash: 'f'.repeat(64), content });
+    for (const s of subjects) subjectRow.run({ type: s.type, subjectId: s.id, happenedAt, id });
+    countedRow.run({ pumpId, happenedAt, recordedAt, id, kind, content });
+    stateRow.run({ pumpId, state: stateOf.get(pumpId) });
+  });
+}
+const lateHours = 12 + RUNS * 48 + 100;
+function appends(count, pumpOf, fromHours) {
+  const bareWrite = bareWriter();
+  const bareTimes = [];
+  const doorTimes = [];
+  for (let i = 0; i < count; i++) {
+    const first = runOf(pumpOf(i), fromHours + i * 24);
+    bareTimes.push(...timed(1, () => bareWrite(first, pumpOf(i))));
+    const second = runOf(pumpOf(i), fromHours + i * 24);
+    doorTimes.push(...timed(1, () => written(door.write([second]))));
+  }
+  return { bareMs: median(bareTimes), doorMs: median(doorTimes) };
+}
+appends(40, (i) => `bench-${i}`, lateHours);
+const young = appends(200, (i) => `bench-${50 + i}`, lateHours);
+report(
+  'Append at the service against a bare durable transaction',
+  young.doorMs / young.bareMs,
+  4,
+  `${young.doorMs.toFixed(2)} ms against ${young.bareMs.toFixed(2)} ms`,
+);
+
+// 3. The same on a pump with 20,000 entries.
+console.log(`Filling one pump with ${LONG_PUMP} entries …`);
+for (let i = 0; i < LONG_PUMP; i += 500)
+  written(
+    door.writeTogether(
+      Array.from({ length: 500 }, (_, n) =>
+        n % 25 === 0
+          ? changeOf('p1', 1 + (i + n) * LONG_PUMP_STEP_H)
+          : runOf('p1', 1 + (i + n) * LONG_PUMP_STEP_H, 300),
+      ),
+    ),
+  );
+appends(20, () => 'p1', LONG_PUMP_STEP_H * LONG_PUMP + 100);
+const old = appends(200, () => 'p1', LONG_PUMP_STEP_H * LONG_PUMP + 1000);
+report(
+  'Append to a pump of 20,000 entries against a bare one',
+  old.doorMs / old.bareMs,
+  4,
+  `${old.doorMs.toFixed(2)} ms against ${old.bareMs.toFixed(2)} ms`,
+);
+// The age of the journal alone: a pump with 20,000 entries and one with 20, turn by turn in the same database.
+const ages = { old: [], young: [] };
+for (let i = 0; i < 20; i++) door.write([runOf('b1', 10 + i * 24)]);
+for (let i = 0; i < 200; i++) {
+  const oldRun = runOf('p1', LONG_PUMP_STEP_H * LONG_PUMP + 10_000 + i * 24);
+  const youngRun = runOf('b1', 1000 + i * 24);
+  ages.old.push(...timed(1, () => written(door.write([oldRun]))));
+  ages.young.push(...timed(1, () => written(door.write([youngRun]))));
+}
+report(
+  'Append does not grow with the age of the journal, old pump against young',
+  median(ages.old) / median(ages.young),
+  1.5,
+  `${median(ages.old).toFixed(2)} ms old, ${median(ages.young).toFixed(2)} ms young`,
+);
+await database.close();
+rmSync(folder, { recursive: true, force: true });
+
+// 4. What the browser must load before the Round shows.
+const dist = join(root, 'web/dist');
+const html = readFileSync(join(dist, 'index.html'), 'utf8');
+const initial = [...html.matchAll(/(?:src|href)="\/(assets\/[^"]+\.js)"/g)].map((m) => m[1]);
+const size = (file) => gzipSync(readFileSync(join(dist, file))).length / 1000;
+const initialKb = initial.reduce((sum, file) => sum + size(file), 0);
+report(
+  'Initial JavaScript, kB gzip',
+  initialKb,
+  200,
+  `${initial.length} files; ${readdirSync(join(dist, 'assets')).filter((f) => f.endsWith('.js')).length - initial.length} more are fetched when needed`,
+);
+
+await benchDrag();
+if (results.includes(false)) process.exit(1);

@@ -1,0 +1,17 @@
+// npm run rebuild: counted entries, states and checkpoints anew from the journal. Stop the server first.
+import { join } from 'node:path';
+import { parseArgs } from 'node:util';
+import { build, install, root } from './build.mjs';
+
+const { values } = parseArgs({ options: { data: { type: 'string', default: join(root, 'data/demo') } } });
+install();
+build();
+const { openDatabase, JournalDoor, Reading, SetUpShelf, systemClock } = await import(
+  join(root, 'server/dist/index.js')
+);
+const database = await openDatabase(values.data);
+const shelf = new SetUpShelf();
+shelf.reload(new Reading(database).sql);
+const pumps = new JournalDoor(database, shelf, systemClock).rebuildAll();
+await database.close();
+console.log(`Rebuilt the states of ${pumps} pumps from the journal in ${values.data}.`);

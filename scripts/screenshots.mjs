@@ -1,0 +1,98 @@
+// npm run screenshots: docs/screenshots from a freshly seeded demo yard, and from an empty folder.
+import { mkdtempSync, mkdirSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium } from '@playwright/test';
+import { build, install, root } from './build.mjs';
+import { startServer, stopServer } from './serve.mjs';
+
+const DESK = { width: 1280, height: 800 };
+/** The whole of what is said about one charge. */
+const TALL = { width: 1280, height: 1500 };
+const PHONE = { width: 390, height: 844 };
+/** A drained jar with all its layers, as it is typed. */
+const readJar = async (page) => {
+  await page.getByRole('radio', { name: 'full change' }).click();
+  await page.getByRole('radio', { name: '2 days' }).click();
+  for (const [layer, ml] of Object.entries({ Sludge: 9, 'Free water': 58, Cream: 34, 'Hazy oil': 240 }))
+    await page.getByRole('textbox', { name: layer, exact: true }).fill(`${ml} mL`);
+  await page.getByRole('radio', { name: /^3\.5/ }).click();
+  await page.evaluate(() => window.scrollTo(0, 0));
+};
+const readJarByThumb = async (page) => {
+  await page.getByRole('radio', { name: 'full change' }).click();
+  await page.getByRole('radio', { name: '2 days' }).click();
+  for (let i = 0; i < 9; i++) await page.getByRole('button', { name: 'free water plus 5 mL' }).click();
+  await page
+    .getByRole('img', { name: /^The jar/ })
+    .evaluate((jar) => window.scrollBy(0, jar.getBoundingClientRect().top - 16));
+};
+/** Shown: what a stricter rule does to the Round, before it is saved. */
+const askRule = async (page) => {
+  await page.getByText('Oil change', { exact: true }).click();
+  await page.getByLabel('Oil change: Runs').fill('3');
+  await page.getByRole('button', { name: 'Change from now' }).click();
+  await page.getByText('On the Round from now on').waitFor();
+};
+const openHistory = async (page) => {
+  await page
+    .getByRole('link', { name: /^History: Look/ })
+    .first()
+    .click();
+  await page.getByRole('button', { name: /Take it back/ }).click();
+  await page.getByText('Reckoning').waitFor();
+  await page.getByText('Reckoning').waitFor({ state: 'detached' });
+};
+const SHOTS = [
+  { name: 'round', path: '/?pump=lf-01', size: DESK },
+  { name: 'round-dark', path: '/?pump=lf-01', size: DESK, dark: true },
+  { name: 'pump', path: '/pumps/lf-01', size: TALL },
+  { name: 'pump-dark', path: '/pumps/qp-01', size: DESK, dark: true },
+  { name: 'log-run', path: '/pumps/lf-02/run', size: DESK },
+  { name: 'read-the-jar', path: '/pumps/lf-01/look', size: DESK, act: readJar },
+  { name: 'set-up', path: '/set-up/material', size: DESK },
+  { name: 'set-up-model', path: '/set-up/pumpModel/bollard-6', size: DESK },
+  { name: 'care-rules', path: '/set-up/houseRules/house', size: DESK, act: askRule },
+  { name: 'history', path: '/pumps/lf-01', size: DESK, act: openHistory },
+  { name: 'labels', path: '/labels', size: DESK },
+  { name: 'phone-round', path: '/', size: PHONE },
+  { name: 'phone-pump', path: '/pumps/hs-02', size: PHONE },
+  { name: 'phone-log-run', path: '/pumps/lf-02/run', size: PHONE },
+  { name: 'phone-read-the-jar', path: '/pumps/lf-02/look', size: PHONE, act: readJarByThumb },
+  { name: 'phone-change', path: '/pumps/lf-01/change', size: PHONE, dark: true },
+];
+const EMPTY_SHOTS = [
+  { name: 'first-screen', path: '/', size: DESK },
+  { name: 'add-pump', path: '/set-up/add-pump', size: DESK },
+  { name: 'backup', path: '/backup', size: DESK },
+];
+
+install();
+build();
+const folder = join(root, 'docs/screenshots');
+mkdirSync(folder, { recursive: true });
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] });
+
+async function shoot({ shots, demo, port }) {
+  const data = mkdtempSync(join(tmpdir(), 'winter-jar-shots-'));
+  const server = await startServer({ data, port, demo, quiet: true });
+  if (demo) {
+    const { seedYard } = await import(join(root, 'demo/dist/index.js'));
+    await seedYard({ address: server.address, now: new Date().toISOString() });
+  }
+  for (const { name, path, size, dark, act } of shots) {
+    const page = await browser.newPage({ viewport: size, colorScheme: dark ? 'dark' : 'light' });
+    await page.goto(server.address + path);
+    await page.waitForLoadState('networkidle');
+    await act?.(page);
+    await page.waitForLoadState('networkidle');
+    await page.screenshot({ path: join(folder, `${name}.png`) });
+    await page.close();
+    console.log(`docs/screenshots/${name}.png`);
+  }
+  await stopServer(server);
+  rmSync(data, { recursive: true, force: true });
+}
+await shoot({ shots: SHOTS, demo: true, port: 4879 });
+await shoot({ shots: EMPTY_SHOTS, demo: false, port: 4879 });
+await browser.close();

@@ -1,0 +1,51 @@
+// Starts the built server and waits until it answers.
+import { spawn } from 'node:child_process';
+import { once } from 'node:events';
+import { join } from 'node:path';
+import { setTimeout as wait } from 'node:timers/promises';
+import { root, stop } from './build.mjs';
+
+/** @param quiet keeps the server's own lines back */
+export async function startServer({ data, port, host = '127.0.0.1', demo = false, https = false, quiet = false }) {
+  const args = [
+    join(root, 'server/dist/main.js'),
+    '--data',
+    data,
+    '--port',
+    String(port),
+    '--host',
+    host,
+    ...(demo ? ['--demo'] : []),
+    ...(https ? ['--https'] : []),
+  ];
+  const child = spawn('node', args, { cwd: root, stdio: ['ignore', quiet ? 'ignore' : 'inherit', 'inherit'] });
+  // The server's certificate is its own; this is the same machine.
+  if (https) process.env.NODE_TLS_REJECT_UNAUTHORIZED = '0';
+  const address = `http${https ? 's' : ''}://${host === '0.0.0.0' ? '127.0.0.1' : host}:${port}`;
+  for (let i = 0; i < 600; i++) {
+    if (child.exitCode !== null)
+      stop(`The server stopped at its start. Is port ${port} taken? Try -- --port ${Number(port) + 1}.`);
+    try {
+      if ((await fetch(`${address}/api/about`)).ok) return { child, address };
+    } catch {
+      // not listening yet
+    }
+    await wait(100);
+  }
+  child.kill();
+  return stop(`The server did not answer at ${address} within a minute.`);
+}
+
+export async function stopServer({ child }) {
+  if (child.exitCode !== null) return;
+  child.kill('SIGTERM');
+  await once(child, 'exit');
+}
+
+/** Serves for a person at a terminal: this process lives and dies with the server. @returns its address */
+export async function serveUntilStopped(options) {
+  const { child, address } = await startServer(options);
+  for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => child.kill('SIGTERM'));
+  child.on('exit', (code) => process.exit(code ?? 0));
+  return address;
+}

@@ -1,0 +1,74 @@
+// npm test: format, lint, types, the generated API layer, unit and server tests, browser tests; ends with "N passed, N failed".
+import { spawn, spawnSync } from 'node:child_process';
+import { once } from 'node:events';
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { build, install, root, run, stop } from './build.mjs';
+
+const CACHE = join(root, '.cache');
+const BROWSER = '/usr/bin/chromium';
+
+/** Debian's Chromium, by apt where it is missing and this user may install. */
+function needBrowser() {
+  if (existsSync(BROWSER)) return;
+  console.log('Installing Debian’s Chromium for the browser tests …');
+  const apt = (...args) =>
+    spawnSync('apt-get', args, {
+      stdio: ['ignore', 'ignore', 'inherit'],
+      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+    }).status === 0;
+  if (!(apt('update') && apt('install', '-y', 'chromium')) || !existsSync(BROWSER)) {
+    stop(
+      `The browser tests need ${BROWSER}, the Debian package chromium; it could not be installed here. Install it and run npm test again.`,
+    );
+  }
+}
+
+const counts = { passed: 0, failed: 0 };
+
+function runStep(what, command, args, env = {}) {
+  console.log(`\n${what}`);
+  return spawnSync(command, args, { cwd: root, stdio: 'inherit', env: { ...process.env, ...env } }).status === 0;
+}
+
+function count(passed, failed, ok) {
+  counts.passed += passed;
+  // A runner that fails without naming a test still failed.
+  counts.failed += failed === 0 && !ok ? 1 : failed;
+}
+
+install();
+needBrowser();
+rmSync(CACHE, { recursive: true, force: true });
+mkdirSync(CACHE, { recursive: true });
+run('npx', ['prettier', '--check', '--log-level', 'warn', '.']);
+// Beside the build, on the other core.
+const linting = once(spawn('npx', ['eslint', '.'], { cwd: root, stdio: 'inherit' }), 'exit');
+build();
+run('npx', ['tsc', '-p', 'web']);
+run('npx', ['tsc', '-p', 'tsconfig.tests.json']);
+run('node', ['scripts/api.mjs', '--check']);
+const [lintCode] = await linting;
+if (lintCode !== 0) process.exit(1);
+
+const unitFile = join(CACHE, 'unit.json');
+const unitOk = runStep(
+  'Unit and server tests',
+  'npx',
+  ['jest', '--json', `--outputFile=${unitFile}`, '--maxWorkers=2'],
+  { NODE_OPTIONS: '--experimental-vm-modules --disable-warning=ExperimentalWarning' },
+);
+if (existsSync(unitFile)) {
+  const unit = JSON.parse(readFileSync(unitFile, 'utf8'));
+  count(unit.numPassedTests, unit.numFailedTests + unit.numRuntimeErrorTestSuites, unitOk);
+} else count(0, 0, false);
+
+const e2eOk = runStep('Browser tests', 'npx', ['playwright', 'test', '-c', 'e2e/playwright.config.ts']);
+const e2eFile = join(CACHE, 'e2e.json');
+if (existsSync(e2eFile)) {
+  const { stats } = JSON.parse(readFileSync(e2eFile, 'utf8'));
+  count(stats.expected, stats.unexpected + stats.flaky, e2eOk);
+} else count(0, 0, false);
+
+console.log(`\n${counts.passed} passed, ${counts.failed} failed`);
+process.exit(counts.failed > 0 ? 1 : 0);

@@ -1,0 +1,46 @@
+import { Controller, Get, Inject } from '@nestjs/common';
+import type { About } from '@winter-jar/contracts';
+import { Documented } from '../api/documented.js';
+import { CLOCK, isoNow, type Clock } from '../clock.js';
+import { networkAddresses } from '../network/addresses.js';
+import type { OwnCertificate } from '../network/own-certificate.js';
+import { Reading } from '../database/reading.js';
+
+/** Where the server runs and on whose data. */
+export const HOUSE = Symbol('house');
+export interface House {
+  readonly dataFolder: string;
+  readonly openToNetwork: boolean;
+  /** Set when it speaks https. */
+  readonly certificate: OwnCertificate | null;
+  /** Port on which it listens, once it does. */
+  port: number | null;
+}
+export const VERSION = '0.1.0';
+export const DEMO_DAY = 'demoDay';
+
+@Controller('api/about')
+export class AboutController {
+  constructor(
+    @Inject(CLOCK) private readonly clock: Clock,
+    @Inject(HOUSE) private readonly house: House,
+    @Inject(Reading) private readonly reading: Reading,
+  ) {}
+
+  @Get()
+  @Documented({ id: 'about', summary: 'Version, data folder and whether this is the demo', answer: 'About' })
+  about(): About {
+    const demoDay = this.reading.sql.facts.all().find((f) => f.name === DEMO_DAY)?.value ?? null;
+    const { dataFolder, openToNetwork, certificate, port } = this.house;
+    const scheme = certificate ? 'https' : 'http';
+    return {
+      version: VERSION,
+      dataFolder,
+      openToNetwork,
+      addresses: openToNetwork ? networkAddresses().map((a) => `${scheme}://${a}:${port ?? 0}`) : [],
+      certificate: certificate?.fingerprint ?? null,
+      demoDay,
+      now: isoNow(this.clock),
+    };
+  }
+}

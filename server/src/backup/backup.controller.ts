@@ -1,0 +1,104 @@
+import { createReadStream, statSync } from 'node:fs';
+import { Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import {
+  Body,
+  Controller,
+  Get,
+  HttpCode,
+  Inject,
+  PayloadTooLargeException,
+  Post,
+  Req,
+  Res,
+  StreamableFile,
+  UnsupportedMediaTypeException,
+} from '@nestjs/common';
+import { ApiConsumes } from '@nestjs/swagger';
+import { MAX_BACKUP_BYTES, type JournalFileResult, type RestoreCheck, type RestoreResult } from '@winter-jar/contracts';
+import type { Request, Response } from 'express';
+import { Documented } from '../api/documented.js';
+import { CLOCK, isoNow, type Clock } from '../clock.js';
+import { BackupService, stampOf } from './backup.service.js';
+import { JournalFileService } from './journal-file.service.js';
+import { dropWorkFolder } from './work-folder.js';
+
+/** The body as a stream, of the one type that is read here. */
+function uploadOf(request: Request, type: string): Readable {
+  if (!request.is(type)) throw new UnsupportedMediaTypeException(`a body of type ${type}`);
+  if (Number(request.headers['content-length'] ?? 0) > MAX_BACKUP_BYTES)
+    throw new PayloadTooLargeException(`at most ${MAX_BACKUP_BYTES.toLocaleString('en-GB')} bytes`);
+  return request;
+}
+
+@Controller('api')
+export class BackupController {
+  constructor(
+    @Inject(CLOCK) private readonly clock: Clock,
+    @Inject(BackupService) private readonly backup: BackupService,
+    @Inject(JournalFileService) private readonly journal: JournalFileService,
+  ) {}
+
+  @Get('backup')
+  @Documented({ id: 'makeBackup', summary: 'The whole data folder as one checked file', answer: 'Download' })
+  async make(@Res() response: Response): Promise<void> {
+    const { archive, folder, name } = await this.backup.make();
+    try {
+      response.set({
+        'Content-Type': 'application/gzip',
+        'Content-Length': String(statSync(archive).size),
+        'Content-Disposition': `attachment; filename="${name}"`,
+      });
+      await pipeline(createReadStream(archive), response);
+    } finally {
+      dropWorkFolder(folder);
+    }
+  }
+
+  @Post('restore/check')
+  @HttpCode(200)
+  @ApiConsumes('application/gzip')
+  @Documented({
+    id: 'checkBackup',
+    summary: 'Upload a backup and see what is in it',
+    answer: 'RestoreCheck',
+    body: 'Download',
+  })
+  check(@Req() request: Request): Promise<RestoreCheck> {
+    return this.backup.check(uploadOf(request, 'application/gzip'));
+  }
+
+  @Post('restore')
+  @HttpCode(200)
+  @Documented({
+    id: 'restore',
+    summary: 'Put a checked backup in place; what stood there is kept',
+    answer: 'RestoreResult',
+    body: 'RestorePost',
+  })
+  restore(@Body() body: { uploadId?: unknown }): Promise<RestoreResult> {
+    return this.backup.restore(typeof body?.uploadId === 'string' ? body.uploadId : '');
+  }
+
+  @Get('journal')
+  @Documented({ id: 'exportJournal', summary: 'Everything ever written, as JSON lines', answer: 'Download' })
+  export(): StreamableFile {
+    return new StreamableFile(Readable.from(this.journal.lines()), {
+      type: 'application/x-ndjson',
+      disposition: `attachment; filename="winter-jar-${stampOf(isoNow(this.clock))}.jsonl"`,
+    });
+  }
+
+  @Post('journal')
+  @HttpCode(200)
+  @ApiConsumes('application/x-ndjson')
+  @Documented({
+    id: 'importJournal',
+    summary: 'Take in everything from JSON lines, into an empty data folder',
+    answer: 'JournalFileResult',
+    body: 'Download',
+  })
+  import(@Req() request: Request): Promise<JournalFileResult> {
+    return this.journal.import(uploadOf(request, 'application/x-ndjson'));
+  }
+}

@@ -1,0 +1,190 @@
+import { createHash, randomBytes } from 'node:crypto';
+import { createReadStream, createWriteStream, readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import type { Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import { ConflictException, Inject, Injectable, NotFoundException } from '@nestjs/common';
+import {
+  MAX_BACKUP_BYTES,
+  type BackupContents,
+  type FieldIssue,
+  type RestoreCheck,
+  type RestoreResult,
+} from '@winter-jar/contracts';
+import * as tar from 'tar';
+import { CLOCK, isoNow, type Clock } from '../clock.js';
+import { CannotReplace, Database, keptFolder } from '../database/open.js';
+import { PHOTOS } from '../photos/photo-files.js';
+import { damagedPhoto, linkPhotos, PHOTO_PATH, takeInPhotos } from './backup-photos.js';
+import { checkDatabaseFile, contentsOf, issueOf } from './database-check.js';
+import { atMost, dropWorkFolder, newWorkFolder } from './work-folder.js';
+
+const FORMAT = 'winter-jar-backup';
+const VERSION = 1;
+const DATABASE = 'winter-jar.sqlite';
+const MANIFEST = 'manifest.json';
+const ARCHIVE = 'backup.tar.gz';
+
+interface Manifest {
+  readonly format: string;
+  readonly version: number;
+  readonly madeAt: string;
+  readonly sha256: string;
+}
+
+interface Checked {
+  readonly folder: string;
+  readonly file: string;
+}
+
+/** "2031-03-09T14:05:00.000Z" → "20310309-140500": a moment as part of a file name. */
+export const stampOf = (instant: string): string => instant.slice(0, 19).replace(/[-:]/g, '').replace('T', '-');
+
+async function sha256Of(file: string): Promise<string> {
+  const hash = createHash('sha256');
+  await pipeline(createReadStream(file), hash);
+  return hash.digest('hex');
+}
+
+/** The whole data folder as one file, made and put back while the server runs. */
+@Injectable()
+export class BackupService {
+  private readonly checked = new Map<string, Checked>();
+  private working = false;
+
+  constructor(
+    @Inject(CLOCK) private readonly clock: Clock,
+    private readonly database: Database,
+  ) {}
+
+  /** One long job at a time: a second one is told to wait. */
+  async alone<T>(job: () => Promise<T>): Promise<T> {
+    if (this.working) throw new ConflictException('to wait: a backup, a restore or an import is going on');
+    this.working = true;
+    try {
+      return await job();
+    } finally {
+      this.working = false;
+    }
+  }
+
+  /** Makes a backup and checks it. @returns the archive's path, to be dropped with its folder after use */
+  make(): Promise<{ archive: string; folder: string; name: string }> {
+    return this.alone(async () => {
+      const { path: folder } = newWorkFolder(this.database.folder);
+      try {
+        const copy = join(folder, DATABASE);
+        const madeAt = isoNow(this.clock);
+        // Page by page over the writing connection: what is written meanwhile goes into the copy too.
+        await this.database.writer.backup(copy);
+        const checked = checkDatabaseFile(copy);
+        if (!checked.ok) throw new Error(`the backup came out ${checked.issue.code}`);
+        const manifest: Manifest = { format: FORMAT, version: VERSION, madeAt, sha256: await sha256Of(copy) };
+        writeFileSync(join(folder, MANIFEST), JSON.stringify({ ...manifest, ...checked.contents }, null, 2));
+        const archive = join(folder, ARCHIVE);
+        // The database first: a look in it cites only photographs that were kept before.
+        const photos = linkPhotos(this.database.folder, folder) > 0 ? [PHOTOS] : [];
+        await tar.create({ gzip: true, file: archive, cwd: folder, portable: true }, [MANIFEST, DATABASE, ...photos]);
+        return { archive, folder, name: `winter-jar-${stampOf(madeAt)}.tar.gz` };
+      } catch (error) {
+        dropWorkFolder(folder);
+        throw error;
+      }
+    });
+  }
+
+  /** Takes an uploaded backup apart and checks it; nothing is replaced yet. */
+  check(upload: Readable): Promise<RestoreCheck> {
+    return this.alone(async () => {
+      // Who looks at another backup has left the one before.
+      for (const earlier of this.checked.values()) dropWorkFolder(earlier.folder);
+      this.checked.clear();
+      const { id, path: folder } = newWorkFolder(this.database.folder);
+      const present = contentsOf(this.database.reader);
+      const archive = join(folder, ARCHIVE);
+      const read = await pipeline(upload, atMost(MAX_BACKUP_BYTES), createWriteStream(archive))
+        .then(() => this.open(archive, folder))
+        .catch((): { issue: FieldIssue } => ({ issue: notWhole }));
+      if ('issue' in read) {
+        dropWorkFolder(folder);
+        return { issue: read.issue, uploadId: null, madeAt: null, inFile: null, present };
+      }
+      this.checked.set(id, { folder, file: join(folder, DATABASE) });
+      return { issue: null, uploadId: id, madeAt: read.madeAt, inFile: read.contents, present };
+    });
+  }
+
+  private async open(
+    archive: string,
+    folder: string,
+  ): Promise<{ issue: FieldIssue } | { madeAt: string; contents: BackupContents }> {
+    await tar.extract({
+      file: archive,
+      cwd: folder,
+      strict: true,
+      filter: (path, entry) =>
+        ([MANIFEST, DATABASE].includes(path) || PHOTO_PATH.test(path)) &&
+        'type' in entry &&
+        entry.type === 'File' &&
+        entry.size <= MAX_BACKUP_BYTES,
+    });
+    let manifest: Manifest;
+    try {
+      manifest = JSON.parse(readFileSync(join(folder, MANIFEST), 'utf8')) as Manifest;
+    } catch {
+      return { issue: issueOf('file', null, 'otherFormat', 'a backup made by Winter Jar: there is no manifest in it') };
+    }
+    if (manifest.format !== FORMAT) return { issue: issueOf('format', manifest.format, 'otherFormat', `"${FORMAT}"`) };
+    if (manifest.version !== VERSION)
+      return {
+        issue: issueOf('version', manifest.version, 'otherVersion', `version ${VERSION}, the only one read here`),
+      };
+    const file = join(folder, DATABASE);
+    const sameBytes = await sha256Of(file).then(
+      (sum) => sum === manifest.sha256,
+      () => false,
+    );
+    if (!sameBytes) return { issue: issueOf('file', null, 'damaged', 'an undamaged backup: its check sum differs') };
+    const damaged = damagedPhoto(folder);
+    if (damaged !== null)
+      return { issue: issueOf('file', damaged, 'damaged', 'undamaged photographs: the check sum of one differs') };
+    const checked = checkDatabaseFile(file);
+    return checked.ok ? { madeAt: manifest.madeAt, contents: checked.contents } : { issue: checked.issue };
+  }
+
+  /** Puts a checked backup in the place of the present data, which is kept beside it. */
+  restore(uploadId: string): Promise<RestoreResult> {
+    const found = this.checked.get(uploadId);
+    if (!found) throw new NotFoundException('the id of a backup that was checked since the server started');
+    return this.alone(async () => {
+      // Before the database that cites them.
+      takeInPhotos(found.folder, this.database.folder);
+      const result = await this.replaceWith(found.file);
+      this.checked.delete(uploadId);
+      dropWorkFolder(found.folder);
+      return result;
+    });
+  }
+
+  /** @param file a whole database file inside the data folder */
+  async replaceWith(file: string): Promise<RestoreResult> {
+    const keptAs = join(
+      keptFolder(this.database.folder),
+      `winter-jar-${stampOf(isoNow(this.clock))}-${randomBytes(3).toString('hex')}.sqlite`,
+    );
+    try {
+      await this.database.replaceWith(file, keptAs);
+    } catch (error) {
+      if (error instanceof CannotReplace) throw new ConflictException(`a data folder of our own: ${error.message}`);
+      throw error;
+    }
+    return { keptAs, now: contentsOf(this.database.reader) };
+  }
+}
+
+const notWhole = issueOf(
+  'file',
+  null,
+  'notWhole',
+  'a whole backup (.tar.gz): this file breaks off, or is of another kind',
+);

@@ -1,0 +1,223 @@
+import { createReadStream, createWriteStream } from 'node:fs';
+import { join } from 'node:path';
+import { createInterface } from 'node:readline';
+import type { Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import { setImmediate as nextTurn } from 'node:timers/promises';
+import { Inject, Injectable } from '@nestjs/common';
+import { checkEntry, MAX_BACKUP_BYTES, type FieldIssue, type JournalFileResult } from '@winter-jar/contracts';
+import type { JournalEntry, SetUpVersion } from '@winter-jar/core';
+import { CLOCK, isoNow, type Clock } from '../clock.js';
+import { Database, databaseFile, openDatabase } from '../database/open.js';
+import { Reading } from '../database/reading.js';
+import { JournalDoor } from '../journal/journal-door.js';
+import { SetUpService } from '../set-up/set-up.service.js';
+import { SetUpShelf } from '../set-up/set-up-shelf.js';
+import { BackupService } from './backup.service.js';
+import { checkDatabaseFile, contentsOf, issueOf } from './database-check.js';
+import { atMost, dropWorkFolder, newWorkFolder } from './work-folder.js';
+
+export const JOURNAL_FORMAT = 'winter-jar-journal';
+export const JOURNAL_VERSION = 1;
+const CHUNK = 500;
+
+interface End {
+  readonly setUpVersions: number;
+  readonly entries: number;
+}
+type Line =
+  | { readonly format: string; readonly version: number; readonly exportedAt: string }
+  | { readonly setUp: SetUpVersion }
+  | { readonly entry: JournalEntry }
+  | { readonly end: End };
+
+/** Thrown when a line cannot be taken; then nothing is. */
+class LineRefused extends Error {
+  constructor(
+    readonly line: number,
+    readonly issue: FieldIssue,
+  ) {
+    super();
+  }
+}
+
+/** Everything ever written, as JSON lines: out at any time, in again into an empty data folder. */
+@Injectable()
+export class JournalFileService {
+  constructor(
+    @Inject(CLOCK) private readonly clock: Clock,
+    private readonly database: Database,
+    private readonly reading: Reading,
+    private readonly shelf: SetUpShelf,
+    private readonly backup: BackupService,
+  ) {}
+
+  /** A head, the set-up's versions, the entries in the order of writing, and an end that counts them. */
+  *lines(): Generator<string> {
+    const line = (content: Line) => `${JSON.stringify(content)}\n`;
+    const { versions } = this.shelf;
+    // What is written while this is read may name records that the set-up above does not hold yet.
+    const until = this.reading.sql.lastSeq.get()?.seq ?? 0;
+    yield line({ format: JOURNAL_FORMAT, version: JOURNAL_VERSION, exportedAt: isoNow(this.clock) });
+    for (const setUp of versions) yield line({ setUp });
+    let entries = 0;
+    for (let seq = 0, rows; (rows = this.reading.sql.journalBetween.all({ after: seq, until })).length > 0;) {
+      for (const row of rows) {
+        yield `{"entry":${row.content}}\n`;
+        entries += 1;
+        seq = row.seq;
+      }
+    }
+    yield line({ end: { setUpVersions: versions.length, entries } });
+  }
+
+  /** Builds a data file aside, line by line, and puts it in place when the last line was right. */
+  import(upload: Readable): Promise<JournalFileResult> {
+    return this.backup.alone(async () => {
+      const nothing = { setUpVersions: 0, entries: 0 };
+      const present = contentsOf(this.database.reader);
+      if (present.pumps > 0 || present.entries > 0) {
+        const right = 'an empty data folder: start with npm start -- --data and a new folder, and import there';
+        upload.resume();
+        return { issue: issueOf('folder', this.database.folder, 'notEmpty', right), line: null, ...nothing };
+      }
+      const { path: folder } = newWorkFolder(this.database.folder);
+      try {
+        const file = join(folder, 'journal.jsonl');
+        await pipeline(upload, atMost(MAX_BACKUP_BYTES), createWriteStream(file));
+        const taken = await this.buildAside(file, folder);
+        const checked = checkDatabaseFile(databaseFile(folder));
+        if (!checked.ok) return { issue: checked.issue, line: null, ...nothing };
+        await this.backup.replaceWith(databaseFile(folder));
+        return { issue: null, line: null, ...taken };
+      } catch (error) {
+        if (error instanceof LineRefused) return { issue: error.issue, line: error.line, ...nothing };
+        throw error;
+      } finally {
+        dropWorkFolder(folder);
+      }
+    });
+  }
+
+  private async buildAside(file: string, folder: string): Promise<End> {
+    const aside = await openDatabase(folder);
+    try {
+      const shelf = new SetUpShelf();
+      shelf.reload(new Reading(aside).sql);
+      const door = new JournalDoor(aside, shelf, this.clock);
+      return await new LineTaker(door, new SetUpService(this.clock, shelf, door), this.clock).take(file);
+    } finally {
+      await aside.close();
+    }
+  }
+}
+
+/** Takes the lines of one file, in chunks that never cut a deed in two. */
+class LineTaker {
+  private line = 0;
+  private ended: End | null = null;
+  private versions: SetUpVersion[] = [];
+  private setUpVersions = 0;
+  private entries = 0;
+  private chunk: { entry: JournalEntry; line: number }[] = [];
+
+  constructor(
+    private readonly door: JournalDoor,
+    private readonly setUp: SetUpService,
+    private readonly clock: Clock,
+  ) {}
+
+  async take(file: string): Promise<End> {
+    for await (const text of createInterface({ input: createReadStream(file), crlfDelay: Infinity })) {
+      this.line += 1;
+      if (this.ended) this.refuse('line', text.slice(0, 80), 'afterTheEnd', 'nothing after the end');
+      if (text.trim() !== '') this.takeLine(this.parse(text));
+      if (this.line % CHUNK === 0) await nextTurn();
+    }
+    if (!this.ended)
+      this.refuse('line', null, 'notWhole', `a whole file: it breaks off after line ${this.line}, before its end`);
+    return { setUpVersions: this.setUpVersions, entries: this.entries };
+  }
+
+  private refuse(field: string, value: unknown, code: string, right: string): never {
+    throw new LineRefused(this.line, issueOf(field, value, code, right));
+  }
+
+  private parse(text: string): Partial<Record<'format' | 'version' | 'setUp' | 'entry' | 'end', unknown>> {
+    try {
+      return JSON.parse(text) as object;
+    } catch {
+      return this.refuse('line', text.slice(0, 80), 'notJson', 'one whole JSON object');
+    }
+  }
+
+  private takeLine(content: ReturnType<LineTaker['parse']>): void {
+    if (this.line === 1) {
+      if (content.format !== JOURNAL_FORMAT)
+        this.refuse(
+          'format',
+          content.format ?? null,
+          'otherFormat',
+          `a first line with the format "${JOURNAL_FORMAT}"`,
+        );
+      if (content.version !== JOURNAL_VERSION)
+        this.refuse(
+          'version',
+          content.version ?? null,
+          'otherVersion',
+          `version ${JOURNAL_VERSION}, the only one read here`,
+        );
+      return;
+    }
+    if (content.setUp !== undefined) {
+      const { versions, issues } = this.setUp.check([content.setUp]);
+      const [issue] = issues;
+      if (issue) throw new LineRefused(this.line, issue);
+      this.versions.push(...versions);
+    } else if (content.entry !== undefined) this.takeEntry(content.entry);
+    else if (content.end !== undefined) this.takeEnd(content.end as End);
+    else this.refuse('line', JSON.stringify(content).slice(0, 80), 'unknownLine', 'setUp, entry or end');
+  }
+
+  private takeEntry(raw: unknown): void {
+    this.flushSetUp();
+    const checked = checkEntry(raw, this.clock.nowMs());
+    const [issue] = checked.ok ? [] : checked.issues;
+    if (!checked.ok) throw new LineRefused(this.line, issue ?? issueOf('entry', null, 'notRight', 'an entry'));
+    if (this.chunk.length >= CHUNK && this.chunk.at(-1)?.entry.actId !== checked.value.actId) this.flushEntries();
+    this.chunk.push({ entry: checked.value, line: this.line });
+  }
+
+  private takeEnd(end: End): void {
+    this.flushSetUp();
+    this.flushEntries();
+    this.ended = end;
+    const counted = { setUpVersions: this.setUpVersions, entries: this.entries };
+    if (counted.setUpVersions !== end.setUpVersions || counted.entries !== end.entries) {
+      const said = `${end.setUpVersions} set-up versions and ${end.entries} entries`;
+      this.refuse('end', JSON.stringify(counted), 'otherCount', `${said}, as its end says`);
+    }
+  }
+
+  private flushSetUp(): void {
+    if (this.versions.length === 0) return;
+    const [issue] = this.door.writeSetUp(this.versions);
+    if (issue) throw new LineRefused(this.line, issue);
+    this.setUpVersions += this.versions.length;
+    this.versions = [];
+  }
+
+  private flushEntries(): void {
+    if (this.chunk.length === 0) return;
+    const answers = this.door.writeTogether(this.chunk.map((c) => c.entry));
+    const wrong = answers.findIndex((a) => a.status === 'refused' || a.status === 'conflict');
+    const answer = answers[wrong];
+    if (answer) {
+      const issue = answer.status === 'refused' ? answer.issues[0] : undefined;
+      const twice = issueOf('id', answer.id, 'twice', 'each id once: this one came before with other content');
+      throw new LineRefused(this.chunk[wrong]?.line ?? this.line, issue ?? twice);
+    }
+    this.entries += this.chunk.length;
+    this.chunk = [];
+  }
+}

@@ -1,0 +1,32 @@
+import { mkdirSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { PayloadTooLargeException } from '@nestjs/common';
+import { v7 as newId } from 'uuid';
+
+const INCOMING = 'incoming';
+
+/** A place inside the data folder for a file that is being made or checked; on the same file system, so that one rename puts it in place. */
+export function newWorkFolder(dataFolder: string): { id: string; path: string } {
+  const id = newId();
+  const path = join(dataFolder, INCOMING, id);
+  mkdirSync(path, { recursive: true });
+  return { id, path };
+}
+
+/** What a crash left half-made. Nothing in it was ever acknowledged. */
+export function clearWorkFolders(dataFolder: string): void {
+  rmSync(join(dataFolder, INCOMING), { recursive: true, force: true });
+}
+
+export const dropWorkFolder = (path: string): void => rmSync(path, { recursive: true, force: true });
+
+/** Lets a stream through up to so many bytes; more is an error, also where no length was announced. */
+export const atMost = (bytes: number) =>
+  async function* (parts: AsyncIterable<Buffer>): AsyncGenerator<Buffer> {
+    let passed = 0;
+    for await (const part of parts) {
+      passed += part.length;
+      if (passed > bytes) throw new PayloadTooLargeException(`at most ${bytes.toLocaleString('en-GB')} bytes`);
+      yield part;
+    }
+  };

@@ -1,0 +1,92 @@
+import { Column, Entity, Index, PrimaryColumn, PrimaryGeneratedColumn } from 'typeorm';
+
+/** Everything that happened, append only. `content` is the entry as it was accepted. */
+@Entity('journal_entry')
+@Index(['actId'])
+@Index(['targetId'])
+export class JournalEntryRow {
+  @PrimaryGeneratedColumn() seq!: number;
+  @Column('text', { unique: true }) id!: string;
+  @Column('text') actId!: string;
+  @Column('text') kind!: string;
+  @Column('text') happenedAt!: string;
+  @Column('text') recordedAt!: string;
+  /** Original entry that a correction names. */
+  @Column('text', { nullable: true }) targetId!: string | null;
+  @Column('text') contentHash!: string;
+  @Column('text') content!: string;
+}
+
+/** What an entry is about. */
+@Entity('entry_subject')
+export class EntrySubjectRow {
+  @PrimaryColumn('text') subjectType!: string;
+  @PrimaryColumn('text') subjectId!: string;
+  @PrimaryColumn('text') happenedAt!: string;
+  @PrimaryColumn('text') entryId!: string;
+}
+
+/** Each pump's entries as they count: corrections laid over, voids left out. Derived, can be rebuilt. */
+@Entity('counted_entry')
+@Index(['entryId'])
+export class CountedEntryRow {
+  @PrimaryColumn('text') pumpId!: string;
+  @PrimaryColumn('text') happenedAt!: string;
+  @PrimaryColumn('text') recordedAt!: string;
+  @PrimaryColumn('text') entryId!: string;
+  @Column('text') kind!: string;
+  /** End of a run; null for what does not last. */
+  @Column('text', { nullable: true }) endedAt!: string | null;
+  @Column('text', { nullable: true }) correctionId!: string | null;
+  @Column('boolean') contradicted!: boolean;
+  @Column('text') content!: string;
+}
+
+/** Present state of each pump. Derived. */
+@Entity('pump_state')
+export class PumpStateRow {
+  @PrimaryColumn('text') pumpId!: string;
+  @Column('integer') foldVersion!: number;
+  @Column('text') state!: string;
+}
+
+/** States on the way, keyed by the last entry folded in. Derived. */
+@Entity('checkpoint')
+export class CheckpointRow {
+  @PrimaryColumn('text') pumpId!: string;
+  @PrimaryColumn('text') happenedAt!: string;
+  @PrimaryColumn('text') recordedAt!: string;
+  @PrimaryColumn('text') entryId!: string;
+  @Column('integer', { nullable: true }) endedCharge!: number | null;
+  @Column('text') state!: string;
+}
+
+/** Versions of the set-up, append only. */
+@Entity('set_up_version')
+@Index(['kind', 'subjectId'])
+export class SetUpVersionRow {
+  @PrimaryGeneratedColumn() seq!: number;
+  @Column('text', { unique: true }) id!: string;
+  @Column('text') kind!: string;
+  @Column('text') subjectId!: string;
+  @Column('text') validFrom!: string;
+  @Column('text') recordedAt!: string;
+  @Column('text') body!: string;
+}
+
+/** Facts about the data folder itself, such as the day of a demo yard. */
+@Entity('house_fact')
+export class HouseFactRow {
+  @PrimaryColumn('text') name!: string;
+  @Column('text') value!: string;
+}
+
+export const ROWS = [
+  JournalEntryRow,
+  EntrySubjectRow,
+  CountedEntryRow,
+  PumpStateRow,
+  CheckpointRow,
+  SetUpVersionRow,
+  HouseFactRow,
+];

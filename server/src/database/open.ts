@@ -1,0 +1,121 @@
+import { closeSync, fsyncSync, linkSync, mkdirSync, openSync, renameSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import type BetterSqlite3 from 'better-sqlite3';
+import { DataSource } from 'typeorm';
+import { ROWS } from './entities.js';
+import { MIGRATIONS } from './migrations.js';
+
+type Sqlite = BetterSqlite3.Database;
+
+const connectionOf = (source: DataSource): Sqlite =>
+  (source.driver as unknown as { databaseConnection: Sqlite }).databaseConnection;
+
+export const databaseFile = (folder: string): string => join(folder, 'winter-jar.sqlite');
+/** Where data goes that something else has taken the place of. */
+export const keptFolder = (folder: string): string => join(folder, 'kept');
+
+export function writingSource(folder: string): DataSource {
+  return new DataSource({
+    type: 'better-sqlite3',
+    database: databaseFile(folder),
+    entities: ROWS,
+    migrations: MIGRATIONS,
+    migrationsRun: true,
+    enableWAL: true,
+    prepareDatabase: (db: Sqlite) => {
+      db.pragma('synchronous = FULL');
+      db.pragma('foreign_keys = ON');
+      db.pragma('busy_timeout = 5000');
+    },
+  });
+}
+
+function readingSource(folder: string): DataSource {
+  return new DataSource({
+    type: 'better-sqlite3',
+    database: databaseFile(folder),
+    entities: ROWS,
+    readonly: true,
+    prepareDatabase: (db: Sqlite) => {
+      db.pragma('busy_timeout = 5000');
+    },
+  });
+}
+
+function forceToDisk(path: string): void {
+  const handle = openSync(path, 'r');
+  fsyncSync(handle);
+  closeSync(handle);
+}
+
+/** Thrown when the data cannot be replaced now; what stood there is untouched. */
+export class CannotReplace extends Error {}
+
+/** The open data folder: one connection that writes, one that only reads. */
+export class Database {
+  /** True while the file under the connections changes: whoever asks must come back later. */
+  busy = false;
+  private readonly whenReopened: (() => void)[] = [];
+
+  private constructor(
+    readonly folder: string,
+    private writing: DataSource,
+    private reading: DataSource,
+  ) {}
+
+  static async open(folder: string): Promise<Database> {
+    mkdirSync(folder, { recursive: true });
+    const writing = await writingSource(folder).initialize();
+    return new Database(folder, writing, await readingSource(folder).initialize());
+  }
+
+  /** The only connection that writes. Statements run inside one synchronous block, see journal/journal-door.ts. */
+  get writer(): Sqlite {
+    return connectionOf(this.writing);
+  }
+
+  get reader(): Sqlite {
+    return connectionOf(this.reading);
+  }
+
+  /** Statements are prepared per connection; whoever keeps some makes them anew here. */
+  onReopened(listener: () => void): void {
+    this.whenReopened.push(listener);
+  }
+
+  /**
+   * Puts a whole database file in the place of the present one, which is kept as `keptAs`. The last step is one rename: a
+   * crash leaves the old data or the new.
+   * @param file a database file on the same file system, closed, with no log beside it
+   * @throws CannotReplace when another program has the folder open
+   */
+  async replaceWith(file: string, keptAs: string): Promise<void> {
+    const place = databaseFile(this.folder);
+    this.busy = true;
+    try {
+      await this.reading.destroy();
+      // Also takes the log file away, so that none is left to be laid over the new file.
+      const mode = this.writer.pragma('journal_mode = DELETE', { simple: true });
+      await this.writing.destroy();
+      if (mode !== 'delete') throw new CannotReplace('the data folder is open in another program');
+      mkdirSync(keptFolder(this.folder), { recursive: true });
+      linkSync(place, keptAs);
+      forceToDisk(file);
+      renameSync(file, place);
+      forceToDisk(dirname(place));
+    } finally {
+      this.writing = await writingSource(this.folder).initialize();
+      this.reading = await readingSource(this.folder).initialize();
+      for (const listener of this.whenReopened) listener();
+      this.busy = false;
+    }
+  }
+
+  async close(): Promise<void> {
+    await this.reading.destroy();
+    await this.writing.destroy();
+  }
+}
+
+/** Opens (and where needed makes and migrates) the data folder. @throws when the folder cannot be written */
+export const openDatabase = (folder: string): Promise<Database> => Database.open(folder);

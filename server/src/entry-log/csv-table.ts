@@ -1,0 +1,108 @@
+import type { FieldIssue } from '@winter-jar/contracts';
+import Papa from 'papaparse';
+
+/** One row as it was typed, by the name of its column. */
+export type Row = Readonly<Record<string, string | undefined>>;
+
+export interface Columns {
+  /** In the order of an export. */
+  readonly all: readonly string[];
+  readonly required: readonly string[];
+  /** Cells that a person types freely: a spreadsheet might run them as a formula. */
+  readonly freeText: readonly string[];
+}
+
+const FORMULA = /^[=+\-@]/;
+const NUMBER = /^-?\d+(\.\d+)?(e-?\d+)?$/i;
+
+/** A cell that a spreadsheet would run as a formula is written with a leading apostrophe; reading takes it off again. */
+const escapeCell = (text: string): string => (FORMULA.test(text) || text.startsWith("'") ? `'${text}` : text);
+const unescapeCell = (text: string): string => (text.startsWith("'") ? text.slice(1) : text);
+
+export const bad = (field: string, value: unknown, code: string, right: string): FieldIssue => ({
+  field,
+  value,
+  code,
+  right,
+});
+
+/** Rows of a CSV file with a header line; the file as a whole fails only when its header or its quotes do. */
+export function readTable(text: string, columns: Columns): { rows: Row[]; issue: FieldIssue | null } {
+  const failed = (value: string, code: string, right: string) => ({ rows: [], issue: bad('file', value, code, right) });
+  const parsed = Papa.parse<Row>(text.replace(/^\uFEFF/, ''), { header: true, skipEmptyLines: 'greedy' });
+  const header = parsed.meta.fields ?? [];
+  const missing = columns.required.filter((c) => !header.includes(c));
+  if (missing.length > 0) {
+    const right = `a header line with the columns ${columns.required.join(', ')}; missing: ${missing.join(', ')}`;
+    return failed(header.join(', ').slice(0, 200), 'missingColumns', right);
+  }
+  const unknown = header.filter((c) => !columns.all.includes(c));
+  if (unknown.length > 0)
+    return failed(unknown.join(', '), 'unknownColumns', `only the columns ${columns.all.join(', ')}`);
+  const broken = parsed.errors.find((e) => e.type === 'Quotes');
+  if (broken)
+    return failed(`line ${(broken.row ?? 0) + 2}`, 'brokenQuotes', 'quotes that are closed: the file may be cut off');
+  return { rows: parsed.data, issue: null };
+}
+
+type Cell = string | number | null | undefined;
+
+/** A CSV file (UTF-8, header line, CRLF). */
+export function writeTable(columns: Columns, rows: readonly Readonly<Record<string, Cell>>[]): string {
+  const cells = rows.map((row) =>
+    columns.all.map((c) => (columns.freeText.includes(c) ? escapeCell(String(row[c] ?? '')) : (row[c] ?? ''))),
+  );
+  return Papa.unparse([[...columns.all], ...cells], { newline: '\r\n' }) + '\r\n';
+}
+
+type Named = Readonly<Record<string, { readonly name: string }>>;
+
+/** Finds a record by id, else by its name when only one bears it. */
+function idOf(records: Named, text: string): string | null {
+  if (Object.hasOwn(records, text)) return text;
+  const named = Object.entries(records).filter(([, r]) => r.name === text);
+  return named.length === 1 ? (named[0]?.[0] ?? null) : null;
+}
+
+/** Reads the cells of one row and gathers what is wrong with them, each under its column. */
+export function cellReader(row: Row, columns: Columns) {
+  const issues: FieldIssue[] = [];
+  const text = (column: string): string => {
+    const cell = (row[column] ?? '').trim();
+    return columns.freeText.includes(column) ? unescapeCell(cell) : cell;
+  };
+  return {
+    issues,
+    text,
+    refuse: (column: string, value: unknown, code: string, right: string) => {
+      issues.push(bad(column, value, code, right));
+    },
+    number(column: string, right: string): number | null {
+      const cell = text(column);
+      if (cell === '') return null;
+      if (NUMBER.test(cell)) return Number(cell);
+      issues.push(bad(column, cell, 'notANumber', right));
+      return null;
+    },
+    instant(column: string): string | null {
+      const cell = text(column);
+      if (cell === '') return null;
+      if (/T\d\d:\d\d.*(Z|[+-]\d\d:?\d\d)$/.test(cell) && !Number.isNaN(Date.parse(cell)))
+        return new Date(cell).toISOString();
+      issues.push(bad(column, cell, 'notAnInstant', 'a date and time with its offset, such as 2031-03-09T14:05+01:00'));
+      return null;
+    },
+    known(column: string, cell: string, records: Named, what: string): string | null {
+      const id = idOf(records, cell);
+      if (!id) issues.push(bad(column, cell, 'unknownId', `the id or the name of ${what} in the set-up`));
+      return id;
+    },
+    yes(column: string): boolean {
+      const cell = text(column).toLowerCase();
+      if (cell !== '' && cell !== 'yes' && cell !== 'no')
+        issues.push(bad(column, cell, 'notRight', 'yes, no or empty'));
+      return cell === 'yes';
+    },
+  };
+}
+export type CellReader = ReturnType<typeof cellReader>;

@@ -1,0 +1,141 @@
+import { checkEntry, type FieldIssue } from '@winter-jar/contracts';
+import type { Entry, EntryKind, HouseSetUp, Subject } from '@winter-jar/core';
+import { v5 as uuidFromName } from 'uuid';
+import { bad, cellReader, readTable, writeTable, type CellReader, type Columns, type Row } from './csv-table.js';
+
+/** One kind of entry as a CSV file: a row per entry. A new log is one more object of this form. docs/formats.md describes them. */
+export interface EntryLog<K extends EntryKind> {
+  readonly kind: K;
+  readonly columns: Columns;
+  /** The column that says when it happened. */
+  readonly when: { readonly column: string; readonly missing: string };
+  /** Columns of body fields, by their path. */
+  readonly columnOf: Readonly<Record<string, string>>;
+  /** What beside pump and time tells two rows apart that come without an id. */
+  readonly tellsApart: readonly string[];
+  /** Reads a body; what is wrong goes to the reader. Null when it cannot be made. */
+  readBody(cells: CellReader, house: HouseSetUp, happenedAt: string | null): object | null;
+  /** Subjects besides the pump of the row. */
+  readSubjects?(cells: CellReader, house: HouseSetUp, pumpId: string | null): Subject[];
+  /** The body's cells, and those of the other subjects. */
+  write(entry: Extract<Entry, { kind: K }>): Readonly<Record<string, string | number | null | undefined>>;
+}
+
+/** Columns that every log has. */
+export const SHARED_COLUMNS = {
+  first: ['id', 'pump'],
+  last: ['remark', 'who', 'recorded_at', 'act_id'],
+} as const;
+const SHARED_COLUMN_OF: Readonly<Record<string, string>> = { 'body.remark': 'remark', actId: 'act_id' };
+
+/** Namespace of ids made for rows that come without one: the same row gets the same id, however often it is read. */
+const ROW_NAMESPACE = 'b7f7f0f4-6a1e-5c1b-9d7a-2f1d9be4a310';
+
+export type ReadRow = { readonly line: number; readonly row: Row } & (
+  { readonly ok: true; readonly entry: Entry } | { readonly ok: false; readonly issues: readonly FieldIssue[] }
+);
+
+export type ReadLog =
+  { readonly ok: true; readonly rows: Iterable<ReadRow> } | { readonly ok: false; readonly issue: FieldIssue };
+
+interface Reader {
+  readonly house: HouseSetUp;
+  /** Clock of the reader, for rows that lie in the future or say not when they were recorded. */
+  readonly nowMs: number;
+}
+
+/** Reads a log. Rows that are not right carry their issues. */
+export function readLog<K extends EntryKind>(log: EntryLog<K>, input: Reader & { text: string }): ReadLog {
+  const { rows, issue } = readTable(input.text, log.columns);
+  return issue ? { ok: false, issue } : { ok: true, rows: readRows(log, rows, input) };
+}
+
+/** Row by row, so that a long file can be read in turns. */
+function* readRows<K extends EntryKind>(log: EntryLog<K>, rows: readonly Row[], reader: Reader): Generator<ReadRow> {
+  const seen = new Map<string, number>();
+  for (const [i, row] of rows.entries()) {
+    const line = i + 2;
+    const read = readRow(log, row, reader);
+    if (!read.ok) {
+      yield { line, row, ok: false, issues: read.issues };
+      continue;
+    }
+    const first = seen.get(read.entry.id);
+    if (first !== undefined) {
+      const right = `each ${log.kind} once: this one stands in line ${first} already`;
+      yield { line, row, ok: false, issues: [bad('id', row.id ?? '', 'twice', right)] };
+      continue;
+    }
+    seen.set(read.entry.id, line);
+    yield { line, row, ok: true, entry: read.entry };
+  }
+}
+
+function readRow<K extends EntryKind>(
+  log: EntryLog<K>,
+  row: Row,
+  { house, nowMs }: Reader,
+): { ok: true; entry: Entry } | { ok: false; issues: readonly FieldIssue[] } {
+  const cells = cellReader(row, log.columns);
+  const { text, issues } = cells;
+  const pumpId = cells.known('pump', text('pump'), house.pump, 'a pump');
+  if (text(log.when.column) === '') cells.refuse(log.when.column, '', 'missing', log.when.missing);
+  const more = log.readSubjects?.(cells, house, pumpId) ?? [];
+  const happenedAt = cells.instant(log.when.column);
+  const body = log.readBody(cells, house, happenedAt);
+  if (issues.length > 0 || !pumpId || !happenedAt || !body) return { ok: false, issues };
+  const subjects: Subject[] = [{ type: 'pump', id: pumpId }, ...more];
+  const pumps = subjects.filter((s) => s.type === 'pump').map((s) => s.id);
+  const told = log.tellsApart.map((key) => (body as Record<string, unknown>)[key] ?? null);
+  const id = text('id') || uuidFromName(JSON.stringify([pumps, happenedAt, ...told]), ROW_NAMESPACE);
+  const remark = text('remark');
+  const checked = checkEntry(
+    {
+      id,
+      actId: text('act_id') || id,
+      kind: log.kind,
+      subjects,
+      happenedAt,
+      zone: house.site[house.pump[pumpId]?.siteId ?? '']?.zone ?? '',
+      precision: text('precision') || 'exact',
+      recordedAt: cells.instant('recorded_at') ?? new Date(nowMs).toISOString(),
+      who: text('who') || null,
+      device: `${log.kind} log file`,
+      acknowledged: [],
+      bodyVersion: 1,
+      body: { ...body, ...(remark ? { remark } : {}) },
+    },
+    nowMs,
+  );
+  if (issues.length > 0) return { ok: false, issues };
+  return checked.ok
+    ? { ok: true, entry: checked.value as Entry }
+    : { ok: false, issues: checked.issues.map((issue) => inColumns(log, issue)) };
+}
+
+/** An issue's field by the name of its column. */
+export function inColumns<K extends EntryKind>(log: EntryLog<K>, issue: FieldIssue): FieldIssue {
+  const column = log.columnOf[issue.field] ?? SHARED_COLUMN_OF[issue.field];
+  return { ...issue, field: issue.field === 'happenedAt' ? log.when.column : (column ?? issue.field) };
+}
+
+/** Entries as a CSV file that {@link readLog} reads back to the same entries. */
+export function writeLog<K extends EntryKind>(log: EntryLog<K>, entries: readonly Entry[]): string {
+  const rows = entries.flatMap((entry) => {
+    if (entry.kind !== log.kind) return [];
+    return [
+      {
+        id: entry.id,
+        pump: entry.subjects.find((s) => s.type === 'pump')?.id,
+        [log.when.column]: entry.happenedAt,
+        precision: entry.precision,
+        who: entry.who,
+        recorded_at: entry.recordedAt,
+        act_id: entry.actId === entry.id ? null : entry.actId,
+        remark: 'remark' in entry.body ? entry.body.remark : null,
+        ...log.write(entry as Extract<Entry, { kind: K }>),
+      },
+    ];
+  });
+  return writeTable(log.columns, rows);
+}

@@ -1,0 +1,216 @@
+import type { FieldIssue, Question } from '@winter-jar/contracts';
+import {
+  capacityMl,
+  jarShapeOf,
+  pumpIdsOf,
+  runMinutes,
+  TASKS,
+  tasksOf,
+  type Entry,
+  type LookBody,
+  type PumpSetUp,
+  type SetUpBook,
+  type SumpKey,
+} from '@winter-jar/core';
+import type { WritingStatements } from '../database/statements.js';
+
+const unknownId = (field: string, value: unknown, what: string): FieldIssue => ({
+  field,
+  value,
+  code: 'unknownId',
+  right: `the id of ${what} that is in the set-up`,
+});
+
+/** Hard rules that need the set-up: ids that exist, sumps and tasks that the pump has, volumes that fit the housing. */
+export function setUpIssues(entry: Entry, book: SetUpBook): FieldIssue[] {
+  const pumps: PumpSetUp[] = [];
+  const issues: FieldIssue[] = [];
+  const house = book.at(entry.happenedAt);
+  entry.subjects.forEach((subject, i) => {
+    const field = `subjects.${i}.id`;
+    if (subject.type === 'equipment' && !house.equipment[subject.id])
+      issues.push(unknownId(field, subject.id, 'an equipment'));
+    if (subject.type !== 'pump') return;
+    const pump = book.pumpAt({ pumpId: subject.id, instant: entry.happenedAt });
+    if (pump) pumps.push(pump);
+    else issues.push(unknownId(field, subject.id, 'a pump'));
+  });
+  const pump = pumps[0];
+  if (!pump)
+    return issues.length > 0
+      ? issues
+      : [{ field: 'subjects', value: entry.subjects, code: 'missing', right: 'at least one pump' }];
+  if (new Set(pumpIdsOf(entry)).size !== pumpIdsOf(entry).length) {
+    issues.push({ field: 'subjects', value: entry.subjects, code: 'twice', right: 'each pump once' });
+  }
+  return [...issues, ...bodyIssues(entry, pump)];
+}
+
+function bodyIssues(entry: Entry, pump: PumpSetUp): FieldIssue[] {
+  const { house, model } = pump;
+  switch (entry.kind) {
+    case 'run': {
+      const { materialId, cycles, minutes } = entry.body;
+      const named = entry.subjects.find((s) => s.type === 'equipment')?.id;
+      if (!named)
+        return [
+          {
+            field: 'subjects',
+            value: entry.subjects,
+            code: 'missing',
+            right: 'the equipment that it ran on, beside the pump',
+          },
+        ];
+      const equipment = house.equipment[named] ?? pump.equipment;
+      const issues = house.material[materialId] ? [] : [unknownId('body.materialId', materialId, 'a material')];
+      if (cycles && !minutes && !equipment.cycleTimeS) {
+        issues.push({
+          field: 'body.minutes',
+          value: null,
+          code: 'missing',
+          right: `hours: ${equipment.name} has no cycle time to reckon them from`,
+        });
+      }
+      return issues;
+    }
+    case 'look':
+      return [
+        ...jarIssues(pump, entry.body),
+        ...sumpIssues(pump, entry.body.sump, { 'body.lookedAtMl': entry.body.lookedAtMl }),
+      ];
+    case 'bleed':
+      return sumpIssues(pump, entry.body.sump, { 'body.drawnMl': entry.body.drawnMl });
+    case 'topUp':
+      return [
+        ...productIssues(pump, entry.body.productId),
+        ...sumpIssues(pump, entry.body.sump, { 'body.addedMl': entry.body.addedMl }),
+      ];
+    case 'change': {
+      const { productId, inMl, outMl, sump } = entry.body;
+      return [...productIssues(pump, productId), ...sumpIssues(pump, sump, { 'body.inMl': inMl, 'body.outMl': outMl })];
+    }
+    case 'done': {
+      const task = TASKS.find((t) => t.id === entry.body.task);
+      const has = tasksOf(model).some((t) => t.id === task?.id);
+      return has
+        ? []
+        : [
+            {
+              field: 'body.task',
+              value: entry.body.task,
+              code: 'notOnThisPump',
+              right: `a task that ${model.name} has`,
+            },
+          ];
+    }
+    case 'meter':
+    case 'takeOver':
+    case 'note':
+      return [];
+  }
+}
+
+/** A jar that is known, and holds what is in it. */
+function jarIssues({ house }: PumpSetUp, { jarShapeId, lookedAtMl }: LookBody): FieldIssue[] {
+  if (!jarShapeId) return [];
+  const shape = jarShapeOf({ id: jarShapeId, own: house.jarShape });
+  if (!shape) return [unknownId('body.jarShapeId', jarShapeId, 'a jar of the library or one of your own')];
+  const holds = capacityMl(shape);
+  return (lookedAtMl ?? 0) <= holds
+    ? []
+    : [
+        {
+          field: 'body.lookedAtMl',
+          value: lookedAtMl,
+          code: 'aboveJar',
+          right: `at most ${holds} mL, what ${shape.name} holds`,
+        },
+      ];
+}
+
+const productIssues = ({ house }: PumpSetUp, id: string): FieldIssue[] =>
+  house.oilProduct[id] ? [] : [unknownId('body.productId', id, 'an oil product')];
+
+function sumpIssues(
+  { model }: PumpSetUp,
+  key: SumpKey,
+  volumesMl: Record<string, number | null | undefined>,
+): FieldIssue[] {
+  const sump = model.sumps.find((s) => s.key === key);
+  if (!sump) {
+    const right =
+      model.sumps.length > 0
+        ? `one of ${model.sumps.map((s) => s.key).join(', ')}`
+        : `nothing: ${model.name} holds no oil`;
+    return [{ field: 'body.sump', value: key, code: 'noSuchSump', right }];
+  }
+  return Object.entries(volumesMl)
+    .filter(([, ml]) => ml !== null && ml !== undefined && ml > sump.housingMl)
+    .map(([field, value]) => ({
+      field,
+      value,
+      code: 'aboveHousing',
+      right: `at most ${sump.housingMl} mL, what the housing of ${model.name} holds`,
+    }));
+}
+
+/** A run that overlaps is among the last few that started before the end of this one. */
+const RUNS_BEFORE = 3;
+
+/** Later than any run: one that still goes on overlaps all that come after it. */
+const NOT_ENDED = '9999-12-31T00:00:00.000Z';
+
+/** When a run ended; null for what does not last. */
+export function endOfRun(entry: Entry, { house, equipment }: PumpSetUp): string | null {
+  if (entry.kind !== 'run') return null;
+  if (entry.body.stillRunning) return NOT_ENDED;
+  const named = entry.subjects.find((s) => s.type === 'equipment')?.id ?? '';
+  const minutes = runMinutes(entry.body, house.equipment[named] ?? equipment);
+  return new Date(Date.parse(entry.happenedAt) + minutes * 60_000).toISOString();
+}
+
+/** A meter that shows less than before, or more than time has passed, was misread or replaced. */
+function meterQuestions(entry: Extract<Entry, { kind: 'meter' }>, pumpId: string, sql: WritingStatements): Question[] {
+  const earlier = sql.metersBefore
+    .all({ pumpId, until: entry.happenedAt, entryId: entry.id })
+    .map((row) => JSON.parse(row.content) as Extract<Entry, { kind: 'meter' | 'takeOver' }>);
+  const last = earlier.find((e) => e.kind === 'meter' || (e.body.meterMinutes ?? null) !== null);
+  if (!last) return [];
+  const shown = last.kind === 'takeOver' ? last.body.meterMinutes : (last.body.newMinutes ?? last.body.minutes);
+  const before = { beforeMinutes: shown ?? 0, beforeAt: last.happenedAt };
+  const counted = entry.body.minutes - before.beforeMinutes;
+  const passed = (Date.parse(entry.happenedAt) - Date.parse(last.happenedAt)) / 60_000;
+  if (counted < 0) return [{ code: 'meterBackwards', ...before }];
+  return counted > passed + METER_TOLERANCE_MINUTES ? [{ code: 'meterTooFast', ...before }] : [];
+}
+
+/** A day known only roughly, and a meter that runs a little fast. */
+const METER_TOLERANCE_MINUTES = 24 * 60;
+
+/** Soft rules: the person is asked, and may say yes. */
+export function questionsAbout(entry: Entry, book: SetUpBook, sql: WritingStatements): Question[] {
+  const open: Question[] = [];
+  for (const pumpId of pumpIdsOf(entry)) {
+    const pump = book.pumpAt({ pumpId, instant: entry.happenedAt });
+    if (!pump) continue;
+    if (entry.kind === 'run' && entry.precision === 'exact') {
+      const until = endOfRun(entry, pump) ?? entry.happenedAt;
+      const before = sql.runsBefore.all({ pumpId, until, entryId: entry.id, limit: RUNS_BEFORE });
+      const other = before.find((run) => run.endedAt > entry.happenedAt);
+      if (other)
+        open.push({
+          code: 'overlap',
+          otherEntryId: other.entryId,
+          otherFrom: other.happenedAt,
+          otherUntil: other.endedAt,
+        });
+    }
+    if (entry.kind === 'meter') open.push(...meterQuestions(entry, pumpId, sql));
+    if (entry.kind === 'change' || entry.kind === 'bleed') {
+      const outMl = entry.kind === 'change' ? entry.body.outMl : entry.body.drawnMl;
+      const chargeMl = pump.model.sumps.find((s) => s.key === entry.body.sump)?.chargeMl ?? Infinity;
+      if (outMl > chargeMl) open.push({ code: 'drainAboveCharge', outMl, chargeMl });
+    }
+  }
+  return open.filter((q, i) => !entry.acknowledged.includes(q.code) && open.findIndex((o) => o.code === q.code) === i);
+}

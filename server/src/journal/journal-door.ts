@@ -1,0 +1,266 @@
+import { checkEntry, type Checked, type EntryAnswer, type FieldIssue } from '@winter-jar/contracts';
+import {
+  effectiveEntry,
+  FOLD_VERSION,
+  pumpIdsOf,
+  type Correction,
+  type Entry,
+  type JournalEntry,
+  type OrderKey,
+  type PumpState,
+  type SetUpVersion,
+} from '@winter-jar/core';
+import type { Clock } from '../clock.js';
+import type { Database } from '../database/open.js';
+import { writingStatements, type WritingStatements } from '../database/statements.js';
+import { hasPhoto } from '../photos/photo-files.js';
+import type { RecordName, SetUpShelf } from '../set-up/set-up-shelf.js';
+import { contentHash } from './content-hash.js';
+import { BEFORE_ALL, DerivedTables, touch } from './derived-tables.js';
+import { questionsAbout, setUpIssues } from './entry-rules.js';
+import { SetUpWriting } from './set-up-writing.js';
+
+const parse = <T>(text: string): T => JSON.parse(text) as T;
+
+function citedPhoto(entry: JournalEntry): string | null {
+  if (entry.kind === 'look') return entry.body.photoId ?? null;
+  const body = entry.kind === 'correction' ? entry.body.body : null;
+  return body && 'photoId' in body ? (body.photoId ?? null) : null;
+}
+
+/** Thrown inside a transaction to leave nothing of an act behind. */
+class ActRefused extends Error {}
+class Rehearsed extends Error {}
+
+/**
+ * The one door for writing. Each act is one transaction that opens, writes and commits in one synchronous block: no await
+ * inside, so that nothing can come between, and an acknowledged entry is on the disk with its states.
+ */
+export class JournalDoor {
+  private sql!: WritingStatements;
+  private derived!: DerivedTables;
+  private setUp!: SetUpWriting;
+
+  constructor(
+    private readonly database: Database,
+    private readonly shelf: SetUpShelf,
+    private readonly clock: Clock,
+  ) {
+    this.reopened();
+  }
+
+  /** Statements belong to a connection; they are made anew when another file lies under it. */
+  reopened(): void {
+    this.sql = writingStatements(this.database.writer);
+    this.derived = new DerivedTables(this.sql, this.shelf);
+    this.setUp = new SetUpWriting(this.database, this.shelf, this.sql, this.derived);
+  }
+
+  /** Writes, looks at the states that would follow, and takes everything back. */
+  rehearse<A, T>(write: () => A, look: (answer: A) => T): T {
+    let seen: { readonly value: T } | null = null;
+    try {
+      this.database.writer.transaction(() => {
+        seen = { value: look(write()) };
+        throw new Rehearsed();
+      })();
+    } catch (error) {
+      if (!(error instanceof Rehearsed)) throw error;
+    } finally {
+      this.shelf.reload(this.sql);
+    }
+    return (seen as unknown as { readonly value: T }).value;
+  }
+
+  /** Checks and writes entries, act by act, and answers each by itself. */
+  write(raw: readonly unknown[]): EntryAnswer[] {
+    const answers: EntryAnswer[] = [];
+    const acts = new Map<string, { entry: JournalEntry; place: number }[]>();
+    raw.forEach((sent, place) => {
+      const checked = this.checked(sent);
+      if (checked.ok) {
+        const act = acts.get(checked.value.actId) ?? [];
+        acts.set(checked.value.actId, [...act, { entry: checked.value, place }]);
+        return;
+      }
+      const id =
+        typeof sent === 'object' && sent !== null && 'id' in sent && typeof sent.id === 'string' ? sent.id : null;
+      answers[place] = { id, status: 'refused', issues: checked.issues };
+    });
+    const broken = new Set(raw.flatMap((sent, place) => (answers[place] ? [actIdOf(sent)] : [])));
+    for (const [actId, members] of acts) {
+      const given = broken.has(actId)
+        ? members.map((m): EntryAnswer => ({ id: m.entry.id, status: 'heldBack' }))
+        : this.writeAct(members.map((m) => m.entry));
+      members.forEach((m, i) => {
+        const answer = given[i];
+        if (answer) answers[m.place] = answer;
+      });
+    }
+    return answers;
+  }
+
+  /** Shape and times, and that a photograph which is cited was kept before. */
+  private checked(sent: unknown): Checked<JournalEntry> {
+    const checked = checkEntry(sent, this.clock.nowMs());
+    const photoId = checked.ok ? citedPhoto(checked.value) : null;
+    if (photoId === null || hasPhoto(this.database.folder, photoId)) return checked;
+    const right = 'a photograph that was kept here before the look';
+    return { ok: false, issues: [{ field: 'body.photoId', value: photoId, code: 'unknownId', right }] };
+  }
+
+  /** Writes many acts that need no answer from a person in one transaction (imports); soft questions count as answered. */
+  writeTogether(entries: readonly JournalEntry[]): EntryAnswer[] {
+    return this.writeAct(entries, 'asksNothing');
+  }
+
+  /** Adds versions to the set-up and refolds what they touch, see {@link SetUpWriting.write}. @returns issues, and then nothing is written */
+  writeSetUp(versions: readonly SetUpVersion[], seenTag: number | null = null): FieldIssue[] {
+    return this.setUp.write(versions, seenTag);
+  }
+
+  /** Pumps whose entries a record of the set-up bears upon. */
+  pumpsTouchedBy(record: RecordName): string[] {
+    return this.setUp.pumpsTouchedBy(record);
+  }
+
+  /** States as the writer sees them, inside a rehearsal too: of all pumps, or of some. */
+  states(pumpIds?: readonly string[]): ReadonlyMap<string, PumpState> {
+    const rows = pumpIds ? pumpIds.flatMap((id) => this.sql.stateOf.get(id) ?? []) : this.sql.states.all();
+    return new Map(rows.map((row) => [row.pumpId, parse<PumpState>(row.state)]));
+  }
+
+  /** Remembers a fact about the data folder, once. */
+  writeFact(name: string, value: string): void {
+    this.sql.insertFact.run({ name, value });
+  }
+
+  /** Rebuilds counted entries, states and checkpoints from the journal alone. */
+  rebuildAll(): number {
+    return this.database.writer.transaction(() => {
+      this.sql.clearCounted.run();
+      const pumps = new Set<string>();
+      const until = this.sql.lastSeq.get()?.seq ?? 0;
+      for (let seq = 0, rows; (rows = this.sql.journalBetween.all({ after: seq, until })).length > 0;) {
+        for (const row of rows) {
+          const entry = parse<JournalEntry>(row.content);
+          if (entry.kind !== 'correction') {
+            this.derived.count(entry, false);
+            for (const id of pumpIdsOf(entry)) pumps.add(id);
+          }
+          seq = row.seq;
+        }
+      }
+      for (const { pumpId } of this.sql.states.all()) pumps.add(pumpId);
+      for (const pumpId of pumps) this.derived.fold(pumpId, BEFORE_ALL);
+      return pumps.size;
+    })();
+  }
+
+  /** States of another fold version are rebuilt before anything is served. */
+  rebuildOutdated(): number {
+    return this.sql.outdatedStates.all(FOLD_VERSION).length > 0 ? this.rebuildAll() : 0;
+  }
+
+  private writeAct(entries: readonly JournalEntry[], asking: 'asks' | 'asksNothing' = 'asks'): EntryAnswer[] {
+    const answers: (EntryAnswer | null)[] = entries.map(() => null);
+    const transaction = this.database.writer.transaction(() => {
+      const touched = new Map<string, OrderKey>();
+      entries.forEach((entry, i) => {
+        answers[i] = this.accept(entry, entries, touched, asking);
+      });
+      if (answers.some((a) => a && a.status !== 'written' && a.status !== 'alreadyWritten')) throw new ActRefused();
+      for (const [pumpId, key] of touched) this.derived.fold(pumpId, key);
+    });
+    try {
+      transaction.immediate();
+    } catch (error) {
+      if (!(error instanceof ActRefused)) throw error;
+      return entries.map((entry, i) => {
+        const answer = answers[i];
+        return answer && answer.status !== 'written' ? answer : { id: entry.id, status: 'heldBack' };
+      });
+    }
+    return answers.filter((a) => a !== null);
+  }
+
+  private accept(
+    entry: JournalEntry,
+    act: readonly JournalEntry[],
+    touched: Map<string, OrderKey>,
+    asking: 'asks' | 'asksNothing',
+  ): EntryAnswer {
+    const { id } = entry;
+    const hash = contentHash(entry);
+    const stored = this.sql.entryById.get(id);
+    if (stored) {
+      return stored.contentHash === hash
+        ? { id, status: 'alreadyWritten', seq: stored.seq }
+        : { id, status: 'conflict', stored: parse(stored.content), sent: entry };
+    }
+    const issues =
+      entry.kind === 'correction' ? this.correctionIssues(entry, act) : setUpIssues(entry, this.shelf.book);
+    if (issues.length > 0) return { id, status: 'refused', issues };
+    if (entry.kind !== 'correction' && asking === 'asks') {
+      const questions = questionsAbout(entry, this.shelf.book, this.sql);
+      if (questions.length > 0) return { id, status: 'asked', questions };
+    }
+    const { actId, kind, happenedAt, recordedAt } = entry;
+    const targetId = entry.kind === 'correction' ? entry.body.targetId : null;
+    const row = {
+      id,
+      actId,
+      kind,
+      happenedAt,
+      recordedAt,
+      targetId,
+      contentHash: hash,
+      content: JSON.stringify(entry),
+    };
+    const seq = Number(this.sql.insertEntry.run(row).lastInsertRowid);
+    for (const subject of entry.subjects) {
+      this.sql.insertSubject.run({ subjectType: subject.type, subjectId: subject.id, happenedAt, entryId: id });
+    }
+    const original = entry.kind === 'correction' ? this.originalOf(entry) : entry;
+    if (original) touch(touched, this.derived.count(original, entry.kind === 'correction'));
+    return { id, status: 'written', seq };
+  }
+
+  private originalOf(correction: Correction): Entry | null {
+    const row = this.sql.entryById.get(correction.body.targetId);
+    return row ? parse<Entry>(row.content) : null;
+  }
+
+  /** A correction whose target is not here yet waits, so only what can be known is checked. */
+  private correctionIssues(correction: Correction, act: readonly JournalEntry[]): FieldIssue[] {
+    const { targetId, action } = correction.body;
+    const original = this.originalOf(correction);
+    if (!original) return [];
+    if ((original as JournalEntry).kind === 'correction') {
+      return [
+        {
+          field: 'body.targetId',
+          value: targetId,
+          code: 'namesACorrection',
+          right: 'the id of the original entry, not of a correction',
+        },
+      ];
+    }
+    if (action === 'void') {
+      const voided = act.flatMap((e) => (e.kind === 'correction' && e.body.action === 'void' ? [e.body.targetId] : []));
+      const rest = this.sql.actMembers.all(original.actId).filter((m) => !voided.includes(m.id));
+      if (rest.length === 0) return [];
+      const right = `the other entries of this deed undone with it: ${rest.map((r) => r.id).join(', ')}`;
+      return [{ field: 'body.targetId', value: targetId, code: 'restOfAct', right }];
+    }
+    const corrected = effectiveEntry(original, [correction]);
+    if (!corrected) return [];
+    const checked = checkEntry(corrected, this.clock.nowMs());
+    const issues = checked.ok ? setUpIssues(corrected, this.shelf.book) : checked.issues;
+    return issues.map((i) => ({ ...i, field: `body.${i.field}` }));
+  }
+}
+
+function actIdOf(sent: unknown): unknown {
+  return typeof sent === 'object' && sent !== null && 'actId' in sent ? sent.actId : undefined;
+}

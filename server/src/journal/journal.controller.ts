@@ -1,0 +1,54 @@
+import { BadRequestException, Body, Controller, HttpCode, Inject, Post, Res } from '@nestjs/common';
+import { HTTP_STATUS, MAX_ENTRIES_PER_POST, type EntriesAnswer, type EntriesEffect } from '@winter-jar/contracts';
+import type { Response } from 'express';
+import { Documented } from '../api/documented.js';
+import { EffectService } from '../effect/effect.service.js';
+import { JournalDoor } from './journal-door.js';
+
+@Controller('api/entries')
+export class JournalController {
+  constructor(
+    @Inject(JournalDoor) private readonly door: JournalDoor,
+    @Inject(EffectService) private readonly effect: EffectService,
+  ) {}
+
+  /** One entry answers with its own status; several with 207, each with its own answer. */
+  @Post()
+  @Documented({
+    id: 'postEntries',
+    summary: 'Write entries, each answered by itself',
+    answer: 'EntriesAnswer',
+    status: 201,
+    body: 'EntriesPost',
+  })
+  post(@Body() body: unknown, @Res({ passthrough: true }) response: Response): EntriesAnswer {
+    const answers = this.door.write(entriesOf(body));
+    const [only] = answers;
+    response.status(answers.length === 1 && only ? HTTP_STATUS[only.status] : 207);
+    return { answers };
+  }
+
+  @Post('preview')
+  @HttpCode(200)
+  @Documented({
+    id: 'previewEntries',
+    summary: 'What entries would change, without writing them',
+    answer: 'EntriesEffect',
+    body: 'EntriesPost',
+  })
+  preview(@Body() body: unknown): EntriesEffect {
+    return this.effect.ofEntries(entriesOf(body));
+  }
+}
+
+function entriesOf(body: unknown): unknown[] {
+  const entries = typeof body === 'object' && body !== null && 'entries' in body ? body.entries : undefined;
+  if (!Array.isArray(entries) || entries.length === 0 || entries.length > MAX_ENTRIES_PER_POST) {
+    const right = `1 to ${MAX_ENTRIES_PER_POST} entries in a list named entries`;
+    throw new BadRequestException({
+      message: right,
+      issues: [{ field: 'entries', value: null, code: 'notAList', right }],
+    });
+  }
+  return entries as unknown[];
+}

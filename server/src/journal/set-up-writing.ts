@@ -1,0 +1,109 @@
+import type { FieldIssue } from '@winter-jar/contracts';
+import type { PumpState, SetUpVersion } from '@winter-jar/core';
+import type { Database } from '../database/open.js';
+import type { WritingStatements } from '../database/statements.js';
+import type { RecordName, SetUpShelf } from '../set-up/set-up-shelf.js';
+import { contentHash } from './content-hash.js';
+import { BEFORE_ALL, type DerivedTables } from './derived-tables.js';
+
+/** Code of the issue of an edit that saw an older version. */
+export const CHANGED_MEANWHILE = 'changedMeanwhile';
+
+/** Thrown inside a transaction to leave nothing of a set-up behind. */
+class SetUpRefused extends Error {
+  constructor(readonly issues: readonly FieldIssue[]) {
+    super();
+  }
+}
+
+/** How the door writes versions of the set-up, and what it refolds after them. */
+export class SetUpWriting {
+  constructor(
+    private readonly database: Database,
+    private readonly shelf: SetUpShelf,
+    private readonly sql: WritingStatements,
+    private readonly derived: DerivedTables,
+  ) {}
+
+  /**
+   * Adds versions to the set-up and refolds what they touch.
+   * @param seenTag the shelf's tag that the writer saw; records written since then are a conflict
+   * @returns issues, and then nothing is written
+   */
+  write(versions: readonly SetUpVersion[], seenTag: number | null = null): FieldIssue[] {
+    const fresh: SetUpVersion[] = [];
+    const run = this.database.writer.transaction((): void => {
+      const issues: FieldIssue[] = [];
+      for (const v of versions) {
+        const known = this.shelf.versions.find((k) => k.id === v.id);
+        if (known && contentHash(known) !== contentHash(v)) issues.push(idTaken(v));
+        if (!known && seenTag !== null && this.shelf.changedSince(v, seenTag)) issues.push(changedMeanwhile(v));
+        if (known || issues.length > 0) continue;
+        this.sql.insertSetUp.run({ ...v, body: JSON.stringify(v.body) });
+        fresh.push(v);
+      }
+      if (issues.length > 0) throw new SetUpRefused(issues);
+      this.shelf.reload(this.sql);
+      const broken = this.shelf.brokenReferences();
+      if (broken.length > 0) throw new SetUpRefused(broken);
+      this.refoldAfterSetUp(fresh);
+    });
+    try {
+      run.immediate();
+      return [];
+    } catch (error) {
+      this.shelf.reload(this.sql);
+      if (error instanceof SetUpRefused) return [...error.issues];
+      throw error;
+    }
+  }
+
+  /** Pumps whose entries a record of the set-up bears upon. */
+  pumpsTouchedBy(record: RecordName): string[] {
+    const bySetUp = this.shelf.pumpsNaming(record);
+    const { kind, subjectId } = record;
+    if (kind === 'person') return [];
+    if (kind === 'houseRules') return this.sql.states.all().map((s) => s.pumpId);
+    const byEntries = {
+      equipment: this.sql.pumpsWithEquipment,
+      material: this.sql.pumpsWithMaterial,
+      oilProduct: this.sql.pumpsWithProduct,
+      jarShape: this.sql.pumpsWithJarShape,
+    }[kind as 'equipment' | 'material' | 'oilProduct' | 'jarShape'] as typeof this.sql.pumpsWithMaterial | undefined;
+    return [...new Set([...bySetUp, ...(byEntries?.all(subjectId) ?? []).map((r) => r.pumpId)])];
+  }
+
+  private refoldAfterSetUp(versions: readonly SetUpVersion[]): void {
+    const from = new Map<string, string>();
+    const endsMove = new Set<string>();
+    for (const version of versions) {
+      const at = this.shelf.countsFrom(version);
+      for (const pumpId of this.pumpsTouchedBy(version)) {
+        const known = from.get(pumpId);
+        from.set(pumpId, known === undefined || at < known ? at : known);
+        if (version.kind === 'equipment') endsMove.add(pumpId);
+      }
+    }
+    for (const { pumpId, state } of this.sql.states.all()) {
+      const start = from.get(pumpId);
+      if (start === undefined) continue;
+      if (endsMove.has(pumpId)) this.derived.endRunsAnew(pumpId, start);
+      const last = (JSON.parse(state) as PumpState).last;
+      if (last && last.happenedAt >= start) this.derived.fold(pumpId, { ...BEFORE_ALL, happenedAt: start });
+    }
+  }
+}
+
+const idTaken = ({ id }: SetUpVersion): FieldIssue => ({
+  field: 'id',
+  value: id,
+  code: 'idTaken',
+  right: 'a new UUID: this one names another version',
+});
+
+const changedMeanwhile = ({ kind, subjectId }: SetUpVersion): FieldIssue => ({
+  field: `${kind} ${subjectId}`,
+  value: null,
+  code: CHANGED_MEANWHILE,
+  right: 'an edit of the record as it stands now: someone else changed it meanwhile',
+});

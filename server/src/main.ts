@@ -1,0 +1,65 @@
+import type { Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { fileURLToPath } from 'node:url';
+import { parseArgs } from 'node:util';
+import { DEMO_DAY, HOUSE, type House } from './about/about.controller.js';
+import { createApp } from './app.js';
+import { systemClock } from './clock.js';
+import { openDatabase } from './database/open.js';
+import { secondServer } from './demo-yard/second-server.js';
+import { JournalDoor } from './journal/journal-door.js';
+import { networkAddresses } from './network/addresses.js';
+
+const { values } = parseArgs({
+  options: {
+    data: { type: 'string', default: 'data/own' },
+    host: { type: 'string', default: '127.0.0.1' },
+    port: { type: 'string', default: '4870' },
+    /** The folder is the demo yard's; the day of its seeding is remembered. */
+    demo: { type: 'boolean', default: false },
+    /** Speak https, with a certificate of its own. */
+    https: { type: 'boolean', default: false },
+    /** Fixes the clock, for screenshots and tests. */
+    now: { type: 'string' },
+  },
+});
+
+const LOCAL = ['127.0.0.1', 'localhost', '::1'];
+const fixedMs = values.now ? Date.parse(values.now) : null;
+const clock = fixedMs === null ? systemClock : { nowMs: () => fixedMs };
+const openToNetwork = !LOCAL.includes(values.host);
+const database = await openDatabase(values.data);
+const webFolder = fileURLToPath(new URL('../../web/dist', import.meta.url));
+// What makes certificates is loaded only where one is wanted.
+const certificate = values.https
+  ? await (await import('./network/own-certificate.js')).ownCertificate(values.data, clock.nowMs())
+  : null;
+const openDemoYard = values.demo
+  ? null
+  : secondServer({ dataFolder: values.data, args: ['--host', values.host, ...(values.https ? ['--https'] : [])] });
+const app = await createApp({ database, clock, openToNetwork, webFolder, certificate, openDemoYard });
+if (values.demo) app.get(JournalDoor).writeFact(DEMO_DAY, new Date(clock.nowMs()).toISOString().slice(0, 10));
+await app.listen(Number(values.port), values.host);
+const { port } = (app.getHttpServer() as Server).address() as AddressInfo;
+app.get<House>(HOUSE).port = port;
+const scheme = certificate ? 'https' : 'http';
+console.log(
+  `Winter Jar listens on ${scheme}://${openToNetwork ? 'localhost' : values.host}:${port}, data in ${database.folder}`,
+);
+process.send?.({ port });
+if (openToNetwork) {
+  console.log('Everyone on this network can reach it, read everything and write.');
+  for (const address of networkAddresses()) console.log(`From other devices: ${scheme}://${address}:${port}`);
+}
+
+// As a second server it ends with the first.
+if (process.send) process.once('disconnect', () => process.exit(0));
+
+for (const signal of ['SIGINT', 'SIGTERM'] as const) {
+  process.once(signal, () => {
+    void app
+      .close()
+      .then(() => database.close())
+      .then(() => process.exit(0));
+  });
+}

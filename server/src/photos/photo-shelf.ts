@@ -1,0 +1,75 @@
+import { createHash } from 'node:crypto';
+import { existsSync } from 'node:fs';
+import { readFile } from 'node:fs/promises';
+import type { FieldIssue, PhotoKept } from '@winter-jar/contracts';
+import sharp from 'sharp';
+import { hasPhoto, photoFile, thumbFile } from './photo-files.js';
+import { writeDurably } from './write-durably.js';
+
+/** Larger pictures are made smaller: a jar's layers read well at this size. */
+const LONGEST_PX = 2000;
+const THUMB_PX = 320;
+/** A picture that would need gigabytes to open is refused unopened. */
+const MOST_PIXELS = 100_000_000;
+const READ: readonly string[] = ['jpeg', 'png', 'webp'];
+
+export type Kept =
+  { readonly ok: true; readonly photo: PhotoKept } | { readonly ok: false; readonly issue: FieldIssue };
+
+const issue = (value: unknown, code: string, right: string): Kept => ({
+  ok: false,
+  issue: { field: 'photo', value, code, right },
+});
+
+/** Full disk or quota: not the person's fault, and nothing was kept. */
+export const isDiskFull = (error: unknown): boolean =>
+  error instanceof Error && 'code' in error && (error.code === 'ENOSPC' || error.code === 'EDQUOT');
+
+/**
+ * Photographs of one data folder. Each is opened and written anew, turned upright and without anything that its camera wrote
+ * beside the picture (place, time, make); its name is the SHA-256 of what is kept.
+ */
+export class PhotoShelf {
+  constructor(
+    private readonly dataFolder: string,
+    private readonly write: typeof writeDurably = writeDurably,
+  ) {}
+
+  /** @throws what the disk throws; then nothing is kept */
+  async keep(bytes: Buffer): Promise<Kept> {
+    if (bytes.length === 0) return issue(0, 'empty', 'a picture: this file is empty');
+    const opened = sharp(bytes, { limitInputPixels: MOST_PIXELS, failOn: 'error' });
+    const read = await opened.metadata().catch(() => null);
+    if (!read || !READ.includes(read.format))
+      return issue(read?.format ?? null, 'notAPicture', 'a photograph as JPEG, PNG or WebP');
+    if (read.width * read.height > MOST_PIXELS)
+      return issue(`${read.width} x ${read.height}`, 'tooManyPixels', 'at most 100 megapixels');
+    const made = await opened
+      .autoOrient()
+      .resize({ width: LONGEST_PX, height: LONGEST_PX, fit: 'inside', withoutEnlargement: true })
+      .flatten({ background: '#ffffff' })
+      .jpeg({ quality: 84 })
+      .toBuffer({ resolveWithObject: true })
+      .catch(() => null);
+    if (!made) return issue(null, 'damaged', 'a whole picture: this one breaks off or is damaged');
+    const photoId = createHash('sha256').update(made.data).digest('hex');
+    if (!hasPhoto(this.dataFolder, photoId)) await this.write(photoFile(this.dataFolder, photoId), made.data);
+    return { ok: true, photo: { photoId, width: made.info.width, height: made.info.height } };
+  }
+
+  /** Path of a photograph, or of its small picture; null when there is none. */
+  async pathOf(photoId: string, size: 'whole' | 'thumb'): Promise<string | null> {
+    if (!hasPhoto(this.dataFolder, photoId)) return null;
+    const whole = photoFile(this.dataFolder, photoId);
+    if (size === 'whole') return whole;
+    const thumb = thumbFile(this.dataFolder, photoId);
+    if (!existsSync(thumb)) {
+      const small = await sharp(await readFile(whole))
+        .resize({ width: THUMB_PX, height: THUMB_PX, fit: 'inside' })
+        .jpeg({ quality: 76 })
+        .toBuffer();
+      await this.write(thumb, small);
+    }
+    return thumb;
+  }
+}

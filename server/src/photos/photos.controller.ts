@@ -1,0 +1,60 @@
+import {
+  BadRequestException,
+  Body,
+  Controller,
+  Get,
+  HttpException,
+  Inject,
+  NotFoundException,
+  Param,
+  Post,
+  Res,
+} from '@nestjs/common';
+import { ApiConsumes } from '@nestjs/swagger';
+import type { PhotoKept } from '@winter-jar/contracts';
+import type { Response } from 'express';
+import { Documented } from '../api/documented.js';
+import { PHOTO_ID } from './photo-files.js';
+import { isDiskFull, PhotoShelf } from './photo-shelf.js';
+
+@Controller('api/photos')
+export class PhotosController {
+  constructor(@Inject(PhotoShelf) private readonly shelf: PhotoShelf) {}
+
+  @Post()
+  @ApiConsumes('image/jpeg')
+  @Documented({
+    id: 'keepPhoto',
+    summary: 'Keep a photograph, before the look that cites it; what its camera wrote beside the picture is removed',
+    answer: 'PhotoKept',
+    body: 'PhotoBytes',
+  })
+  async keep(@Body() body: unknown): Promise<PhotoKept> {
+    const kept = await this.shelf.keep(Buffer.isBuffer(body) ? body : Buffer.alloc(0)).catch((error: unknown) => {
+      if (isDiskFull(error))
+        throw new HttpException('room on the server’s disk: it is full, and the photograph was not kept', 507);
+      throw error;
+    });
+    if (kept.ok) return kept.photo;
+    throw new BadRequestException({ message: kept.issue.right, issues: [kept.issue] });
+  }
+
+  @Get(':photoId')
+  @Documented({ id: 'photo', summary: 'A photograph', answer: 'PhotoBytes' })
+  whole(@Param('photoId') photoId: string, @Res() response: Response): Promise<void> {
+    return this.send(photoId, 'whole', response);
+  }
+
+  @Get(':photoId/thumb')
+  @Documented({ id: 'photoThumb', summary: 'A photograph, small', answer: 'PhotoBytes' })
+  thumb(@Param('photoId') photoId: string, @Res() response: Response): Promise<void> {
+    return this.send(photoId, 'thumb', response);
+  }
+
+  private async send(photoId: string, size: 'whole' | 'thumb', response: Response): Promise<void> {
+    const path = PHOTO_ID.test(photoId) ? await this.shelf.pathOf(photoId, size) : null;
+    if (path === null) throw new NotFoundException('the id of a photograph that is kept here');
+    // Named by its content: it never changes.
+    response.set('Cache-Control', 'private, max-age=31536000, immutable').sendFile(path, { dotfiles: 'allow' });
+  }
+}

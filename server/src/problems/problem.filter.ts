@@ -1,0 +1,44 @@
+import { Catch, HttpException, Logger, type ArgumentsHost, type ExceptionFilter } from '@nestjs/common';
+import type { ApiProblem } from '@winter-jar/contracts';
+import type { Response } from 'express';
+
+const CODES: Readonly<Record<number, ApiProblem['code']>> = {
+  400: 'badRequest',
+  403: 'forbidden',
+  404: 'notFound',
+  409: 'busy',
+  412: 'changedMeanwhile',
+  413: 'tooLarge',
+  415: 'unsupported',
+  507: 'diskFull',
+};
+
+/** Every error leaves the server in one form: a code, what would be right, and the fields it is about. */
+@Catch()
+export class ProblemFilter implements ExceptionFilter {
+  private readonly logger = new Logger('Problem');
+
+  catch(error: unknown, host: ArgumentsHost): void {
+    const response = host.switchToHttp().getResponse<Response>();
+    const { status, problem } = this.problemOf(error);
+    if (status >= 500) this.logger.error(error);
+    if (!response.headersSent) response.status(status).json(problem);
+  }
+
+  private problemOf(error: unknown): { status: number; problem: ApiProblem } {
+    if (error instanceof HttpException) {
+      const status = error.getStatus();
+      const given = error.getResponse();
+      const issues = typeof given === 'object' && 'issues' in given ? (given as ApiProblem).issues : [];
+      return { status, problem: { code: CODES[status] ?? 'badRequest', right: error.message, issues } };
+    }
+    return {
+      status: 500,
+      problem: {
+        code: 'internal',
+        right: 'nothing that you did: the server failed, and nothing was written',
+        issues: [],
+      },
+    };
+  }
+}

@@ -1,0 +1,39 @@
+import { Controller, Get, Inject, Param, Query } from '@nestjs/common';
+import { ApiQuery } from '@nestjs/swagger';
+import type { EntryHistory, JournalPage, OilStory, PumpPage } from '@winter-jar/contracts';
+import { Documented } from '../api/documented.js';
+import { PumpsService } from './pumps.service.js';
+
+@Controller('api')
+export class PumpsController {
+  constructor(@Inject(PumpsService) private readonly service: PumpsService) {}
+
+  @Get('pumps/:pumpId')
+  @Documented({ id: 'pump', summary: 'A pump with its state, limits, tasks and earlier charges', answer: 'PumpPage' })
+  pump(@Param('pumpId') pumpId: string): PumpPage {
+    return this.service.page(pumpId);
+  }
+
+  @Get('pumps/:pumpId/oil-story')
+  @Documented({
+    id: 'oilStory',
+    summary: 'The pump’s charges as its looks tell them, and their trends',
+    answer: 'OilStory',
+  })
+  oilStory(@Param('pumpId') pumpId: string): OilStory {
+    return this.service.oilStory(pumpId);
+  }
+
+  @Get('pumps/:pumpId/journal')
+  @ApiQuery({ name: 'before', required: false, type: String })
+  @Documented({ id: 'journal', summary: 'A page of the pump’s entries, newest first', answer: 'JournalPage' })
+  journal(@Param('pumpId') pumpId: string, @Query('before') before?: string): JournalPage {
+    return this.service.journal(pumpId, before);
+  }
+
+  @Get('entries/:entryId')
+  @Documented({ id: 'entry', summary: 'An entry with all its corrections', answer: 'EntryHistory' })
+  entry(@Param('entryId') entryId: string): EntryHistory {
+    return this.service.history(entryId);
+  }
+}

@@ -1,0 +1,128 @@
+import { Inject, Injectable, NotFoundException } from '@nestjs/common';
+import type { EarlierCharge, EntryHistory, JournalPage, OilStory, PumpPage } from '@winter-jar/contracts';
+import {
+  chargeTrends,
+  correctionsConflict,
+  effectiveEntry,
+  initialState,
+  oilStory,
+  runRuler,
+  standingAt,
+  type Correction,
+  type Entry,
+  type PumpState,
+} from '@winter-jar/core';
+import { CLOCK, isoNow, type Clock } from '../clock.js';
+import { Reading } from '../database/reading.js';
+import { roundRow } from '../round/round-row.js';
+import { SetUpShelf } from '../set-up/set-up-shelf.js';
+
+const EARLIER_CHARGES = 8;
+const JOURNAL_PAGE = 50;
+/** Ended charges that the story goes back: enough to test a trend. */
+const STORY_CHARGES = 15;
+
+@Injectable()
+export class PumpsService {
+  constructor(
+    @Inject(CLOCK) private readonly clock: Clock,
+    private readonly reading: Reading,
+    private readonly shelf: SetUpShelf,
+  ) {}
+
+  page(pumpId: string): PumpPage {
+    const now = isoNow(this.clock);
+    const setUp = this.shelf.book.pumpAt({ pumpId, instant: now });
+    if (!setUp) throw new NotFoundException(`a pump in the set-up; "${pumpId}" is none`);
+    const stored = this.reading.sql.stateOf.get(pumpId);
+    const state = stored ? (JSON.parse(stored.state) as PumpState) : initialState(pumpId);
+    const standing = standingAt({ state, setUp, now });
+    return {
+      row: roundRow({ setUp, state, standing }),
+      setUp,
+      state,
+      standing,
+      earlier: this.earlierCharges(pumpId),
+    };
+  }
+
+  /** The last ended charges, newest first; their rulers come from the checkpoints at their ends. */
+  private earlierCharges(pumpId: string): EarlierCharge[] {
+    return this.reading.sql.endedCharges.all(pumpId, EARLIER_CHARGES).flatMap(({ state: text }) => {
+      const state = JSON.parse(text) as PumpState;
+      const charge = state.sumps.find((s) => s.key === 'oil')?.charge;
+      if (!charge) return [];
+      return [
+        {
+          number: charge.number,
+          since: charge.since.at,
+          until: state.last?.happenedAt ?? charge.since.at,
+          runs: state.totals.runs - charge.since.counts.runs,
+          hours: (state.totals.minutes - charge.since.counts.minutes) / 60,
+          carriedOverRuns: charge.carriedOverRuns,
+          bledWaterMl: charge.bledWaterUl / 1000,
+          lastJar: state.jars.filter((j) => j.at >= charge.since.at && j.source !== 'change').at(-1) ?? null,
+          ruler: runRuler({ state, standing: null }),
+        },
+      ];
+    });
+  }
+
+  /** The last charges as their looks tell them, folded anew from the end of the one before them. */
+  oilStory(pumpId: string): OilStory {
+    const now = isoNow(this.clock);
+    const setUp = this.shelf.book.pumpAt({ pumpId, instant: now });
+    if (!setUp) throw new NotFoundException(`a pump in the set-up; "${pumpId}" is none`);
+    const before = this.reading.sql.endedCharges.all(pumpId, STORY_CHARGES + 1);
+    const text = before.length > STORY_CHARGES ? before.at(-1)?.state : undefined;
+    const from = text ? (JSON.parse(text) as PumpState) : initialState(pumpId);
+    const key = from.last ?? { happenedAt: '', recordedAt: '', id: '' };
+    const rows = this.reading.sql.countedFrom.all({
+      pumpId,
+      happenedAt: key.happenedAt,
+      recordedAt: key.recordedAt,
+      entryId: key.id,
+    });
+    const entries = rows.map((r) => JSON.parse(r.content) as Entry);
+    const charges = oilStory({ from, pumpId, entries, book: this.shelf.book }).slice(-STORY_CHARGES - 1);
+    const productId = charges.at(-1)?.productId ?? setUp.pump.oilProductId ?? '';
+    return { charges, trends: chargeTrends(charges), product: setUp.house.oilProduct[productId] ?? null };
+  }
+
+  /** A page of the pump's entries as they count, newest first. */
+  journal(pumpId: string, before: string | undefined): JournalPage {
+    const from = before ? this.reading.sql.countedById.get(before) : undefined;
+    if (before && !from) throw new NotFoundException(`the id of an entry that counts; "${before}" is none`);
+    const key = from ?? { happenedAt: '9999', recordedAt: '', entryId: '' };
+    const rows = this.reading.sql.journalPage.all({
+      pumpId,
+      happenedAt: key.happenedAt,
+      recordedAt: key.recordedAt,
+      entryId: key.entryId,
+      limit: JOURNAL_PAGE,
+    });
+    return {
+      lines: rows.map((r) => ({
+        entry: JSON.parse(r.content) as Entry,
+        correctionId: r.correctionId,
+        contradicted: Boolean(r.contradicted),
+      })),
+      before: rows.length === JOURNAL_PAGE ? (rows.at(-1)?.entryId ?? null) : null,
+    };
+  }
+
+  /** An entry with everything ever said about it. */
+  history(entryId: string): EntryHistory {
+    const row = this.reading.sql.entryById.get(entryId);
+    if (!row || row.kind === 'correction') throw new NotFoundException(`the id of an entry; "${entryId}" is none`);
+    const original = JSON.parse(row.content) as Entry;
+    const corrections = this.reading.sql.correctionsOf.all(entryId).map((r) => JSON.parse(r.content) as Correction);
+    return {
+      original,
+      corrections,
+      counts: effectiveEntry(original, corrections),
+      actEntryIds: this.reading.sql.actMembers.all(original.actId).map((m) => m.id),
+      contradicted: correctionsConflict(corrections),
+    };
+  }
+}

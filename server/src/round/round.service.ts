@@ -1,0 +1,38 @@
+import { Inject, Injectable } from '@nestjs/common';
+import type { RoundAnswer } from '@winter-jar/contracts';
+import { initialState, localDay, type PumpState } from '@winter-jar/core';
+import { CLOCK, isoNow, type Clock } from '../clock.js';
+import { Reading } from '../database/reading.js';
+import { SetUpShelf } from '../set-up/set-up-shelf.js';
+import { inNeedOfHands, onTheRound, rowOf } from './round-row.js';
+
+@Injectable()
+export class RoundService {
+  constructor(
+    @Inject(CLOCK) private readonly clock: Clock,
+    private readonly reading: Reading,
+    private readonly shelf: SetUpShelf,
+  ) {}
+
+  /** All pumps as they stand now: one query of state rows, nothing recomputed from history. */
+  round(): RoundAnswer {
+    const now = isoNow(this.clock);
+    const { book } = this.shelf;
+    const days = new Map<string, number>();
+    const dayIn = (zone: string): number => {
+      const known = days.get(zone) ?? localDay({ at: now, zone });
+      days.set(zone, known);
+      return known;
+    };
+    const states = new Map(this.reading.sql.states.all().map((row) => [row.pumpId, row.state]));
+    const rows = Object.keys(book.at(now).pump).flatMap((pumpId) => {
+      const setUp = book.pumpAt({ pumpId, instant: now });
+      if (!setUp || !onTheRound(setUp.pump)) return [];
+      const stored = states.get(pumpId);
+      const state = stored ? (JSON.parse(stored) as PumpState) : initialState(pumpId);
+      return [rowOf({ setUp, state, now, todayDay: dayIn(setUp.site.zone) })];
+    });
+    const needHands = rows.filter((r) => r.verdict === 'stop' || r.verdict === 'beforeNextRun').length;
+    return { at: now, rows: rows.sort(inNeedOfHands), pumps: Object.keys(book.at(now).pump).length, needHands };
+  }
+}

@@ -1,0 +1,134 @@
+import type { RoundRow } from '@winter-jar/contracts';
+import { at, changeAt, entryAt, lookAt, runAt } from '@winter-jar/core/testing';
+import { PumpsService } from '../pumps/pumps.service.js';
+import { openHouse, type TestHouse } from '../testing/test-house.js';
+import { inNeedOfHands } from './round-row.js';
+import { RoundService } from './round.service.js';
+
+let house: TestHouse;
+const clock = { nowMs: () => Date.parse(at(2000)) };
+beforeEach(async () => {
+  house = await openHouse();
+});
+afterEach(() => house.close());
+const round = () => new RoundService(clock, house.reading, house.shelf).round();
+const pumps = () => new PumpsService(clock, house.reading, house.shelf);
+
+test('a pump without an entry waits in the Round to be taken over; it needs no hands today', () => {
+  const { rows, needHands } = round();
+  expect(rows.map((r) => r.pumpId).sort()).toEqual(['b1', 'd1', 'p1']);
+  expect(rows.find((r) => r.pumpId === 'p1')).toMatchObject({
+    verdict: 'lookSooner',
+    untouched: true,
+    reasons: [{ code: 'notTakenOver' }],
+    nextTask: null,
+    jars: [],
+    ruler: { bars: [], flag: null },
+  });
+  // A dry pump holds no oil that anyone could know nothing of.
+  expect(rows.find((r) => r.pumpId === 'd1')).toMatchObject({ verdict: 'runOn', untouched: true });
+  expect(needHands).toBe(0);
+});
+
+test('the sentence counts Stop and before next run, not due looks', () => {
+  house.write(
+    changeAt(1800),
+    runAt(1810, 20),
+    lookAt(1900, { clarity: 'hazy' }),
+    runAt(1990, 4, 'any-empty', { pumpId: 'd1' }),
+    runAt(1990, 4, 'any-empty', { pumpId: 'b1' }),
+  );
+  expect(round()).toMatchObject({ needHands: 0, rows: [{ pumpId: 'p1', verdict: 'lookSooner' }, {}, {}] });
+  house.write(lookAt(1910, { level: 'low' }));
+  expect(round()).toMatchObject({ needHands: 1, rows: [{ pumpId: 'p1', act: 'topUp' }, {}, {}] });
+});
+
+test('names of the materials on the ruler come with the row', () => {
+  house.write(changeAt(1), runAt(10, 20, 'fd-meat'));
+  expect(round().rows.find((r) => r.pumpId === 'p1')?.materialNames).toEqual({ 'fd-meat': 'Meat or fish' });
+});
+
+test('Stop comes first, then before next run, then due looks; the rest by site and name', () => {
+  const row = (name: string, verdict: RoundRow['verdict'], siteName = 'A') => ({ name, verdict, siteName }) as RoundRow;
+  const rows = [
+    row('1', 'runOn', 'B'),
+    row('2', 'runOn'),
+    row('3', 'lookSooner'),
+    row('4', 'stop', 'Z'),
+    row('5', 'beforeNextRun'),
+    row('0', 'runOn'),
+  ];
+  expect(rows.sort(inNeedOfHands).map((r) => r.name)).toEqual(['4', '5', '3', '0', '2', '1']);
+});
+
+test('earlier charges come from their ends, newest first, with what was bled and carried over', () => {
+  house.write(
+    changeAt(1),
+    ...Array.from({ length: 7 }, (_, i) => runAt(10 + i * 40, 20)),
+    entryAt(300, 'bleed', { sump: 'oil', drawnMl: 40, waterMl: 22 }),
+    changeAt(310),
+    runAt(320, 10),
+    changeAt(400),
+  );
+  const { earlier, row } = pumps().page('p1');
+  expect(earlier.map((c) => [c.number, c.runs, c.hours, c.carriedOverRuns, c.bledWaterMl])).toEqual([
+    [2, 1, 10, 0, 0],
+    [1, 7, 140, 2, 22],
+  ]);
+  expect(earlier[1]?.ruler.bars.filter((b) => b.carriedOver)).toHaveLength(2);
+  expect(row.ruler.bars).toEqual([]);
+});
+
+test('the journal comes in pages of fifty, newest first, and ends', () => {
+  house.write(...Array.from({ length: 120 }, (_, i) => runAt(10 + i * 10, 5)));
+  const first = pumps().journal('p1', undefined);
+  const second = pumps().journal('p1', first.before ?? '');
+  const third = pumps().journal('p1', second.before ?? '');
+  expect([first, second, third].map((p) => p.lines.length)).toEqual([50, 50, 20]);
+  expect(third.before).toBeNull();
+  const times = [first, second, third].flatMap((p) => p.lines.map((l) => l.entry.happenedAt));
+  expect(times).toEqual([...times].sort().reverse());
+  expect(new Set(times).size).toBe(120);
+  expect(() => pumps().journal('p1', 'nothing')).toThrow(/"nothing" is none/);
+});
+
+test('an entry’s history shows all that was ever said, and flags a contradiction', () => {
+  const run = runAt(10, 20);
+  const correction = (id: string, hours: number, body: object) => ({
+    ...run,
+    id,
+    actId: id,
+    kind: 'correction',
+    happenedAt: at(hours),
+    recordedAt: at(hours),
+    body: { targetId: run.id, supersedes: null, action: 'void', ...body },
+  });
+  const a = '0199aaaa-0000-7000-8000-00000000000a';
+  const b = '0199aaaa-0000-7000-8000-00000000000b';
+  house.write(run, correction(a, 100, {}));
+  expect(pumps().history(run.id)).toMatchObject({ counts: null, contradicted: false, actEntryIds: [] });
+  house.write(correction(b, 101, { action: 'replace', body: run.body, happenedAt: at(12) }));
+  expect(pumps().history(run.id)).toMatchObject({
+    original: { happenedAt: at(10) },
+    counts: { happenedAt: at(12) },
+    contradicted: true,
+    actEntryIds: [run.id],
+  });
+  expect(pumps().journal('p1', undefined).lines).toMatchObject([{ correctionId: b, contradicted: true }]);
+  expect(() => pumps().history('nothing')).toThrow(/"nothing" is none/);
+});
+
+test('states of another fold version are rebuilt before anything is served', () => {
+  house.write(changeAt(1), runAt(10, 20), runAt(50, 20));
+  const right = house.states();
+  house.database.writer.exec(`UPDATE pump_state SET "foldVersion" = 0, "state" = '{}'`);
+  expect(house.door.rebuildOutdated()).toBe(1);
+  expect(house.states()).toEqual(right);
+  expect(house.door.rebuildOutdated()).toBe(0);
+});
+
+test('a fact about the folder is kept as it was first written', () => {
+  house.door.writeFact('demoDay', '2031-01-01');
+  house.door.writeFact('demoDay', '2032-02-02');
+  expect(house.reading.sql.facts.all()).toEqual([{ name: 'demoDay', value: '2031-01-01' }]);
+});

@@ -1,0 +1,97 @@
+import type { FieldIssue } from '@winter-jar/contracts';
+import { setUpBook, type HouseSetUp, type SetUpBook, type SetUpKind, type SetUpVersion } from '@winter-jar/core';
+import type { ReadingStatements } from '../database/statements.js';
+
+export interface RecordName {
+  readonly kind: SetUpKind;
+  readonly subjectId: string;
+}
+
+/** After all versions that there are. */
+export const END_OF_TIME = '9999';
+
+/** Fields by which records name one another. */
+const REFERENCES: Readonly<Partial<Record<SetUpKind, Readonly<Record<string, SetUpKind>>>>> = {
+  equipment: { siteId: 'site' },
+  pumpModel: { usualProductId: 'oilProduct' },
+  pump: { modelId: 'pumpModel', siteId: 'site', equipmentId: 'equipment', oilProductId: 'oilProduct' },
+};
+
+/** References of one record that lead nowhere in a house. */
+export function brokenReferences({ kind, subjectId }: RecordName, body: object, house: HouseSetUp): FieldIssue[] {
+  return Object.entries(REFERENCES[kind] ?? {}).flatMap(([field, target]): FieldIssue[] => {
+    const named = (body as Record<string, unknown>)[field];
+    if (named === null || named === undefined || house[target][named as string]) return [];
+    return [
+      {
+        field: `${kind} ${subjectId}: ${field}`,
+        value: named,
+        code: 'unknownId',
+        right: `the id of a record of kind ${target} in the set-up`,
+      },
+    ];
+  });
+}
+
+/** The set-up in memory: its versions and the book made of them. Reloaded inside the writing transaction. */
+export class SetUpShelf {
+  versions: readonly SetUpVersion[] = [];
+  book: SetUpBook = setUpBook([]);
+  /** Number of the last version written: what a reader saw, and sends back with an edit. */
+  tag = 0;
+  private seqs: readonly number[] = [];
+
+  reload(sql: Pick<ReadingStatements, 'setUpVersions'>): void {
+    const rows = sql.setUpVersions.all();
+    this.versions = rows.map(
+      ({ seq: _seq, body, ...row }) => ({ ...row, body: JSON.parse(body) as unknown }) as SetUpVersion,
+    );
+    this.seqs = rows.map((r) => r.seq);
+    this.tag = rows.at(-1)?.seq ?? 0;
+    this.book = setUpBook(this.versions);
+  }
+
+  versionsOf({ kind, subjectId }: RecordName): SetUpVersion[] {
+    return this.versions.filter((v) => v.kind === kind && v.subjectId === subjectId);
+  }
+
+  /** Was a record written after what a reader with this tag saw? */
+  changedSince(record: RecordName, tag: number): boolean {
+    return this.versions.some(
+      (v, i) => v.kind === record.kind && v.subjectId === record.subjectId && (this.seqs[i] ?? 0) > tag,
+    );
+  }
+
+  /** The version in force at an instant. */
+  inForce(record: RecordName, instant: string): SetUpVersion | null {
+    const body = this.book.at(instant)[record.kind][record.subjectId];
+    return this.versionsOf(record).find((v) => v.body === body) ?? null;
+  }
+
+  /** The instant from which a version changes what entries mean; the first of a record also stands for all before it. */
+  countsFrom(version: SetUpVersion): string {
+    const others = this.versionsOf(version).filter((v) => v.id !== version.id);
+    return others.every((v) => v.validFrom >= version.validFrom) ? '' : version.validFrom;
+  }
+
+  /** Records that name a record that is not there, at the end of all versions. */
+  brokenReferences(): FieldIssue[] {
+    const house = this.book.at(END_OF_TIME);
+    return (Object.keys(REFERENCES) as SetUpKind[]).flatMap((kind) =>
+      Object.entries(house[kind]).flatMap(([subjectId, body]) =>
+        brokenReferences({ kind, subjectId }, body as object, house),
+      ),
+    );
+  }
+
+  /** Pumps that a record bears upon by the set-up alone, in any of its versions. */
+  pumpsNaming({ kind, subjectId }: RecordName): string[] {
+    const pumps = this.versions.filter((v): v is Extract<SetUpVersion, { kind: 'pump' }> => v.kind === 'pump');
+    if (kind === 'pump') return [subjectId];
+    const field = (
+      { pumpModel: 'modelId', site: 'siteId', equipment: 'equipmentId', oilProduct: 'oilProductId' } as const
+    )[kind as 'pumpModel' | 'site' | 'equipment' | 'oilProduct'];
+    if (!field) return [];
+    return [...new Set(pumps.filter((v) => v.body[field] === subjectId).map((v) => v.subjectId))];
+  }
+}

@@ -1,0 +1,144 @@
+import {
+  BadRequestException,
+  Body,
+  Controller,
+  Get,
+  Header,
+  Headers,
+  HttpCode,
+  Inject,
+  Param,
+  Post,
+  PreconditionFailedException,
+  Query,
+} from '@nestjs/common';
+import { ApiHeader, ApiQuery } from '@nestjs/swagger';
+import type {
+  FieldIssue,
+  RecordHistory,
+  SetUpAnswer,
+  SetUpEffect,
+  SetUpFile,
+  SetUpFilePreview,
+  SetUpFileResult,
+  SetUpPosted,
+} from '@winter-jar/contracts';
+import type { SetUpVersion } from '@winter-jar/core';
+import { Documented } from '../api/documented.js';
+import { EffectService } from '../effect/effect.service.js';
+import { JournalDoor } from '../journal/journal-door.js';
+import { CHANGED_MEANWHILE } from '../journal/set-up-writing.js';
+import setUpSchema from './set-up.schema.json' with { type: 'json' };
+import { SetUpFileService } from './set-up-file.service.js';
+import { SetUpService } from './set-up.service.js';
+
+/** `If-Match: "17"` → 17; null without the header. */
+function tagOf(header: string | undefined): number | null {
+  const match = /^"?(\d+)"?$/.exec(header ?? '');
+  return match ? Number(match[1]) : null;
+}
+
+@Controller('api/set-up')
+export class SetUpController {
+  constructor(
+    @Inject(SetUpService) private readonly service: SetUpService,
+    @Inject(SetUpFileService) private readonly file: SetUpFileService,
+    @Inject(EffectService) private readonly effect: EffectService,
+    @Inject(JournalDoor) private readonly door: JournalDoor,
+  ) {}
+
+  @Get()
+  @Documented({ id: 'setUp', summary: 'All records of the set-up in force now', answer: 'SetUpAnswer' })
+  setUp(): SetUpAnswer {
+    return this.service.inForce();
+  }
+
+  @Get('records/:kind/:id')
+  @Documented({ id: 'record', summary: 'A record with all its versions', answer: 'RecordHistory' })
+  record(@Param('kind') kind: string, @Param('id') id: string): RecordHistory {
+    return this.service.history(kind, id);
+  }
+
+  @Post()
+  @ApiHeader({ name: 'if-match', required: false, description: 'The tag of the set-up that the editor saw' })
+  @Documented({
+    id: 'postSetUp',
+    summary: 'Add versions to the set-up, all or none',
+    answer: 'SetUpPosted',
+    status: 201,
+    body: 'SetUpPost',
+  })
+  post(@Body() body: unknown, @Headers('if-match') tag?: string): SetUpPosted {
+    const versions = this.checked(body);
+    const issues = this.door.writeSetUp(versions, tagOf(tag));
+    if (issues.some((i) => i.code === CHANGED_MEANWHILE))
+      throw new PreconditionFailedException({ message: issues[0]?.right, issues });
+    if (issues.length > 0) throw refused(issues);
+    return { written: versions.length, issues: [] };
+  }
+
+  @Post('preview')
+  @HttpCode(200)
+  @Documented({
+    id: 'previewSetUp',
+    summary: 'What versions would change, without writing them',
+    answer: 'SetUpEffect',
+    body: 'SetUpPost',
+  })
+  preview(@Body() body: unknown): SetUpEffect {
+    return this.effect.ofSetUp(this.checked(body), null);
+  }
+
+  @Get('schema.json')
+  @Documented({ id: 'setUpSchema', summary: 'JSON Schema of a set-up file', answer: 'Download' })
+  schema(): object {
+    return setUpSchema;
+  }
+
+  @Get('file')
+  @Header('Content-Disposition', 'attachment; filename="set-up.json"')
+  @Documented({ id: 'exportSetUp', summary: 'The whole set-up in force, as one file', answer: 'SetUpFile' })
+  export(): SetUpFile {
+    return this.file.export();
+  }
+
+  @Post('file/preview')
+  @HttpCode(200)
+  @Documented({
+    id: 'previewSetUpFile',
+    summary: 'What an import of a set-up file would do, record by record',
+    answer: 'SetUpFilePreview',
+    body: 'SetUpFile',
+  })
+  previewFile(@Body() body: unknown): SetUpFilePreview {
+    return this.file.preview(body);
+  }
+
+  @Post('file')
+  @HttpCode(200)
+  @ApiQuery({ name: 'conflicting', required: true, enum: ['keep', 'take'] })
+  @Documented({
+    id: 'importSetUpFile',
+    summary: 'Import a set-up file: its new and changed records, and where asked the conflicting ones',
+    answer: 'SetUpFileResult',
+    body: 'SetUpFile',
+  })
+  importFile(@Body() body: unknown, @Query('conflicting') conflicting: string): SetUpFileResult {
+    return this.file.import(body, conflicting === 'take');
+  }
+
+  private checked(body: unknown): SetUpVersion[] {
+    const sent =
+      typeof body === 'object' && body !== null && 'versions' in body && Array.isArray(body.versions)
+        ? (body.versions as unknown[])
+        : null;
+    if (!sent || sent.length === 0)
+      throw refused([{ field: 'versions', value: null, code: 'notAList', right: 'a list of versions' }]);
+    const { versions, issues } = this.service.check(sent);
+    if (issues.length > 0) throw refused(issues);
+    return versions;
+  }
+}
+
+const refused = (issues: FieldIssue[]) =>
+  new BadRequestException({ message: issues[0]?.right ?? 'a set-up that fits together', issues });

@@ -1,0 +1,59 @@
+import { Inject, Injectable, NotFoundException } from '@nestjs/common';
+import {
+  checkRecord,
+  checkShape,
+  SetUpVersionDto,
+  type FieldIssue,
+  type RecordHistory,
+  type SetUpAnswer,
+} from '@winter-jar/contracts';
+import { SET_UP_KINDS, type SetUpKind, type SetUpVersion } from '@winter-jar/core';
+import { CLOCK, isoNow, type Clock } from '../clock.js';
+import { JournalDoor } from '../journal/journal-door.js';
+import { SetUpShelf } from './set-up-shelf.js';
+
+/** Device clocks may be ahead by so much. */
+const TOLERANCE_MS = 10 * 60_000;
+
+@Injectable()
+export class SetUpService {
+  constructor(
+    @Inject(CLOCK) private readonly clock: Clock,
+    private readonly shelf: SetUpShelf,
+    private readonly door: JournalDoor,
+  ) {}
+
+  inForce(): SetUpAnswer {
+    const at = isoNow(this.clock);
+    return { at, tag: String(this.shelf.tag), house: this.shelf.book.at(at) };
+  }
+
+  history(kind: string, subjectId: string): RecordHistory {
+    const known = SET_UP_KINDS.find((k) => k === kind);
+    const record = { kind: known as SetUpKind, subjectId };
+    const inForce = known && this.shelf.inForce(record, isoNow(this.clock));
+    if (!inForce) throw new NotFoundException(`a record of the set-up; there is no ${kind} "${subjectId}"`);
+    const versions = this.shelf
+      .versionsOf(record)
+      .sort((a, b) => (`${a.validFrom} ${a.recordedAt} ${a.id}` < `${b.validFrom} ${b.recordedAt} ${b.id}` ? -1 : 1));
+    return { ...record, versions, inForceId: inForce.id, usedByPumps: this.door.pumpsTouchedBy(record) };
+  }
+
+  /** Versions whose shape and times are right, or all that is wrong with them. */
+  check(sent: readonly unknown[]): { versions: SetUpVersion[]; issues: FieldIssue[] } {
+    const issues: FieldIssue[] = [];
+    const latest = new Date(this.clock.nowMs() + TOLERANCE_MS).toISOString();
+    sent.forEach((version, i) => {
+      const shape = checkShape(SetUpVersionDto, version, `versions.${i}`);
+      if (!shape.ok) return issues.push(...shape.issues);
+      for (const field of ['validFrom', 'recordedAt'] as const) {
+        const value = shape.value[field];
+        const right = 'a time that has passed: is this device’s clock right?';
+        if (value > latest) issues.push({ field: `versions.${i}.${field}`, value, code: 'inTheFuture', right });
+      }
+      const record = checkRecord(shape.value.kind, shape.value.body, `versions.${i}.body`);
+      return record.ok ? 0 : issues.push(...record.issues);
+    });
+    return { versions: issues.length > 0 ? [] : (sent as SetUpVersion[]), issues };
+  }
+}

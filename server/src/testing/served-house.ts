@@ -1,0 +1,52 @@
+import type { INestApplication } from '@nestjs/common';
+import type { SetUpKind, SetUpVersion } from '@winter-jar/core';
+import { at } from '@winter-jar/core/testing';
+import type { Server } from 'node:http';
+import request from 'supertest';
+import { v7 as newId } from 'uuid';
+import { createApp } from '../app.js';
+import { nowMs, openHouse, type TestHouse } from './test-house.js';
+
+/** A test house with the whole server on it. The server has a door and a shelf of its own: write over it, or before it starts. */
+export interface ServedHouse {
+  readonly house: TestHouse;
+  readonly app: INestApplication;
+  readonly server: Server;
+  get(path: string): request.Test;
+  post(path: string, body: object | string, headers?: Record<string, string>): request.Test;
+  close(): Promise<void>;
+}
+
+export async function serveHouse(options: Parameters<typeof openHouse>[0] = {}): Promise<ServedHouse> {
+  const house = await openHouse(options);
+  const app = await createApp({ database: house.database, clock: { nowMs } });
+  await app.init();
+  const server = app.getHttpServer() as Server;
+  return {
+    house,
+    app,
+    server,
+    get: (path) => request(server).get(path).set('Host', 'localhost'),
+    post: (path, body, headers = {}) =>
+      request(server)
+        .post(path)
+        .set({ Host: 'localhost', ...headers })
+        .send(body),
+    async close() {
+      await app.close();
+      await house.close();
+    },
+  };
+}
+
+/** A version of a record of the house, with some of its fields changed. */
+export function versionOf(
+  house: TestHouse,
+  kind: SetUpKind,
+  subjectId: string,
+  validFrom: string,
+  changes: object,
+): SetUpVersion {
+  const body = { ...(house.shelf.book.at(validFrom)[kind][subjectId] as object | undefined), ...changes };
+  return { id: newId(), kind, subjectId, validFrom, recordedAt: at(8000), body } as SetUpVersion;
+}

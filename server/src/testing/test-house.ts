@@ -1,0 +1,65 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { EntryAnswer } from '@winter-jar/contracts';
+import { effectiveEntries, pumpIdsOf, rebuild, type JournalEntry, type PumpState } from '@winter-jar/core';
+import { at, versionsOf, type YardOptions } from '@winter-jar/core/testing';
+import { openDatabase, type Database } from '../database/open.js';
+import { Reading } from '../database/reading.js';
+import { JournalDoor } from '../journal/journal-door.js';
+import { SetUpShelf } from '../set-up/set-up-shelf.js';
+
+/** A door on a data folder of its own, with the small yard set up; the clock stands a year after its start. */
+export interface TestHouse {
+  readonly database: Database;
+  readonly door: JournalDoor;
+  readonly shelf: SetUpShelf;
+  readonly reading: Reading;
+  readonly folder: string;
+  write(...entries: unknown[]): EntryAnswer['status'][];
+  states(): Record<string, PumpState>;
+  journal(): JournalEntry[];
+  close(): Promise<void>;
+}
+
+export const NOW_HOURS = 365 * 24;
+export const nowMs = (): number => Date.parse(at(NOW_HOURS));
+
+export async function openHouse(options: YardOptions & { folder?: string; empty?: boolean } = {}): Promise<TestHouse> {
+  const folder = options.folder ?? mkdtempSync(join(tmpdir(), 'winter-jar-'));
+  const database = await openDatabase(folder);
+  const shelf = new SetUpShelf();
+  const reading = new Reading(database);
+  shelf.reload(reading.sql);
+  const door = new JournalDoor(database, shelf, { nowMs });
+  if (shelf.versions.length === 0 && !options.empty) door.writeSetUp(versionsOf(options));
+  return {
+    database,
+    door,
+    shelf,
+    reading,
+    folder,
+    write: (...entries) => door.write(entries).map((a) => a.status),
+    states: () => Object.fromEntries(reading.sql.states.all().map((r) => [r.pumpId, JSON.parse(r.state) as PumpState])),
+    journal: () =>
+      (database.reader.prepare('SELECT content FROM journal_entry ORDER BY seq').all() as { content: string }[]).map(
+        (r) => JSON.parse(r.content) as JournalEntry,
+      ),
+    async close() {
+      await database.close();
+      if (!options.folder) rmSync(folder, { recursive: true, force: true });
+    },
+  };
+}
+
+/** States as core alone would have them, from nothing but the journal. */
+export function rebuiltStates(house: TestHouse): Record<string, PumpState> {
+  const entries = effectiveEntries(house.journal());
+  const pumps = new Set(entries.flatMap(pumpIdsOf));
+  return Object.fromEntries(
+    [...pumps].map((pumpId) => [
+      pumpId,
+      rebuild({ pumpId, entries: entries.filter((e) => pumpIdsOf(e).includes(pumpId)), book: house.shelf.book }),
+    ]),
+  );
+}

@@ -1,0 +1,28 @@
+import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
+
+/** Bodies that are not JSON, and one that is empty: the server takes no write without a type. */
+const BODY_TYPES: Readonly<Record<string, string>> = {
+  previewLog: 'text/csv',
+  importLog: 'text/csv',
+  checkBackup: 'application/gzip',
+  importJournal: 'application/x-ndjson',
+  openDemoYard: 'application/json',
+};
+
+/** The one API slice; its endpoints are generated from the server's OpenAPI document. */
+export const baseApi = createApi({
+  reducerPath: 'api',
+  baseQuery: fetchBaseQuery({
+    baseUrl: '/',
+    // A long file may take a while to be taken in.
+    timeout: 300_000,
+    prepareHeaders: (headers, { endpoint }) => {
+      const type = BODY_TYPES[endpoint];
+      if (type) headers.set('content-type', type);
+    },
+  }),
+  tagTypes: ['Yard'],
+  refetchOnReconnect: true,
+  refetchOnFocus: true,
+  endpoints: () => ({}),
+});

@@ -1,0 +1,1936 @@
+// Made from openapi.json by `npm run api`; do not edit.
+import { baseApi as api } from './base-api.js';
+const injectedRtkApi = api.injectEndpoints({
+  endpoints: (build) => ({
+    about: build.query<AboutApiResponse, AboutApiArg>({
+      query: () => ({ url: `/api/about` }),
+    }),
+    round: build.query<RoundApiResponse, RoundApiArg>({
+      query: () => ({ url: `/api/round` }),
+    }),
+    pump: build.query<PumpApiResponse, PumpApiArg>({
+      query: (queryArg) => ({ url: `/api/pumps/${queryArg}` }),
+    }),
+    oilStory: build.query<OilStoryApiResponse, OilStoryApiArg>({
+      query: (queryArg) => ({ url: `/api/pumps/${queryArg}/oil-story` }),
+    }),
+    journal: build.query<JournalApiResponse, JournalApiArg>({
+      query: (queryArg) => ({
+        url: `/api/pumps/${queryArg.pumpId}/journal`,
+        params: {
+          before: queryArg.before,
+        },
+      }),
+    }),
+    entry: build.query<EntryApiResponse, EntryApiArg>({
+      query: (queryArg) => ({ url: `/api/entries/${queryArg}` }),
+    }),
+    postEntries: build.mutation<PostEntriesApiResponse, PostEntriesApiArg>({
+      query: (queryArg) => ({
+        url: `/api/entries`,
+        method: 'POST',
+        body: queryArg,
+      }),
+    }),
+    previewEntries: build.mutation<PreviewEntriesApiResponse, PreviewEntriesApiArg>({
+      query: (queryArg) => ({
+        url: `/api/entries/preview`,
+        method: 'POST',
+        body: queryArg,
+      }),
+    }),
+    setUp: build.query<SetUpApiResponse, SetUpApiArg>({
+      query: () => ({ url: `/api/set-up` }),
+    }),
+    postSetUp: build.mutation<PostSetUpApiResponse, PostSetUpApiArg>({
+      query: (queryArg) => ({
+        url: `/api/set-up`,
+        method: 'POST',
+        body: queryArg.setUpPost,
+        headers: {
+          'if-match': queryArg['if-match'],
+        },
+      }),
+    }),
+    record: build.query<RecordApiResponse, RecordApiArg>({
+      query: (queryArg) => ({
+        url: `/api/set-up/records/${queryArg.kind}/${queryArg.id}`,
+      }),
+    }),
+    previewSetUp: build.mutation<PreviewSetUpApiResponse, PreviewSetUpApiArg>({
+      query: (queryArg) => ({
+        url: `/api/set-up/preview`,
+        method: 'POST',
+        body: queryArg,
+      }),
+    }),
+    setUpSchema: build.query<SetUpSchemaApiResponse, SetUpSchemaApiArg>({
+      query: () => ({ url: `/api/set-up/schema.json` }),
+    }),
+    exportSetUp: build.query<ExportSetUpApiResponse, ExportSetUpApiArg>({
+      query: () => ({ url: `/api/set-up/file` }),
+    }),
+    importSetUpFile: build.mutation<ImportSetUpFileApiResponse, ImportSetUpFileApiArg>({
+      query: (queryArg) => ({
+        url: `/api/set-up/file`,
+        method: 'POST',
+        body: queryArg.setUpFile,
+        params: {
+          conflicting: queryArg.conflicting,
+        },
+      }),
+    }),
+    previewSetUpFile: build.mutation<PreviewSetUpFileApiResponse, PreviewSetUpFileApiArg>({
+      query: (queryArg) => ({
+        url: `/api/set-up/file/preview`,
+        method: 'POST',
+        body: queryArg,
+      }),
+    }),
+    previewLog: build.mutation<PreviewLogApiResponse, PreviewLogApiArg>({
+      query: (queryArg) => ({
+        url: `/api/logs/${queryArg.log}/preview`,
+        method: 'POST',
+        body: queryArg.logText,
+      }),
+    }),
+    importLog: build.mutation<ImportLogApiResponse, ImportLogApiArg>({
+      query: (queryArg) => ({
+        url: `/api/logs/${queryArg.log}`,
+        method: 'POST',
+        body: queryArg.logText,
+        params: {
+          goodRowsOnly: queryArg.goodRowsOnly,
+        },
+      }),
+    }),
+    exportLog: build.query<ExportLogApiResponse, ExportLogApiArg>({
+      query: (queryArg) => ({ url: `/api/logs/${queryArg}` }),
+    }),
+    makeBackup: build.query<MakeBackupApiResponse, MakeBackupApiArg>({
+      query: () => ({ url: `/api/backup` }),
+    }),
+    checkBackup: build.mutation<CheckBackupApiResponse, CheckBackupApiArg>({
+      query: (queryArg) => ({
+        url: `/api/restore/check`,
+        method: 'POST',
+        body: queryArg,
+      }),
+    }),
+    restore: build.mutation<RestoreApiResponse, RestoreApiArg>({
+      query: (queryArg) => ({
+        url: `/api/restore`,
+        method: 'POST',
+        body: queryArg,
+      }),
+    }),
+    exportJournal: build.query<ExportJournalApiResponse, ExportJournalApiArg>({
+      query: () => ({ url: `/api/journal` }),
+    }),
+    importJournal: build.mutation<ImportJournalApiResponse, ImportJournalApiArg>({
+      query: (queryArg) => ({
+        url: `/api/journal`,
+        method: 'POST',
+        body: queryArg,
+      }),
+    }),
+    certificate: build.query<CertificateApiResponse, CertificateApiArg>({
+      query: () => ({ url: `/api/certificate` }),
+    }),
+    openDemoYard: build.mutation<OpenDemoYardApiResponse, OpenDemoYardApiArg>({
+      query: () => ({ url: `/api/demo-yard`, method: 'POST' }),
+    }),
+    keepPhoto: build.mutation<KeepPhotoApiResponse, KeepPhotoApiArg>({
+      query: (queryArg) => ({
+        url: `/api/photos`,
+        method: 'POST',
+        body: queryArg,
+      }),
+    }),
+    photo: build.query<PhotoApiResponse, PhotoApiArg>({
+      query: (queryArg) => ({ url: `/api/photos/${queryArg}` }),
+    }),
+    photoThumb: build.query<PhotoThumbApiResponse, PhotoThumbApiArg>({
+      query: (queryArg) => ({ url: `/api/photos/${queryArg}/thumb` }),
+    }),
+  }),
+  overrideExisting: false,
+});
+export { injectedRtkApi as generatedApi };
+export type AboutApiResponse = /** status 200 Version, data folder and whether this is the demo */ About;
+export type AboutApiArg = void;
+export type RoundApiResponse = /** status 200 All pumps as they stand now, what needs hands first */ RoundAnswer;
+export type RoundApiArg = void;
+export type PumpApiResponse = /** status 200 A pump with its state, limits, tasks and earlier charges */ PumpPage;
+export type PumpApiArg = string;
+export type OilStoryApiResponse =
+  /** status 200 The pump’s charges as its looks tell them, and their trends */ OilStory;
+export type OilStoryApiArg = string;
+export type JournalApiResponse = /** status 200 A page of the pump’s entries, newest first */ JournalPage;
+export type JournalApiArg = {
+  pumpId: string;
+  before?: string;
+};
+export type EntryApiResponse = /** status 200 An entry with all its corrections */ EntryHistory;
+export type EntryApiArg = string;
+export type PostEntriesApiResponse = /** status 201 Write entries, each answered by itself */ EntriesAnswer;
+export type PostEntriesApiArg = EntriesPost;
+export type PreviewEntriesApiResponse = /** status 200 What entries would change, without writing them */ EntriesEffect;
+export type PreviewEntriesApiArg = EntriesPost;
+export type SetUpApiResponse = /** status 200 All records of the set-up in force now */ SetUpAnswer;
+export type SetUpApiArg = void;
+export type PostSetUpApiResponse = /** status 201 Add versions to the set-up, all or none */ SetUpPosted;
+export type PostSetUpApiArg = {
+  /** The tag of the set-up that the editor saw */
+  'if-match'?: string;
+  setUpPost: SetUpPost;
+};
+export type RecordApiResponse = /** status 200 A record with all its versions */ RecordHistory;
+export type RecordApiArg = {
+  kind: string;
+  id: string;
+};
+export type PreviewSetUpApiResponse = /** status 200 What versions would change, without writing them */ SetUpEffect;
+export type PreviewSetUpApiArg = SetUpPost;
+export type SetUpSchemaApiResponse = /** status 200 JSON Schema of a set-up file */ Download;
+export type SetUpSchemaApiArg = void;
+export type ExportSetUpApiResponse = /** status 200 The whole set-up in force, as one file */ SetUpFile;
+export type ExportSetUpApiArg = void;
+export type ImportSetUpFileApiResponse =
+  /** status 200 Import a set-up file: its new and changed records, and where asked the conflicting ones */ SetUpFileResult;
+export type ImportSetUpFileApiArg = {
+  conflicting: 'keep' | 'take';
+  setUpFile: SetUpFile;
+};
+export type PreviewSetUpFileApiResponse =
+  /** status 200 What an import of a set-up file would do, record by record */ SetUpFilePreview;
+export type PreviewSetUpFileApiArg = SetUpFile;
+export type PreviewLogApiResponse = /** status 200 What an import would do, row by row */ LogPreview;
+export type PreviewLogApiArg = {
+  log: 'runs' | 'looks';
+  logText: LogText;
+};
+export type ImportLogApiResponse = /** status 200 Import a log: all rows, or only the good ones */ LogResult;
+export type ImportLogApiArg = {
+  log: 'runs' | 'looks';
+  goodRowsOnly: 'yes' | 'no';
+  logText: LogText;
+};
+export type ExportLogApiResponse = /** status 200 All runs or looks that count, as CSV */ LogText;
+export type ExportLogApiArg = 'runs' | 'looks';
+export type MakeBackupApiResponse = /** status 200 The whole data folder as one checked file */ Download;
+export type MakeBackupApiArg = void;
+export type CheckBackupApiResponse = /** status 200 Upload a backup and see what is in it */ RestoreCheck;
+export type CheckBackupApiArg = Download;
+export type RestoreApiResponse =
+  /** status 200 Put a checked backup in place; what stood there is kept */ RestoreResult;
+export type RestoreApiArg = RestorePost;
+export type ExportJournalApiResponse = /** status 200 Everything ever written, as JSON lines */ Download;
+export type ExportJournalApiArg = void;
+export type ImportJournalApiResponse =
+  /** status 200 Take in everything from JSON lines, into an empty data folder */ JournalFileResult;
+export type ImportJournalApiArg = Download;
+export type CertificateApiResponse = /** status 200 The server’s own certificate, to be trusted by a device */ Download;
+export type CertificateApiArg = void;
+export type OpenDemoYardApiResponse = /** status 200 Serve the demo yard on a port of its own */ DemoYardOpened;
+export type OpenDemoYardApiArg = void;
+export type KeepPhotoApiResponse =
+  /** status 200 Keep a photograph, before the look that cites it; what its camera wrote beside the picture is removed */ PhotoKept;
+export type KeepPhotoApiArg = PhotoBytes;
+export type PhotoApiResponse = /** status 200 A photograph */ PhotoBytes;
+export type PhotoApiArg = string;
+export type PhotoThumbApiResponse = /** status 200 A photograph, small */ PhotoBytes;
+export type PhotoThumbApiArg = string;
+export type About = {
+  version: string;
+  dataFolder: string;
+  /** Local day on which the demo yard was seeded; null for an own folder. */
+  demoDay: string | null;
+  /** Everyone on the network can reach the server, and write. */
+  openToNetwork: boolean;
+  /** Addresses under which other devices reach it; empty while it is open to this machine alone. */
+  addresses: string[];
+  /** SHA-256 fingerprint of its own certificate; null over plain http. */
+  certificate: string | null;
+  now: string;
+};
+export type PumpKind = 'vane' | 'booster' | 'dry';
+export type Process = 'freezeDrying' | 'packaging' | 'composites' | 'industrial';
+export type VerdictLevel = 'runOn' | 'lookSooner' | 'beforeNextRun' | 'stop';
+export type Act = 'change' | 'purge' | 'flush' | 'washHousing' | 'inspect' | 'topUp' | 'drainToMark' | 'look' | 'bleed';
+export type AnsweredBy =
+  | 'change'
+  | 'bleedOrPurgeThenLook'
+  | 'changeOrClearLook'
+  | 'changeThenClearLook'
+  | 'topUp'
+  | 'drainToMark'
+  | 'flush'
+  | 'inspect'
+  | 'look';
+export type ParticleKind = 'black' | 'brown' | 'rustRed' | 'fibres' | 'glitter' | 'growth';
+export type FindingCode =
+  | 'water'
+  | 'waterAboveExpected'
+  | 'waterAtPickUp'
+  | 'levelFromWater'
+  | 'cream'
+  | 'creamThroughout'
+  | 'clarity'
+  | 'colour'
+  | 'darkAgain'
+  | 'sludge'
+  | 'particles'
+  | 'smell'
+  | 'foam'
+  | 'level'
+  | 'thrownOil'
+  | 'otherProduct'
+  | 'unknownAge'
+  | 'goneCharge';
+export type Finding =
+  | {
+      entryId: string;
+      at: string;
+      code: 'water';
+      foundUl: number;
+      chargeUl: number;
+      limitShare: number;
+      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      entryId: string;
+      at: string;
+      code: 'waterAboveExpected';
+      foundUl: number;
+      expectedUl: number;
+      limitTimes: number;
+      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      entryId: string;
+      at: string;
+      code: 'waterAtPickUp';
+      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      entryId: string;
+      at: string;
+      code: 'levelFromWater';
+      foundUl: number;
+      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      entryId: string;
+      at: string;
+      code: 'cream';
+      creamUl: number;
+      chargeUl: number;
+      limitShare: number;
+      afterPurge: boolean;
+      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      entryId: string;
+      at: string;
+      code: 'creamThroughout';
+      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      entryId: string;
+      at: string;
+      code: 'clarity';
+      clarity: 'hazy' | 'cloudy' | 'opaque' | 'cream';
+      hoursStood: number;
+      running: boolean;
+      afterPurge: boolean;
+      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      entryId: string;
+      at: string;
+      code: 'colour';
+      colour: number;
+      startColour: number;
+      limitRise: number;
+      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      entryId: string;
+      at: string;
+      code: 'darkAgain';
+      colour: number;
+      startColour: number;
+      runs: number;
+      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      entryId: string;
+      at: string;
+      code: 'sludge';
+      sludgeUl: number;
+      chargeUl: number;
+      limitShare: number;
+      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      entryId: string;
+      at: string;
+      code: 'particles';
+      amount: 'few' | 'many';
+      kinds: ParticleKind[];
+      /** Metal in a new or overhauled pump's first hours. */
+      runningIn: boolean;
+      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      entryId: string;
+      at: string;
+      code: 'smell';
+      smell: 'sour' | 'burnt' | 'solvent' | 'rancid' | 'fishy' | 'ammonia';
+      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      entryId: string;
+      at: string;
+      code: 'foam';
+      withHaze: boolean;
+      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      entryId: string;
+      at: string;
+      code: 'level';
+      found: 'none' | 'low' | 'high' | 'hair';
+      nothingAdded: boolean;
+      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      entryId: string;
+      at: string;
+      code: 'thrownOil';
+      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      entryId: string;
+      at: string;
+      code: 'otherProduct';
+      beforeId: string;
+      afterId: string;
+      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      entryId: string;
+      at: string;
+      code: 'unknownAge';
+      changedKnown: boolean;
+      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      entryId: string;
+      at: string;
+      code: 'goneCharge';
+      cause: FindingCode;
+      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: AnsweredBy;
+    };
+export type TaskId =
+  | 'look'
+  | 'bleed'
+  | 'oilChange'
+  | 'oilFilter'
+  | 'exhaustFilter'
+  | 'inletScreen'
+  | 'flush'
+  | 'boosterOil'
+  | 'sealCup'
+  | 'antiSuckback'
+  | 'vaneCheck'
+  | 'gaugeCheck'
+  | 'labSample'
+  | 'bearings'
+  | 'tipSeals'
+  | 'purge'
+  | 'housingClean';
+export type Measure = 'runs' | 'weight' | 'hours' | 'days' | 'changes';
+export type LimitSource = 'preset' | 'house' | 'model' | 'product' | 'pump' | 'calendar' | 'runningIn';
+export type DueForecast = {
+  measure: Measure;
+  p10Days: number;
+  p50Days: number;
+  p90Days: number;
+  /** `date`: a calendar limit; `use`: this pump's own use; `fewRuns`: own use, with too few runs to know their scatter. */
+  basis: 'date' | 'use' | 'fewRuns';
+  /** Runs until the limit; null for a date on a pump without a known rate. */
+  runsLeft: number | null;
+};
+export type LimitStanding = {
+  measure: Measure;
+  /** runs, weighted runs, hours, days or changes, as `used` and `left` */
+  limit: number;
+  used: number;
+  /** Never below 0. */
+  left: number;
+  from: LimitSource;
+  reached: boolean;
+  /** Not reached yet, but at the end of the next planned run it will be. */
+  withinNextRun: boolean;
+  forecast: DueForecast | null;
+};
+export type Reason =
+  | Finding
+  | {
+      code: 'changeDue';
+      task: TaskId;
+      decides: LimitStanding;
+      sinceAt: string;
+      level: VerdictLevel;
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      code: 'lookDue';
+      decides: LimitStanding;
+      sinceAt: string;
+      level: VerdictLevel;
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      code: 'lastRunBeforeChange';
+      decides: LimitStanding;
+      level: VerdictLevel;
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      code: 'carriedOver';
+      runs: number;
+      level: VerdictLevel;
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      code: 'notTakenOver';
+      level: VerdictLevel;
+      act: Act;
+      answeredBy: AnsweredBy;
+    };
+export type NextTask = {
+  task: TaskId;
+  /** The limit that decides: the first one reached, else the one expected first. */
+  decides: LimitStanding | null;
+  status: 'reached' | 'withinNextRun' | 'ok' | 'noLimit';
+  sinceAt: string | null;
+  /** Null: never done since the count began. */
+  doneEntryId: string | null;
+  forecast: DueForecast | null;
+};
+export type Load = 'wet' | 'fatty' | 'dusty' | 'fumes' | 'clean' | 'unlogged';
+export type RunRuler = {
+  collapsed: {
+    runs: number;
+    weight: number;
+  } | null;
+  bars: {
+    weight: number;
+    entryId: string;
+    at: string;
+    load: Load;
+    materialId: string;
+    carriedOver: boolean;
+    bled: boolean;
+    looked: boolean;
+    minutes: number;
+  }[];
+  /** Runs expected until the flag, with their likely day from now; null where the pump's rate is not known. */
+  expected: {
+    weight: number;
+    inDays: number | null;
+  }[];
+  flag: {
+    atWeight: number;
+    measure: Measure;
+    limit: number;
+    reached: boolean;
+  } | null;
+  usedWeight: number;
+};
+export type LookSource = 'sightGlass' | 'sample' | 'bleed' | 'drained';
+export type Clarity = 'bright' | 'hazy' | 'cloudy' | 'opaque' | 'cream';
+export type Level = 'none' | 'low' | 'hair' | 'right' | 'high';
+export type JarSeen = {
+  entryId: string;
+  at: string;
+  source: LookSource | 'change';
+  /** All the oil, hazy or clear. */
+  oilUl: number;
+  sludgeUl: number;
+  waterUl: number;
+  creamUl: number;
+  hazyUl: number;
+  photoId: string | null;
+  colour: number | null;
+  clarity: Clarity | null;
+  level: Level | null;
+  hoursStood: number | null;
+};
+export type RunningRun = {
+  entryId: string;
+  at: string;
+  equipmentName: string;
+  /** It has gone on so long that its end was probably forgotten. */
+  overlong: boolean;
+};
+export type RoundRow = {
+  pumpId: string;
+  name: string;
+  kind: PumpKind;
+  modelName: string;
+  siteId: string;
+  siteName: string;
+  siteNote: string | null;
+  process: Process;
+  zone: string;
+  equipmentName: string;
+  verdict: VerdictLevel;
+  act: Act | null;
+  reasons: Reason[];
+  nextTask: NextTask | null;
+  /** Runs until the oil change; null without an oil or a limit that runs use up. */
+  runsLeft: number | null;
+  ruler: RunRuler;
+  jars: JarSeen[];
+  chargeMl: number | null;
+  oilName: string | null;
+  carriedOverRuns: number;
+  /** Runs that go on, the oldest first. */
+  running: RunningRun[];
+  lent: boolean;
+  /** Nothing was ever written about it: it waits to be taken over. */
+  untouched: boolean;
+  lastMaterialId: string | null;
+  /** Materials that the bars name. */
+  materialNames: {
+    [key: string]: string;
+  };
+};
+export type RoundAnswer = {
+  at: string;
+  /** In the order in which they need hands: Stop, before next run, due looks, then the rest by site. */
+  rows: RoundRow[];
+  /** All pumps of the house, also spare and retired ones. */
+  pumps: number;
+  needHands: number;
+};
+export type PresetId = 'freshEveryRun' | 'bleedAndCount' | 'byTheHour' | 'byTheLook' | 'byTheLab';
+export type PumpPlace = 'inService' | 'lent' | 'spare' | 'retired';
+export type Limits = {
+  runs?: number | null;
+  weight?: number | null;
+  hours?: number | null;
+  days?: number | null;
+  changes?: number | null;
+};
+export type SparseLimits = {
+  look?: Limits;
+  bleed?: Limits;
+  oilChange?: Limits;
+  oilFilter?: Limits;
+  exhaustFilter?: Limits;
+  inletScreen?: Limits;
+  flush?: Limits;
+  boosterOil?: Limits;
+  sealCup?: Limits;
+  antiSuckback?: Limits;
+  vaneCheck?: Limits;
+  gaugeCheck?: Limits;
+  labSample?: Limits;
+  bearings?: Limits;
+  tipSeals?: Limits;
+  purge?: Limits;
+  housingClean?: Limits;
+};
+export type SparseOilLimits = {
+  'clarity.hazy'?: VerdictLevel;
+  'clarity.cloudy'?: VerdictLevel;
+  'clarity.opaque'?: VerdictLevel;
+  'running.opaque'?: VerdictLevel;
+  'running.cream'?: VerdictLevel;
+  'detergent.cloudy'?: VerdictLevel;
+  'detergent.opaque'?: VerdictLevel;
+  'purge.didNotClear'?: VerdictLevel;
+  darkAgain?: VerdictLevel;
+  'water.atPickUp'?: VerdictLevel;
+  'water.aboveMax'?: VerdictLevel;
+  'particles.few'?: VerdictLevel;
+  'particles.many'?: VerdictLevel;
+  'particles.rustRed'?: VerdictLevel;
+  'particles.growth'?: VerdictLevel;
+  'particles.glitter'?: VerdictLevel;
+  'particles.glitterRunningIn'?: VerdictLevel;
+  'smell.rancid'?: VerdictLevel;
+  'smell.sour'?: VerdictLevel;
+  'smell.burnt'?: VerdictLevel;
+  'smell.fishy'?: VerdictLevel;
+  'smell.ammonia'?: VerdictLevel;
+  'smell.solvent'?: VerdictLevel;
+  'foam.stays'?: VerdictLevel;
+  'foam.withHaze'?: VerdictLevel;
+  'waterPercent.lookSooner'?: number | null;
+  'waterPercent.beforeNextRun'?: number | null;
+  'waterPercent.stop'?: number | null;
+  'waterTimesExpected.lookSooner'?: number | null;
+  'waterTimesExpected.beforeNextRun'?: number | null;
+  'waterTimesExpected.stop'?: number | null;
+  'waterMlOverExpected.lookSooner'?: number | null;
+  'waterMlOverExpected.beforeNextRun'?: number | null;
+  'waterMlOverExpected.stop'?: number | null;
+  'creamPercent.lookSooner'?: number | null;
+  'creamPercent.beforeNextRun'?: number | null;
+  'creamPercent.stop'?: number | null;
+  'colourRise.lookSooner'?: number | null;
+  'colourRise.beforeNextRun'?: number | null;
+  'colourRise.stop'?: number | null;
+  'colourRiseDark.lookSooner'?: number | null;
+  'colourRiseDark.beforeNextRun'?: number | null;
+  'colourRiseDark.stop'?: number | null;
+  'sludgePercent.lookSooner'?: number | null;
+  'sludgePercent.beforeNextRun'?: number | null;
+  'sludgePercent.stop'?: number | null;
+};
+export type Pump = {
+  name: string;
+  modelId: string;
+  siteId: string;
+  equipmentId: string;
+  preset: PresetId;
+  /** Null for a dry pump. */
+  oilProductId?: string | null;
+  /** Start of the first charge after a new or overhauled pump (running-in); null when long in service. */
+  overhauledAt?: string | null;
+  /** Missing means in service. */
+  place?: PumpPlace | null;
+  /** Where it was lent to, why it was retired, what it was exchanged for. */
+  note?: string | null;
+  /** Its own ultimate, blanked off. */
+  blankOffPa?: number | null;
+  limits?: SparseLimits | null;
+  oilLimits?: SparseOilLimits | null;
+};
+export type SumpKey = 'oil' | 'gearA' | 'gearB' | 'sealCup';
+export type Sump = {
+  key: SumpKey;
+  chargeMl: number;
+  /** What the housing holds at most. */
+  housingMl: number;
+  /** Stays behind after a drain. */
+  holdUpMl: number;
+  /** Between MIN and MAX in the sight glass. */
+  betweenMarksMl?: number | null;
+};
+export type PumpModel = {
+  name: string;
+  kind: PumpKind;
+  pumpingSpeedM3h: number;
+  stages?: number | null;
+  ultimatePa?: number | null;
+  /** Ultimate with the gas ballast open. */
+  ultimateBallastPa?: number | null;
+  ballastFlowM3h?: number | null;
+  operatingOilTempC: number;
+  ballastRule: 'open' | 'closed' | 'purge' | 'none';
+  hasOilFilter: boolean;
+  oilFilterHoldUpMl?: number | null;
+  hasHourMeter?: boolean | null;
+  /** The oil that its manual names. */
+  usualProductId?: string | null;
+  /** Fields whose value is a default of ours, not from the manual. */
+  assumed?: string[] | null;
+  sumps: Sump[];
+  limits?: SparseLimits | null;
+};
+export type Site = {
+  name: string;
+  process: Process;
+  /** What it does, in a few words. */
+  note?: string | null;
+  /** IANA zone; days follow it. */
+  zone: string;
+};
+export type Equipment = {
+  name: string;
+  siteId: string;
+  process: Process;
+  chamberVolumeL?: number | null;
+  /** Hours that count as one plain run. */
+  referenceHours: number;
+  /** Cycles that count as one plain run; null where runs are counted by hours. */
+  cyclesPerRun?: number | null;
+  cycleTimeS?: number | null;
+  coldTrap: boolean;
+  /** Acceptance targets of this set: a pressure within the first minutes, an ultimate within hours. */
+  targetFirstPa?: number | null;
+  targetFirstMinutes?: number | null;
+  targetUltimatePa?: number | null;
+  targetUltimateHours?: number | null;
+};
+export type OilBase = 'mineral' | 'synthetic' | 'ester' | 'pfpe';
+export type WaterBehaviour = 'demulsifying' | 'detergent';
+export type OilProduct = {
+  name: string;
+  grade: string;
+  base: OilBase;
+  waterBehaviour: WaterBehaviour;
+  /** Coloured by its maker: judged by colour with more patience. */
+  dyed?: boolean | null;
+  /** ASTM D1500 of the unused oil. */
+  freshColour: number;
+  densityKgM3: number;
+  /** Kinematic viscosity (ASTM D445) of the unused oil. */
+  viscosity40Mm2s?: number | null;
+  viscosity100Mm2s?: number | null;
+  /** The fresh oil's own analysis: the baseline of every later one. */
+  freshWaterPpm?: number | null;
+  freshAcidMgKohG?: number | null;
+  freshBaseMgKohG?: number | null;
+  freshIronPpm?: number | null;
+  assumed?: string[] | null;
+  limits?: SparseLimits | null;
+  oilLimits?: SparseOilLimits | null;
+};
+export type ResolvedLimit = {
+  measure: Measure;
+  /** runs, weighted runs, hours, days or changes */
+  value: number;
+  from: LimitSource;
+};
+export type CareRules = {
+  preset: PresetId;
+  tasks: {
+    task: TaskId;
+    limits: ResolvedLimit[];
+  }[];
+  /** Hours limit of the first charge of a new or overhauled pump. */
+  runningInHours: number;
+};
+export type OilLimits = {
+  'clarity.hazy': VerdictLevel;
+  'clarity.cloudy': VerdictLevel;
+  'clarity.opaque': VerdictLevel;
+  'running.opaque': VerdictLevel;
+  'running.cream': VerdictLevel;
+  'detergent.cloudy': VerdictLevel;
+  'detergent.opaque': VerdictLevel;
+  'purge.didNotClear': VerdictLevel;
+  darkAgain: VerdictLevel;
+  'water.atPickUp': VerdictLevel;
+  'water.aboveMax': VerdictLevel;
+  'particles.few': VerdictLevel;
+  'particles.many': VerdictLevel;
+  'particles.rustRed': VerdictLevel;
+  'particles.growth': VerdictLevel;
+  'particles.glitter': VerdictLevel;
+  'particles.glitterRunningIn': VerdictLevel;
+  'smell.rancid': VerdictLevel;
+  'smell.sour': VerdictLevel;
+  'smell.burnt': VerdictLevel;
+  'smell.fishy': VerdictLevel;
+  'smell.ammonia': VerdictLevel;
+  'smell.solvent': VerdictLevel;
+  'foam.stays': VerdictLevel;
+  'foam.withHaze': VerdictLevel;
+  'waterPercent.lookSooner': number | null;
+  'waterPercent.beforeNextRun': number | null;
+  'waterPercent.stop': number | null;
+  'waterTimesExpected.lookSooner': number | null;
+  'waterTimesExpected.beforeNextRun': number | null;
+  'waterTimesExpected.stop': number | null;
+  'waterMlOverExpected.lookSooner': number | null;
+  'waterMlOverExpected.beforeNextRun': number | null;
+  'waterMlOverExpected.stop': number | null;
+  'creamPercent.lookSooner': number | null;
+  'creamPercent.beforeNextRun': number | null;
+  'creamPercent.stop': number | null;
+  'colourRise.lookSooner': number | null;
+  'colourRise.beforeNextRun': number | null;
+  'colourRise.stop': number | null;
+  'colourRiseDark.lookSooner': number | null;
+  'colourRiseDark.beforeNextRun': number | null;
+  'colourRiseDark.stop': number | null;
+  'sludgePercent.lookSooner': number | null;
+  'sludgePercent.beforeNextRun': number | null;
+  'sludgePercent.stop': number | null;
+};
+export type Material = {
+  name: string;
+  process: Process;
+  /** Ratings 0-3. */
+  moisture: number;
+  fat: number;
+  fines: number;
+  solvent: number;
+  acid: number;
+  note?: string | null;
+};
+export type Person = {
+  name: string;
+};
+export type JarShape = {
+  name: string;
+  points: {
+    heightMm: number;
+    ml: number;
+  }[];
+};
+export type HouseRules = {
+  limits: SparseLimits;
+  oilLimits?: SparseOilLimits | null;
+};
+export type HouseSetUp = {
+  site: {
+    [key: string]: Site;
+  };
+  equipment: {
+    [key: string]: Equipment;
+  };
+  pumpModel: {
+    [key: string]: PumpModel;
+  };
+  pump: {
+    [key: string]: Pump;
+  };
+  oilProduct: {
+    [key: string]: OilProduct;
+  };
+  material: {
+    [key: string]: Material;
+  };
+  person: {
+    [key: string]: Person;
+  };
+  /** Jars of one's own, beside those of the library. */
+  jarShape: {
+    [key: string]: JarShape;
+  };
+  houseRules: {
+    [key: string]: HouseRules;
+  };
+};
+export type PumpSetUp = {
+  pumpId: string;
+  pump: Pump;
+  model: PumpModel;
+  site: Site;
+  equipment: Equipment;
+  product: OilProduct | null;
+  rules: CareRules;
+  oilLimits: OilLimits;
+  /** The whole house, for what an entry names (another equipment, a material, an oil product). */
+  house: HouseSetUp;
+};
+export type OrderKey = {
+  happenedAt: string;
+  recordedAt: string;
+  id: string;
+};
+export type Counts = {
+  runs: number;
+  /** thousandths of a weighted run */
+  weightMilli: number;
+  /** Running time: logged runs, and what the hour meter counted beside them. */
+  minutes: number;
+  /** The part of `minutes` that no run was logged for. */
+  unloggedMinutes: number;
+  changes: number;
+};
+export type Since = {
+  at: string;
+  /** local calendar day of the site */
+  day: number;
+  entryId: string | null;
+  counts: Counts;
+};
+export type GoneCharge = {
+  number: number;
+  runs: number;
+  startColour: number | null;
+  chargeMl: number;
+  waterTakenOutMl: number;
+};
+export type Charge = {
+  /** 0 until the first change that was logged. */
+  number: number;
+  since: Since;
+  productId: string | null;
+  filledUl: number | null;
+  /** ASTM D1500 at the start: the first look at this charge, at most the fresh oil's own colour. */
+  startColour: number | null;
+  bledWaterUl: number;
+  toppedUpUl: number;
+  carriedOverRuns: number;
+  /** Water of this charge that a bleed or purge and a clear look after it have answered. */
+  answeredWaterUl: number;
+  /** Taken out with samples since the change. */
+  sampledWaterUl: number;
+  bledSinceWaterSeen: boolean;
+  /** A purge was done since cream or haze was seen. */
+  purgedSinceSeen: boolean;
+  /** The level was read between the marks, and nothing was added since. */
+  levelKnown: boolean;
+  /** Water of the last bleed as it was said when drawn, until its jar is read. */
+  unreadBleedUl: number | null;
+  /** The charge before it; null for the first on record. */
+  gone: GoneCharge | null;
+};
+export type SumpState = {
+  key: SumpKey;
+  charge: Charge;
+  findings: Finding[];
+};
+export type RulerBar = {
+  entryId: string;
+  at: string;
+  weightMilli: number;
+  minutes: number;
+  load: Load;
+  materialId: string;
+  carriedOver: boolean;
+  bled: boolean;
+  looked: boolean;
+};
+export type RecentRun = {
+  at: string;
+  weightMilli: number;
+  minutes: number;
+};
+export type BallastUse = 'closed' | 'open' | 'purge' | 'unknown';
+export type YesNo = 'yes' | 'no' | 'unknown';
+export type LastRun = {
+  entryId: string;
+  happenedAt: string;
+  equipmentId: string;
+  materialId: string;
+  minutes: number;
+  cycles: number | null;
+  ballast: BallastUse;
+  trapTempC: number | null;
+  lowestPressurePa: number | null;
+  ventedBeforeStop: YesNo;
+};
+export type OpenRun = {
+  entryId: string;
+  at: string;
+  equipmentId: string;
+  materialId: string;
+};
+export type MeterSegment = {
+  entryId: string;
+  at: string;
+  /** On the meter. */
+  minutes: number;
+  /** Minutes of logged runs at that reading. */
+  loggedMinutes: number;
+  /** Logged beyond what the meter had counted by then: a run that was still going, or one logged too long. */
+  aheadMinutes: number;
+};
+export type PumpState = {
+  foldVersion: number;
+  pumpId: string;
+  entries: number;
+  last: OrderKey | null;
+  totals: Counts;
+  tasks: {
+    look?: Since;
+    bleed?: Since;
+    oilChange?: Since;
+    oilFilter?: Since;
+    exhaustFilter?: Since;
+    inletScreen?: Since;
+    flush?: Since;
+    boosterOil?: Since;
+    sealCup?: Since;
+    antiSuckback?: Since;
+    vaneCheck?: Since;
+    gaugeCheck?: Since;
+    labSample?: Since;
+    bearings?: Since;
+    tipSeals?: Since;
+    purge?: Since;
+    housingClean?: Since;
+  };
+  /** Start of the count of tasks never done. */
+  start: Since | null;
+  sumps: SumpState[];
+  bars: RulerBar[];
+  collapsed: {
+    runs: number;
+    weightMilli: number;
+    minutes: number;
+  };
+  recentRuns: RecentRun[];
+  jars: JarSeen[];
+  lastRun: LastRun | null;
+  running: OpenRun[];
+  meter: MeterSegment | null;
+  /** When it was new or overhauled, and the running time until then. */
+  overhaul: {
+    at: string;
+    minutes: number;
+  } | null;
+};
+export type TaskStanding = {
+  task: TaskId;
+  limits: LimitStanding[];
+  /** The limit that decides: the first one reached, else the one expected first. */
+  decides: LimitStanding | null;
+  status: 'reached' | 'withinNextRun' | 'ok' | 'noLimit';
+  sinceAt: string | null;
+  /** Null: never done since the count began. */
+  doneEntryId: string | null;
+  forecast: DueForecast | null;
+};
+export type Usage = {
+  /** Null with fewer than two runs. */
+  runsPerDay: number | null;
+  intervals: number;
+  intervalCv: number;
+  meanWeight: number;
+  weightCv: number;
+  meanHours: number;
+  hoursCv: number;
+};
+export type Standing = {
+  at: string;
+  todayDay: number;
+  verdict: VerdictLevel;
+  /** Act of the worst reason; null when nothing is wanted. */
+  act: Act | null;
+  /** Worst first. */
+  reasons: Reason[];
+  /** In the order in which they will be wanted. */
+  tasks: TaskStanding[];
+  nextTask: TaskStanding | null;
+  usage: Usage;
+  /** Runs of this charge that went out on oil that was due. */
+  carriedOverRuns: number;
+  /** On the hour meter, but not logged as runs, since the oil change. */
+  unloggedMinutes: number;
+};
+export type EarlierCharge = {
+  number: number;
+  since: string;
+  until: string;
+  runs: number;
+  hours: number;
+  carriedOverRuns: number;
+  bledWaterMl: number;
+  lastJar: JarSeen | null;
+  ruler: RunRuler;
+};
+export type PumpPage = {
+  row: RoundRow;
+  setUp: PumpSetUp;
+  state: PumpState;
+  standing: Standing;
+  earlier: EarlierCharge[];
+};
+export type StoryPoint = {
+  entryId: string;
+  at: string;
+  runs: number;
+  weightMilli: number;
+  colour: number | null;
+  /** Water found on this charge so far; null when the look said nothing about water. */
+  waterUl: number | null;
+  /** The verdict right after it. */
+  verdict: VerdictLevel;
+  jar: JarSeen;
+};
+export type ChargeStory = {
+  number: number;
+  since: string;
+  /** Null for the charge that goes on. */
+  until: string | null;
+  productId: string | null;
+  runs: number;
+  weightMilli: number;
+  startColour: number | null;
+  points: StoryPoint[];
+};
+export type StoryMeasure = 'waterMl' | 'colourRise';
+export type Trend = {
+  n: number;
+  /** Mann-Kendall's S: rising pairs less falling ones. */
+  s: number;
+  /** Two-sided: how often chance alone would make at least so strong a row. */
+  p: number;
+  /** Sen's slope: per step from one value to the next. */
+  slope: number;
+  method: 'exact' | 'normal';
+  verdict: 'rising' | 'falling' | 'none' | 'tooFew';
+};
+export type ChargeTrend = {
+  measure: StoryMeasure;
+  /** One value per ended charge that has one, oldest first. */
+  values: {
+    number: number;
+    value: number;
+  }[];
+  trend: Trend;
+  /** From this pump's own ended charges; null while there are too few. */
+  own: {
+    usual: number;
+    limit: number;
+  } | null;
+};
+export type OilStory = {
+  /** Oldest first; the last one goes on. */
+  charges: ChargeStory[];
+  trends: ChargeTrend[];
+  /** The unused oil of what is in it now, to hold a jar against. */
+  product: OilProduct | null;
+};
+export type SessionKind = 'run' | 'sideJob' | 'aborted';
+export type RunBody = {
+  materialId: string;
+  /** Its end is not known yet; a correction with the whole run ends it. Without minutes and cycles, and it does not count yet. */
+  stillRunning?: boolean | null;
+  minutes?: number | null;
+  cycles?: number | null;
+  session: SessionKind;
+  ballast: BallastUse;
+  trapTempC?: number | null;
+  lowestPressurePa?: number | null;
+  ventedBeforeStop: YesNo;
+  remark?: string | null;
+};
+export type Subject = {
+  type: 'pump' | 'equipment';
+  id: string;
+};
+export type Precision = 'exact' | 'day' | 'unknown';
+export type ParticleAmount = 'none' | 'few' | 'many';
+export type Smell = 'none' | 'sour' | 'burnt' | 'solvent' | 'rancid' | 'fishy' | 'ammonia';
+export type Foam = 'none' | 'settles' | 'stays';
+export type LookBody = {
+  sump: SumpKey;
+  source: LookSource;
+  /** mL in the jar, all layers together; null for the sight glass. */
+  lookedAtMl?: number | null;
+  /** Hours the oil had stood; 0 in the sight glass means the pump was running. */
+  hoursStood: number;
+  jarTempC?: number | null;
+  /** A jar of the library or of the set-up; null for any straight one. */
+  jarShapeId?: string | null;
+  /** Before draining, for a jar. */
+  level?: Level | null;
+  /** ASTM D1500, 0.5-8.0 in half steps. */
+  colour?: number | null;
+  clarity?: Clarity | null;
+  /** Layers from the bottom; what is left of the jar is clear oil. Oil denser than water has them turned round. */
+  sludgeMl?: number | null;
+  freeWaterMl?: number | null;
+  creamMl?: number | null;
+  hazyMl?: number | null;
+  particles?: ParticleAmount | null;
+  particleKinds?: ParticleKind[] | null;
+  smell?: Smell | null;
+  foam?: Foam | null;
+  /** Water stands as high as the oil pick-up. */
+  waterAtPickUp?: boolean | null;
+  /** Oil came out of the exhaust after the first five minutes of pump-down. */
+  thrownFromExhaust?: boolean | null;
+  /** SHA-256 of a photograph that was uploaded before. */
+  photoId?: string | null;
+  remark?: string | null;
+};
+export type BleedBody = {
+  sump: SumpKey;
+  drawnMl: number;
+  waterMl: number;
+  remark?: string | null;
+};
+export type TopUpBody = {
+  sump: SumpKey;
+  productId: string;
+  addedMl: number;
+  levelAfter: Level;
+  remark?: string | null;
+};
+export type ChangeBody = {
+  sump: SumpKey;
+  productId: string;
+  outMl: number;
+  inMl: number;
+  levelAfter: Level;
+  remark?: string | null;
+};
+export type DoneBody = {
+  task: string;
+  remark?: string | null;
+};
+export type MeterBody = {
+  action: 'read' | 'replaced';
+  /** On the meter; for a replacement the last reading of the old one. */
+  minutes: number;
+  newMinutes?: number | null;
+  remark?: string | null;
+};
+export type TakeOverBody = {
+  meterMinutes?: number | null;
+  /** When the oil in it was changed; null when nobody knows. */
+  oilChangedAt?: string | null;
+  /** Since that change; null when nobody knows. */
+  runsSince?: number | null;
+  minutesSince?: number | null;
+  remark?: string | null;
+};
+export type NoteBody = {
+  text: string;
+};
+export type Entry =
+  | {
+      kind: 'run';
+      body: RunBody;
+      /** UUID made by the client. */
+      id: string;
+      /** Entries of one deed share it; they are written and undone together. */
+      actId: string;
+      subjects: Subject[];
+      happenedAt: string;
+      /** IANA zone of the site. */
+      zone: string;
+      precision: Precision;
+      recordedAt: string;
+      who?: string | null;
+      device?: string | null;
+      /** Codes of the soft questions the person has answered with yes. */
+      acknowledged: string[];
+      bodyVersion: number;
+    }
+  | {
+      kind: 'look';
+      body: LookBody;
+      /** UUID made by the client. */
+      id: string;
+      /** Entries of one deed share it; they are written and undone together. */
+      actId: string;
+      subjects: Subject[];
+      happenedAt: string;
+      /** IANA zone of the site. */
+      zone: string;
+      precision: Precision;
+      recordedAt: string;
+      who?: string | null;
+      device?: string | null;
+      /** Codes of the soft questions the person has answered with yes. */
+      acknowledged: string[];
+      bodyVersion: number;
+    }
+  | {
+      kind: 'bleed';
+      body: BleedBody;
+      /** UUID made by the client. */
+      id: string;
+      /** Entries of one deed share it; they are written and undone together. */
+      actId: string;
+      subjects: Subject[];
+      happenedAt: string;
+      /** IANA zone of the site. */
+      zone: string;
+      precision: Precision;
+      recordedAt: string;
+      who?: string | null;
+      device?: string | null;
+      /** Codes of the soft questions the person has answered with yes. */
+      acknowledged: string[];
+      bodyVersion: number;
+    }
+  | {
+      kind: 'topUp';
+      body: TopUpBody;
+      /** UUID made by the client. */
+      id: string;
+      /** Entries of one deed share it; they are written and undone together. */
+      actId: string;
+      subjects: Subject[];
+      happenedAt: string;
+      /** IANA zone of the site. */
+      zone: string;
+      precision: Precision;
+      recordedAt: string;
+      who?: string | null;
+      device?: string | null;
+      /** Codes of the soft questions the person has answered with yes. */
+      acknowledged: string[];
+      bodyVersion: number;
+    }
+  | {
+      kind: 'change';
+      body: ChangeBody;
+      /** UUID made by the client. */
+      id: string;
+      /** Entries of one deed share it; they are written and undone together. */
+      actId: string;
+      subjects: Subject[];
+      happenedAt: string;
+      /** IANA zone of the site. */
+      zone: string;
+      precision: Precision;
+      recordedAt: string;
+      who?: string | null;
+      device?: string | null;
+      /** Codes of the soft questions the person has answered with yes. */
+      acknowledged: string[];
+      bodyVersion: number;
+    }
+  | {
+      kind: 'done';
+      body: DoneBody;
+      /** UUID made by the client. */
+      id: string;
+      /** Entries of one deed share it; they are written and undone together. */
+      actId: string;
+      subjects: Subject[];
+      happenedAt: string;
+      /** IANA zone of the site. */
+      zone: string;
+      precision: Precision;
+      recordedAt: string;
+      who?: string | null;
+      device?: string | null;
+      /** Codes of the soft questions the person has answered with yes. */
+      acknowledged: string[];
+      bodyVersion: number;
+    }
+  | {
+      kind: 'meter';
+      body: MeterBody;
+      /** UUID made by the client. */
+      id: string;
+      /** Entries of one deed share it; they are written and undone together. */
+      actId: string;
+      subjects: Subject[];
+      happenedAt: string;
+      /** IANA zone of the site. */
+      zone: string;
+      precision: Precision;
+      recordedAt: string;
+      who?: string | null;
+      device?: string | null;
+      /** Codes of the soft questions the person has answered with yes. */
+      acknowledged: string[];
+      bodyVersion: number;
+    }
+  | {
+      kind: 'takeOver';
+      body: TakeOverBody;
+      /** UUID made by the client. */
+      id: string;
+      /** Entries of one deed share it; they are written and undone together. */
+      actId: string;
+      subjects: Subject[];
+      happenedAt: string;
+      /** IANA zone of the site. */
+      zone: string;
+      precision: Precision;
+      recordedAt: string;
+      who?: string | null;
+      device?: string | null;
+      /** Codes of the soft questions the person has answered with yes. */
+      acknowledged: string[];
+      bodyVersion: number;
+    }
+  | {
+      kind: 'note';
+      body: NoteBody;
+      /** UUID made by the client. */
+      id: string;
+      /** Entries of one deed share it; they are written and undone together. */
+      actId: string;
+      subjects: Subject[];
+      happenedAt: string;
+      /** IANA zone of the site. */
+      zone: string;
+      precision: Precision;
+      recordedAt: string;
+      who?: string | null;
+      device?: string | null;
+      /** Codes of the soft questions the person has answered with yes. */
+      acknowledged: string[];
+      bodyVersion: number;
+    }
+  | {
+      kind: string;
+      body: any;
+      /** UUID made by the client. */
+      id: string;
+      /** Entries of one deed share it; they are written and undone together. */
+      actId: string;
+      subjects: Subject[];
+      happenedAt: string;
+      /** IANA zone of the site. */
+      zone: string;
+      precision: Precision;
+      recordedAt: string;
+      who?: string | null;
+      device?: string | null;
+      /** Codes of the soft questions the person has answered with yes. */
+      acknowledged: string[];
+      bodyVersion: number;
+    };
+export type JournalLine = {
+  entry: Entry;
+  correctionId: string | null;
+  /** Two corrections saw the same predecessor: someone should look. */
+  contradicted: boolean;
+};
+export type JournalPage = {
+  lines: JournalLine[];
+  /** Entry id to ask from for older lines; null at the end. */
+  before: string | null;
+};
+export type CorrectionBody = {
+  targetId: string;
+  /** The correction that its writer saw in force, null for the original. Two that name the same are flagged. */
+  supersedes: string | null;
+  /** All corrections of the entry that its writer saw. */
+  saw?: string[] | null;
+  action: 'void' | 'replace';
+  /** With `replace`: the full new body, of the original's kind. */
+  body?:
+    | RunBody
+    | LookBody
+    | BleedBody
+    | TopUpBody
+    | ChangeBody
+    | DoneBody
+    | MeterBody
+    | TakeOverBody
+    | NoteBody
+    | any
+    | null;
+  /** With `replace`: when it really happened; null keeps the original's. */
+  happenedAt?: string | null;
+};
+export type Correction = {
+  kind: 'correction';
+  body: CorrectionBody;
+  /** UUID made by the client. */
+  id: string;
+  /** Entries of one deed share it; they are written and undone together. */
+  actId: string;
+  subjects: Subject[];
+  happenedAt: string;
+  /** IANA zone of the site. */
+  zone: string;
+  precision: Precision;
+  recordedAt: string;
+  who?: string | null;
+  device?: string | null;
+  /** Codes of the soft questions the person has answered with yes. */
+  acknowledged: string[];
+  bodyVersion: number;
+};
+export type EntryHistory = {
+  original: Entry;
+  corrections: Correction[];
+  counts: Entry | null;
+  /** All entries of the same deed that still count; they are taken back together. */
+  actEntryIds: string[];
+  contradicted: boolean;
+};
+export type Question =
+  | {
+      code: 'overlap';
+      otherEntryId: string;
+      otherFrom: string;
+      otherUntil: string;
+    }
+  | {
+      code: 'drainAboveCharge';
+      outMl: number;
+      chargeMl: number;
+    }
+  | {
+      code: 'meterBackwards';
+      beforeMinutes: number;
+      beforeAt: string;
+    }
+  | {
+      code: 'meterTooFast';
+      beforeMinutes: number;
+      beforeAt: string;
+    };
+export type FieldIssue = {
+  field: string;
+  value: any;
+  code: string;
+  right: string;
+};
+export type EntryAnswer =
+  | {
+      id: string;
+      status: 'written' | 'alreadyWritten';
+      seq: number;
+    }
+  | {
+      id: string;
+      status: 'conflict';
+      stored: any;
+      sent: any;
+    }
+  | {
+      id: string;
+      status: 'asked';
+      questions: Question[];
+    }
+  | {
+      id: string | null;
+      status: 'refused';
+      issues: FieldIssue[];
+    }
+  | {
+      id: string;
+      status: 'heldBack';
+    };
+export type EntriesAnswer = {
+  answers: EntryAnswer[];
+};
+export type JournalEntry = Entry | Correction;
+export type EntriesPost = {
+  entries: JournalEntry[];
+};
+export type PumpEffect = {
+  pumpId: string;
+  name: string;
+  before: RoundRow | null;
+  after: RoundRow | null;
+  runsBefore: number;
+  runsAfter: number;
+  hoursBefore: number;
+  hoursAfter: number;
+  weightBefore: number;
+  weightAfter: number;
+};
+export type EntriesEffect = {
+  answers: EntryAnswer[];
+  effects: PumpEffect[];
+};
+export type SetUpAnswer = {
+  at: string;
+  /** What an edit sends back as If-Match. */
+  tag: string;
+  house: HouseSetUp;
+};
+export type SetUpPosted = {
+  written: number;
+  issues: FieldIssue[];
+};
+export type SetUpVersion =
+  | {
+      id: string;
+      kind: 'site';
+      subjectId: string;
+      validFrom: string;
+      recordedAt: string;
+      body: Site;
+    }
+  | {
+      id: string;
+      kind: 'equipment';
+      subjectId: string;
+      validFrom: string;
+      recordedAt: string;
+      body: Equipment;
+    }
+  | {
+      id: string;
+      kind: 'pumpModel';
+      subjectId: string;
+      validFrom: string;
+      recordedAt: string;
+      body: PumpModel;
+    }
+  | {
+      id: string;
+      kind: 'pump';
+      subjectId: string;
+      validFrom: string;
+      recordedAt: string;
+      body: Pump;
+    }
+  | {
+      id: string;
+      kind: 'oilProduct';
+      subjectId: string;
+      validFrom: string;
+      recordedAt: string;
+      body: OilProduct;
+    }
+  | {
+      id: string;
+      kind: 'material';
+      subjectId: string;
+      validFrom: string;
+      recordedAt: string;
+      body: Material;
+    }
+  | {
+      id: string;
+      kind: 'person';
+      subjectId: string;
+      validFrom: string;
+      recordedAt: string;
+      body: Person;
+    }
+  | {
+      id: string;
+      kind: 'jarShape';
+      subjectId: string;
+      validFrom: string;
+      recordedAt: string;
+      body: JarShape;
+    }
+  | {
+      id: string;
+      kind: 'houseRules';
+      subjectId: string;
+      validFrom: string;
+      recordedAt: string;
+      body: HouseRules;
+    }
+  | {
+      id: string;
+      kind: string;
+      subjectId: string;
+      validFrom: string;
+      recordedAt: string;
+      body: any;
+    };
+export type SetUpPost = {
+  versions: SetUpVersion[];
+};
+export type SetUpKind = string;
+export type RecordHistory = {
+  kind: SetUpKind;
+  subjectId: string;
+  versions: SetUpVersion[];
+  inForceId: string;
+  /** Pumps with entries that the record bears upon. */
+  usedByPumps: string[];
+};
+export type SetUpEffect = {
+  issues: FieldIssue[];
+  effects: PumpEffect[];
+};
+export type Download = string;
+export type SetUpFileRecord =
+  | {
+      kind: 'site';
+      id: string;
+      seen?: string | null;
+      body: Site;
+    }
+  | {
+      kind: 'equipment';
+      id: string;
+      seen?: string | null;
+      body: Equipment;
+    }
+  | {
+      kind: 'pumpModel';
+      id: string;
+      seen?: string | null;
+      body: PumpModel;
+    }
+  | {
+      kind: 'pump';
+      id: string;
+      seen?: string | null;
+      body: Pump;
+    }
+  | {
+      kind: 'oilProduct';
+      id: string;
+      seen?: string | null;
+      body: OilProduct;
+    }
+  | {
+      kind: 'material';
+      id: string;
+      seen?: string | null;
+      body: Material;
+    }
+  | {
+      kind: 'person';
+      id: string;
+      seen?: string | null;
+      body: Person;
+    }
+  | {
+      kind: 'jarShape';
+      id: string;
+      seen?: string | null;
+      body: JarShape;
+    }
+  | {
+      kind: 'houseRules';
+      id: string;
+      seen?: string | null;
+      body: HouseRules;
+    }
+  | {
+      kind: string;
+      id: string;
+      seen?: string | null;
+      body: any;
+    };
+export type SetUpFile = {
+  format: 'winter-jar-set-up';
+  version: 1;
+  exportedAt?: string;
+  records: SetUpFileRecord[];
+};
+export type SetUpFileRow = {
+  place: number;
+  kind: string;
+  id: string;
+  name: string;
+  status: 'new' | 'changed' | 'same' | 'conflicting' | 'refused';
+  /** Fields that differ from the record in force. */
+  fields: string[];
+  issues: FieldIssue[];
+};
+export type SetUpFileResult = {
+  rows: SetUpFileRow[];
+  /** Set when the file as a whole cannot be read. */
+  fileIssue: FieldIssue | null;
+  written: number;
+};
+export type SetUpFilePreview = {
+  rows: SetUpFileRow[];
+  /** Set when the file as a whole cannot be read. */
+  fileIssue: FieldIssue | null;
+};
+export type LogRow = {
+  line: number;
+  status: 'new' | 'unchanged' | 'bad';
+  pump: string;
+  /** When it happened, as the row says. */
+  when: string;
+  issues: FieldIssue[];
+};
+export type LogPreview = {
+  rows: number;
+  fresh: number;
+  unchanged: number;
+  bad: number;
+  /** All bad rows (at most 500), and the first rows of the rest. */
+  shown: LogRow[];
+  /** Set when the file as a whole cannot be read. */
+  fileIssue: FieldIssue | null;
+};
+export type LogText = string;
+export type LogResult = {
+  rows: number;
+  fresh: number;
+  unchanged: number;
+  bad: number;
+  /** All bad rows (at most 500), and the first rows of the rest. */
+  shown: LogRow[];
+  /** Set when the file as a whole cannot be read. */
+  fileIssue: FieldIssue | null;
+  written: number;
+};
+export type BackupContents = {
+  pumps: number;
+  entries: number;
+  lastRecordedAt: string | null;
+};
+export type RestoreCheck = {
+  issue: FieldIssue | null;
+  uploadId: string | null;
+  madeAt: string | null;
+  inFile: BackupContents | null;
+  present: BackupContents;
+};
+export type RestoreResult = {
+  /** Where the data that stood here before is kept. */
+  keptAs: string;
+  now: BackupContents;
+};
+export type RestorePost = {
+  uploadId: string;
+};
+export type JournalFileResult = {
+  issue: FieldIssue | null;
+  /** Line of the issue, counted from 1. */
+  line: number | null;
+  setUpVersions: number;
+  entries: number;
+};
+export type DemoYardOpened = {
+  port: number;
+};
+export type PhotoKept = {
+  /** SHA-256 of what is kept. */
+  photoId: string;
+  width: number;
+  height: number;
+};
+export type PhotoBytes = string;

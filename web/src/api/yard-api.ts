@@ -1,0 +1,35 @@
+import { generatedApi } from './generated.js';
+
+/** The generated endpoints with what goes stale after a write: everything that was read. */
+const READ = ['about', 'round', 'pump', 'journal', 'entry', 'setUp', 'record', 'oilStory'] as const;
+const WRITTEN = ['postEntries', 'importLog', 'postSetUp', 'importSetUpFile', 'restore', 'importJournal'] as const;
+
+const tagged = (names: readonly string[], tags: object) => Object.fromEntries(names.map((name) => [name, tags]));
+
+export const yardApi = generatedApi.enhanceEndpoints({
+  endpoints: { ...tagged(READ, { providesTags: ['Yard'] }), ...tagged(WRITTEN, { invalidatesTags: ['Yard'] }) },
+});
+
+export const {
+  useAboutQuery,
+  useRoundQuery,
+  usePumpQuery,
+  useJournalQuery,
+  useLazyJournalQuery,
+  useEntryQuery,
+  usePostEntriesMutation,
+  usePreviewEntriesMutation,
+  usePreviewLogMutation,
+  useImportLogMutation,
+  useSetUpQuery,
+  useRecordQuery,
+  usePostSetUpMutation,
+  usePreviewSetUpMutation,
+  usePreviewSetUpFileMutation,
+  useImportSetUpFileMutation,
+  useCheckBackupMutation,
+  useRestoreMutation,
+  useImportJournalMutation,
+  useOpenDemoYardMutation,
+  useOilStoryQuery,
+} = yardApi;

@@ -1,0 +1,43 @@
+import { format } from 'date-fns';
+import { useSyncExternalStore } from 'react';
+import { useAboutQuery } from '../api/yard-api.js';
+
+const useOnline = (): boolean =>
+  useSyncExternalStore(
+    (changed) => {
+      window.addEventListener('online', changed);
+      window.addEventListener('offline', changed);
+      return () => {
+        window.removeEventListener('online', changed);
+        window.removeEventListener('offline', changed);
+      };
+    },
+    () => navigator.onLine,
+  );
+
+/** Quiet lines above the page: whose data this is, who can reach it, and whether the server answers. */
+export function Banners() {
+  const { data: about, isError } = useAboutQuery(undefined, { pollingInterval: 60_000 });
+  const online = useOnline();
+  return (
+    <div className="no-print">
+      {(!online || isError) && (
+        <p role="status" className="border-b-2 border-stop bg-sheet px-4 py-2 font-semibold wide:px-5">
+          No connection to the server. What you see may be old; what you type is kept on this device until it can be
+          saved.
+        </p>
+      )}
+      {about?.openToNetwork && (
+        <p className="border-b border-rule bg-sheet px-4 py-1.5 text-[14px] wide:px-5">
+          Open to this network: everyone on it can read and write here.
+        </p>
+      )}
+      {about?.demoDay && (
+        <p className="border-b border-rule px-4 py-1.5 text-[14px] text-ink-2 wide:px-5">
+          Demo yard of {format(new Date(`${about.demoDay}T12:00:00`), 'd MMMM yyyy')}: made-up pumps and people,
+          simulated history.
+        </p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,83 @@
+import { Command } from 'cmdk';
+import { Dialog } from 'radix-ui';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { useRoundQuery } from '../api/yard-api.js';
+import { paletteMatches } from './palette-matches.js';
+
+const ITEM =
+  'flex min-h-11 cursor-pointer items-center gap-3 rounded-[6px] px-3 data-[selected=true]:bg-ink data-[selected=true]:text-on-ink';
+
+/** Find a pump, or do something on it, by typing. */
+export default function Palette({ close, show }: { close: () => void; show: (what: 'keys' | 'prefs') => void }) {
+  const { data } = useRoundQuery();
+  const [search, setSearch] = useState('');
+  const navigate = useNavigate();
+  const { pumps, deeds } = paletteMatches(data?.rows ?? [], search);
+  const go = (to: string) => {
+    close();
+    void navigate(to);
+  };
+  const pages = [
+    { words: 'Add a pump', act: () => go('/set-up/add-pump') },
+    { words: 'Start runs', act: () => go('/start') },
+    { words: 'Set-up: pumps, sites, equipment, models, oils, materials, people', act: () => go('/set-up') },
+    { words: 'Set-up as a file', act: () => go('/set-up/file') },
+    { words: 'Backup and restore', act: () => go('/backup') },
+    { words: 'The Round on paper', act: () => go('/round/print') },
+    { words: 'Cart labels', act: () => go('/labels') },
+    { words: 'Phone and tablet', act: () => go('/phone') },
+    { words: 'Import or export the run log', act: () => go('/logs/runs') },
+    { words: 'Import or export the look log', act: () => go('/logs/looks') },
+    { words: 'Who, units and look', act: () => show('prefs') },
+    { words: 'All keys', act: () => show('keys') },
+  ].filter((p) => p.words.toLowerCase().includes(search.trim().toLowerCase()));
+  return (
+    <>
+      <Dialog.Title className="sr-only">Find or do</Dialog.Title>
+      <Command label="Find or do" shouldFilter={false}>
+        <Command.Input
+          autoFocus
+          value={search}
+          onValueChange={setSearch}
+          placeholder="A pump, or what to do"
+          className="min-h-14 w-full rounded-[6px] border border-edge bg-sheet px-4 text-[17px]"
+        />
+        <Command.List key={search} className="mt-3 max-h-[50vh] overflow-auto">
+          <Command.Empty className="p-3 text-ink-2">
+            Nothing bears that name. Try a pump, a site, or “bleed”.
+          </Command.Empty>
+          {pumps.map((row) => (
+            <Command.Item
+              key={row.pumpId}
+              value={row.pumpId}
+              className={ITEM}
+              onSelect={() => go(`/pumps/${row.pumpId}`)}
+            >
+              <span className="figure font-semibold">{row.name}</span>
+              <span>
+                {row.siteName} · {row.equipmentName}
+              </span>
+            </Command.Item>
+          ))}
+          {deeds.map(({ row, action }) => (
+            <Command.Item
+              key={`${row.pumpId}/${action.path}`}
+              value={`${row.pumpId}/${action.path}`}
+              className={ITEM}
+              onSelect={() => go(`/pumps/${row.pumpId}/${action.path}`)}
+            >
+              <span className="figure font-semibold">{row.name}</span>
+              <span>{action.words}</span>
+            </Command.Item>
+          ))}
+          {pages.map(({ words, act }) => (
+            <Command.Item key={words} value={words} className={ITEM} onSelect={act}>
+              {words}
+            </Command.Item>
+          ))}
+        </Command.List>
+      </Command>
+    </>
+  );
+}

@@ -1,0 +1,77 @@
+import { Dialog } from 'radix-ui';
+import { useSetUpQuery } from '../api/yard-api.js';
+import { Chips } from '../ui/chips.js';
+import { PRESSURE_UNITS, prefsSlice, TEMPERATURE_UNITS, VOLUME_UNITS, type Prefs } from './prefs-slice.js';
+import { useAppDispatch, useAppSelector } from './store.js';
+
+const asChips = <V extends string>(values: readonly V[]) => values.map((value) => ({ value, words: value }));
+const NOBODY = '';
+const THEMES = [
+  { value: 'system', words: 'as the device' },
+  { value: 'light', words: 'light' },
+  { value: 'dark', words: 'cellar (dark)' },
+] as const;
+const LETTERS = [
+  { value: 'on', words: 'on' },
+  { value: 'off', words: 'off' },
+] as const;
+
+/** One tap per device; every entry from here then bears the name. */
+function Who({ value, onChange }: { value: string | null; onChange: (who: string | null) => void }) {
+  const { data } = useSetUpQuery();
+  const people = Object.entries(data?.house.person ?? {}).map(([id, p]) => ({ value: id, words: p.name }));
+  if (people.length === 0) {
+    return (
+      <p className="text-[15px]">
+        Entries can bear a name. <a href="/set-up/person/new">Add the people who write here</a>, then choose one on each
+        device.
+      </p>
+    );
+  }
+  return (
+    <Chips
+      label="Who writes on this device"
+      chips={[...people, { value: NOBODY, words: 'nobody' }]}
+      value={value ?? NOBODY}
+      onChange={(who) => onChange(who === NOBODY ? null : who)}
+    />
+  );
+}
+
+/** Who writes here, and what this person picked, kept on this device and used everywhere at once. */
+export default function PrefsDialog() {
+  const prefs = useAppSelector((s) => s.prefs);
+  const dispatch = useAppDispatch();
+  const choose = (chosen: Partial<Prefs>) => dispatch(prefsSlice.actions.chosen(chosen));
+  return (
+    <div className="flex flex-col gap-5">
+      <Dialog.Title className="text-[22px]">Who, units and look</Dialog.Title>
+      <Who value={prefs.who} onChange={(who) => choose({ who })} />
+      <Chips
+        label="Pressure"
+        chips={asChips(PRESSURE_UNITS)}
+        value={prefs.pressure}
+        onChange={(pressure) => choose({ pressure })}
+      />
+      <Chips
+        label="Volume"
+        chips={asChips(VOLUME_UNITS)}
+        value={prefs.volume}
+        onChange={(volume) => choose({ volume })}
+      />
+      <Chips
+        label="Temperature"
+        chips={asChips(TEMPERATURE_UNITS)}
+        value={prefs.temperature}
+        onChange={(temperature) => choose({ temperature })}
+      />
+      <Chips label="Theme" chips={THEMES} value={prefs.theme} onChange={(theme) => choose({ theme })} />
+      <Chips
+        label="Single-letter keys"
+        chips={LETTERS}
+        value={prefs.letters ? 'on' : 'off'}
+        onChange={(letters) => choose({ letters: letters === 'on' })}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,130 @@
+import { Search, SlidersHorizontal } from 'lucide-react';
+import { Dialog } from 'radix-ui';
+import { lazy, Suspense, useEffect, useState } from 'react';
+import { Link, NavLink, Outlet, ScrollRestoration } from 'react-router';
+import { Hatches } from '../ui/hatches.js';
+import { Banners } from './banners.js';
+import { Logo } from './logo.js';
+import { useAppSelector } from './store.js';
+import { useWho } from './use-who.js';
+import { Toasts } from './toasts.js';
+import { useLetters } from './use-letters.js';
+
+const loadPalette = () => import('./palette.js');
+const Palette = lazy(loadPalette);
+const KeysDialog = lazy(() => import('./keys-dialog.js'));
+const PrefsDialog = lazy(() => import('./prefs-dialog.js'));
+
+/** Only what works is in the navigation. */
+const PAGES = [
+  { to: '/', words: 'Round', wideOnly: false },
+  { to: '/set-up', words: 'Set-up', wideOnly: false },
+  // On a phone these two stand in the set-up's list.
+  { to: '/logs/runs', words: 'Logs', wideOnly: true },
+  { to: '/backup', words: 'Backup', wideOnly: true },
+] as const;
+
+type Open = 'palette' | 'keys' | 'prefs' | null;
+
+function useTheme(): void {
+  const theme = useAppSelector((s) => s.prefs.theme);
+  useEffect(() => {
+    const query = matchMedia('(prefers-color-scheme: dark)');
+    const apply = () => {
+      document.documentElement.dataset.theme =
+        theme === 'dark' || (theme === 'system' && query.matches) ? 'dark' : 'light';
+    };
+    apply();
+    query.addEventListener('change', apply);
+    return () => query.removeEventListener('change', apply);
+  }, [theme]);
+}
+
+const navClass = ({ isActive }: { isActive: boolean }): string =>
+  `h-full min-w-11 shrink-0 items-center border-b-4 pt-1 no-underline ${isActive ? 'border-oil font-semibold text-ink' : 'border-transparent text-ink-2 hover:text-ink'}`;
+
+/** Head with navigation and search, the page, and what may lie over it. */
+export function Shell() {
+  const [open, setOpen] = useState<Open>(null);
+  const prefs = useAppSelector((s) => s.prefs);
+  const who = useWho();
+  useTheme();
+  useLetters({ '/': () => setOpen('palette'), '?': () => setOpen('keys') });
+  // Fetched ahead, so that what is typed right after "/" is not lost.
+  useEffect(() => void loadPalette(), []);
+  const close = () => setOpen(null);
+  return (
+    <div className="flex min-h-dvh flex-col">
+      <a href="#page" className="sr-only focus:not-sr-only focus:absolute focus:z-10 focus:bg-sheet focus:p-3">
+        Skip to the page
+      </a>
+      <Hatches />
+      <header className="no-print flex h-14 items-stretch gap-5 border-b-2 border-ink bg-sheet px-4 wide:px-5">
+        <Link to="/" className="flex items-center gap-3 font-head text-[20px] font-bold text-ink no-underline">
+          <Logo />
+          <span className="hidden sm:inline">Winter Jar</span>
+          <span className="sr-only sm:hidden">Winter Jar</span>
+        </Link>
+        <nav aria-label="Pages" className="flex items-stretch gap-5">
+          {PAGES.map(({ to, words, wideOnly }) => (
+            <NavLink
+              key={to}
+              to={to}
+              end={to === '/'}
+              className={(state) => `${navClass(state)} ${wideOnly ? 'hidden sm:flex' : 'flex'}`}
+            >
+              {words}
+            </NavLink>
+          ))}
+        </nav>
+        <div className="ml-auto flex items-center gap-2 wide:gap-4">
+          <button
+            onClick={() => setOpen('palette')}
+            className="flex h-10 min-w-10 items-center justify-center gap-2 rounded-full border border-edge bg-sheet px-3 text-ink-2 wide:w-56 wide:justify-start"
+            aria-label="Find or do"
+          >
+            <Search size={16} aria-hidden="true" />
+            <span className="hidden wide:inline">Find or do …</span>
+            <kbd className="figure ml-auto hidden rounded-[4px] border border-edge px-1.5 text-[12.5px] wide:inline">
+              /
+            </kbd>
+          </button>
+          <button
+            onClick={() => setOpen('prefs')}
+            className="flex h-10 min-w-10 items-center justify-center gap-2 px-2 text-[14px] text-ink-2"
+            aria-label={`Who, units and look: ${who ?? 'nobody chosen'}, ${prefs.pressure}, ${prefs.volume}, ${prefs.temperature}`}
+          >
+            <SlidersHorizontal size={16} aria-hidden="true" />
+            <span className="hidden wide:inline">
+              {who && <span className="font-semibold text-ink">{who} · </span>}
+              {prefs.pressure} · {prefs.volume} · {prefs.temperature}
+            </span>
+          </button>
+        </div>
+      </header>
+      <Banners />
+      <div id="page" className="flex min-h-0 flex-1 flex-col">
+        <Suspense fallback={null}>
+          <Outlet />
+        </Suspense>
+      </div>
+      <Toasts />
+      <ScrollRestoration />
+      <Dialog.Root open={open !== null} onOpenChange={(isOpen) => !isOpen && close()}>
+        <Dialog.Portal>
+          <Dialog.Overlay className="fixed inset-0 z-20 bg-black/40" />
+          <Dialog.Content
+            aria-describedby={undefined}
+            className="fixed left-1/2 top-[10vh] z-30 max-h-[80vh] w-[min(560px,calc(100vw-32px))] -translate-x-1/2 overflow-auto rounded-[6px] border border-ink bg-sheet p-5 text-ink"
+          >
+            <Suspense fallback={<Dialog.Title>One moment …</Dialog.Title>}>
+              {open === 'palette' && <Palette close={close} show={setOpen} />}
+              {open === 'keys' && <KeysDialog />}
+              {open === 'prefs' && <PrefsDialog />}
+            </Suspense>
+          </Dialog.Content>
+        </Dialog.Portal>
+      </Dialog.Root>
+    </div>
+  );
+}

@@ -1,0 +1,7 @@
+import { useAboutQuery } from '../api/yard-api.js';
+
+/** The server's moment, so that words and standings agree; the device's own before it is known. */
+export function useNow(): string {
+  const { data } = useAboutQuery();
+  return data?.now ?? new Date().toISOString();
+}

@@ -1,0 +1,10 @@
+import type { PresetId } from '@winter-jar/core';
+
+/** Names of the schools of oil care. */
+export const SCHOOL_WORDS: Readonly<Record<PresetId, string>> = {
+  freshEveryRun: 'Fresh every run',
+  bleedAndCount: 'Bleed and count',
+  byTheHour: 'By the hour',
+  byTheLook: 'By the look',
+  byTheLab: 'By the lab',
+};

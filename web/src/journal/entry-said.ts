@@ -1,0 +1,14 @@
+import type { EntryBodies, EntryKind, Precision } from '@winter-jar/core';
+
+/** What the fields say, in house units: an entry of this kind, more `done` ticks of the same deed, or issues by field name. */
+export type Said<K extends EntryKind> =
+  | {
+      readonly ok: true;
+      readonly happenedAt: string;
+      readonly precision: Precision;
+      readonly body: EntryBodies[K];
+      readonly alsoDone?: readonly string[];
+      readonly alsoPumps?: readonly string[];
+      readonly equipmentId?: string;
+    }
+  | { readonly ok: false; readonly issues: Readonly<Record<string, string>> };

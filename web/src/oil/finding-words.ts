@@ -1,0 +1,149 @@
+import type { Finding, FindingCode } from '@winter-jar/core';
+import { dayWords } from '../app/dates.js';
+import type { Print } from '../app/use-print.js';
+import type { Sentence, Words } from '../care/messages.js';
+import { CLARITY_WORDS, PARTICLE_KIND_WORDS, SMELL_WORDS } from './look-words.js';
+
+type FoundOf<C extends FindingCode> = Extract<Finding, { readonly code: C }>;
+
+const ml = (print: Print, ul: number) => print.volume(ul / 1000);
+const number = (value: number, digits: number): string =>
+  (Math.round(value * 10 ** digits) / 10 ** digits).toLocaleString('en-GB', { maximumFractionDigits: digits });
+const percent = (share: number) => `${number(share * 100, 1)}\u00a0%`;
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
+
+const LEVEL_FOUND = {
+  none: { found: 'No oil in the glass', answer: 'Find out where it went before filling.' },
+  low: { found: 'Level below MIN', answer: 'Top up to the mark.' },
+  hair: { found: 'Level a hair outside the marks', answer: 'Read it again at the same temperature.' },
+  high: { found: 'Level above MAX', answer: 'Drain to the mark.' },
+} as const;
+
+const SMELL_SAYS: Readonly<Record<FoundOf<'smell'>['smell'], string>> = {
+  rancid: 'Fat or oil of the product has got into it and is turning.',
+  sour: 'Acid or growth in the oil: change it, and do not use it again.',
+  burnt: 'The oil was overheated: change it, and find out why it ran hot.',
+  fishy: 'Amines in the oil: change it with gloves on, and do not use it again.',
+  ammonia: 'Amine hardener in the oil: change it with gloves on, and do not use it again.',
+  solvent:
+    'Thin oil and flammable vapour: keep sparks away, never purge with air. Drain it cold by your site’s rules, and smell the new oil too.',
+};
+
+const GONE: { readonly [C in FindingCode]?: string } = {
+  water: 'too much water',
+  waterAboveExpected: 'more water than expected',
+  cream: 'cream',
+  clarity: 'haze',
+  colour: 'too dark an oil',
+  sludge: 'sludge',
+  particles: 'too many particles',
+  smell: 'a bad smell',
+  foam: 'foam',
+};
+
+/** What a look found, in the person's units and days. The compiler checks that no code is forgotten. */
+export const FINDING_WORDS: { readonly [C in FindingCode]: (found: FoundOf<C>, words: Words) => Sentence } = {
+  water: (r, { print, zone, now }) => ({
+    short: `Water: ${ml(print, r.foundUl)}, ${percent(r.foundUl / r.chargeUl)} of the charge`,
+    full: `${ml(print, r.foundUl)} of water found since the change (${dayWords(r.at, zone, now)}): ${percent(r.foundUl / r.chargeUl)} of the charge, the limit is ${percent(r.limitShare)}. ${r.level === 'lookSooner' ? 'Bleed or purge, then look again.' : 'Change the oil, or bleed and purge until a settled look is clear.'}`,
+  }),
+  waterAboveExpected: (r, { print, zone, now }) => ({
+    short: `${ml(print, r.foundUl - r.expectedUl)} more water than expected`,
+    full: `${ml(print, r.foundUl)} of water found where ${ml(print, r.expectedUl)} are expected (${dayWords(r.at, zone, now)}); the limit is ${number(r.limitTimes, 1)} times as much. Find out where it comes from.`,
+  }),
+  waterAtPickUp: (r, { zone, now }) => ({
+    short: 'Water at the oil pick-up',
+    full: `Water stands at the oil pick-up (${dayWords(r.at, zone, now)}): the pump would draw it in. Drain it, and change the oil.`,
+  }),
+  levelFromWater: (r, { print, zone, now }) => ({
+    short: 'Level above MAX from water',
+    full: `The level rose above MAX with nothing added, and ${ml(print, r.foundUl)} of water were found (${dayWords(r.at, zone, now)}). Drain the oil and change it.`,
+  }),
+  cream: (r, { print, zone, now }) => ({
+    short: `Cream: ${ml(print, r.creamUl)}${r.afterPurge ? ' after a purge' : ''}`,
+    full: `${ml(print, r.creamUl)} of cream (${dayWords(r.at, zone, now)}): ${percent(r.creamUl / r.chargeUl)} of the charge. ${
+      r.afterPurge
+        ? 'A purge did not clear it: change the oil.'
+        : r.act === 'purge'
+          ? 'It is water that does not separate: purge, and change if it does not clear.'
+          : 'Let it stand its time and look again.'
+    }`,
+  }),
+  creamThroughout: (r, { zone, now }) => ({
+    short: 'Running oil is cream throughout',
+    full: `The running oil was cream throughout (${dayWords(r.at, zone, now)}). Drain it, do not purge.`,
+  }),
+  clarity: (r, { zone, now }) => {
+    const when = r.running ? 'while running' : `after ${number(r.hoursStood, 1)} h standing`;
+    const seen = CLARITY_WORDS[r.clarity];
+    return {
+      short: r.running ? `Running oil ${seen}` : `Oil ${seen} ${when}`,
+      full: `The oil was ${seen} ${when} (look ${dayWords(r.at, zone, now)}).${
+        r.level === 'stop' ? ' Drain it, do not purge.' : r.afterPurge ? ' A purge did not clear it.' : ''
+      }`,
+    };
+  },
+  colour: (r, { zone, now }) => ({
+    short: `Colour ${number(r.colour, 1)}, up ${number(r.colour - r.startColour, 1)} on this charge`,
+    full: `Colour ${number(r.colour, 1)} on ASTM D1500 (${dayWords(r.at, zone, now)}), ${number(r.colour - r.startColour, 1)} above this charge’s start; the limit is ${number(r.limitRise, 1)}.`,
+  }),
+  darkAgain: (r, { zone, now }) => ({
+    short: `Dark again: colour ${number(r.colour, 1)} within the first run`,
+    full: `Colour ${number(r.colour, 1)} on ASTM D1500 within the first run after a change (${dayWords(r.at, zone, now)}), ${number(r.colour - r.startColour, 1)} above its start: the housing is dirty. Flush it or clean the housing, not just a change.`,
+  }),
+  sludge: (r, { print, zone, now }) => ({
+    short: `Sludge: ${ml(print, r.sludgeUl)}, ${percent(r.sludgeUl / r.chargeUl)} of the charge`,
+    full: `${ml(print, r.sludgeUl)} of sludge (${dayWords(r.at, zone, now)}): ${percent(r.sludgeUl / r.chargeUl)} of the charge. ${
+      { stop: 'Wash the housing first.', beforeNextRun: 'Flush with the change.', lookSooner: 'A trace: watch it.' }[
+        r.level
+      ]
+    }`,
+  }),
+  particles: (r, { zone, now }) => {
+    const kinds = r.kinds.map((k) => PARTICLE_KIND_WORDS[k]).join(', ');
+    const what = kinds ? `${r.amount} particles, ${kinds}` : `${r.amount} particles`;
+    const answer =
+      r.level === 'stop'
+        ? ' Metal: do not start it. Look with a magnet and find where it comes from.'
+        : r.runningIn
+          ? ' A pump that is being run in: look with a magnet, then change.'
+          : r.level === 'beforeNextRun'
+            ? ' Change the oil.'
+            : '';
+    return {
+      short: capital(what),
+      full: `${capital(what)} (${dayWords(r.at, zone, now)}).${answer}`,
+    };
+  },
+  smell: (r, { zone, now }) => ({
+    short: `Smell: ${SMELL_WORDS[r.smell]}`,
+    full: `The oil smelt ${r.smell === 'solvent' || r.smell === 'ammonia' ? 'of ' : ''}${SMELL_WORDS[r.smell]} (${dayWords(r.at, zone, now)}). ${SMELL_SAYS[r.smell]}`,
+  }),
+  foam: (r, { zone, now }) => ({
+    short: r.withHaze ? 'Foam and haze after another product' : 'Foam that stays',
+    full: `Foam that stays${r.withHaze ? ', with haze, after another product was filled' : ''} (${dayWords(r.at, zone, now)}). ${r.withHaze ? 'The oils do not agree: flush.' : 'Wrong or mixed oil?'}`,
+  }),
+  level: (r, { zone, now }) => {
+    const { found, answer } = LEVEL_FOUND[r.found];
+    const water = r.found === 'high' && r.nothingAdded ? ' Nothing was added: look for water first.' : '';
+    return { short: found, full: `${found} (${dayWords(r.at, zone, now)}).${water} ${answer}` };
+  },
+  thrownOil: (r, { zone, now }) => ({
+    short: 'Oil thrown from the exhaust',
+    full: `Oil came out of the exhaust after the first minutes of pump-down (${dayWords(r.at, zone, now)}). Do not start it: too much oil, a blocked exhaust filter or a torn one.`,
+  }),
+  otherProduct: () => ({
+    short: 'Another oil product was filled',
+    full: 'Another oil product was filled than before: flush, and fit a new filter. Mixed oil foams and goes hazy.',
+  }),
+  unknownAge: (r, { zone, now }) => ({
+    short: r.changedKnown ? 'Oil of unknown use' : 'Oil of unknown age',
+    full: `${
+      r.changedKnown ? 'Nobody knows how many runs this oil has seen' : 'Nobody knows when this oil was changed'
+    } (taken over ${dayWords(r.at, zone, now)}). Look at it before you trust it; its limits count from the take-over.`,
+  }),
+  goneCharge: (r, { zone, now }) => ({
+    short: `The last charge came out bad: ${GONE[r.cause] ?? 'see its jar'}`,
+    full: `The jar of the charge that is gone showed ${GONE[r.cause] ?? 'something bad'} (${dayWords(r.at, zone, now)}). Look at the new oil soon, and find the cause.`,
+  }),
+};

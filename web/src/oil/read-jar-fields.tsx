@@ -1,0 +1,199 @@
+import type { Settling } from '@winter-jar/core';
+import type { EntryPageProps } from '../journal/entry-page.js';
+import { LEVEL_CHIPS } from '../journal/level-chips.js';
+import type { EntryForm } from '../journal/use-entry-form.js';
+import { Chips } from '../ui/chips.js';
+import { ColourScale } from '../ui/colour-scale.js';
+import { ManyChips } from '../ui/many-chips.js';
+import { QuantityField } from '../ui/quantity-field.js';
+import { SelectField } from '../ui/select-field.js';
+import { Unfolding } from '../ui/unfolding.js';
+import { CLARITY_WORDS, chipsOf, FOAM_WORDS, PARTICLE_KIND_WORDS, PARTICLE_WORDS, SMELL_WORDS } from './look-words.js';
+import {
+  isDenser,
+  jarChoices,
+  productIn,
+  STOOD_GLASS,
+  STOOD_JAR,
+  type Odd,
+  type ReadJarValues,
+} from './read-jar-form.js';
+import { settlingWords } from './reading-words.js';
+
+type Form = EntryForm<ReadJarValues>;
+
+const ODD: readonly { readonly value: Odd; readonly words: string; readonly glassOnly: boolean }[] = [
+  { value: 'waterAtPickUp', words: 'water up to the oil pick-up', glassOnly: true },
+  { value: 'thrownFromExhaust', words: 'oil thrown from the exhaust', glassOnly: false },
+];
+
+/** How much is in the jar, which jar, how warm. */
+export function JarFields({
+  props: { page },
+  form,
+  settling,
+}: {
+  props: EntryPageProps;
+  form: Form;
+  settling: Settling | null;
+}) {
+  const { values, set, error } = form;
+  const product = productIn(page.state, page.setUp, values.sump);
+  const holdsUp = product?.waterBehaviour === 'detergent' || isDenser(page.state, page.setUp, values.sump);
+  return (
+    <div className="flex flex-col gap-3">
+      <div className="grid grid-cols-2 gap-4 sm:grid-cols-3">
+        <QuantityField
+          label="In the jar, all of it"
+          dimension="volume"
+          text={values.lookedAtMl}
+          onText={set('lookedAtMl')}
+          error={error('lookedAtMl')}
+          min={1}
+        />
+        <QuantityField
+          label="Jar’s warmth"
+          dimension="temperature"
+          text={values.jarTempC}
+          onText={set('jarTempC')}
+          error={error('jarTempC')}
+          min={-20}
+          max={90}
+          hint="empty: 20 °C"
+        />
+        <SelectField
+          label="Jar"
+          value={values.jarShapeId}
+          onChange={set('jarShapeId')}
+          options={jarChoices(page.setUp)}
+          empty="any straight"
+        />
+      </div>
+      {settling && <p className="text-[14px] text-ink-2">{settlingWords(settling, holdsUp)}</p>}
+    </div>
+  );
+}
+
+export function StoodField({ form, glass, settling }: { form: Form; glass: boolean; settling: Settling | null }) {
+  const { values, set, error } = form;
+  return (
+    <div className="flex flex-col gap-3">
+      <Chips
+        label={glass ? 'The oil has stood for' : 'The jar has stood for'}
+        chips={glass ? STOOD_GLASS : STOOD_JAR}
+        value={values.stood || null}
+        onChange={set('stood')}
+        error={error('stood')}
+      />
+      {values.stood === 'other' && (
+        <QuantityField
+          label="Stood for"
+          dimension="duration"
+          text={values.hoursStood}
+          onText={set('hoursStood')}
+          error={error('hoursStood')}
+          min={0}
+        />
+      )}
+      {settling && values.stood !== 'running' && (
+        <p className="text-[14px] text-ink-2">{settlingWords(settling, false)}</p>
+      )}
+    </div>
+  );
+}
+
+/** What the eye and the nose say. Behind the glass the quick things come first, and the rest is folded away. */
+export function OilFields({ props: { page }, form, glass }: { props: EntryPageProps; form: Form; glass: boolean }) {
+  const { values, set, error } = form;
+  const lastColour = page.state.jars.findLast((j) => j.colour !== null)?.colour ?? null;
+  const level = (
+    <Chips
+      label={glass ? 'Level in the glass' : 'Level before draining'}
+      chips={LEVEL_CHIPS}
+      value={values.level || null}
+      onChange={set('level')}
+      error={error('level')}
+    />
+  );
+  return (
+    <>
+      {glass && level}
+      <Chips
+        label="Clarity of the oil"
+        chips={chipsOf(CLARITY_WORDS)}
+        value={values.clarity || null}
+        onChange={set('clarity')}
+        error={error('clarity')}
+      />
+      {glass && (
+        <QuantityField
+          label="Free water under the oil"
+          dimension="volume"
+          text={values.freeWaterMl}
+          onText={set('freeWaterMl')}
+          error={error('freeWaterMl')}
+          min={0}
+          hint="0 when you saw none"
+        />
+      )}
+      <ColourScale value={values.colour} last={lastColour} onChange={set('colour')} />
+      <ParticleFields form={form} />
+      {glass ? (
+        <Unfolding
+          needed={Boolean(values.smell || values.foam || values.odd.length > 0)}
+          className="border-y border-rule"
+          summary={<summary className="min-h-14 cursor-pointer py-4 font-semibold">Smell, foam, and what else</summary>}
+        >
+          <div className="flex flex-col gap-6 pb-5">
+            <OtherFields form={form} glass />
+          </div>
+        </Unfolding>
+      ) : (
+        <>
+          <OtherFields form={form} glass={false} />
+          {level}
+        </>
+      )}
+    </>
+  );
+}
+
+function ParticleFields({ form: { values, set, error } }: { form: Form }) {
+  return (
+    <>
+      <Chips
+        label="Particles"
+        chips={chipsOf(PARTICLE_WORDS)}
+        value={values.particles || null}
+        onChange={(particles) => {
+          set('particles')(particles);
+          if (particles === 'none') set('particleKinds')([]);
+        }}
+        error={error('particles')}
+      />
+      {values.particles !== '' && values.particles !== 'none' && (
+        <ManyChips
+          label="Of which kind"
+          chips={chipsOf(PARTICLE_KIND_WORDS)}
+          values={values.particleKinds}
+          onChange={set('particleKinds')}
+        />
+      )}
+    </>
+  );
+}
+
+function OtherFields({ form: { values, set }, glass }: { form: Form; glass: boolean }) {
+  return (
+    <>
+      <Chips label="Smell" chips={chipsOf(SMELL_WORDS)} value={values.smell || null} onChange={set('smell')} />
+      <Chips label="Foam" chips={chipsOf(FOAM_WORDS)} value={values.foam || null} onChange={set('foam')} />
+      <ManyChips
+        label="Also seen"
+        chips={ODD.filter((o) => glass || !o.glassOnly)}
+        values={values.odd}
+        onChange={set('odd')}
+      />
+    </>
+  );
+}

@@ -1,0 +1,97 @@
+import { Download } from 'lucide-react';
+import { QRCodeSVG } from 'qrcode.react';
+import { useAboutQuery } from '../api/yard-api.js';
+import { PageTitle } from '../app/page-title.js';
+import { buttonClass } from '../ui/button.js';
+import { Loading } from '../ui/page-state.js';
+
+/** How a phone beside the pump reaches this server, and what it gets with and without https. */
+export function PhonePage() {
+  const { data: about } = useAboutQuery();
+  if (!about) return <Loading what="the addresses" />;
+  const secure = window.isSecureContext;
+  return (
+    <main className="mx-auto flex w-full max-w-[760px] flex-col gap-8 px-4 pb-10 pt-5">
+      <PageTitle title="Phone and tablet" />
+      <div>
+        <h1 className="text-[28px]">Phone and tablet</h1>
+        <p className="mt-1 max-w-[68ch]">
+          A phone in the same network opens Winter Jar in its browser; nothing is installed. Whoever is in that network
+          can read and write here, so open it only in a network of your own.
+        </p>
+      </div>
+      <section>
+        <h2 className="text-[20px]">1. Open it to the network</h2>
+        {about.addresses.length > 0 ? (
+          <ul className="mt-3 flex flex-wrap gap-6">
+            {about.addresses.map((address) => (
+              <li key={address} className="text-center">
+                <span className="inline-block rounded-[6px] bg-white p-3">
+                  <QRCodeSVG value={address} size={144} title={`Address ${address}`} />
+                </span>
+                <span className="figure mt-1 block">{address}</span>
+              </li>
+            ))}
+          </ul>
+        ) : (
+          <p className="mt-1">
+            It is open to this machine only now. Stop it, and start it again with{' '}
+            <span className="figure">npm start -- --host 0.0.0.0</span>; the addresses for phones then stand here.
+          </p>
+        )}
+      </section>
+      <section>
+        <h2 className="text-[20px]">2. Better with https</h2>
+        <p className="mt-1 max-w-[68ch]">
+          {secure
+            ? 'This connection is one that the browser trusts.'
+            : 'This connection is plain http: anyone in the network can read along. All screens work as they are.'}{' '}
+          Browsers keep some things for https alone: the camera, keeping the screen awake, and working without a
+          connection. Winter Jar needs none of them so far: log, look, change, label and backup work either way.
+        </p>
+        {about.certificate ? (
+          <Trust fingerprint={about.certificate} />
+        ) : (
+          <p className="mt-3">
+            Start it with <span className="figure">npm start -- --host 0.0.0.0 --https</span>. Winter Jar makes a
+            certificate of its own, which stays in the data folder; then come back here to trust it.
+          </p>
+        )}
+      </section>
+    </main>
+  );
+}
+
+/** A certificate of our own is trusted by hand, once per device. */
+function Trust({ fingerprint }: { fingerprint: string }) {
+  return (
+    <>
+      <a href="/api/certificate" download="winter-jar.crt" className={`${buttonClass('solid')} mt-4`}>
+        <Download size={18} aria-hidden="true" /> Certificate of this server
+      </a>
+      <ol className="mt-4 flex max-w-[68ch] list-decimal flex-col gap-3 pl-6">
+        <li>
+          Open this page on the phone. The browser warns that it does not know the certificate: it is our own. Go on
+          this once, and download the certificate with the button above.
+        </li>
+        <li>
+          Compare its SHA-256 fingerprint with this one, on the machine that runs Winter Jar:
+          <span className="figure mt-1 block text-[14px] wrap-anywhere">{fingerprint}</span>
+        </li>
+        <li>
+          On an Android phone: Settings, Security, Encryption and credentials, Install a certificate, CA certificate;
+          choose the file.
+        </li>
+        <li>
+          On an iPhone or iPad: install the profile in Settings, then General, About, Certificate Trust Settings: switch
+          it on.
+        </li>
+        <li>Close the browser and open it again. The warning is gone.</li>
+      </ol>
+      <p className="mt-3 text-[14px] text-ink-2">
+        When the machine gets another address, the certificate is made anew and is to be trusted again. A certificate of
+        your company’s own serves as well: ask whoever runs the network.
+      </p>
+    </>
+  );
+}

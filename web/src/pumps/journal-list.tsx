@@ -1,0 +1,159 @@
+import type { JournalLine, PumpPage } from '@winter-jar/contracts';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { useJournalQuery, useLazyJournalQuery } from '../api/yard-api.js';
+import { momentWords, dayWords } from '../app/dates.js';
+import type { Words } from '../care/messages.js';
+import { entryWords, KIND_WORDS } from '../journal/entry-words.js';
+import { useQuickEntry } from '../journal/use-quick-entry.js';
+import { correctPath, isStillRunning } from '../journal/correct-path.js';
+import { useDraftedForm } from '../forms/use-drafted-form.js';
+import { Button, LinkButton } from '../ui/button.js';
+import { Field, inputClass } from '../ui/field.js';
+import { Empty, Loading, Trouble } from '../ui/page-state.js';
+
+/** Everything that was written about the pump, newest first; each entry can be corrected or taken back. */
+export function JournalList({ page, words }: { page: PumpPage; words: Words }) {
+  const { pumpId } = page.row;
+  const first = useJournalQuery({ pumpId });
+  const [more, older] = useLazyJournalQuery();
+  const [pages, setPages] = useState<{ of: unknown; lines: readonly JournalLine[]; before: string | null } | null>(
+    null,
+  );
+
+  if (first.isError && !first.data) {
+    return (
+      <Trouble title="The journal could not be fetched" onRetry={() => void first.refetch()}>
+        The server does not answer.
+      </Trouble>
+    );
+  }
+  if (!first.data) return <Loading what="the journal" />;
+  // Older pages belong to the first page they were asked after; a write brings a new first page and they are fetched anew.
+  const known = pages?.of === first.data ? pages : null;
+  const lines = [...(first.data.lines as JournalLine[]), ...(known?.lines ?? [])];
+  const before = known ? known.before : first.data.before;
+  async function showOlder() {
+    if (!before) return;
+    const answer = await more({ pumpId, before }).unwrap();
+    setPages({
+      of: first.data,
+      lines: [...(known?.lines ?? []), ...(answer.lines as JournalLine[])],
+      before: answer.before,
+    });
+  }
+  return (
+    <div>
+      <NoteField page={page} />
+      {lines.length === 0 && (
+        <Empty title="Nothing written yet">Log the first run, or look at the oil: every entry stands here.</Empty>
+      )}
+      <ol className="mt-2">
+        {lines.map(({ entry, correctionId, contradicted }) => {
+          return (
+            <li
+              key={entry.id}
+              className="grid grid-cols-[minmax(0,1fr)_auto] items-start gap-x-3 border-b border-rule-soft py-2 wide:grid-cols-[152px_88px_minmax(0,1fr)_auto]"
+            >
+              <span className="figure text-[14px] text-ink-2">
+                {entry.precision === 'day'
+                  ? `about ${dayWords(entry.happenedAt, words.zone, words.now)}`
+                  : momentWords(entry.happenedAt, words.zone, words.now)}
+              </span>
+              <span className="col-start-1 font-semibold wide:col-start-auto">{KIND_WORDS[entry.kind]}</span>
+              <span className="col-start-1 text-[15px] wide:col-start-auto">
+                {entryWords(entry, page.setUp.house, words)}
+                {entry.kind === 'look' && entry.body.photoId && (
+                  <a
+                    href={`/api/photos/${entry.body.photoId}`}
+                    target="_blank"
+                    rel="noreferrer"
+                    className="ml-2 text-[13px] text-ink"
+                  >
+                    Photograph
+                  </a>
+                )}
+                {entry.who && (
+                  <span className="ml-2 text-[13px] text-ink-2">
+                    {page.setUp.house.person[entry.who]?.name ?? entry.who}
+                  </span>
+                )}
+                {correctionId && <span className="ml-2 text-[13px] text-ink-2">corrected</span>}
+                {contradicted && (
+                  <Link
+                    to={`/pumps/${pumpId}/entries/${entry.id}`}
+                    className="ml-2 text-[13px] font-semibold text-before-next-run"
+                  >
+                    two corrections contradict each other
+                  </Link>
+                )}
+              </span>
+              <span className="no-print col-start-2 row-span-3 row-start-1 flex gap-2 wide:col-start-4 wide:row-span-1">
+                <LinkButton
+                  look="plain"
+                  to={correctPath(pumpId, entry)}
+                  className="!px-1 !text-[14px]"
+                  aria-label={`Correct: ${KIND_WORDS[entry.kind]} of ${momentWords(entry.happenedAt, words.zone, words.now)}`}
+                >
+                  {isStillRunning(entry) ? 'End' : 'Correct'}
+                </LinkButton>
+                <LinkButton
+                  look="plain"
+                  to={`/pumps/${pumpId}/entries/${entry.id}`}
+                  className="!px-1 !text-[14px]"
+                  aria-label={`History: ${KIND_WORDS[entry.kind]} of ${momentWords(entry.happenedAt, words.zone, words.now)}`}
+                >
+                  History
+                </LinkButton>
+              </span>
+            </li>
+          );
+        })}
+      </ol>
+      {before && (
+        <Button className="no-print mt-3" disabled={older.isFetching} onClick={() => void showOlder()}>
+          {older.isFetching ? 'Fetching …' : 'Older entries'}
+        </Button>
+      )}
+    </div>
+  );
+}
+
+const NOTHING = { text: '' };
+
+function NoteField({ page }: { page: PumpPage }) {
+  const drafted = useDraftedForm(`note-line/${page.row.pumpId}`, NOTHING);
+  const { text } = drafted.values;
+  const { write, busy } = useQuickEntry(page);
+  const clear = () => {
+    drafted.form.reset(NOTHING);
+    void drafted.drop();
+  };
+  return (
+    <form
+      className="no-print flex items-end gap-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (text.trim()) void write('note', { text: text.trim() }, 'Note saved').then((stored) => stored && clear());
+      }}
+    >
+      <div className="flex-1">
+        <Field label="Note">
+          {({ id }) => (
+            <input
+              id={id}
+              className={`${inputClass(false)} !min-h-11 !text-[15px]`}
+              maxLength={2000}
+              value={text ?? ''}
+              disabled={!drafted.ready}
+              onChange={(e) => drafted.set('text')(e.target.value)}
+            />
+          )}
+        </Field>
+      </div>
+      <Button type="submit" className="!min-h-11" disabled={busy || text.trim() === ''}>
+        Write
+      </Button>
+    </form>
+  );
+}

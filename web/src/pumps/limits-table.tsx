@@ -1,0 +1,58 @@
+import type { TaskStanding } from '@winter-jar/core';
+import { amount, forecastWords, measureWords, sourceWords, usedWords, type Words } from '../care/messages.js';
+
+/** All limits of the oil change with what is left; the one that decides first. */
+export function LimitsTable({ change, words }: { change: TaskStanding; words: Words }) {
+  const sorted = [...change.limits].sort((a, b) => Number(b === change.decides) - Number(a === change.decides));
+  return (
+    <table className="w-full text-left text-[15px]">
+      <thead className="sr-only">
+        <tr>
+          <th>Limit</th>
+          <th>Used</th>
+          <th>Left</th>
+        </tr>
+      </thead>
+      <tbody>
+        {sorted.map((limit) => {
+          const decides = limit === change.decides;
+          const forecast = limit.forecast ? forecastWords(limit.forecast, words) : null;
+          return (
+            <tr key={limit.measure} className="border-b border-rule-soft align-top">
+              <th scope="row" className={`py-2 pr-3 ${decides ? 'font-bold' : 'font-normal'}`}>
+                {measureWords(limit.measure)}
+                <span className="block text-[13px] font-normal text-ink-2">{sourceWords(limit.from)}</span>
+              </th>
+              <td className="figure py-2 pr-3">{usedWords(limit)}</td>
+              <td className={`py-2 text-right ${limit.reached ? 'font-semibold text-before-next-run' : ''}`}>
+                {limit.reached ? 'reached' : `${amount(limit.measure, limit.left)} left`}
+                {limit.withinNextRun && (
+                  <span className="block text-[13px] font-semibold text-before-next-run">
+                    the next run ends over it
+                  </span>
+                )}
+                {!limit.reached && forecast && <span className="block text-[13px] text-ink-2">{forecast.about}</span>}
+              </td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
+  );
+}
+
+/** The forecast of a task in one sentence, with what it rests on. */
+export function ForecastLine({ task, words }: { task: TaskStanding; words: Words }) {
+  const { forecast } = task;
+  if (task.status === 'reached') return null;
+  if (!forecast)
+    return <p className="text-[14px] text-ink-2">Too few runs to say when: the forecast needs at least two.</p>;
+  const { about, range } = forecastWords(forecast, words);
+  return (
+    <p className="text-[14px] text-ink-2">
+      Expected {about}
+      {range && <> (8 in 10: {range})</>}, by {measureWords(forecast.measure).toLowerCase()}
+      {forecast.basis === 'fewRuns' && '; few runs so far, so the range is wide'}.
+    </p>
+  );
+}

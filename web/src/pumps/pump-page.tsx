@@ -1,0 +1,220 @@
+import type { PumpPage as Page } from '@winter-jar/contracts';
+import { lazy, Suspense, useState } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import { usePumpQuery } from '../api/yard-api.js';
+import { dayWords } from '../app/dates.js';
+import { PageTitle } from '../app/page-title.js';
+import { useLetters } from '../app/use-letters.js';
+import { useNow } from '../app/use-now.js';
+import { usePrint } from '../app/use-print.js';
+import { useWide } from '../app/use-wide.js';
+import { barWords, flagWords, rulerWords } from '../care/bar-words.js';
+import { verdictWords, type Words } from '../care/messages.js';
+import { Legend } from '../round/legend.js';
+import { Actions, JarShelf, NamedJar, Reasons, StopCaution } from '../round/pump-sheet.js';
+import { Running } from '../round/running.js';
+import { LinkButton } from '../ui/button.js';
+import { Loading, Trouble } from '../ui/page-state.js';
+import { RunRuler } from '../ui/run-ruler.js';
+import { useWidth } from '../ui/use-width.js';
+import { Verdict } from '../ui/verdict.js';
+import { EarlierCharges } from './earlier-charges.js';
+import { JournalList } from './journal-list.js';
+import { ForecastLine, LimitsTable } from './limits-table.js';
+import { SchoolNote } from './school-note.js';
+import { TaskList } from './task-list.js';
+
+/** Charts are large: they come when the page stands. */
+const ChargeStory = lazy(async () => ({ default: (await import('../oil/charge-story.js')).ChargeStory }));
+
+export function PumpPage() {
+  const { pumpId = '' } = useParams();
+  const { data: page, isError, error, refetch } = usePumpQuery(pumpId, { pollingInterval: 120_000 });
+  const navigate = useNavigate();
+  const print = usePrint();
+  const now = useNow();
+  const go = (path: string) => () => void navigate(`/pumps/${pumpId}/${path}`);
+  useLetters({ r: go('run'), l: go('look'), b: go('bleed'), s: go('change') });
+  if (isError && !page) {
+    const missing = 'status' in error && error.status === 404;
+    return (
+      <main>
+        <Trouble
+          title={missing ? 'There is no such pump' : 'The pump could not be fetched'}
+          onRetry={() => void refetch()}
+        >
+          {missing ? `No pump has the id “${pumpId}”. Choose one on the Round.` : 'The server does not answer.'}
+        </Trouble>
+      </main>
+    );
+  }
+  if (!page) return <Loading what="the pump" />;
+  return <PumpSheets page={page} words={{ print, zone: page.row.zone, now }} />;
+}
+
+function PumpSheets({ page, words }: { page: Page; words: Words }) {
+  const { row, setUp, standing } = page;
+  const wide = useWide();
+  const change = standing.tasks.find((t) => t.task === 'oilChange' || t.task === 'boosterOil' || t.task === 'tipSeals');
+  const { model, product } = setUp;
+  const facts = [
+    `${model.name}${model.stages ? `, ${model.stages === 1 ? 'single' : 'two'}-stage` : ''}, ${model.pumpingSpeedM3h} m³/h`,
+    row.chargeMl && product
+      ? `${words.print.volume(row.chargeMl)} of ${product.name}, ${product.waterBehaviour}`
+      : null,
+  ].filter(Boolean);
+  return (
+    <div className="flex flex-1 flex-col wide:flex-row wide:items-stretch">
+      <PageTitle title={row.name} />
+      <main className="min-w-0 flex-1 px-4 pb-10 pt-4 wide:px-6">
+        <p className="text-[14px] text-ink-2">
+          {row.siteName} · {row.equipmentName}
+        </p>
+        <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
+          <h1 dir="auto" className="figure max-w-full min-w-0 text-[26px] wrap-anywhere">
+            {row.name}
+          </h1>
+          <p className="text-[15px]">{facts.join(' · ')}</p>
+          <p className="text-[14px] text-ink-2 wide:ml-auto">{hoursWords(page)}</p>
+        </div>
+        <PumpLinks pumpId={row.pumpId} />
+        {!wide && <Standing page={page} words={words} />}
+        <ChargeRuler page={page} words={words} />
+        <div className="mt-6 grid gap-x-8 gap-y-6 wide:grid-cols-2">
+          {change && (
+            <section>
+              <h2 className="mb-1 text-[20px]">What decides next</h2>
+              <LimitsTable change={change} words={words} />
+              <div className="mt-2">
+                <ForecastLine task={change} words={words} />
+              </div>
+              <SchoolNote preset={setUp.pump.preset} />
+            </section>
+          )}
+          <section>
+            <h2 className="mb-1 text-[20px]">Next tasks</h2>
+            <TaskList page={page} words={words} />
+          </section>
+        </div>
+        {row.kind === 'vane' && (
+          <section className="mt-6">
+            <h2 className="mb-2 text-[20px]">The charge’s story</h2>
+            <Suspense fallback={<p className="text-[15px] text-ink-2">Fetching the story …</p>}>
+              <ChargeStory page={page} words={words} />
+            </Suspense>
+          </section>
+        )}
+        {row.kind === 'vane' && (
+          <section className="mt-6">
+            <h2 className="mb-1 text-[20px]">Earlier charges</h2>
+            <EarlierCharges page={page} words={words} />
+          </section>
+        )}
+        <section className="mt-6">
+          <h2 className="mb-2 text-[20px]">Journal</h2>
+          <JournalList page={page} words={words} />
+        </section>
+      </main>
+      {wide && (
+        <aside className="w-[380px] shrink-0 border-l border-rule bg-sheet">
+          <div className="sticky top-0 max-h-dvh overflow-auto p-6">
+            {row.kind === 'vane' && <NamedJar row={row} words={words} width={108} />}
+            <Standing page={page} words={words} />
+            {row.kind === 'vane' && (
+              <div className="mt-5">
+                <h2 className="mb-2 text-[18px]">Last jars</h2>
+                <JarShelf row={row} words={words} />
+              </div>
+            )}
+          </div>
+        </aside>
+      )}
+    </div>
+  );
+}
+
+/** Running hours: what was logged, what only the meter knows, and where the log is ahead of it. */
+function hoursWords({ state, standing }: Page): string {
+  const hours = (minutes: number) => `${Math.round(minutes / 60).toLocaleString('en-GB')}\u00a0h`;
+  const { minutes, unloggedMinutes } = state.totals;
+  return [
+    `${hours(minutes - unloggedMinutes)} logged`,
+    state.meter && `meter ${hours(state.meter.minutes)}`,
+    standing.unloggedMinutes > 0 && `${hours(standing.unloggedMinutes)} of this charge not logged`,
+    (state.meter?.aheadMinutes ?? 0) > 24 * 60 && `log ${hours(state.meter?.aheadMinutes ?? 0)} ahead of the meter`,
+  ]
+    .filter(Boolean)
+    .join(' · ');
+}
+
+const LINKS = [
+  { path: 'meter', words: 'Hour meter' },
+  { path: 'label', words: 'Cart label' },
+] as const;
+
+function PumpLinks({ pumpId }: { pumpId: string }) {
+  return (
+    <p className="no-print -ml-2 flex flex-wrap gap-x-2">
+      {LINKS.map(({ path, words }) => (
+        <LinkButton key={path} look="plain" to={`/pumps/${pumpId}/${path}`} className="!px-2 !text-[14px]">
+          {words}
+        </LinkButton>
+      ))}
+      <LinkButton look="plain" to={`/set-up/pump/${pumpId}`} className="!px-2 !text-[14px]">
+        Set-up
+      </LinkButton>
+    </p>
+  );
+}
+
+/** Verdict, why, and the one right action. */
+function Standing({ page: { row }, words }: { page: Page; words: Words }) {
+  return (
+    <div className="flex flex-col gap-4 py-4">
+      <Verdict level={row.verdict} words={verdictWords(row.verdict, row.act)} size="large" />
+      {row.verdict === 'stop' && <StopCaution />}
+      <Running row={row} words={words} />
+      <Reasons row={row} words={words} />
+      <Actions row={row} />
+    </div>
+  );
+}
+
+/** The present charge, large: each run can be chosen and is named beneath. */
+function ChargeRuler({ page, words }: { page: Page; words: Words }) {
+  const { row, standing } = page;
+  const [ref, width] = useWidth<HTMLDivElement>(800);
+  const [chosen, setChosen] = useState<string | null>(null);
+  const bar = row.ruler.bars.find((b) => b.entryId === chosen) ?? row.ruler.bars.at(-1);
+  const sinceAt = standing.tasks.find((t) => t.task === 'oilChange' || t.task === 'boosterOil')?.sinceAt;
+  const named = (b: (typeof row.ruler.bars)[number]) => barWords(b, row.materialNames, words);
+  return (
+    <section className="mt-4">
+      <div className="flex flex-wrap items-baseline justify-between gap-x-4">
+        <h2 className="text-[20px]">
+          {row.kind === 'dry' ? 'Runs' : 'This charge'}{' '}
+          <span className="font-sans text-[14px] font-normal text-ink-2">
+            {sinceAt ? `since ${dayWords(sinceAt, words.zone, words.now)}` : ''}
+          </span>
+        </h2>
+        <span className="text-[14px] text-ink-2">one tick = one plain run</span>
+      </div>
+      <div ref={ref} className="min-w-0 overflow-hidden">
+        <RunRuler
+          ruler={row.ruler}
+          width={width}
+          label={rulerWords(row.name, row.ruler)}
+          wordsOf={named}
+          flagText={flagWords(row.ruler)}
+          large
+          selectedId={bar?.entryId ?? null}
+          onSelect={setChosen}
+        />
+      </div>
+      <p className="min-h-6 text-[14px]">{bar ? named(bar) : 'No run since the oil change yet.'}</p>
+      <div className="-mx-2">
+        <Legend />
+      </div>
+    </section>
+  );
+}

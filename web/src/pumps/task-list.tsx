@@ -1,0 +1,68 @@
+import { SERVICE_TASKS, type PumpPage } from '@winter-jar/contracts';
+import type { TaskStanding } from '@winter-jar/core';
+import { dayWords } from '../app/dates.js';
+import { dueWords, limitWords, TASK_WORDS, type Words } from '../care/messages.js';
+import { useQuickEntry } from '../journal/use-quick-entry.js';
+import { Button, LinkButton } from '../ui/button.js';
+
+const FORMS: Readonly<Partial<Record<TaskStanding['task'], string>>> = {
+  look: 'look',
+  bleed: 'bleed',
+  oilChange: 'change',
+  boosterOil: 'change',
+  sealCup: 'top-up',
+};
+
+/** The pump's service tasks in the order in which they will be wanted; each is done here or on its own screen. */
+export function TaskList({ page, words }: { page: PumpPage; words: Words }) {
+  const { write, busy } = useQuickEntry(page);
+  if (page.standing.tasks.length === 0) {
+    return <p className="text-[15px] text-ink-2">Tasks count from the first entry that is logged.</p>;
+  }
+  return (
+    <ul>
+      {page.standing.tasks.map((task) => {
+        const form = FORMS[task.task];
+        return (
+          <li key={task.task} className="flex items-center gap-3 border-b border-rule-soft py-1.5">
+            <div className="min-w-0 flex-1">
+              <p className="text-[15px]">{TASK_WORDS[task.task]}</p>
+              <p className="text-[13px] text-ink-2">
+                {task.decides && `every ${limitWords(task.decides.measure, task.decides.limit)}`}
+                {task.sinceAt &&
+                  ` · ${task.doneEntryId ? 'last' : 'counted from'} ${dayWords(task.sinceAt, words.zone, words.now)}`}
+              </p>
+            </div>
+            <span
+              className={`text-right text-[14px] ${task.status === 'reached' ? 'font-semibold text-before-next-run' : 'text-ink-2'}`}
+            >
+              {dueWords(task, words)}
+            </span>
+            {form ? (
+              <LinkButton
+                to={`/pumps/${page.row.pumpId}/${form}`}
+                className="no-print min-w-16 justify-center !px-2 !text-[14px]"
+                aria-label={`Do: ${TASK_WORDS[task.task]}`}
+              >
+                Do
+              </LinkButton>
+            ) : (
+              SERVICE_TASKS.includes(task.task) && (
+                <Button
+                  className="no-print min-w-16 justify-center !px-2 !text-[14px]"
+                  disabled={busy}
+                  aria-label={`Done: ${TASK_WORDS[task.task]}`}
+                  onClick={() =>
+                    void write('done', { task: task.task }, `${TASK_WORDS[task.task]} done on ${page.row.name}`)
+                  }
+                >
+                  Done
+                </Button>
+              )
+            )}
+          </li>
+        );
+      })}
+    </ul>
+  );
+}

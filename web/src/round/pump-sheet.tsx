@@ -1,0 +1,204 @@
+import type { RoundRow } from '@winter-jar/contracts';
+import { dayWords } from '../app/dates.js';
+import { jarWords, LAYER_WORDS } from '../care/jar-words.js';
+import {
+  dueWords,
+  reasonWords,
+  rightAction,
+  TASK_WORDS,
+  verdictWords,
+  type ActionKind,
+  type Words,
+} from '../care/messages.js';
+import { LinkButton } from '../ui/button.js';
+import { Caution } from '../ui/caution.js';
+import { layersOf } from '../ui/jar-layout.js';
+import { Jar } from '../ui/jar.js';
+import { Verdict } from '../ui/verdict.js';
+import { Running } from './running.js';
+
+export const ACTION_PATHS: Readonly<Record<ActionKind, string>> = {
+  takeOver: 'take-over',
+  change: 'change',
+  topUp: 'top-up',
+  bleed: 'bleed',
+  purge: 'done?task=purge',
+  flush: 'done?task=flush',
+  washHousing: 'done?task=housingClean',
+  inspect: 'done?task=vaneCheck',
+  look: 'look',
+  run: 'run',
+};
+const LETTERS: Readonly<Partial<Record<ActionKind, string>>> = { change: 'S', bleed: 'B', look: 'L', run: 'R' };
+
+/** What can be done on a pump of this kind, the right one first. */
+function actionsOf(row: RoundRow): { action: ActionKind; words: string }[] {
+  const right = rightAction(row);
+  const common: { action: ActionKind; words: string }[] =
+    row.kind === 'vane'
+      ? [
+          { action: 'run', words: 'Log a run' },
+          { action: 'look', words: 'Look at oil' },
+          { action: 'bleed', words: 'Bleed' },
+          { action: 'change', words: 'Change oil' },
+          { action: 'topUp', words: 'Top up' },
+        ]
+      : row.kind === 'booster'
+        ? [
+            { action: 'run', words: 'Log a run' },
+            { action: 'change', words: 'Change gear oil' },
+            { action: 'topUp', words: 'Top up' },
+          ]
+        : [{ action: 'run', words: 'Log a run' }];
+  return [right, ...common.filter((c) => c.action !== right.action)];
+}
+
+export function Actions({ row }: { row: RoundRow }) {
+  const [right, ...others] = actionsOf(row);
+  return (
+    <div className="no-print grid grid-cols-2 gap-2">
+      {right && (
+        <LinkButton
+          to={`/pumps/${row.pumpId}/${ACTION_PATHS[right.action]}`}
+          look={row.running.length > 0 ? 'outline' : 'solid'}
+          letter={LETTERS[right.action]}
+          className="col-span-2 min-h-12"
+        >
+          {right.words}
+        </LinkButton>
+      )}
+      {others.map(({ action, words }) => (
+        <LinkButton
+          key={action}
+          to={`/pumps/${row.pumpId}/${ACTION_PATHS[action]}`}
+          letter={LETTERS[action]}
+          className="min-h-11"
+        >
+          {words}
+        </LinkButton>
+      ))}
+    </div>
+  );
+}
+
+/** What Stop means when a load is under vacuum. */
+export function StopCaution() {
+  return (
+    <Caution>
+      Do not start. If a load is under vacuum: close the chamber valve, vent the pump side, then stop; finish the load
+      on a spare pump.
+    </Caution>
+  );
+}
+
+export function Reasons({ row, words }: { row: Pick<RoundRow, 'reasons' | 'nextTask'>; words: Words }) {
+  if (row.reasons.length === 0) {
+    return (
+      <p className="text-[15px]">
+        Nothing speaks against the next run.
+        {row.nextTask ? ` Next: ${TASK_WORDS[row.nextTask.task].toLowerCase()}, ${dueWords(row.nextTask, words)}.` : ''}
+      </p>
+    );
+  }
+  return (
+    <ul className="list-disc pl-5 text-[15px] leading-6">
+      {row.reasons.map((reason) => (
+        <li key={reason.code} className="mt-1 first:mt-0 first:font-semibold">
+          {reasonWords(reason, words).full}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** The last jars of a pump, oldest first. */
+export function JarShelf({ row, words }: { row: Pick<RoundRow, 'jars' | 'chargeMl' | 'zone'>; words: Words }) {
+  if (row.jars.length === 0)
+    return <p className="text-[14px] text-ink-2">No jar yet. The first look at the oil puts one here.</p>;
+  return (
+    <ul className="flex flex-wrap gap-5">
+      {row.jars.map((jar) => (
+        <li key={jar.entryId} className="text-center text-[13px]">
+          <span className="inline-block">
+            <Jar
+              layers={layersOf(jar, row.chargeMl)}
+              width={38}
+              label={`${dayWords(jar.at, row.zone, words.now)}: ${jarWords(jar, row.chargeMl, words.print)}`}
+            />
+          </span>
+          <span className="figure block">{jar.waterUl > 0 ? words.print.volume(jar.waterUl / 1000) : 'no water'}</span>
+          <span className="block text-ink-2">{dayWords(jar.at, row.zone, words.now)}</span>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** The last jar, large, with its layers named beside it. */
+export function NamedJar({
+  row,
+  words,
+  width,
+}: {
+  row: Pick<RoundRow, 'jars' | 'chargeMl' | 'zone'>;
+  words: Words;
+  width: number;
+}) {
+  const jar = row.jars.at(-1) ?? null;
+  const layers = layersOf(jar, row.chargeMl).filter((l) => l.ml > 0);
+  return (
+    <div className="flex items-end gap-5">
+      <Jar layers={layers} width={width} label={jarWords(jar, row.chargeMl, words.print)} />
+      <div className="min-w-0 pb-1 text-[14px] leading-6">
+        {[...layers].reverse().map((l) => (
+          <span key={l.kind} className="block">
+            {LAYER_WORDS[l.kind]} <span className="figure">{words.print.volume(l.ml)}</span>
+          </span>
+        ))}
+        {jar ? (
+          <span className="block text-ink-2">
+            {
+              { sightGlass: 'sight glass', sample: 'sample', drained: 'drained', bleed: 'bled', change: 'drained' }[
+                jar.source
+              ]
+            }{' '}
+            {dayWords(jar.at, row.zone, words.now)}
+            {jar.hoursStood ? `, stood ${Math.round(jar.hoursStood)}\u00a0h` : ''}
+          </span>
+        ) : (
+          <span className="block text-ink-2">No oil has been looked at yet</span>
+        )}
+      </div>
+    </div>
+  );
+}
+
+/** The selected pump beside the Round: verdict, reasons in full, the one right action, the last jars. */
+export function PumpSheet({ row, words }: { row: RoundRow; words: Words }) {
+  return (
+    <section aria-label={`${row.name}, selected`} className="flex flex-col gap-4 p-6">
+      <div>
+        <h2 className="figure text-[20px] font-bold">
+          <LinkButton look="plain" to={`/pumps/${row.pumpId}`} className="!min-h-0 !px-0 !text-[20px]">
+            {row.name}
+          </LinkButton>
+        </h2>
+        <p className="text-[14px] text-ink-2">
+          {row.modelName} · {row.siteName} · {row.equipmentName}
+        </p>
+      </div>
+      {row.kind === 'vane' && <NamedJar row={row} words={words} width={92} />}
+      <Verdict level={row.verdict} words={verdictWords(row.verdict, row.act)} size="large" />
+      {row.verdict === 'stop' && <StopCaution />}
+      <Running row={row} words={words} />
+      <Reasons row={row} words={words} />
+      <Actions row={row} />
+      {row.kind === 'vane' && (
+        <div>
+          <h3 className="mb-2 text-[18px]">Last jars</h3>
+          <JarShelf row={row} words={words} />
+        </div>
+      )}
+    </section>
+  );
+}

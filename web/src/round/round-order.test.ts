@@ -1,0 +1,55 @@
+import type { RoundRow } from '@winter-jar/contracts';
+import { roundGroups, sentenceOfTheDay } from './round-order.js';
+
+const row = (
+  pumpId: string,
+  verdict: RoundRow['verdict'],
+  siteId: string,
+  runsLeft: number | null,
+  dueDays: number | null,
+): RoundRow =>
+  ({
+    pumpId,
+    verdict,
+    siteId,
+    siteName: `Site ${siteId}`,
+    siteNote: null,
+    runsLeft,
+    nextTask: dueDays === null ? null : { status: dueDays === 0 ? 'reached' : 'ok', forecast: { p50Days: dueDays } },
+  }) as unknown as RoundRow;
+const rows = [
+  row('a', 'stop', '1', 0, 0),
+  row('b', 'lookSooner', '2', 5, 3),
+  row('c', 'runOn', '2', 9, 40),
+  row('d', 'runOn', '1', 2, 5),
+  row('e', 'runOn', '1', null, 0),
+];
+const names = (order: 'site' | 'runs' | 'day') =>
+  roundGroups(rows, order).map((g) => [g.title, g.rows.map((r) => r.pumpId).join('')]);
+
+test('what needs hands comes first in every order', () => {
+  expect(names('site')).toEqual([
+    ['Needs hands', 'ab'],
+    ['Site 2', 'c'],
+    ['Site 1', 'de'],
+  ]);
+  expect(names('runs')).toEqual([
+    ['Needs hands', 'ab'],
+    ['By runs left', 'dce'],
+  ]);
+  expect(names('day')).toEqual([
+    ['Needs hands', 'ab'],
+    ['Due now', 'e'],
+    ['Within a week', 'd'],
+    ['Later', 'c'],
+  ]);
+});
+
+test.each([
+  [0, 'No pumps need hands today'],
+  [1, 'One pump needs hands today'],
+  [3, 'Three pumps need hands today'],
+  [40, '40 pumps need hands today'],
+])('%d: %s', (count, sentence) => {
+  expect(sentenceOfTheDay(count)).toBe(sentence);
+});

@@ -1,0 +1,88 @@
+import type { RoundRow } from '@winter-jar/contracts';
+
+export const ORDERS = ['site', 'runs', 'day'] as const;
+export type RoundOrder = (typeof ORDERS)[number];
+
+export interface RoundGroup {
+  readonly key: string;
+  readonly title: string;
+  readonly note: string | null;
+  readonly rows: readonly RoundRow[];
+}
+
+const needsHands = (row: RoundRow): boolean => row.verdict !== 'runOn';
+const dueInDays = (row: RoundRow): number =>
+  row.nextTask?.status === 'reached' ? 0 : (row.nextTask?.forecast?.p50Days ?? Infinity);
+
+const DAY_GROUPS: readonly { readonly title: string; readonly withinDays: number }[] = [
+  { title: 'Due now', withinDays: 0 },
+  { title: 'Within a week', withinDays: 7 },
+  { title: 'Within a month', withinDays: 31 },
+  { title: 'Later', withinDays: Infinity },
+];
+
+function bySite(rows: readonly RoundRow[]): RoundGroup[] {
+  const groups = new Map<string, RoundRow[]>();
+  for (const row of rows) groups.set(row.siteId, [...(groups.get(row.siteId) ?? []), row]);
+  return [...groups].map(([key, members]) => ({
+    key,
+    title: members[0]?.siteName ?? key,
+    note: members[0]?.siteNote ?? null,
+    rows: members,
+  }));
+}
+
+function byDay(rows: readonly RoundRow[]): RoundGroup[] {
+  const sorted = [...rows].sort((a, b) => dueInDays(a) - dueInDays(b));
+  return DAY_GROUPS.map(({ title, withinDays }, i) => {
+    const after = DAY_GROUPS[i - 1]?.withinDays ?? -1;
+    return {
+      key: title,
+      title,
+      note: null,
+      rows: sorted.filter((r) => dueInDays(r) > after && dueInDays(r) <= withinDays),
+    };
+  }).filter((g) => g.rows.length > 0);
+}
+
+/** The Round begins with what needs hands; the rest follows by site, by runs left or by day. Rows come in the order of need. */
+export function roundGroups(rows: readonly RoundRow[], order: RoundOrder): RoundGroup[] {
+  const first = rows.filter(needsHands);
+  const rest = rows.filter((r) => !needsHands(r));
+  const groups: Readonly<Record<RoundOrder, () => RoundGroup[]>> = {
+    site: () => bySite(rest),
+    runs: () => [
+      {
+        key: 'runs',
+        title: 'By runs left',
+        note: null,
+        rows: [...rest].sort((a, b) => (a.runsLeft ?? Infinity) - (b.runsLeft ?? Infinity)),
+      },
+    ],
+    day: () => byDay(rest),
+  };
+  const needs: RoundGroup[] = first.length > 0 ? [{ key: 'needs', title: 'Needs hands', note: null, rows: first }] : [];
+  return [...needs, ...groups[order]().filter((g) => g.rows.length > 0)];
+}
+
+const COUNT_WORDS = [
+  'No',
+  'One',
+  'Two',
+  'Three',
+  'Four',
+  'Five',
+  'Six',
+  'Seven',
+  'Eight',
+  'Nine',
+  'Ten',
+  'Eleven',
+  'Twelve',
+];
+
+/** The sentence of the day. It counts Stop and before next run. */
+export function sentenceOfTheDay(needHands: number): string {
+  const count = COUNT_WORDS[needHands] ?? String(needHands);
+  return `${count} pump${needHands === 1 ? ' needs' : 's need'} hands today`;
+}

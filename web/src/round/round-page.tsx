@@ -1,0 +1,180 @@
+import { useWindowVirtualizer } from '@tanstack/react-virtual';
+import { useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { Link, useNavigate, useSearchParams } from 'react-router';
+import { useRoundQuery } from '../api/yard-api.js';
+import { PageTitle } from '../app/page-title.js';
+import { useLetters } from '../app/use-letters.js';
+import { usePrint } from '../app/use-print.js';
+import { useWide } from '../app/use-wide.js';
+import { LinkButton } from '../ui/button.js';
+import { Empty, Loading, Trouble } from '../ui/page-state.js';
+import { FirstScreen } from './first-screen.js';
+import { Legend } from './legend.js';
+import { PumpSheet } from './pump-sheet.js';
+import { ORDERS, roundGroups, sentenceOfTheDay, type RoundGroup, type RoundOrder } from './round-order.js';
+import { RoundRow } from './round-row.js';
+
+const ORDER_WORDS: Readonly<Record<RoundOrder, string>> = { site: 'by site', runs: 'by runs left', day: 'by day' };
+type Line =
+  | { readonly kind: 'title'; readonly group: RoundGroup }
+  | { readonly kind: 'row'; readonly row: RoundGroup['rows'][number] };
+
+const linesOf = (groups: readonly RoundGroup[]): Line[] =>
+  groups.flatMap((group): Line[] => [
+    { kind: 'title', group },
+    ...group.rows.map((row): Line => ({ kind: 'row', row })),
+  ]);
+
+/** Pumps there are, but all of them are spares or retired. */
+function AllAway() {
+  return (
+    <main>
+      <PageTitle title="Round" />
+      <Empty title="No pump is in service">
+        All pumps are spares or retired. <Link to="/set-up/pump">Put one in service in the set-up.</Link>
+      </Empty>
+    </main>
+  );
+}
+
+/** Home: what needs hands today, in one sentence, then the pumps. */
+export function RoundPage() {
+  const { data, isError, refetch } = useRoundQuery(undefined, { pollingInterval: 120_000 });
+  const [search, setSearch] = useSearchParams();
+  const navigate = useNavigate();
+  const wide = useWide();
+  const print = usePrint();
+  const order = ORDERS.find((o) => o === search.get('by')) ?? 'site';
+  const lines = useMemo(() => linesOf(roundGroups(data?.rows ?? [], order)), [data, order]);
+  const rows = lines.flatMap((l) => (l.kind === 'row' ? [l.row] : []));
+  const selected = rows.find((r) => r.pumpId === search.get('pump')) ?? rows[0];
+
+  const change = (key: string, value: string) =>
+    setSearch(
+      (old) => {
+        old.set(key, value);
+        return old;
+      },
+      { replace: true, preventScrollReset: true },
+    );
+
+  const list = useRef<HTMLDivElement>(null);
+  const [listTop, setListTop] = useState(0);
+  useLayoutEffect(() => setListTop(list.current?.offsetTop ?? 0), [data, wide]);
+  const virtual = useWindowVirtualizer({
+    count: lines.length,
+    estimateSize: (i) => (lines[i]?.kind === 'title' ? 44 : wide ? 68 : 132),
+    overscan: 12,
+    scrollMargin: listTop,
+    getItemKey: (i) => {
+      const line = lines[i];
+      return line?.kind === 'row' ? line.row.pumpId : `title ${line?.group.key ?? i}`;
+    },
+  });
+
+  function move(by: number) {
+    const next = rows[Math.min(rows.length - 1, Math.max(0, (selected ? rows.indexOf(selected) : -1) + by))];
+    if (!next) return;
+    change('pump', next.pumpId);
+    virtual.scrollToIndex(lines.findIndex((l) => l.kind === 'row' && l.row === next));
+    requestAnimationFrame(() => document.getElementById(`row-${next.pumpId}`)?.focus());
+  }
+  const act = (path: string) => () => selected && void navigate(`/pumps/${selected.pumpId}/${path}`);
+  useLetters({
+    ArrowDown: () => move(1),
+    ArrowUp: () => move(-1),
+    r: act('run'),
+    l: act('look'),
+    s: act('change'),
+    b: act('bleed'),
+  });
+
+  if (isError && !data) {
+    return (
+      <main>
+        <Trouble title="The Round could not be fetched" onRetry={() => void refetch()}>
+          The server does not answer. Start it with “npm start”, then try again.
+        </Trouble>
+      </main>
+    );
+  }
+  if (!data) return <Loading what="the Round" />;
+  if (data.rows.length === 0) return data.pumps === 0 ? <FirstScreen /> : <AllAway />;
+  const wordsFor = (zone: string) => ({ print, zone, now: data.at });
+  return (
+    <div className="flex flex-1 items-stretch">
+      <main className="min-w-0 flex-1 px-3 pb-10 wide:px-5">
+        <PageTitle title="Round" />
+        <div className="flex flex-wrap items-baseline justify-between gap-x-4 gap-y-2 py-3 wide:pb-1">
+          <h1 className="text-[22px] wide:text-[28px]">
+            {sentenceOfTheDay(data.needHands)}{' '}
+            <span className="font-sans text-[15px] font-normal text-ink-2">of {data.rows.length}</span>
+          </h1>
+          <div
+            role="group"
+            aria-label="Then in which order"
+            className="flex flex-wrap items-center gap-1 text-[14px] text-ink-2"
+          >
+            then
+            {ORDERS.map((o) => (
+              <button
+                key={o}
+                aria-pressed={o === order}
+                onClick={() => change('by', o)}
+                className={`min-h-10 px-1.5 ${o === order ? 'font-semibold text-ink underline decoration-2 underline-offset-4' : 'hover:text-ink'}`}
+              >
+                {ORDER_WORDS[o]}
+              </button>
+            ))}
+            <LinkButton to="/start" look="plain" className="no-print ml-2 !px-2 !text-[14px]">
+              Start runs
+            </LinkButton>
+            <LinkButton to="/round/print" look="plain" className="no-print !hidden !px-2 !text-[14px] sm:!inline-flex">
+              On paper
+            </LinkButton>
+          </div>
+        </div>
+        <div ref={list} style={{ height: virtual.getTotalSize(), position: 'relative' }}>
+          {virtual.getVirtualItems().map((item) => {
+            const line = lines[item.index];
+            if (!line) return null;
+            return (
+              <div
+                key={item.key}
+                data-index={item.index}
+                ref={virtual.measureElement}
+                className="absolute inset-x-0 top-0"
+                style={{ transform: `translateY(${item.start - virtual.options.scrollMargin}px)` }}
+              >
+                {line.kind === 'title' ? (
+                  <h2 className="border-b hairline px-2 pb-1 pt-3 text-[18px]">
+                    {line.group.title}{' '}
+                    {line.group.note && (
+                      <span className="font-sans text-[14px] font-normal text-ink-2">{line.group.note}</span>
+                    )}
+                  </h2>
+                ) : (
+                  <RoundRow
+                    row={line.row}
+                    words={wordsFor(line.row.zone)}
+                    selected={line.row === selected}
+                    wide={wide}
+                    onSelect={(id) => change('pump', id)}
+                  />
+                )}
+              </div>
+            );
+          })}
+        </div>
+        <Legend />
+      </main>
+      {wide && selected && (
+        <aside className="w-[408px] shrink-0 border-l border-rule bg-sheet">
+          <div className="sticky top-0 max-h-dvh overflow-auto">
+            <PumpSheet row={selected} words={wordsFor(selected.zone)} />
+          </div>
+        </aside>
+      )}
+    </div>
+  );
+}

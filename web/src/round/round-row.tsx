@@ -1,0 +1,77 @@
+import type { RoundRow as Row } from '@winter-jar/contracts';
+import { memo } from 'react';
+import { Link } from 'react-router';
+import { barWords, flagWords, rulerWords } from '../care/bar-words.js';
+import { jarWords } from '../care/jar-words.js';
+import { verdictWords, type Words } from '../care/messages.js';
+import { layersOf } from '../ui/jar-layout.js';
+import { Jar } from '../ui/jar.js';
+import { RunRuler } from '../ui/run-ruler.js';
+import { rowLine } from './running.js';
+import { useWidth } from '../ui/use-width.js';
+import { Verdict } from '../ui/verdict.js';
+
+interface RoundRowProps {
+  readonly row: Row;
+  readonly words: Words;
+  readonly selected: boolean;
+  readonly wide: boolean;
+  readonly onSelect: (pumpId: string) => void;
+}
+
+/** Where it stands; under its site's heading the site is not said again. */
+function placeWords(row: Row, wide: boolean): string {
+  const place = row.verdict === 'runOn' && wide ? row.equipmentName : `${row.siteName} · ${row.equipmentName}`;
+  if (row.lent) return `Lent · ${place}`;
+  return row.kind === 'vane' ? place : `${row.kind === 'dry' ? 'Dry' : 'Booster'} · ${place}`;
+}
+
+/** A pump in the Round: name, jar, ruler, verdict and what comes next. A tap shows it, Enter opens it. */
+export const RoundRow = memo(function RoundRow({ row, words, selected, wide, onSelect }: RoundRowProps) {
+  const [ref, width] = useWidth<HTMLDivElement>(320);
+  const jar = row.jars.at(-1) ?? null;
+  const select = (event: React.MouseEvent) => {
+    if (!wide || event.detail === 0 || event.ctrlKey || event.metaKey) return;
+    event.preventDefault();
+    onSelect(row.pumpId);
+  };
+  return (
+    <Link
+      to={`/pumps/${row.pumpId}`}
+      id={`row-${row.pumpId}`}
+      onClick={select}
+      onFocus={() => wide && onSelect(row.pumpId)}
+      aria-current={selected ? 'true' : undefined}
+      className={`grid grid-cols-[36px_1fr] items-center gap-x-3 gap-y-1 px-2 py-2 text-ink no-underline wide:grid-cols-[184px_32px_minmax(0,1fr)_minmax(0,248px)] wide:gap-x-5 wide:py-1 ${
+        selected && wide
+          ? 'rounded-[6px] bg-sheet outline-2 -outline-offset-2 outline-ink'
+          : 'border-b border-rule-soft hover:bg-sheet'
+      }`}
+    >
+      <div className="col-start-2 row-start-1 flex min-w-0 flex-wrap items-baseline justify-between gap-x-3 wide:col-start-1 wide:block">
+        <span dir="auto" className="figure block min-w-0 text-[16px] font-bold wrap-anywhere">
+          {row.name}
+        </span>
+        <span className="block truncate text-[14px] text-ink-2">{placeWords(row, wide)}</span>
+      </div>
+      <div className="row-span-3 row-start-1 self-start pt-1 wide:row-span-1 wide:self-center wide:pt-0">
+        {row.kind === 'vane' && (
+          <Jar layers={layersOf(jar, row.chargeMl)} width={24} label={jarWords(jar, row.chargeMl, words.print)} />
+        )}
+      </div>
+      <div className="col-start-2 row-start-2 wide:col-start-4 wide:row-start-1">
+        <Verdict level={row.verdict} words={verdictWords(row.verdict, row.act)} />
+        <span className="block text-[15px] wide:pl-6 wide:text-[14.5px]">{rowLine(row, words)}</span>
+      </div>
+      <div ref={ref} className="col-start-2 row-start-3 min-w-0 overflow-hidden wide:col-start-3 wide:row-start-1">
+        <RunRuler
+          ruler={row.ruler}
+          width={width}
+          label={rulerWords(row.name, row.ruler)}
+          wordsOf={(bar) => barWords(bar, row.materialNames, words)}
+          flagText={flagWords(row.ruler)}
+        />
+      </div>
+    </Link>
+  );
+});

@@ -1,0 +1,284 @@
+import type { SetUpAnswer } from '@winter-jar/contracts';
+import { PRESETS, type HouseSetUp, type PresetId, type SetUpKind } from '@winter-jar/core';
+import { ChevronLeft } from 'lucide-react';
+import { useRef, useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { v7 as newId } from 'uuid';
+import { useSetUpQuery } from '../api/yard-api.js';
+import { hereZone } from '../app/dates.js';
+import { PageTitle } from '../app/page-title.js';
+import { useAppDispatch } from '../app/store.js';
+import { toastsSlice } from '../app/toasts-slice.js';
+import { useUnits } from '../app/use-units.js';
+import { PROCESS_WORDS } from '../care/process-words.js';
+import { SCHOOL_WORDS } from '../care/school-words.js';
+import { useDraftedForm } from '../forms/use-drafted-form.js';
+import { issueWords } from '../journal/issue-words.js';
+import { TakeOverFields } from '../journal/take-over-fields.js';
+import type { TakeOverValues } from '../journal/take-over-form.js';
+import { useEnvelope } from '../journal/use-envelope.js';
+import { useWriteEntries } from '../journal/use-write-entries.js';
+import { Button } from '../ui/button.js';
+import { Chips } from '../ui/chips.js';
+import { TextField } from '../ui/field.js';
+import { Loading, Trouble } from '../ui/page-state.js';
+import { QuantityField } from '../ui/quantity-field.js';
+import { SelectField } from '../ui/select-field.js';
+import { addPumpDefaults, BY_PROCESS, NEW, readAddPump, usualAt, type AddPumpValues } from './add-pump-form.js';
+import { recordName } from './record-words.js';
+import { useWriteSetUp } from './use-write-set-up.js';
+
+const PROCESSES = Object.entries(PROCESS_WORDS).map(([value, words]) => ({
+  value: value as AddPumpValues['process'],
+  words,
+}));
+const SCHOOLS = Object.entries(SCHOOL_WORDS).map(([value, words]) => ({ value, words }));
+
+export function AddPumpPage() {
+  const { data, isError, refetch } = useSetUpQuery();
+  if (isError && !data)
+    return (
+      <Trouble title="The set-up could not be fetched" onRetry={() => void refetch()}>
+        The server does not answer. What you typed before is kept on this device.
+      </Trouble>
+    );
+  if (!data) return <Loading what="the set-up" />;
+  return <AddPump house={(data as SetUpAnswer).house} />;
+}
+
+/** A pump in under two minutes: one page, and nothing asked that can wait. */
+function AddPump({ house }: { house: HouseSetUp }) {
+  const units = useUnits();
+  const shared = useEnvelope();
+  const [start] = useState(() => addPumpDefaults(house));
+  const drafted = useDraftedForm<AddPumpValues>('set-up/add-pump', start);
+  const { values, set, error, show, ids, form, ready } = drafted;
+  const { write, busy } = useWriteSetUp();
+  const { write: writeEntries, busy: writing } = useWriteEntries();
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const lastRead = useRef<{ key: string; answer: ReturnType<typeof readAddPump> } | null>(null);
+  const dispatch = useAppDispatch();
+  const navigate = useNavigate();
+
+  /** The same fields sent again (a lost answer) are the same versions and the same entry. */
+  function read(): ReturnType<typeof readAddPump> {
+    const key = JSON.stringify(values);
+    if (lastRead.current?.key !== key) {
+      const zone = hereZone();
+      const now = new Date().toISOString();
+      lastRead.current = { key, answer: readAddPump(values, { house, units, zone, now, ids, newId, shared }) };
+    }
+    return lastRead.current.answer;
+  }
+
+  async function save() {
+    form.clearErrors();
+    setTrouble(null);
+    const answer = read();
+    if (!answer.ok) {
+      setTrouble('Not saved yet: see the fields above.');
+      return show(answer.issues);
+    }
+    const setUp = await write(answer.versions, null);
+    if (setUp.kind === 'refused') return setTrouble(setUp.issues.map(issueWords).join(' '));
+    const entry = setUp.kind === 'written' ? await writeEntries([answer.entry]) : setUp;
+    // A conflict says that its take-over is stored: the answer was lost on the way.
+    if (entry.kind !== 'written' && entry.kind !== 'conflict')
+      return setTrouble(
+        'Not saved: the server does not answer. What you typed is kept on this device; save again when it is back.',
+      );
+    await drafted.drop();
+    dispatch(toastsSlice.actions.shown({ id: newId(), words: `${values.name.trim()} added`, undo: null }));
+    void navigate(`/pumps/${answer.pumpId}`, { replace: true });
+  }
+
+  function chooseSite(site: string) {
+    set('site')(site);
+    const known = house.site[site]?.process;
+    if (known) chooseProcess(known);
+    const usual = usualAt(house, site);
+    set('equipment')(usual.equipment);
+    set('model')(usual.model);
+    set('oil')(usual.oil);
+  }
+  function chooseProcess(process: AddPumpValues['process']) {
+    set('process')(process);
+    set('preset')(BY_PROCESS[process].preset);
+  }
+  function chooseModel(model: string) {
+    set('model')(model);
+    const usual = house.pumpModel[model]?.usualProductId;
+    if (usual) set('oil')(usual);
+  }
+
+  if (!ready) return <Loading what="what you typed last" />;
+  const isDry = house.pumpModel[values.model]?.kind === 'dry';
+  const preset = PRESETS[values.preset as PresetId];
+  const chosenAmong = (kind: SetUpKind, words: string, keep: (id: string) => boolean = () => true) => [
+    ...Object.keys(house[kind])
+      .filter(keep)
+      .map((id) => ({ value: id, words: recordName(house, kind, id) })),
+    { value: NEW, words },
+  ];
+  return (
+    <main className="mx-auto w-full max-w-[640px] px-4 pb-10 pt-4">
+      <PageTitle title="Add a pump" />
+      <div className="flex items-center gap-3">
+        <Link to="/set-up/pump" aria-label="Back" className="flex size-11 items-center justify-center text-ink">
+          <ChevronLeft aria-hidden="true" />
+        </Link>
+        <h1 className="text-[24px]">Add a pump</h1>
+      </div>
+      <form
+        noValidate
+        className="desk mt-4 flex flex-col gap-6"
+        onSubmit={(event) => {
+          event.preventDefault();
+          void save();
+        }}
+      >
+        <TextField
+          label="Name"
+          value={values.name}
+          onText={set('name')}
+          error={error('name')}
+          hint="as on its cart, at most 60 characters"
+        />
+        <Heading>Where it stands</Heading>
+        {Object.keys(house.site).length > 0 && (
+          <SelectField
+            label="Site"
+            value={values.site}
+            onChange={chooseSite}
+            options={chosenAmong('site', 'a new site …')}
+          />
+        )}
+        {values.site === NEW && (
+          <>
+            <TextField
+              label="Name of the site"
+              value={values.siteName}
+              onText={set('siteName')}
+              error={error('siteName')}
+            />
+            <Chips label="Process" chips={PROCESSES} value={values.process} onChange={chooseProcess} />
+          </>
+        )}
+        <div className="grid items-start gap-4 sm:grid-cols-2">
+          {values.site !== NEW && (
+            <SelectField
+              label="Equipment"
+              value={values.equipment}
+              onChange={set('equipment')}
+              options={chosenAmong('equipment', 'new equipment …', (id) => house.equipment[id]?.siteId === values.site)}
+            />
+          )}
+          {values.equipment === NEW && (
+            <TextField
+              label="Name of the equipment"
+              value={values.equipmentName}
+              onText={set('equipmentName')}
+              error={error('equipmentName')}
+              hint={`A plain run there: ${BY_PROCESS[values.process].hours} h, until you say otherwise`}
+            />
+          )}
+        </div>
+        <Heading>The pump</Heading>
+        {Object.keys(house.pumpModel).length > 0 && (
+          <SelectField
+            label="Model"
+            value={values.model}
+            onChange={chooseModel}
+            options={chosenAmong('pumpModel', 'another model …')}
+          />
+        )}
+        {values.model === NEW && (
+          <>
+            <TextField
+              label="Name of the model"
+              value={values.modelName}
+              onText={set('modelName')}
+              error={error('modelName')}
+            />
+            <div className="grid items-start gap-4 sm:grid-cols-2">
+              <QuantityField
+                label="Pumping speed"
+                dimension="flow"
+                text={values.speed}
+                onText={set('speed')}
+                error={error('speed')}
+              />
+              <QuantityField
+                label="Oil charge"
+                dimension="volume"
+                text={values.charge}
+                onText={set('charge')}
+                error={error('charge')}
+              />
+              <QuantityField
+                label="Between MIN and MAX"
+                dimension="volume"
+                text={values.marks}
+                onText={set('marks')}
+                error={error('marks')}
+                hint="empty: a default, not from the manual"
+              />
+              <QuantityField
+                label="Hold-up"
+                dimension="volume"
+                text={values.holdUp}
+                onText={set('holdUp')}
+                error={error('holdUp')}
+                hint="what stays behind after a drain; empty: a default"
+              />
+            </div>
+          </>
+        )}
+        {!isDry && (
+          <div className="grid items-start gap-4 sm:grid-cols-2">
+            {Object.keys(house.oilProduct).length > 0 && (
+              <SelectField
+                label="Oil"
+                value={values.oil}
+                onChange={set('oil')}
+                options={chosenAmong('oilProduct', 'another oil …')}
+              />
+            )}
+            {values.oil === NEW && (
+              <TextField
+                label="Name of the oil"
+                value={values.oilName}
+                onText={set('oilName')}
+                error={error('oilName')}
+                hint="taken as mineral, letting water drop out, until you say otherwise"
+              />
+            )}
+          </div>
+        )}
+        <Chips label="School of oil care" chips={SCHOOLS} value={values.preset} onChange={set('preset')} />
+        <p className="-mt-3 text-[14px] text-ink-2">
+          {preset.why} What it costs: {preset.cost.charAt(0).toLowerCase() + preset.cost.slice(1)}
+        </p>
+        <Heading>As it is now</Heading>
+        <TakeOverFields
+          values={values}
+          set={set as <K extends keyof TakeOverValues>(name: K) => (value: TakeOverValues[K]) => void}
+          error={error}
+          hasOil={!isDry}
+        />
+        {trouble && (
+          <p role="alert" className="border-l-4 border-stop pl-3 font-semibold text-stop">
+            {trouble}
+          </p>
+        )}
+        <Button type="submit" look="solid" size="field" className="justify-center" disabled={busy || writing}>
+          {busy || writing ? 'Saving …' : 'Add the pump'}
+        </Button>
+      </form>
+    </main>
+  );
+}
+
+function Heading({ children }: { children: string }) {
+  return <h2 className="border-b border-rule pb-1 text-[18px]">{children}</h2>;
+}

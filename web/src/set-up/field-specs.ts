@@ -1,0 +1,270 @@
+import type { Dimension, SetUpKind } from '@winter-jar/core';
+import { PROCESS_WORDS } from '../care/process-words.js';
+import { SCHOOL_WORDS } from '../care/school-words.js';
+import type { Chip } from '../ui/chips.js';
+
+interface SpecBase {
+  /** Path in the record's body, `sumps.0.chargeMl`. */
+  readonly path: string;
+  readonly label: string;
+  readonly hint?: string;
+  /** Must be said; others may stay empty. */
+  readonly wanted?: true;
+  /** What a new record starts with. */
+  readonly initial?: string;
+  /** Shown, and read, only where this holds. */
+  readonly when?: (values: RecordValues) => boolean;
+  /** Heading that begins here. */
+  readonly section?: string;
+}
+
+/** One field of a record's form. A new field is one entry of a list below. */
+export type FieldSpec = SpecBase &
+  (
+    | { readonly type: 'text' }
+    | { readonly type: 'choice'; readonly chips: readonly Chip<string>[] }
+    | { readonly type: 'rating' }
+    | { readonly type: 'reference'; readonly to: SetUpKind }
+    | { readonly type: 'number'; readonly unit: string }
+    /** Typed with any unit; the body's value is the base value times `perBase`. */
+    | { readonly type: 'quantity'; readonly dimension: Dimension; readonly perBase: number }
+    | { readonly type: 'flag' }
+    | { readonly type: 'zone' }
+    | { readonly type: 'day' }
+    /** Heights and volumes, one pair on each line. */
+    | { readonly type: 'heights' }
+  );
+
+/** Every field as text, by its path with `/` for `.`; what is not from a manual is listed under `assumed`. */
+export type RecordValues = Readonly<Record<string, string>>;
+export const nameOf = (path: string): string => path.replaceAll('.', '/');
+
+const chipsOf = (words: Readonly<Record<string, string>>): Chip<string>[] =>
+  Object.entries(words).map(([value, w]) => ({ value, words: w }));
+const kindIs =
+  (...kinds: string[]) =>
+  (values: RecordValues): boolean =>
+    kinds.includes(values.kind ?? '');
+const notDry = (values: RecordValues): boolean => values.kind !== 'dry';
+
+const name: FieldSpec = { path: 'name', label: 'Name', type: 'text', wanted: true };
+const process: FieldSpec = {
+  path: 'process',
+  label: 'Process',
+  type: 'choice',
+  chips: chipsOf(PROCESS_WORDS),
+  wanted: true,
+};
+const pressure = { type: 'quantity', dimension: 'pressure', perBase: 1 } as const;
+const volume = { type: 'quantity', dimension: 'volume', perBase: 1 } as const;
+const flow = { type: 'quantity', dimension: 'flow', perBase: 1 } as const;
+const hours = { type: 'quantity', dimension: 'duration', perBase: 1 / 60 } as const;
+const litres = { type: 'quantity', dimension: 'volume', perBase: 1 / 1000 } as const;
+const rating = (path: string, label: string): FieldSpec => ({
+  path,
+  label,
+  type: 'rating',
+  wanted: true,
+  initial: '0',
+});
+
+/** The fields of one sump; a booster has three of them. */
+const sump = (place: number, words: string, when: SpecBase['when']): FieldSpec[] => [
+  {
+    path: `sumps.${place}.chargeMl`,
+    label: 'Oil charge',
+    hint: 'up to MAX',
+    wanted: true,
+    section: words,
+    when,
+    ...volume,
+  },
+  { path: `sumps.${place}.betweenMarksMl`, label: 'Between MIN and MAX', when, ...volume },
+  {
+    path: `sumps.${place}.holdUpMl`,
+    label: 'Hold-up',
+    hint: 'stays behind after a drain',
+    wanted: true,
+    when,
+    ...volume,
+  },
+  { path: `sumps.${place}.housingMl`, label: 'Housing holds at most', wanted: true, when, ...volume },
+];
+
+export const FIELD_SPECS: Readonly<Record<SetUpKind, readonly FieldSpec[]>> = {
+  site: [
+    name,
+    process,
+    { path: 'note', label: 'What it does', type: 'text', hint: 'a few words, shown on the Round' },
+    { path: 'zone', label: 'Time zone', type: 'zone', wanted: true, hint: 'its days follow it' },
+  ],
+  equipment: [
+    name,
+    { path: 'siteId', label: 'Site', type: 'reference', to: 'site', wanted: true },
+    process,
+    { path: 'coldTrap', label: 'Cold trap', type: 'flag', initial: 'no' },
+    { path: 'chamberVolumeL', label: 'Chamber volume', ...litres },
+    {
+      path: 'referenceHours',
+      label: 'A plain run lasts',
+      hint: 'runs are weighed against it',
+      wanted: true,
+      section: 'What counts as one run',
+      ...hours,
+    },
+    {
+      path: 'cyclesPerRun',
+      label: 'Cycles that count as one run',
+      type: 'number',
+      unit: 'cycles',
+      hint: 'empty: counted by hours',
+    },
+    { path: 'cycleTimeS', label: 'One cycle takes', type: 'number', unit: 's' },
+    { path: 'targetFirstPa', label: 'Should reach', section: 'Acceptance targets', ...pressure },
+    { path: 'targetFirstMinutes', label: 'within', type: 'number', unit: 'min' },
+    { path: 'targetUltimatePa', label: 'and at last', ...pressure },
+    { path: 'targetUltimateHours', label: 'within', type: 'number', unit: 'h' },
+  ],
+  pumpModel: [
+    name,
+    {
+      path: 'kind',
+      label: 'Kind',
+      type: 'choice',
+      chips: chipsOf({ vane: 'oil-sealed vane pump', booster: 'mechanical booster', dry: 'dry pump' }),
+      wanted: true,
+      initial: 'vane',
+    },
+    { path: 'pumpingSpeedM3h', label: 'Pumping speed', wanted: true, ...flow },
+    { path: 'stages', label: 'Stages', type: 'number', unit: '', when: kindIs('vane'), initial: '2' },
+    ...sump(0, 'Oil', kindIs('vane')),
+    ...sump(0, 'Gear end A', kindIs('booster')),
+    ...sump(1, 'Gear end B', kindIs('booster')),
+    ...sump(2, 'Seal cup', kindIs('booster')),
+    {
+      path: 'operatingOilTempC',
+      label: 'Oil when running',
+      type: 'quantity',
+      dimension: 'temperature',
+      perBase: 1,
+      wanted: true,
+      initial: '70',
+    },
+    { path: 'usualProductId', label: 'Oil its manual names', type: 'reference', to: 'oilProduct', when: notDry },
+    { path: 'hasOilFilter', label: 'Oil filter', type: 'flag', initial: 'no', when: notDry },
+    {
+      path: 'oilFilterHoldUpMl',
+      label: 'Oil filter soaks up',
+      when: (v) => notDry(v) && v.hasOilFilter === 'yes',
+      ...volume,
+    },
+    {
+      path: 'ballastRule',
+      label: 'Gas ballast is meant',
+      type: 'choice',
+      chips: chipsOf({ open: 'to stay open', closed: 'to stay closed', purge: 'to purge only', none: 'not there' }),
+      wanted: true,
+      initial: 'purge',
+      section: 'Vacuum and ballast',
+    },
+    { path: 'ballastFlowM3h', label: 'Ballast flow', when: (v) => v.ballastRule !== 'none', ...flow },
+    { path: 'ultimatePa', label: 'Ultimate, ballast closed', ...pressure },
+    { path: 'ultimateBallastPa', label: 'Ultimate, ballast open', when: (v) => v.ballastRule !== 'none', ...pressure },
+    { path: 'hasHourMeter', label: 'Hour meter', type: 'flag', initial: 'no' },
+  ],
+  pump: [
+    name,
+    { path: 'modelId', label: 'Model', type: 'reference', to: 'pumpModel', wanted: true },
+    { path: 'siteId', label: 'Site', type: 'reference', to: 'site', wanted: true, section: 'Where it stands' },
+    { path: 'equipmentId', label: 'Equipment', type: 'reference', to: 'equipment', wanted: true },
+    {
+      path: 'place',
+      label: 'It is',
+      type: 'choice',
+      chips: chipsOf({ inService: 'in service', lent: 'lent', spare: 'a spare', retired: 'retired' }),
+      initial: 'inService',
+      hint: 'Spare and retired pumps are not on the Round.',
+    },
+    { path: 'note', label: 'Note', type: 'text', hint: 'lent to whom, exchanged for what' },
+    { path: 'oilProductId', label: 'Oil', type: 'reference', to: 'oilProduct', section: 'How it is cared for' },
+    {
+      path: 'preset',
+      label: 'School of oil care',
+      type: 'choice',
+      chips: chipsOf(SCHOOL_WORDS),
+      wanted: true,
+      initial: 'bleedAndCount',
+    },
+    {
+      path: 'overhauledAt',
+      label: 'New or overhauled on',
+      type: 'day',
+      hint: 'its first charge is then changed early',
+    },
+    { path: 'blankOffPa', label: 'Its own ultimate, blanked off', ...pressure },
+  ],
+  oilProduct: [
+    name,
+    { path: 'grade', label: 'Grade', type: 'text', wanted: true, initial: 'VG 68' },
+    {
+      path: 'base',
+      label: 'Base',
+      type: 'choice',
+      chips: chipsOf({ mineral: 'mineral', synthetic: 'synthetic', ester: 'ester', pfpe: 'PFPE' }),
+      wanted: true,
+      initial: 'mineral',
+    },
+    {
+      path: 'waterBehaviour',
+      label: 'Water',
+      type: 'choice',
+      chips: chipsOf({ demulsifying: 'drops out (demulsifying)', detergent: 'is held up (detergent)' }),
+      wanted: true,
+      initial: 'demulsifying',
+    },
+    {
+      path: 'dyed',
+      label: 'Dyed by its maker',
+      type: 'flag',
+      initial: 'no',
+      hint: 'judged by colour with more patience',
+    },
+    { path: 'densityKgM3', label: 'Density', type: 'number', unit: 'kg/m³', wanted: true, initial: '875' },
+    { path: 'freshColour', label: 'Colour when unused', type: 'number', unit: 'D1500', wanted: true, initial: '1' },
+    {
+      path: 'viscosity40Mm2s',
+      label: 'Viscosity at 40 °C',
+      type: 'number',
+      unit: 'mm²/s',
+      section: 'The unused oil’s own analysis',
+    },
+    { path: 'viscosity100Mm2s', label: 'Viscosity at 100 °C', type: 'number', unit: 'mm²/s' },
+    { path: 'freshWaterPpm', label: 'Water', type: 'number', unit: 'ppm' },
+    { path: 'freshAcidMgKohG', label: 'Acid number', type: 'number', unit: 'mg KOH/g' },
+    { path: 'freshBaseMgKohG', label: 'Base number', type: 'number', unit: 'mg KOH/g' },
+    { path: 'freshIronPpm', label: 'Iron', type: 'number', unit: 'ppm' },
+  ],
+  material: [
+    name,
+    process,
+    rating('moisture', 'Moisture'),
+    rating('fat', 'Fat or sugar vapour'),
+    rating('fines', 'Fines and dust'),
+    rating('solvent', 'Solvent or resin'),
+    rating('acid', 'Acid'),
+    { path: 'note', label: 'Note', type: 'text' },
+  ],
+  person: [name],
+  jarShape: [
+    name,
+    {
+      path: 'points',
+      label: 'Heights (mm) and volumes (mL)',
+      type: 'heights',
+      wanted: true,
+      initial: '0 0\n',
+      hint: 'One height and what the jar holds up to it on each line, from “0 0” at the bottom to the brim, such as “55 250”.',
+    },
+  ],
+  houseRules: [],
+};

@@ -1,0 +1,37 @@
+import { MEASURES, TASKS, type Limits, type Measure, type SparseLimits, type TaskId } from '@winter-jar/core';
+import type { RecordValues } from './field-specs.js';
+
+export const limitName = (task: TaskId, measure: Measure): string => `limits/${task}/${measure}`;
+/** What takes an inherited limit away. */
+export const NO_LIMIT = 'none';
+
+/** Sparse limits as they are typed: empty inherits, "none" takes away, a number decides. */
+export function limitValues(limits: SparseLimits): RecordValues {
+  const fields = TASKS.flatMap(({ id }) =>
+    MEASURES.map((measure): [string, string] => {
+      const value = limits[id]?.[measure];
+      return [limitName(id, measure), value === undefined ? '' : value === null ? NO_LIMIT : String(value)];
+    }),
+  );
+  return Object.fromEntries(fields);
+}
+
+type Read =
+  | { readonly ok: true; readonly limits: SparseLimits }
+  | { readonly ok: false; readonly issues: Readonly<Record<string, string>> };
+
+export function readLimits(values: RecordValues): Read {
+  const limits: Partial<Record<TaskId, Limits>> = {};
+  const issues: Record<string, string> = {};
+  for (const { id } of TASKS) {
+    for (const measure of MEASURES) {
+      const name = limitName(id, measure);
+      const text = (values[name] ?? '').trim().toLowerCase();
+      if (text === '') continue;
+      const value = text === NO_LIMIT ? null : Number(text.replace(',', '.'));
+      if (value === null || (value > 0 && value <= 100_000)) limits[id] = { ...limits[id], [measure]: value };
+      else issues[name] = `“${values[name]}” is not a limit. Right would be a number above 0, or “none”.`;
+    }
+  }
+  return Object.keys(issues).length > 0 ? { ok: false, issues } : { ok: true, limits };
+}

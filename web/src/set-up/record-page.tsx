@@ -1,0 +1,285 @@
+import type { PumpEffect, RecordHistory, SetUpAnswer } from '@winter-jar/contracts';
+import { SET_UP_KINDS, type HouseSetUp, type SetUpKind, type SetUpVersion } from '@winter-jar/core';
+import { ChevronLeft } from 'lucide-react';
+import { useMemo, useRef, useState } from 'react';
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
+import { v7 as newId } from 'uuid';
+import { useRecordQuery, useSetUpQuery } from '../api/yard-api.js';
+import { hereZone, momentWords } from '../app/dates.js';
+import { PageTitle } from '../app/page-title.js';
+import { useAppDispatch } from '../app/store.js';
+import { toastsSlice } from '../app/toasts-slice.js';
+import { useNow } from '../app/use-now.js';
+import { usePrint } from '../app/use-print.js';
+import { useUnits } from '../app/use-units.js';
+import { EffectList } from '../effect/effect-list.js';
+import { useDraftedForm } from '../forms/use-drafted-form.js';
+import { issueWords } from '../journal/issue-words.js';
+import { Button } from '../ui/button.js';
+import { Loading, Trouble } from '../ui/page-state.js';
+import { ExchangePump } from './exchange-pump.js';
+import { nameOf, type RecordValues } from './field-specs.js';
+import { LimitsFields } from './limits-fields.js';
+import { OilLimitsFields } from './oil-limits-fields.js';
+import { idFor } from './new-version.js';
+import { RecordFields } from './record-fields.js';
+import { hasLimits, hasOilLimits, initialValues, readRecord, valuesOf, type Origin } from './record-form.js';
+import { RECORD_KIND_WORDS, recordName, weightOf } from './record-words.js';
+import { SchoolsTable } from './schools-table.js';
+import { useWriteSetUp, type SetUpResult } from './use-write-set-up.js';
+
+export function RecordPage() {
+  const { kind = '', recordId = '' } = useParams();
+  const known = SET_UP_KINDS.find((k) => k === kind);
+  const isNew = recordId === 'new';
+  const setUp = useSetUpQuery(undefined, { refetchOnMountOrArgChange: true });
+  const record = useRecordQuery({ kind, id: recordId }, { skip: isNew || !known });
+  if (!known || (record.isError && 'status' in record.error && record.error.status === 404))
+    return <Trouble title="There is no such record">Choose one in the set-up.</Trouble>;
+  if ((setUp.isError && !setUp.data) || (record.isError && !record.data))
+    return (
+      <Trouble title="The set-up could not be fetched" onRetry={() => void setUp.refetch()}>
+        The server does not answer. What you typed before is kept on this device.
+      </Trouble>
+    );
+  if (!setUp.data || (!isNew && !record.data)) return <Loading what="the set-up" />;
+  const answer = setUp.data as SetUpAnswer;
+  return (
+    <RecordEditor
+      key={`${kind}/${recordId}`}
+      kind={known}
+      setUp={answer}
+      onConflict={() => void setUp.refetch()}
+      history={isNew ? null : (record.data as unknown as RecordHistory)}
+    />
+  );
+}
+
+type Mode = 'new' | 'change' | 'correct';
+
+/** One record: its fields, and for one that is there the two ways to save, which mean different things. */
+function RecordEditor({
+  kind,
+  setUp,
+  history,
+  onConflict,
+}: {
+  kind: SetUpKind;
+  setUp: SetUpAnswer;
+  history: RecordHistory | null;
+  onConflict: () => void;
+}) {
+  const units = useUnits();
+  const print = usePrint();
+  const now = useNow();
+  const [search] = useSearchParams();
+  const { house } = setUp;
+  const inForce = history?.versions.find((v) => v.id === history.inForceId) ?? null;
+  const [origin] = useState<Origin | null>(() =>
+    inForce ? { body: inForce.body as never, values: valuesOf(kind, inForce.body as never, units) } : null,
+  );
+  // What the editor saw when it was opened: a later change by someone else is a conflict.
+  const [tag, setTag] = useState(setUp.tag);
+  const [start] = useState<RecordValues>(() => origin?.values ?? initialValues(kind, zoneOf(kind, house)));
+  const drafted = useDraftedForm<Record<string, string>>(`set-up/${kind}/${history?.subjectId ?? 'new'}`, start);
+  const { values, ids, show, form, ready } = drafted;
+  const { write, effectOf, busy } = useWriteSetUp();
+  const [shown, setShown] = useState<{ mode: Mode; key: string; effects: readonly PumpEffect[] } | null>(null);
+  const [trouble, setTrouble] = useState<Exclude<SetUpResult, { kind: 'written' }> | null>(null);
+  const dispatch = useAppDispatch();
+  const navigate = useNavigate();
+  // What moves was reckoned for what stood in the fields then.
+  const key = JSON.stringify(values);
+  const asked = shown?.key === key ? shown : null;
+  const back = search.get('back') ?? `/set-up/${kind}`;
+  const words = RECORD_KIND_WORDS[kind];
+  const read = useMemo(() => readRecord(kind, values, units, origin), [kind, values, units, origin]);
+  const title = history ? recordName(house, kind, history.subjectId) : `New ${words.one.toLowerCase()}`;
+
+  /** The same content sent again (a lost answer) is the same version. */
+  const lastMade = useRef<{ key: string; version: SetUpVersion } | null>(null);
+  function versionFor(mode: Mode, body: object): SetUpVersion {
+    const content = JSON.stringify([mode, body]);
+    if (lastMade.current?.key !== content) lastMade.current = { key: content, version: newVersion(mode, body) };
+    return lastMade.current.version;
+  }
+
+  function newVersion(mode: Mode, body: object): SetUpVersion {
+    const at = new Date().toISOString();
+    return {
+      id: newId(),
+      kind,
+      subjectId: history?.subjectId ?? (kind === 'houseRules' ? 'house' : idFor(values.name ?? '', ids[0] ?? '')),
+      validFrom: mode === 'correct' && inForce ? inForce.validFrom : at,
+      recordedAt: at,
+      body,
+    } as SetUpVersion;
+  }
+
+  function refuse(result: Exclude<SetUpResult, { kind: 'written' }>) {
+    setTrouble(result);
+    if (result.kind === 'changedMeanwhile') onConflict();
+    if (result.kind === 'refused')
+      show(
+        Object.fromEntries(
+          result.issues.map((i) => [nameOf(i.field.replace(/^versions\.0\.body\./, '')), issueWords(i)]),
+        ),
+      );
+  }
+
+  /** What moves is shown first; a change that moves nothing is saved at once. */
+  async function ask(mode: Mode) {
+    form.clearErrors();
+    setTrouble(null);
+    setShown(null);
+    if (!read.ok) return show(read.issues);
+    if (mode === 'new') return save(mode);
+    const answer = await effectOf([versionFor(mode, read.body)]);
+    if (answer.kind !== 'effects') return refuse(answer);
+    if (mode === 'change' && answer.effects.length === 0) return save(mode);
+    setShown({ mode, key, effects: answer.effects });
+  }
+
+  async function save(mode: Mode) {
+    if (!read.ok) return;
+    const version = versionFor(mode, read.body);
+    const result = await write([version], history ? tag : null);
+    if (result.kind !== 'written') return refuse(result);
+    await drafted.drop();
+    const undo = inForce ? { setUp: { ...version, body: inForce.body } as SetUpVersion } : null;
+    const name = kind === 'houseRules' ? 'Care rules' : (values.name ?? words.one);
+    dispatch(toastsSlice.actions.shown({ id: newId(), words: `${name} saved`, undo }));
+    void navigate(back, { replace: true });
+  }
+
+  if (!ready) return <Loading what="what you typed last" />;
+  const rootError = form.formState.errors.root?.message;
+  return (
+    <main className="mx-auto w-full max-w-[760px] px-4 pb-10 pt-4">
+      <PageTitle title={title} />
+      <div className="flex items-center gap-3">
+        <Link to={back} aria-label="Back" className="flex size-11 shrink-0 items-center justify-center text-ink">
+          <ChevronLeft aria-hidden="true" />
+        </Link>
+        <div className="min-w-0">
+          <p className="text-[14px] text-ink-2">{words.many}</p>
+          <h1 dir="auto" className="text-[24px] wrap-anywhere">
+            {title}
+          </h1>
+        </div>
+      </div>
+      <form
+        noValidate
+        className="desk mt-4 flex flex-col gap-7"
+        onSubmit={(event) => {
+          event.preventDefault();
+          void ask(history ? 'change' : 'new');
+        }}
+      >
+        {kind === 'houseRules' && <SchoolsTable house={house} />}
+        <RecordFields kind={kind} values={values} set={drafted.set} error={drafted.error} house={house} />
+        {kind === 'material' && read.ok && (
+          <p className="border-l-4 border-oil pl-3">
+            A plain run with it weighs <span className="figure font-semibold">{weightOf(read.body as never)}</span>.
+          </p>
+        )}
+        {hasLimits(kind) && (
+          <LimitsFields kind={kind} values={values} set={drafted.set} error={drafted.error} house={house} />
+        )}
+        {hasOilLimits(kind) && (
+          <OilLimitsFields kind={kind} values={values} set={drafted.set} error={drafted.error} house={house} />
+        )}
+        {history && (
+          <p className="text-[14px] text-ink-2">
+            A change counts from now and rewrites nothing that has run. A correction says it was wrong since{' '}
+            {inForce ? momentWords(inForce.validFrom, hereZone(), now) : 'the beginning'}, and shows what moves.
+          </p>
+        )}
+        <div className="sticky bottom-0 flex flex-col gap-3 border-t border-rule bg-ground py-3">
+          {rootError && (
+            <p role="alert" className="font-semibold text-stop">
+              {rootError}
+            </p>
+          )}
+          {trouble && <TroubleLine trouble={trouble} />}
+          {trouble?.kind === 'changedMeanwhile' && setUp.tag !== tag && (
+            <Button
+              className="self-start"
+              onClick={() => {
+                setTag(setUp.tag);
+                setTrouble(null);
+              }}
+            >
+              I have seen it: mine shall count
+            </Button>
+          )}
+          {asked && (
+            <section className="border-l-4 border-ink bg-sheet p-3">
+              <h2 className="text-[18px]">
+                {asked.mode === 'correct' ? 'What the correction moves' : 'On the Round from now on'}
+              </h2>
+              <div className="max-h-[34vh] overflow-auto">
+                <EffectList effects={asked.effects} wordsFor={(zone) => ({ print, zone, now })} />
+              </div>
+              <div className="mt-3 flex flex-wrap gap-3">
+                <Button look="solid" disabled={busy} onClick={() => void save(asked.mode)}>
+                  {asked.mode === 'correct' ? 'Save the correction' : 'Save the change'}
+                </Button>
+                <Button onClick={() => setShown(null)}>Look again</Button>
+              </div>
+            </section>
+          )}
+          {!asked && (
+            <div className="flex gap-3">
+              <Button type="submit" look="solid" disabled={busy} className="min-h-12 !px-3">
+                {busy ? 'One moment …' : history ? 'Change from now' : 'Add'}
+              </Button>
+              {history && (
+                <Button className="min-h-12 !px-3" disabled={busy} onClick={() => void ask('correct')}>
+                  Correct a wrong value …
+                </Button>
+              )}
+            </div>
+          )}
+        </div>
+      </form>
+      {kind === 'pump' && history && <ExchangePump house={house} pumpId={history.subjectId} />}
+      {history && history.versions.length > 1 && <Versions history={history} now={now} />}
+    </main>
+  );
+}
+
+/** A first site takes the zone of this device. */
+const zoneOf = (kind: SetUpKind, house: HouseSetUp): RecordValues =>
+  kind === 'site' ? { zone: Object.values(house.site)[0]?.zone ?? hereZone() } : {};
+
+function TroubleLine({ trouble }: { trouble: Exclude<SetUpResult, { kind: 'written' }> }) {
+  const sentences = {
+    changedMeanwhile: 'Not saved: someone else changed this record since you opened it. What you typed is still here.',
+    refused: 'Not saved: see the fields above.',
+    unreachable:
+      'Not saved: the server does not answer. What you typed is kept on this device; save again when it is back.',
+  };
+  return (
+    <p role="alert" className="border-l-4 border-stop pl-3 font-semibold text-stop">
+      {sentences[trouble.kind]}
+    </p>
+  );
+}
+
+function Versions({ history, now }: { history: RecordHistory; now: string }) {
+  return (
+    <section className="mt-8">
+      <h2 className="text-[18px]">Versions</h2>
+      <ol className="mt-1">
+        {[...history.versions].reverse().map((v) => (
+          <li key={v.id} className="border-b border-rule-soft py-2 text-[15px]">
+            Valid from {momentWords(v.validFrom, hereZone(), now)}
+            <span className="text-ink-2">, written {momentWords(v.recordedAt, hereZone(), now)}</span>
+            {v.id === history.inForceId && <span className="ml-2 font-semibold">in force</span>}
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}

@@ -1,0 +1,30 @@
+import { PRESETS, type HouseSetUp, type PresetId } from '@winter-jar/core';
+import { SCHOOL_WORDS } from '../care/school-words.js';
+
+/** The schools of oil care side by side: why people follow them, what each costs, and who follows it here. */
+export function SchoolsTable({ house }: { house: HouseSetUp }) {
+  const followers = (preset: PresetId) =>
+    Object.values(house.pump).filter((p) => p.preset === preset && p.place !== 'retired');
+  return (
+    <section>
+      <h2 className="border-b border-rule pb-1 text-[18px]">Schools of oil care</h2>
+      <p className="mt-2 text-[14px] text-ink-2">
+        Each pump follows one; the limits below lie over it for the whole house. None is right for every pump.
+      </p>
+      <ul>
+        {Object.values(PRESETS).map(({ id, why, cost }) => {
+          const pumps = followers(id);
+          return (
+            <li key={id} className="border-b border-rule-soft py-3 text-[15px]">
+              <span className="font-semibold">{SCHOOL_WORDS[id]}.</span> {why}{' '}
+              <span className="text-ink-2">What it costs: {cost.charAt(0).toLowerCase() + cost.slice(1)}</span>
+              <span className="block text-[14px] text-ink-2">
+                {pumps.length === 0 ? 'No pump follows it here.' : `Here: ${pumps.map((p) => p.name).join(', ')}`}
+              </span>
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}

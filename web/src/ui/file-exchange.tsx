@@ -1,0 +1,44 @@
+import { Download, FileUp } from 'lucide-react';
+import type { ReactNode } from 'react';
+import { buttonClass } from './button.js';
+import { FilePicker } from './file-picker.js';
+
+/** A page's way out to a file and in from one: export, choose, what is going on, and what came of it. */
+export function FileExchange({
+  exported,
+  accept,
+  onFile,
+  reading,
+  trouble,
+  children,
+}: {
+  exported: { readonly href: string; readonly name: string; readonly words: string };
+  accept: string;
+  onFile: (file: File) => void;
+  /** Name of the file that is being read now. */
+  reading: string | null;
+  trouble: string | null;
+  children: ReactNode;
+}) {
+  return (
+    <>
+      <div className="mt-5 flex flex-wrap gap-3">
+        <a href={exported.href} download={exported.name} className={buttonClass('outline')}>
+          <Download size={18} aria-hidden="true" /> {exported.words}
+        </a>
+        <FilePicker accept={accept} onFile={onFile}>
+          <FileUp size={18} aria-hidden="true" /> Choose a file to import
+        </FilePicker>
+      </div>
+      <div aria-live="polite" className="mt-6">
+        {reading && <p>Reading {reading} …</p>}
+        {trouble && (
+          <p role="alert" className="border-l-4 border-stop pl-3 font-semibold text-stop">
+            {trouble}
+          </p>
+        )}
+        {children}
+      </div>
+    </>
+  );
+}

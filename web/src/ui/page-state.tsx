@@ -1,0 +1,34 @@
+import type { ReactNode } from 'react';
+import { Button } from './button.js';
+
+/** Loading, error and empty: each says what is going on and what to do. */
+export function Loading({ what }: { what: string }) {
+  return (
+    <p role="status" className="p-6 text-ink-2">
+      Fetching {what} …
+    </p>
+  );
+}
+
+export function Trouble({ title, children, onRetry }: { title: string; children: ReactNode; onRetry?: () => void }) {
+  return (
+    <div role="alert" className="m-4 border-l-4 border-stop bg-sheet p-4">
+      <h2 className="text-[18px]">{title}</h2>
+      <p className="mt-1">{children}</p>
+      {onRetry && (
+        <Button className="mt-4" onClick={onRetry}>
+          Try again
+        </Button>
+      )}
+    </div>
+  );
+}
+
+export function Empty({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <div className="m-4 border-l-4 border-rule p-4">
+      <h2 className="text-[18px]">{title}</h2>
+      <p className="mt-1 text-ink-2">{children}</p>
+    </div>
+  );
+}
