@@ -2,7 +2,7 @@ import { execFile, spawn, type ChildProcess } from 'node:child_process';
 import { once } from 'node:events';
 import { mkdtempSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { get as getSecurely } from 'node:https';
-import { createServer, type AddressInfo } from 'node:net';
+import { connect, createServer, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -72,6 +72,19 @@ test('a folder that is no folder stops it with the reason', async () => {
   await expect(promisify(execFile)('node', [MAIN, '--data', file, '--port', '0'])).rejects.toMatchObject({
     stderr: expect.stringMatching(/EEXIST|ENOTDIR|not a directory/) as string,
   });
+});
+
+test('told to end, it does not wait for connections that ask for nothing or never finish asking', async () => {
+  const port = await freePort();
+  await start(port, `http://127.0.0.1:${port}`);
+  const silent = connect(port, '127.0.0.1');
+  const halfway = connect(port, '127.0.0.1');
+  for (const socket of [silent, halfway]) socket.on('error', () => undefined);
+  await Promise.all([once(silent, 'connect'), once(halfway, 'connect')]);
+  halfway.write('POST /api/entries HTTP/1.1\r\nHost: localhost\r\nContent-Length: 100\r\n\r\n{');
+  await fetch(`http://127.0.0.1:${port}/api/about`);
+  child?.kill('SIGTERM');
+  expect(await once(child!, 'exit')).toEqual([0, null]);
 });
 
 test('the demo yard opens beside the own data, in a folder of its own', async () => {

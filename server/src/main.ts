@@ -9,6 +9,7 @@ import { openDatabase } from './database/open.js';
 import { secondServer } from './demo-yard/second-server.js';
 import { JournalDoor } from './journal/journal-door.js';
 import { networkAddresses } from './network/addresses.js';
+import { orderlyEnd } from './shut-down.js';
 
 const { values } = parseArgs({
   options: {
@@ -39,6 +40,7 @@ const openDemoYard = values.demo
   : secondServer({ dataFolder: values.data, args: ['--host', values.host, ...(values.https ? ['--https'] : [])] });
 const app = await createApp({ database, clock, openToNetwork, webFolder, certificate, openDemoYard });
 if (values.demo) app.get(JournalDoor).writeFact(DEMO_DAY, new Date(clock.nowMs()).toISOString().slice(0, 10));
+const end = orderlyEnd(app, database);
 await app.listen(Number(values.port), values.host);
 const { port } = (app.getHttpServer() as Server).address() as AddressInfo;
 app.get<House>(HOUSE).port = port;
@@ -56,10 +58,5 @@ if (openToNetwork) {
 if (process.send) process.once('disconnect', () => process.exit(0));
 
 for (const signal of ['SIGINT', 'SIGTERM'] as const) {
-  process.once(signal, () => {
-    void app
-      .close()
-      .then(() => database.close())
-      .then(() => process.exit(0));
-  });
+  process.once(signal, () => void end().then(() => process.exit(0)));
 }
