@@ -150,6 +150,6 @@ test('the demo yard opens from the first screen, apart from the own data', async
   const link = page.getByRole('link', { name: /The demo yard is open/ });
   await expect(link).toBeVisible({ timeout: 40_000 });
   await page.goto((await link.getAttribute('href')) ?? '');
-  await expect(page.getByText(/of 13/)).toBeVisible();
+  await expect(page.getByText(/of 14/)).toBeVisible();
   expect((await house.round()).pumps).toBe(0);
 });

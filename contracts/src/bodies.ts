@@ -19,6 +19,7 @@ import { IsBoolean, IsInt, IsNumber, IsString, Length, Max, Min } from 'class-va
 import { IdOf, Maybe, OneOf, Remark, SomeVolume, Volume, WholeWithin } from './body-rules.js';
 import { IsInstant } from './instant.js';
 import { MAX_METER_MINUTES, MAX_RUN_MINUTES, SERVICE_TASKS, SUMPS } from './limits.js';
+import { LabResultBodyDto, LabSampleBodyDto } from './lab-bodies.js';
 import { LookBodyDto } from './look-body.js';
 
 const BALLAST: readonly BallastUse[] = ['closed', 'open', 'purge', 'unknown'];
@@ -117,6 +118,8 @@ export const BODY_CLASSES = {
   topUp: TopUpBodyDto,
   change: ChangeBodyDto,
   done: DoneBodyDto,
+  labSample: LabSampleBodyDto,
+  labResult: LabResultBodyDto,
   meter: MeterBodyDto,
   takeOver: TakeOverBodyDto,
   note: NoteBodyDto,

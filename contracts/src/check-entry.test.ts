@@ -26,8 +26,17 @@ const topUp = entryAt(10, 'topUp', { sump: 'oil', productId: 'oil-a', addedMl: 4
 const change = changeAt(10);
 const done = entryAt(10, 'done', { task: 'flush' });
 const note = entryAt(10, 'note', { text: 'Quiet today.' });
+const labSample = entryAt(10, 'labSample', { sump: 'oil', drawnMl: 100, label: 'B-7' });
+const labResult = entryAt(40, 'labResult', {
+  sampleId: labSample.id,
+  ironPpm: 12,
+  count4PerMl: 5000,
+  count6PerMl: 1200,
+  count14PerMl: 80,
+  wearSigns: ['noise'],
+});
 
-test.each([run, look, bleed, topUp, change, done, note].map((e) => [e.kind, e] as const))(
+test.each([run, look, bleed, topUp, change, done, note, labSample, labResult].map((e) => [e.kind, e] as const))(
   'a right %s passes and keeps what it says',
   (_kind, entry) => {
     const checked = checkEntry(entry, NOW);
@@ -41,6 +50,15 @@ test.each<[string, unknown, string]>([
   ['run: 31 days', withBody(run, { minutes: 31 * 1440 }), 'body.minutes'],
   ['run: cycles 0', withBody(run, { cycles: 0 }), 'body.cycles'],
   ['run: half a cycle', withBody(run, { cycles: 1.5 }), 'body.cycles'],
+  ['sample: an empty bottle', withBody(labSample, { drawnMl: 0 }), 'body.drawnMl'],
+  ['sample: a label as long as a letter', withBody(labSample, { label: 'x'.repeat(61) }), 'body.label'],
+  ['report: of no sample', withBody(labResult, { sampleId: 'the last one' }), 'body.sampleId'],
+  ['report: iron below nothing', withBody(labResult, { ironPpm: -1 }), 'body.ironPpm'],
+  ['report: viscosity as a word', withBody(labResult, { viscosity40Mm2s: 'thick' }), 'body.viscosity40Mm2s'],
+  ['report: two counts of three', withBody(labResult, { count6PerMl: null }), 'body.count6PerMl'],
+  ['report: more coarse than fine', withBody(labResult, { count14PerMl: 2000 }), 'body.count14PerMl'],
+  ['report: a sign that is none', withBody(labResult, { wearSigns: ['hunch'] }), 'body.wearSigns'],
+  ['report: without a figure', { ...labResult, body: { sampleId: labSample.id } }, 'body.waterPpm'],
   ['look: more layers than the jar holds', withBody(look, { sludgeMl: 200, creamMl: 100 }), 'body.creamMl'],
   [
     'look: particles of a kind, and none',

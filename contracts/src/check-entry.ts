@@ -4,6 +4,7 @@ import { plainToInstance } from 'class-transformer';
 import { validateSync, type ValidationError } from 'class-validator';
 import { BODY_CLASSES } from './bodies.js';
 import { CorrectionBodyDto, EntryDto } from './envelope.js';
+import { LAB_COUNTS, LAB_FIGURES } from './lab-bodies.js';
 import { FUTURE_TOLERANCE_MS } from './limits.js';
 
 /** One thing that is wrong: where, what was given, and what would be right. */
@@ -77,6 +78,27 @@ function lookRules(given: Readonly<Record<string, unknown>>): FieldIssue[] {
 /** Layers typed in ounces add up to the jar but for their rounding. */
 const LAYER_ROUNDING_ML = 0.5;
 
+/** A report says something, and its counts come together and fall with the size. */
+function labRules(given: Readonly<Record<string, unknown>>): FieldIssue[] {
+  const isGiven = (key: string) => given[key] !== null && given[key] !== undefined;
+  if (!LAB_FIGURES.some(isGiven)) return [bad('body.waterPpm', null, 'missing', 'at least one figure of the report')];
+  const counts = LAB_COUNTS.filter(isGiven);
+  if (counts.length === 0) return [];
+  const missing = LAB_COUNTS.find((c) => !isGiven(c));
+  if (missing) return [bad(`body.${missing}`, null, 'missing', 'all three counts: the code needs them together')];
+  const rising = LAB_COUNTS.find((c, i) => i > 0 && Number(given[c]) > Number(given[LAB_COUNTS[i - 1] ?? c]));
+  return rising
+    ? [
+        bad(
+          `body.${rising}`,
+          given[rising],
+          'contradicted',
+          'at most the count of the smaller size: it includes this one',
+        ),
+      ]
+    : [];
+}
+
 function bodyRules(kind: EntryKind, body: object): FieldIssue[] {
   const given = body as Record<string, unknown>;
   const has = (key: string) => given[key] !== null && given[key] !== undefined;
@@ -99,6 +121,7 @@ function bodyRules(kind: EntryKind, body: object): FieldIssue[] {
     return [bad('body.waterMl', given.waterMl, 'moreThanDrawn', `at most what was drawn, ${String(given.drawnMl)} mL`)];
   }
   if (kind === 'look') return lookRules(given);
+  if (kind === 'labResult') return labRules(given);
   return [];
 }
 

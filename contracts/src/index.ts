@@ -9,6 +9,7 @@ export {
   TakeOverBodyDto,
   TopUpBodyDto,
 } from './bodies.js';
+export { LAB_COUNTS, LAB_FIGURES, LabResultBodyDto, LabSampleBodyDto } from './lab-bodies.js';
 export { LookBodyDto } from './look-body.js';
 export { CorrectionBodyDto, EntryDto, SubjectDto } from './envelope.js';
 export { checkEntry, checkShape, type Checked, type FieldIssue } from './check-entry.js';
@@ -20,6 +21,7 @@ export {
   MAX_ENTRIES_PER_POST,
   MAX_METER_MINUTES,
   MAX_LOG_BYTES,
+  MAX_OIL_LIMIT,
   MAX_RUN_MINUTES,
   MAX_SET_UP_FILE_BYTES,
   SERVICE_TASKS,

@@ -12,6 +12,8 @@ export const PHOTO_TYPES: readonly string[] = ['image/jpeg', 'image/png', 'image
 export const MAX_ENTRIES_PER_POST = 500;
 export const MAX_METER_MINUTES = 60_000_000;
 export const MAX_RUN_MINUTES = 30 * 24 * 60;
+/** Of a limit on the oil: ppm reach that far. */
+export const MAX_OIL_LIMIT = 10_000;
 /** Device clocks may be ahead by so much. */
 export const FUTURE_TOLERANCE_MS = 10 * 60_000;
 

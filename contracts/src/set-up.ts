@@ -31,6 +31,7 @@ import {
 } from 'class-validator';
 import { Maybe } from './body-rules.js';
 import { IsInstant, IsZone } from './instant.js';
+import { MAX_OIL_LIMIT } from './limits.js';
 
 const PROCESSES = ['freezeDrying', 'packaging', 'composites', 'industrial'] as const;
 const PRESET_IDS = ['freshEveryRun', 'bleedAndCount', 'byTheHour', 'byTheLook', 'byTheLab'] as const;
@@ -71,7 +72,7 @@ function AreOilLimits(): PropertyDecorator {
     if (!Object.hasOwn(OIL_LIMITS, key)) return false;
     if (typeof OIL_LIMITS[key as keyof typeof OIL_LIMITS] === 'string')
       return (VERDICT_LEVELS as readonly unknown[]).includes(value);
-    return value === null || (typeof value === 'number' && value >= 0 && value <= 1000);
+    return value === null || (typeof value === 'number' && value >= 0 && value <= MAX_OIL_LIMIT);
   };
   return (target, propertyName) =>
     registerDecorator({
@@ -79,7 +80,7 @@ function AreOilLimits(): PropertyDecorator {
       target: target.constructor,
       propertyName: String(propertyName),
       options: {
-        message: `limits on the oil by reading (such as waterPercent.stop): a number from 0 to 1,000 or null, and for signs one of ${VERDICT_LEVELS.join(', ')}`,
+        message: `limits on the oil by reading (such as waterPercent.stop): a number from 0 to ${MAX_OIL_LIMIT.toLocaleString('en')} or null, and for signs one of ${VERDICT_LEVELS.join(', ')}`,
       },
       validator: {
         validate: (v) =>

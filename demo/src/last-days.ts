@@ -7,7 +7,11 @@ export type LastEntry = {
     readonly equipmentId?: string;
     readonly kind: K;
     readonly hoursBefore: number;
-    readonly body: EntryBodies[K];
+    /** A report's sample stands under `cites`. */
+    readonly body: K extends 'labResult' ? Omit<EntryBodies[K], 'sampleId'> : EntryBodies[K];
+    /** By which others cite it. */
+    readonly name?: string;
+    readonly cites?: string;
   };
 }[EntryKind];
 
@@ -27,7 +31,38 @@ const running = (pumpId: string, equipmentId: string, hoursBefore: number, mater
   body: { materialId, stillRunning: true, session: 'run', ballast: 'closed', ventedBeforeStop: 'unknown' },
 });
 
+/** A bottle for the laboratory, and its report two weeks later. */
+const lab = (
+  pumpId: string,
+  label: string,
+  daysBefore: number,
+  report: (LastEntry & { kind: 'labResult' })['body'] | null,
+): LastEntry[] => [
+  {
+    pumpId,
+    kind: 'labSample',
+    hoursBefore: daysBefore * 24,
+    body: { sump: 'oil', drawnMl: 100, label },
+    name: label,
+  },
+  ...(report
+    ? [{ pumpId, kind: 'labResult' as const, hoursBefore: (daysBefore - 14) * 24, body: report, cites: label }]
+    : []),
+];
+
 export const LAST_DAYS: readonly LastEntry[] = [
+  ...lab('rl-02', 'RL-02/1', 130, { viscosity40Mm2s: 98, waterPpm: 40, ironPpm: 4, acidMgKohG: 0.1 }),
+  ...lab('rl-02', 'RL-02/2', 88, { viscosity40Mm2s: 96, waterPpm: 44, ironPpm: 5, acidMgKohG: 0.15 }),
+  ...lab('rl-02', 'RL-02/3', 47, {
+    viscosity40Mm2s: 93,
+    waterPpm: 38,
+    ironPpm: 5,
+    acidMgKohG: 0.15,
+    count4PerMl: 5200,
+    count6PerMl: 1400,
+    count14PerMl: 90,
+  }),
+  ...lab('rl-02', 'RL-02/4', 9, null),
   { pumpId: 'cw-b1', kind: 'done', hoursBefore: 900, body: { task: 'inletScreen' } },
   { pumpId: 'hs-02', kind: 'done', hoursBefore: 700, body: { task: 'inletScreen' } },
   look('lf-01', 2, {
@@ -68,6 +103,18 @@ export const LAST_DAYS: readonly LastEntry[] = [
   { pumpId: 'qp-02', kind: 'meter', hoursBefore: 7.5, body: { action: 'read', minutes: 4127 * 60 } },
   look('qp-01', 120, { colour: 3, clarity: 'hazy', remark: 'Brine on the floor under line 1.' }),
   look('qp-02', 7, { colour: 2.5, clarity: 'hazy' }),
+  look('qp-03', 9, {
+    source: 'sample',
+    lookedAtMl: 240,
+    hoursStood: 3,
+    jarTempC: 18,
+    freeWaterMl: 9,
+    sludgeMl: 0,
+    clarity: 'bright',
+    colour: 0.5,
+    particles: 'few',
+    particleKinds: ['black'],
+  }),
   look('cw-01', 8, { colour: 1.5 }),
   look('cw-02', 26, { level: 'low', colour: 2.5, remark: 'Just under MIN, cold.' }),
   {

@@ -148,4 +148,18 @@ export const PROFILES: readonly PumpProfile[] = [
     diligence: 0.9,
     looksEveryRuns: 4,
   },
+  {
+    pumpId: 'qp-03',
+    runsPerWeek: 4,
+    intervalCv: 0.3,
+    hours: { mean: 6, cv: 0.2 },
+    cyclesPerHour: 120,
+    materials: ['vp-cooked'],
+    ballast: 'open',
+    pressurePa: [300, 900],
+    waterMlPerRun: 0.4,
+    darkeningPerRun: 0,
+    diligence: 0.95,
+    looksEveryRuns: 5,
+  },
 ];

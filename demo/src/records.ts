@@ -54,6 +54,16 @@ const EQUIPMENT: Record<string, Equipment> = {
     cycleTimeS: 22,
     coldTrap: false,
   },
+  // Flushed with oxygen-rich gas: only an inert oil may be near it.
+  'quay-3': {
+    name: 'Line 3',
+    siteId: 'quay',
+    process: 'packaging',
+    referenceHours: 9,
+    cyclesPerRun: 2000,
+    cycleTimeS: 28,
+    coldTrap: false,
+  },
   'loft-1': { name: 'Bag table 1', siteId: 'loft', process: 'composites', referenceHours: 8, coldTrap: false },
   'loft-2': { name: 'Infusion bench', siteId: 'loft', process: 'composites', referenceHours: 6, coldTrap: false },
   'coil-tank': {
@@ -136,6 +146,11 @@ const PRODUCTS: Record<string, OilProduct> = {
     waterBehaviour: 'demulsifying',
     freshColour: 1.5,
     densityKgM3: 880,
+    viscosity40Mm2s: 100,
+    viscosity100Mm2s: 11.1,
+    freshWaterPpm: 30,
+    freshAcidMgKohG: 0.05,
+    freshIronPpm: 1,
   },
   'plover-100t': {
     name: 'Plover 100 T',
@@ -153,6 +168,17 @@ const PRODUCTS: Record<string, OilProduct> = {
     freshColour: 0.5,
     densityKgM3: 850,
     limits: { oilChange: { hours: 1500 } },
+  },
+  'tern-f': {
+    name: 'Tern F',
+    grade: 'VG 68',
+    base: 'pfpe',
+    waterBehaviour: 'demulsifying',
+    freshColour: 0.5,
+    densityKgM3: 1890,
+    viscosity40Mm2s: 65,
+    viscosity100Mm2s: 8.4,
+    limits: { oilChange: { hours: 3000 } },
   },
 };
 
@@ -185,6 +211,7 @@ const PUMPS: Record<string, Pump> = {
   }),
   'qp-01': pump('QP-01', 'windlass-63', 'quay-1', 'byTheHour', 'plover-100t'),
   'qp-02': pump('QP-02', 'windlass-63', 'quay-2', 'byTheHour', 'plover-100t'),
+  'qp-03': pump('QP-03', 'windlass-63', 'quay-3', 'byTheLook', 'tern-f'),
   'rl-01': pump('RL-01', 'bollard-25', 'loft-1', 'byTheLook', 'linnet-100', { oilChange: { weight: 25 } }),
   'rl-02': pump('RL-02', 'bollard-25', 'loft-2', 'byTheLab', 'linnet-100', { oilChange: { weight: 30 } }),
   'cw-01': pump('CW-01', 'windlass-100', 'coil-tank', 'byTheHour', 'dunlin-s'),

@@ -25,14 +25,17 @@ export function yardHistory(now: string): Yard {
   const simulated = PROFILES.flatMap((profile, i) =>
     simulatePump({ profile, book, from, until: now, random: seededRandom(SEED + 7 * (i + 1)) }),
   );
-  const last = LAST_DAYS.map(({ pumpId, equipmentId, kind, hoursBefore, body }): Entry => {
-    const at = new Date(nowMs - hoursBefore * 3_600_000).toISOString();
-    const id = ids.uuid(Date.parse(at));
+  const placed = LAST_DAYS.map((said) => {
+    const at = new Date(nowMs - said.hoursBefore * 3_600_000).toISOString();
+    return { said, at, id: ids.uuid(Date.parse(at)) };
+  });
+  const last = placed.map(({ said: { pumpId, equipmentId, kind, body, cites }, at, id }): Entry => {
+    const sampleId = placed.find((p) => p.said.name !== undefined && p.said.name === cites)?.id;
     return {
       id,
       actId: id,
       kind,
-      body,
+      body: sampleId ? { ...body, sampleId } : body,
       subjects: [{ type: 'pump', id: pumpId }, ...(equipmentId ? [{ type: 'equipment', id: equipmentId }] : [])],
       happenedAt: at,
       zone: 'Europe/Lisbon',

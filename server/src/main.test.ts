@@ -100,7 +100,7 @@ test('the demo yard opens beside the own data, in a folder of its own', async ()
   const pumpsOn = async (on: number) =>
     ((await (await fetch(`http://127.0.0.1:${on}/api/round`)).json()) as { rows: unknown[] }).rows.length;
   expect(yard.port).not.toBe(port);
-  expect(await pumpsOn(yard.port)).toBe(13);
+  expect(await pumpsOn(yard.port)).toBe(14);
   expect(await pumpsOn(port)).toBe(0);
   expect(await open()).toEqual(yard);
   child?.kill('SIGTERM');

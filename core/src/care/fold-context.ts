@@ -1,6 +1,7 @@
 import type { Entry, SumpKey } from '../journal/index.js';
 import type { PumpSetUp } from '../set-up/index.js';
-import { KEPT, type PumpState, type RulerBar, type SumpState } from './state.js';
+import { KEPT, type PumpState, type RulerBar, type Since, type SumpState } from './state.js';
+import type { TaskId } from './tasks.js';
 
 /** What every fold of one entry needs to know. */
 export interface Context {
@@ -11,6 +12,16 @@ export interface Context {
 }
 
 export const originOf = ({ entry }: Context) => ({ entryId: entry.id, at: entry.happenedAt });
+
+export function sinceNow(state: PumpState, { entry, day }: Context): Since {
+  return { at: entry.happenedAt, day, entryId: entry.id, counts: state.totals };
+}
+
+/** The state with tasks counted as done now. */
+export const done = (state: PumpState, context: Context, ...tasks: TaskId[]): PumpState => ({
+  ...state,
+  tasks: { ...state.tasks, ...Object.fromEntries(tasks.map((t) => [t, sinceNow(state, context)])) },
+});
 
 export const onSump = (state: PumpState, key: SumpKey, change: (sump: SumpState) => SumpState): PumpState => ({
   ...state,

@@ -27,9 +27,11 @@ export {
   type OpenRun,
   type PumpState,
   type RulerBar,
+  type SampleDrawn,
   type Since,
   type SumpState,
 } from './state.js';
+export { labReading } from './fold-lab.js';
 export { lookInContext } from './judge-look.js';
 export { step } from './step.js';
 export { CHECKPOINT_EVERY, rebuild, refold, type Checkpoint } from './refold.js';

@@ -14,11 +14,11 @@ import {
   type OilFinding,
   type OilReading,
 } from '../oil/index.js';
-import type { PumpSetUp } from '../set-up/index.js';
+import type { OilProduct, PumpSetUp } from '../set-up/index.js';
 import type { PumpState, SumpState } from './state.js';
 
 /** Where the oil's product is not known, the strictest of the common ones. */
-const UNKNOWN_PRODUCT: JudgedProduct = {
+export const UNKNOWN_PRODUCT: JudgedProduct = {
   base: 'mineral',
   waterBehaviour: 'demulsifying',
   freshColour: 0.5,
@@ -37,9 +37,10 @@ export function withFinding(sump: SumpState, code: FindingCode, finding: Finding
   return { ...sump, findings: finding ? [...others, finding] : others };
 }
 
-function productOf({ sump, setUp }: LookAtSump): JudgedProduct | null {
-  const id = sump.charge.productId ?? setUp.pump.oilProductId;
-  return (id && setUp.house.oilProduct[id]) || null;
+/** The oil that a charge is of; null where nobody has said it. */
+export function productOf(chargeProductId: string | null, { pump, house }: PumpSetUp): OilProduct | null {
+  const id = chargeProductId ?? pump.oilProductId;
+  return (id && house.oilProduct[id]) || null;
 }
 
 /** What the charge has shown before this look. A bleed's jar that is read now takes the place of what was said when it was drawn. */
@@ -64,7 +65,7 @@ function chargeSeen({ state, sump, look, setUp }: LookAtSump): ChargeSeen {
 
 /** A look with everything that its judgement depends on. */
 export function lookInContext(input: LookAtSump): LookInContext {
-  const product = productOf(input);
+  const product = productOf(input.sump.charge.productId, input.setUp);
   return {
     look: input.look,
     product: product ?? UNKNOWN_PRODUCT,
@@ -86,7 +87,11 @@ export function judgeLook(input: LookAtSump & { origin: Pick<Finding, 'entryId' 
 }
 
 /** The hardest of each kind stands. */
-function raise(sump: SumpState, found: readonly OilFinding[], origin: Pick<Finding, 'entryId' | 'at'>): SumpState {
+export function raise(
+  sump: SumpState,
+  found: readonly OilFinding[],
+  origin: Pick<Finding, 'entryId' | 'at'>,
+): SumpState {
   return found.reduce((next, f) => {
     const stands = next.findings.find((s) => s.code === f.code);
     return stands && isHarder(stands.level, f.level) ? next : withFinding(next, f.code, { ...f, ...origin });
@@ -132,6 +137,7 @@ function isCleared(finding: Finding, input: LookAtSump, context: LookInContext, 
     case 'drainToMark':
       return (look.level ?? null) !== null;
     case 'change':
+    case 'changeOrSample':
     case 'flush':
     case 'inspect':
       return false;

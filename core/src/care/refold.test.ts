@@ -8,6 +8,19 @@ const book = bookOf();
 const fold = (entries: Entry[]) => refold({ from: initialState('p1'), entries: [...entries].sort(compareOrder), book });
 
 const hour = fc.integer({ min: 0, max: 2000 });
+const LAB_DAYS = 24;
+const anySample = fc
+  .record({
+    hours: hour,
+    days: fc.integer({ min: 0, max: 20 }),
+    iron: fc.option(fc.integer({ min: 0, max: 150 })),
+    water: fc.option(fc.integer({ min: 0, max: 900 })),
+  })
+  .map(({ hours, days, iron, water }) => {
+    const sample = entryAt(hours, 'labSample', { sump: 'oil', drawnMl: 100 });
+    const values = { ironPpm: iron, waterPpm: water, acidMgKohG: 0.1 };
+    return [sample, entryAt(hours + days * LAB_DAYS, 'labResult', { sampleId: sample.id, ...values })];
+  });
 const anyEntry = fc.oneof(
   fc
     .record({
@@ -35,7 +48,8 @@ function correctionOf(target: Entry, n: number, hours: number, kind: 'void' | 'm
 }
 
 const anyJournal = fc
-  .array(anyEntry, { minLength: 1, maxLength: 60 })
+  .tuple(fc.array(anyEntry, { minLength: 1, maxLength: 60 }), fc.array(anySample, { maxLength: 6 }))
+  .map(([entries, lab]) => [...entries, ...lab.flat()])
   .chain((entries) =>
     fc.tuple(
       fc.constant(entries),

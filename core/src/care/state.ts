@@ -1,4 +1,4 @@
-import type { BallastUse, Clarity, Level, LookSource, OrderKey, SumpKey, YesNo } from '../journal/index.js';
+import type { BallastUse, Clarity, LabReading, Level, LookSource, OrderKey, SumpKey, YesNo } from '../journal/index.js';
 import type { PumpSetUp } from '../set-up/index.js';
 import { localDay } from '../journal/index.js';
 import type { Finding, GoneCharge } from '../oil/index.js';
@@ -6,13 +6,22 @@ import type { Load } from './run-weight.js';
 import type { TaskId } from './tasks.js';
 
 /** Raised whenever the meaning of a stored state changes; states of another version are rebuilt at start. */
-export const FOLD_VERSION = 3;
+export const FOLD_VERSION = 4;
 
 /** The state keeps at most so many bars; older ones are one collapsed piece. The ruler shows the last twelve. */
 export const MAX_BARS = 20;
 const RECENT_RUNS = 21;
 const LAST_JARS = 4;
-export const KEPT = { bars: MAX_BARS, recentRuns: RECENT_RUNS, jars: LAST_JARS } as const;
+/** A laboratory answers within weeks; a report on an older sample is kept, but judged no more. */
+const LAST_SAMPLES = 6;
+const LAST_IRON_RATES = 8;
+export const KEPT = {
+  bars: MAX_BARS,
+  recentRuns: RECENT_RUNS,
+  jars: LAST_JARS,
+  samples: LAST_SAMPLES,
+  ironRates: LAST_IRON_RATES,
+} as const;
 
 /** Integer counters since the pump's first entry. */
 export interface Counts {
@@ -97,6 +106,25 @@ export interface JarSeen {
   readonly hoursStood: number | null;
 }
 
+/** A bottle drawn for the laboratory, and what has come back of it. */
+export interface SampleDrawn {
+  readonly entryId: string;
+  readonly at: string;
+  readonly sump: SumpKey;
+  readonly label: string | null;
+  readonly chargeNumber: number;
+  readonly productId: string | null;
+  /** Running time on this oil by then. */
+  readonly minutes: number;
+  readonly measured: readonly LabReading[];
+}
+
+/** Iron that a charge took up, in thousandths of a ppm per 100 h. */
+export interface IronRate {
+  readonly chargeNumber: number;
+  readonly milliPpmPer100h: number;
+}
+
 /** A run that was started and has not ended yet. */
 export interface OpenRun {
   readonly entryId: string;
@@ -155,6 +183,9 @@ export interface PumpState {
   readonly lastRun: LastRun | null;
   readonly running: readonly OpenRun[];
   readonly meter: MeterSegment | null;
+  readonly samples: readonly SampleDrawn[];
+  /** Of the main oil's charges, oldest first. */
+  readonly ironRates: readonly IronRate[];
   /** When it was new or overhauled, and the running time until then. */
   readonly overhaul: { readonly at: string; readonly minutes: number } | null;
 }
@@ -203,6 +234,8 @@ export function initialState(pumpId: string): PumpState {
     lastRun: null,
     running: [],
     meter: null,
+    samples: [],
+    ironRates: [],
     overhaul: null,
   };
 }

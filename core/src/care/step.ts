@@ -1,12 +1,13 @@
 import { localDay, orderKeyOf, pumpIdsOf, type Entry, type Level, type LookBody } from '../journal/index.js';
 import { levelFinding, outlivesChange, toUl, type Finding, type GoneCharge } from '../oil/index.js';
 import type { PumpSetUp } from '../set-up/index.js';
-import { onSump, originOf, type Context } from './fold-context.js';
+import { done, onSump, originOf, sinceNow, type Context } from './fold-context.js';
+import { foldLabResult, foldLabSample } from './fold-lab.js';
 import { foldMeter } from './fold-meter.js';
 import { foldOpenRun, foldRun } from './fold-run.js';
 import { foldTakeOver } from './fold-take-over.js';
 import { judgeLook, withFinding } from './judge-look.js';
-import { KEPT, newCharge, startState, type JarSeen, type PumpState, type Since, type SumpState } from './state.js';
+import { KEPT, newCharge, startState, type JarSeen, type PumpState, type SumpState } from './state.js';
 import type { TaskId } from './tasks.js';
 
 /**
@@ -68,6 +69,10 @@ function fold(state: PumpState, context: Context): PumpState {
       return foldChange(state, context);
     case 'done':
       return foldDone(state, context, entry.body.task as TaskId);
+    case 'labSample':
+      return foldLabSample(state, context, entry.body);
+    case 'labResult':
+      return foldLabResult(state, context, entry.body);
     case 'meter':
       return foldMeter(state, context, entry.body);
     case 'takeOver':
@@ -76,15 +81,6 @@ function fold(state: PumpState, context: Context): PumpState {
       return state;
   }
 }
-
-function sinceNow(state: PumpState, { entry, day }: Context): Since {
-  return { at: entry.happenedAt, day, entryId: entry.id, counts: state.totals };
-}
-
-const done = (state: PumpState, context: Context, ...tasks: TaskId[]): PumpState => ({
-  ...state,
-  tasks: { ...state.tasks, ...Object.fromEntries(tasks.map((t) => [t, sinceNow(state, context)])) },
-});
 
 /** The level as a service left it. */
 function leftAtLevel(level: Level, context: Context): Finding | null {

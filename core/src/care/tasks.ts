@@ -24,7 +24,7 @@ export interface Task {
   readonly id: TaskId;
   readonly kinds: readonly PumpKind[];
   /** Which entry says that it was done. Tasks marked `done` are ticked off with a `done` entry. */
-  readonly doneBy: 'look' | 'bleed' | 'change' | 'topUp' | 'done';
+  readonly doneBy: 'look' | 'bleed' | 'change' | 'topUp' | 'labSample' | 'done';
   readonly needsOilFilter?: true;
 }
 
@@ -32,7 +32,7 @@ export const TASKS: readonly Task[] = [
   { id: 'oilChange', kinds: ['vane'], doneBy: 'change' },
   { id: 'bleed', kinds: ['vane'], doneBy: 'bleed' },
   { id: 'look', kinds: ['vane'], doneBy: 'look' },
-  { id: 'labSample', kinds: ['vane'], doneBy: 'done' },
+  { id: 'labSample', kinds: ['vane'], doneBy: 'labSample' },
   { id: 'flush', kinds: ['vane'], doneBy: 'done' },
   { id: 'purge', kinds: ['vane'], doneBy: 'done' },
   { id: 'housingClean', kinds: ['vane'], doneBy: 'done' },

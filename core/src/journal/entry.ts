@@ -20,6 +20,12 @@ export const SMELLS = ['none', 'sour', 'burnt', 'solvent', 'rancid', 'fishy', 'a
 export type Smell = (typeof SMELLS)[number];
 export const FOAMS = ['none', 'settles', 'stays'] as const;
 export type Foam = (typeof FOAMS)[number];
+/** What a laboratory measures and a limit is held against. */
+export const LAB_READINGS = ['waterPpm', 'viscosity40Mm2s', 'ironPpm', 'acidMgKohG', 'baseMgKohG'] as const;
+export type LabReading = (typeof LAB_READINGS)[number];
+/** What the pump shows beside a high iron. */
+export const WEAR_SIGNS = ['noise', 'glitter', 'poorBlankOff'] as const;
+export type WearSign = (typeof WEAR_SIGNS)[number];
 export type Precision = 'exact' | 'day' | 'unknown';
 
 /** happenedAt of a run is its start; its end is start + minutes. */
@@ -114,6 +120,40 @@ export interface TakeOverBody {
   readonly remark?: string | null;
 }
 
+/** A bottle for the laboratory. It is drawn from oil that runs or has just run, so it holds no layers. */
+export interface LabSampleBody {
+  readonly sump: SumpKey;
+  readonly drawnMl: number;
+  /** What is written on the bottle. */
+  readonly label?: string | null;
+  readonly remark?: string | null;
+}
+
+/** A laboratory's figures; each may be missing. */
+export interface LabValues {
+  /** Karl Fischer, ASTM D6304 */
+  readonly waterPpm?: number | null;
+  /** at 40 °C, ASTM D445 */
+  readonly viscosity40Mm2s?: number | null;
+  readonly ironPpm?: number | null;
+  readonly acidMgKohG?: number | null;
+  readonly baseMgKohG?: number | null;
+  readonly siliconPpm?: number | null;
+  readonly aluminiumPpm?: number | null;
+  /** Particles per mL at or above 4, 6 and 14 µm(c). */
+  readonly count4PerMl?: number | null;
+  readonly count6PerMl?: number | null;
+  readonly count14PerMl?: number | null;
+}
+
+/** happenedAt is when the report came; it speaks for the time and the charge of its sample. */
+export interface LabResultBody extends LabValues {
+  /** Entry of the sample that it reports on. */
+  readonly sampleId: string;
+  readonly wearSigns?: readonly WearSign[] | null;
+  readonly remark?: string | null;
+}
+
 export interface DoneBody {
   readonly task: string;
   readonly remark?: string | null;
@@ -130,6 +170,8 @@ export interface EntryBodies {
   topUp: TopUpBody;
   change: ChangeBody;
   done: DoneBody;
+  labSample: LabSampleBody;
+  labResult: LabResultBody;
   meter: MeterBody;
   takeOver: TakeOverBody;
   note: NoteBody;
@@ -143,6 +185,8 @@ export const ENTRY_KINDS = [
   'topUp',
   'change',
   'done',
+  'labSample',
+  'labResult',
   'meter',
   'takeOver',
   'note',

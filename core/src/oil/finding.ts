@@ -1,14 +1,17 @@
-import type { Clarity, ParticleAmount, ParticleKind, Smell } from '../journal/index.js';
+import type { Clarity, ParticleAmount, ParticleKind, Smell, WearSign } from '../journal/index.js';
 
 /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
 export type VerdictLevel = 'runOn' | 'lookSooner' | 'beforeNextRun' | 'stop';
 export const VERDICT_LEVELS: readonly VerdictLevel[] = ['runOn', 'lookSooner', 'beforeNextRun', 'stop'];
 
 /** What the third verdict says before "before next run", and what the large button offers. */
-export type Act = 'change' | 'purge' | 'flush' | 'washHousing' | 'inspect' | 'topUp' | 'drainToMark' | 'look' | 'bleed';
+export type Act =
+  'change' | 'purge' | 'flush' | 'washHousing' | 'inspect' | 'topUp' | 'drainToMark' | 'look' | 'bleed' | 'sample';
 
 export type AnsweredBy =
   | 'change'
+  /** A change, or a later sample that is good again. */
+  | 'changeOrSample'
   | 'bleedOrPurgeThenLook'
   | 'changeOrClearLook'
   | 'changeThenClearLook'
@@ -34,6 +37,13 @@ export type FindingCode =
   | 'foam'
   | 'level'
   | 'thrownOil'
+  | 'viscosity'
+  | 'labWater'
+  | 'iron'
+  | 'ironRate'
+  | 'wear'
+  | 'acid'
+  | 'base'
   | 'otherProduct'
   | 'unknownAge'
   | 'goneCharge';
@@ -85,6 +95,37 @@ export type OilFinding = FindingBase &
     | { readonly code: 'foam'; readonly withHaze: boolean }
     | { readonly code: 'level'; readonly found: 'none' | 'low' | 'high' | 'hair'; readonly nothingAdded: boolean }
     | { readonly code: 'thrownOil' }
+    /** Kinematic at 40 °C, against the unused oil's own. */
+    | {
+        readonly code: 'viscosity';
+        readonly foundMm2s: number;
+        readonly freshMm2s: number;
+        readonly thinner: boolean;
+        readonly limitPercent: number;
+      }
+    | {
+        readonly code: 'labWater';
+        readonly foundPpm: number;
+        readonly limitPpm: number;
+        /** The oil's temperature at which so much stays dissolved; null for a plain number. */
+        readonly saturatedAtC: number | null;
+      }
+    /** Above the unused oil's own. */
+    | { readonly code: 'iron'; readonly abovePpm: number; readonly limitPpm: number }
+    | {
+        readonly code: 'ironRate';
+        readonly per100h: number;
+        readonly usualPer100h: number;
+        readonly limitTimes: number;
+      }
+    | { readonly code: 'wear'; readonly abovePpm: number; readonly signs: readonly WearSign[] }
+    | {
+        readonly code: 'acid';
+        readonly foundMgKohG: number;
+        readonly freshMgKohG: number;
+        readonly limitRise: number;
+      }
+    | { readonly code: 'base'; readonly foundMgKohG: number; readonly freshMgKohG: number }
     | { readonly code: 'otherProduct'; readonly beforeId: string; readonly afterId: string }
     | { readonly code: 'unknownAge'; readonly changedKnown: boolean }
     | { readonly code: 'goneCharge'; readonly cause: FindingCode }
@@ -116,8 +157,11 @@ export function outlivesChange(finding: OilFinding): boolean {
       return finding.smell === 'solvent';
     case 'sludge':
       return finding.level === 'stop';
+    case 'viscosity':
+      return finding.level === 'stop' && finding.thinner;
     case 'darkAgain':
     case 'thrownOil':
+    case 'wear':
       return true;
     default:
       return false;

@@ -13,6 +13,8 @@ export function isDirty({ code }: Pick<OilFinding, 'code'>, look: LookBody): boo
       return said(look.particles, (p) => p !== 'none');
     case 'smell':
       return said(look.smell, (s) => s !== 'none');
+    case 'viscosity':
+      return said(look.smell, (s) => s === 'solvent');
     case 'foam':
       return said(look.foam, (f) => f === 'stays');
     case 'level':

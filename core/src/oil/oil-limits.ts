@@ -4,8 +4,8 @@ import type { VerdictLevel } from './finding.js';
 export type LimitLevel = Exclude<VerdictLevel, 'runOn'>;
 export const LIMIT_LEVELS: readonly LimitLevel[] = ['lookSooner', 'beforeNextRun', 'stop'];
 
-/** Readings with a number. `over` means that the limit itself is still good. */
-export const OIL_STEPS = [
+/** Readings with a number, by eye. `over` means that the limit itself is still good. */
+const EYE_STEPS = [
   { id: 'waterPercent', over: true },
   { id: 'waterTimesExpected', over: true },
   { id: 'waterMlOverExpected', over: false },
@@ -14,11 +14,24 @@ export const OIL_STEPS = [
   { id: 'colourRiseDark', over: false },
   { id: 'sludgePercent', over: false },
 ] as const;
+/** Figures of a laboratory's report. */
+export const LAB_STEPS = [
+  { id: 'thinnerPercent', over: false },
+  { id: 'thickerPercent', over: false },
+  { id: 'labWaterPpm', over: false },
+  { id: 'labWaterPpmDetergent', over: false },
+  { id: 'ironPpm', over: false },
+  { id: 'ironTimesUsual', over: true },
+  { id: 'wearIronPpm', over: false },
+  { id: 'acidRise', over: false },
+  { id: 'baseLostPercent', over: true },
+] as const;
+export const OIL_STEPS = [...EYE_STEPS, ...LAB_STEPS] as const;
 export type StepId = (typeof OIL_STEPS)[number]['id'];
 export type StepKey = `${StepId}.${LimitLevel}`;
 
-/** Readings that are a word. */
-export const OIL_SIGNS = [
+/** Readings that are a word, by eye. */
+const EYE_SIGNS = [
   'clarity.hazy',
   'clarity.cloudy',
   'clarity.opaque',
@@ -45,12 +58,14 @@ export const OIL_SIGNS = [
   'foam.stays',
   'foam.withHaze',
 ] as const;
+export const LAB_SIGNS = ['labWater.overSaturation20', 'labWater.overSaturationRunning', 'wear.confirmed'] as const;
+export const OIL_SIGNS = [...EYE_SIGNS, ...LAB_SIGNS] as const;
 export type SignId = (typeof OIL_SIGNS)[number];
 
 export type OilLimits = { readonly [K in StepKey]: number | null } & { readonly [K in SignId]: VerdictLevel };
 export type SparseOilLimits = { readonly [K in StepKey]?: number | null } & { readonly [K in SignId]?: VerdictLevel };
 
-/** Source of every value: the table of house defaults, domain section 6. Percent are of the oil charge, colour in steps of ASTM D1500. */
+/** Source of every value: the table of house defaults, domain section 6. Percent of water, cream and sludge are of the oil charge, of viscosity and base number of the unused oil’s own; colour in steps of ASTM D1500. */
 export const OIL_LIMITS: OilLimits = {
   'waterPercent.lookSooner': 2,
   'waterPercent.beforeNextRun': 5,
@@ -73,6 +88,33 @@ export const OIL_LIMITS: OilLimits = {
   'sludgePercent.lookSooner': 0,
   'sludgePercent.beforeNextRun': 1,
   'sludgePercent.stop': 5,
+  'thinnerPercent.lookSooner': 10,
+  'thinnerPercent.beforeNextRun': 15,
+  'thinnerPercent.stop': 25,
+  'thickerPercent.lookSooner': 15,
+  'thickerPercent.beforeNextRun': 25,
+  'thickerPercent.stop': null,
+  'labWaterPpm.lookSooner': null,
+  'labWaterPpm.beforeNextRun': null,
+  'labWaterPpm.stop': null,
+  'labWaterPpmDetergent.lookSooner': 500,
+  'labWaterPpmDetergent.beforeNextRun': 1000,
+  'labWaterPpmDetergent.stop': null,
+  'ironPpm.lookSooner': 15,
+  'ironPpm.beforeNextRun': 40,
+  'ironPpm.stop': null,
+  'ironTimesUsual.lookSooner': 2,
+  'ironTimesUsual.beforeNextRun': null,
+  'ironTimesUsual.stop': null,
+  'wearIronPpm.lookSooner': null,
+  'wearIronPpm.beforeNextRun': 100,
+  'wearIronPpm.stop': null,
+  'acidRise.lookSooner': 0.5,
+  'acidRise.beforeNextRun': 1,
+  'acidRise.stop': null,
+  'baseLostPercent.lookSooner': null,
+  'baseLostPercent.beforeNextRun': 50,
+  'baseLostPercent.stop': null,
   'clarity.hazy': 'lookSooner',
   'clarity.cloudy': 'beforeNextRun',
   'clarity.opaque': 'beforeNextRun',
@@ -98,6 +140,9 @@ export const OIL_LIMITS: OilLimits = {
   'smell.solvent': 'stop',
   'foam.stays': 'lookSooner',
   'foam.withHaze': 'beforeNextRun',
+  'labWater.overSaturation20': 'lookSooner',
+  'labWater.overSaturationRunning': 'beforeNextRun',
+  'wear.confirmed': 'stop',
 };
 
 /** Metal in the oil of a new or overhauled pump is expected for so many hours. */

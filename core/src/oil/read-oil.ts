@@ -82,13 +82,17 @@ export function readOil(input: LookInContext): OilReading {
   const running = look.source === 'sightGlass' && look.hoursStood === 0;
   const judged = { look, product, charge, limits, settled: settling.settled, running };
   const found = JUDGES.map((judge) => judge(judged)).filter((f) => f !== null);
-  const findings = (ofGoneCharge ? onNewCharge(found) : found).sort((a, b) => rank(b) - rank(a));
-  const level = worstLevel(findings.map((f) => f.level));
-  return { level, act: findings[0]?.act ?? null, findings, settling, ofGoneCharge };
+  return { ...worstFirst(ofGoneCharge ? onNewCharge(found) : found), settling, ofGoneCharge };
 }
 
-/** What the jar of a finished change leaves for the new charge: at most Look sooner, but for what fresh oil does not answer. */
-function onNewCharge(found: readonly OilFinding[]): OilFinding[] {
+/** The worst finding decides, all that speak are listed. */
+export function worstFirst(found: readonly OilFinding[]): Pick<OilReading, 'level' | 'act' | 'findings'> {
+  const findings = [...found].sort((a, b) => rank(b) - rank(a));
+  return { level: worstLevel(findings.map((f) => f.level)), act: findings[0]?.act ?? null, findings };
+}
+
+/** What the jar, or the lab report, of a finished charge leaves for the new charge: at most Look sooner, but for what fresh oil does not answer. */
+export function onNewCharge(found: readonly OilFinding[]): OilFinding[] {
   const oil = found.filter((f) => !isLevelTask(f));
   const stays = oil.filter(outlivesChange);
   const cause = oil.filter((f) => !outlivesChange(f) && f.level !== 'lookSooner').sort((a, b) => rank(b) - rank(a))[0];

@@ -1,4 +1,4 @@
-import { initialState, oilChangeDue, standingAt, step, type PumpState, type TaskId } from '../care/index.js';
+import { initialState, oilChangeDue, standingAt, step, TASKS, type PumpState, type TaskId } from '../care/index.js';
 import {
   localDay,
   type BallastUse,
@@ -163,7 +163,7 @@ export function simulatePump(input: {
     const setUp = setUpAt(endMs);
     const { tasks } = standingAt({ state, setUp, now: new Date(endMs).toISOString() });
     const ticked = tasks.filter(
-      (t) => t.status === 'reached' && !['look', 'bleed', 'oilChange', 'boosterOil', 'sealCup'].includes(t.task),
+      (t) => t.status === 'reached' && TASKS.some(({ id, doneBy }) => id === t.task && doneBy === 'done'),
     );
     const checked = random.chance(ROUTINE_CHECK_CHANCE)
       ? tasks.find((t) => ROUTINE_CHECKS.includes(t.task) && t.status !== 'reached')

@@ -33,6 +33,12 @@ test.each<[string, Dimension, string, number]>([
   ['6', 'flow', 'm³/h', 6],
   ['3.5 cfm', 'flow', 'm³/h', 5.94653787],
   ['2 L/s', 'flow', 'm³/h', 7.2],
+  ['0.02 %', 'share', 'ppm', 200],
+  ['180 mg/kg', 'share', 'ppm', 180],
+  ['68 cSt', 'viscosity', 'mm²/s', 68],
+  ['68 mm²/s', 'viscosity', 'mm²/s', 68],
+  ['0,4 mg KOH/g', 'acidNumber', 'mg KOH/g', 0.4],
+  ['2 210 /mL', 'count', '/mL', 2210],
 ])('"%s" as %s is understood', (text, dimension, unit, expected) => {
   const parsed = parse(text, dimension, unit);
   expect(parsed).toMatchObject({ ok: true });

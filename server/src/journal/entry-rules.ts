@@ -14,11 +14,11 @@ import {
 } from '@winter-jar/core';
 import type { WritingStatements } from '../database/statements.js';
 
-const unknownId = (field: string, value: unknown, what: string): FieldIssue => ({
+const unknownId = (field: string, value: unknown, what: string, where = 'in the set-up'): FieldIssue => ({
   field,
   value,
   code: 'unknownId',
-  right: `the id of ${what} that is in the set-up`,
+  right: `the id of ${what} that is ${where}`,
 });
 
 /** Hard rules that need the set-up: ids that exist, sumps and tasks that the pump has, volumes that fit the housing. */
@@ -103,11 +103,35 @@ function bodyIssues(entry: Entry, pump: PumpSetUp): FieldIssue[] {
             },
           ];
     }
+    case 'labSample':
+      return sumpIssues(pump, entry.body.sump, { 'body.drawnMl': entry.body.drawnMl });
+    case 'labResult':
     case 'meter':
     case 'takeOver':
     case 'note':
       return [];
   }
+}
+
+/** A report cites a sample of the same pump that was drawn before it came. */
+export function sampleIssues(entry: Entry, sql: Pick<WritingStatements, 'entryById'>): FieldIssue[] {
+  if (entry.kind !== 'labResult') return [];
+  const { sampleId } = entry.body;
+  const row = sql.entryById.get(sampleId);
+  const sample = row ? (JSON.parse(row.content) as Entry) : null;
+  const [pumpId = ''] = pumpIdsOf(entry);
+  if (sample?.kind !== 'labSample' || !pumpIdsOf(sample).includes(pumpId))
+    return [unknownId('body.sampleId', sampleId, 'a lab sample of this pump', 'logged before its report')];
+  if (row && row.happenedAt > entry.happenedAt)
+    return [
+      {
+        field: 'happenedAt',
+        value: entry.happenedAt,
+        code: 'beforeItsSample',
+        right: `a time after the sample was drawn, ${row.happenedAt}`,
+      },
+    ];
+  return [];
 }
 
 /** A jar that is known, and holds what is in it. */

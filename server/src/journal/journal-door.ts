@@ -17,7 +17,7 @@ import { hasPhoto } from '../photos/photo-files.js';
 import type { RecordName, SetUpShelf } from '../set-up/set-up-shelf.js';
 import { contentHash } from './content-hash.js';
 import { BEFORE_ALL, DerivedTables, touch } from './derived-tables.js';
-import { questionsAbout, setUpIssues } from './entry-rules.js';
+import { questionsAbout, sampleIssues, setUpIssues } from './entry-rules.js';
 import { SetUpWriting } from './set-up-writing.js';
 
 const parse = <T>(text: string): T => JSON.parse(text) as T;
@@ -198,8 +198,7 @@ export class JournalDoor {
         ? { id, status: 'alreadyWritten', seq: stored.seq }
         : { id, status: 'conflict', stored: parse(stored.content), sent: entry };
     }
-    const issues =
-      entry.kind === 'correction' ? this.correctionIssues(entry, act) : setUpIssues(entry, this.shelf.book);
+    const issues = entry.kind === 'correction' ? this.correctionIssues(entry, act) : this.entryIssues(entry);
     if (issues.length > 0) return { id, status: 'refused', issues };
     if (entry.kind !== 'correction' && asking === 'asks') {
       const questions = questionsAbout(entry, this.shelf.book, this.sql);
@@ -231,6 +230,10 @@ export class JournalDoor {
     return row ? parse<Entry>(row.content) : null;
   }
 
+  private entryIssues(entry: Entry): FieldIssue[] {
+    return [...setUpIssues(entry, this.shelf.book), ...sampleIssues(entry, this.sql)];
+  }
+
   /** A correction whose target is not here yet waits, so only what can be known is checked. */
   private correctionIssues(correction: Correction, act: readonly JournalEntry[]): FieldIssue[] {
     const { targetId, action } = correction.body;
@@ -256,7 +259,7 @@ export class JournalDoor {
     const corrected = effectiveEntry(original, [correction]);
     if (!corrected) return [];
     const checked = checkEntry(corrected, this.clock.nowMs());
-    const issues = checked.ok ? setUpIssues(corrected, this.shelf.book) : checked.issues;
+    const issues = checked.ok ? this.entryIssues(corrected) : checked.issues;
     return issues.map((i) => ({ ...i, field: `body.${i.field}` }));
   }
 }

@@ -257,9 +257,11 @@ export type About = {
 export type PumpKind = 'vane' | 'booster' | 'dry';
 export type Process = 'freezeDrying' | 'packaging' | 'composites' | 'industrial';
 export type VerdictLevel = 'runOn' | 'lookSooner' | 'beforeNextRun' | 'stop';
-export type Act = 'change' | 'purge' | 'flush' | 'washHousing' | 'inspect' | 'topUp' | 'drainToMark' | 'look' | 'bleed';
+export type Act =
+  'change' | 'purge' | 'flush' | 'washHousing' | 'inspect' | 'topUp' | 'drainToMark' | 'look' | 'bleed' | 'sample';
 export type AnsweredBy =
   | 'change'
+  | 'changeOrSample'
   | 'bleedOrPurgeThenLook'
   | 'changeOrClearLook'
   | 'changeThenClearLook'
@@ -269,6 +271,7 @@ export type AnsweredBy =
   | 'inspect'
   | 'look';
 export type ParticleKind = 'black' | 'brown' | 'rustRed' | 'fibres' | 'glitter' | 'growth';
+export type WearSign = 'noise' | 'glitter' | 'poorBlankOff';
 export type FindingCode =
   | 'water'
   | 'waterAboveExpected'
@@ -285,6 +288,13 @@ export type FindingCode =
   | 'foam'
   | 'level'
   | 'thrownOil'
+  | 'viscosity'
+  | 'labWater'
+  | 'iron'
+  | 'ironRate'
+  | 'wear'
+  | 'acid'
+  | 'base'
   | 'otherProduct'
   | 'unknownAge'
   | 'goneCharge';
@@ -451,6 +461,89 @@ export type Finding =
       entryId: string;
       at: string;
       code: 'thrownOil';
+      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      entryId: string;
+      at: string;
+      code: 'viscosity';
+      foundMm2s: number;
+      freshMm2s: number;
+      thinner: boolean;
+      limitPercent: number;
+      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      entryId: string;
+      at: string;
+      code: 'labWater';
+      foundPpm: number;
+      limitPpm: number;
+      /** The oil's temperature at which so much stays dissolved; null for a plain number. */
+      saturatedAtC: number | null;
+      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      entryId: string;
+      at: string;
+      code: 'iron';
+      abovePpm: number;
+      limitPpm: number;
+      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      entryId: string;
+      at: string;
+      code: 'ironRate';
+      per100h: number;
+      usualPer100h: number;
+      limitTimes: number;
+      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      entryId: string;
+      at: string;
+      code: 'wear';
+      abovePpm: number;
+      signs: WearSign[];
+      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      entryId: string;
+      at: string;
+      code: 'acid';
+      foundMgKohG: number;
+      freshMgKohG: number;
+      limitRise: number;
+      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      entryId: string;
+      at: string;
+      code: 'base';
+      foundMgKohG: number;
+      freshMgKohG: number;
       /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
@@ -730,6 +823,9 @@ export type SparseOilLimits = {
   'smell.solvent'?: VerdictLevel;
   'foam.stays'?: VerdictLevel;
   'foam.withHaze'?: VerdictLevel;
+  'labWater.overSaturation20'?: VerdictLevel;
+  'labWater.overSaturationRunning'?: VerdictLevel;
+  'wear.confirmed'?: VerdictLevel;
   'waterPercent.lookSooner'?: number | null;
   'waterPercent.beforeNextRun'?: number | null;
   'waterPercent.stop'?: number | null;
@@ -751,6 +847,33 @@ export type SparseOilLimits = {
   'sludgePercent.lookSooner'?: number | null;
   'sludgePercent.beforeNextRun'?: number | null;
   'sludgePercent.stop'?: number | null;
+  'thinnerPercent.lookSooner'?: number | null;
+  'thinnerPercent.beforeNextRun'?: number | null;
+  'thinnerPercent.stop'?: number | null;
+  'thickerPercent.lookSooner'?: number | null;
+  'thickerPercent.beforeNextRun'?: number | null;
+  'thickerPercent.stop'?: number | null;
+  'labWaterPpm.lookSooner'?: number | null;
+  'labWaterPpm.beforeNextRun'?: number | null;
+  'labWaterPpm.stop'?: number | null;
+  'labWaterPpmDetergent.lookSooner'?: number | null;
+  'labWaterPpmDetergent.beforeNextRun'?: number | null;
+  'labWaterPpmDetergent.stop'?: number | null;
+  'ironPpm.lookSooner'?: number | null;
+  'ironPpm.beforeNextRun'?: number | null;
+  'ironPpm.stop'?: number | null;
+  'ironTimesUsual.lookSooner'?: number | null;
+  'ironTimesUsual.beforeNextRun'?: number | null;
+  'ironTimesUsual.stop'?: number | null;
+  'wearIronPpm.lookSooner'?: number | null;
+  'wearIronPpm.beforeNextRun'?: number | null;
+  'wearIronPpm.stop'?: number | null;
+  'acidRise.lookSooner'?: number | null;
+  'acidRise.beforeNextRun'?: number | null;
+  'acidRise.stop'?: number | null;
+  'baseLostPercent.lookSooner'?: number | null;
+  'baseLostPercent.beforeNextRun'?: number | null;
+  'baseLostPercent.stop'?: number | null;
 };
 export type Pump = {
   name: string;
@@ -893,6 +1016,9 @@ export type OilLimits = {
   'smell.solvent': VerdictLevel;
   'foam.stays': VerdictLevel;
   'foam.withHaze': VerdictLevel;
+  'labWater.overSaturation20': VerdictLevel;
+  'labWater.overSaturationRunning': VerdictLevel;
+  'wear.confirmed': VerdictLevel;
   'waterPercent.lookSooner': number | null;
   'waterPercent.beforeNextRun': number | null;
   'waterPercent.stop': number | null;
@@ -914,6 +1040,33 @@ export type OilLimits = {
   'sludgePercent.lookSooner': number | null;
   'sludgePercent.beforeNextRun': number | null;
   'sludgePercent.stop': number | null;
+  'thinnerPercent.lookSooner': number | null;
+  'thinnerPercent.beforeNextRun': number | null;
+  'thinnerPercent.stop': number | null;
+  'thickerPercent.lookSooner': number | null;
+  'thickerPercent.beforeNextRun': number | null;
+  'thickerPercent.stop': number | null;
+  'labWaterPpm.lookSooner': number | null;
+  'labWaterPpm.beforeNextRun': number | null;
+  'labWaterPpm.stop': number | null;
+  'labWaterPpmDetergent.lookSooner': number | null;
+  'labWaterPpmDetergent.beforeNextRun': number | null;
+  'labWaterPpmDetergent.stop': number | null;
+  'ironPpm.lookSooner': number | null;
+  'ironPpm.beforeNextRun': number | null;
+  'ironPpm.stop': number | null;
+  'ironTimesUsual.lookSooner': number | null;
+  'ironTimesUsual.beforeNextRun': number | null;
+  'ironTimesUsual.stop': number | null;
+  'wearIronPpm.lookSooner': number | null;
+  'wearIronPpm.beforeNextRun': number | null;
+  'wearIronPpm.stop': number | null;
+  'acidRise.lookSooner': number | null;
+  'acidRise.beforeNextRun': number | null;
+  'acidRise.stop': number | null;
+  'baseLostPercent.lookSooner': number | null;
+  'baseLostPercent.beforeNextRun': number | null;
+  'baseLostPercent.stop': number | null;
 };
 export type Material = {
   name: string;
@@ -1087,6 +1240,22 @@ export type MeterSegment = {
   /** Logged beyond what the meter had counted by then: a run that was still going, or one logged too long. */
   aheadMinutes: number;
 };
+export type LabReading = 'waterPpm' | 'viscosity40Mm2s' | 'ironPpm' | 'acidMgKohG' | 'baseMgKohG';
+export type SampleDrawn = {
+  entryId: string;
+  at: string;
+  sump: SumpKey;
+  label: string | null;
+  chargeNumber: number;
+  productId: string | null;
+  /** Running time on this oil by then. */
+  minutes: number;
+  measured: LabReading[];
+};
+export type IronRate = {
+  chargeNumber: number;
+  milliPpmPer100h: number;
+};
 export type PumpState = {
   foldVersion: number;
   pumpId: string;
@@ -1126,6 +1295,9 @@ export type PumpState = {
   lastRun: LastRun | null;
   running: OpenRun[];
   meter: MeterSegment | null;
+  samples: SampleDrawn[];
+  /** Of the main oil's charges, oldest first. */
+  ironRates: IronRate[];
   /** When it was new or overhauled, and the running time until then. */
   overhaul: {
     at: string;
@@ -1323,6 +1495,32 @@ export type DoneBody = {
   task: string;
   remark?: string | null;
 };
+export type LabSampleBody = {
+  sump: SumpKey;
+  drawnMl: number;
+  /** What is written on the bottle. */
+  label?: string | null;
+  remark?: string | null;
+};
+export type LabResultBody = {
+  /** Karl Fischer, ASTM D6304 */
+  waterPpm?: number | null;
+  /** at 40 °C, ASTM D445 */
+  viscosity40Mm2s?: number | null;
+  ironPpm?: number | null;
+  acidMgKohG?: number | null;
+  baseMgKohG?: number | null;
+  siliconPpm?: number | null;
+  aluminiumPpm?: number | null;
+  /** Particles per mL at or above 4, 6 and 14 µm(c). */
+  count4PerMl?: number | null;
+  count6PerMl?: number | null;
+  count14PerMl?: number | null;
+  /** Entry of the sample that it reports on. */
+  sampleId: string;
+  wearSigns?: WearSign[] | null;
+  remark?: string | null;
+};
 export type MeterBody = {
   action: 'read' | 'replaced';
   /** On the meter; for a replacement the last reading of the old one. */
@@ -1458,6 +1656,44 @@ export type Entry =
       bodyVersion: number;
     }
   | {
+      kind: 'labSample';
+      body: LabSampleBody;
+      /** UUID made by the client. */
+      id: string;
+      /** Entries of one deed share it; they are written and undone together. */
+      actId: string;
+      subjects: Subject[];
+      happenedAt: string;
+      /** IANA zone of the site. */
+      zone: string;
+      precision: Precision;
+      recordedAt: string;
+      who?: string | null;
+      device?: string | null;
+      /** Codes of the soft questions the person has answered with yes. */
+      acknowledged: string[];
+      bodyVersion: number;
+    }
+  | {
+      kind: 'labResult';
+      body: LabResultBody;
+      /** UUID made by the client. */
+      id: string;
+      /** Entries of one deed share it; they are written and undone together. */
+      actId: string;
+      subjects: Subject[];
+      happenedAt: string;
+      /** IANA zone of the site. */
+      zone: string;
+      precision: Precision;
+      recordedAt: string;
+      who?: string | null;
+      device?: string | null;
+      /** Codes of the soft questions the person has answered with yes. */
+      acknowledged: string[];
+      bodyVersion: number;
+    }
+  | {
       kind: 'meter';
       body: MeterBody;
       /** UUID made by the client. */
@@ -1559,6 +1795,8 @@ export type CorrectionBody = {
     | TopUpBody
     | ChangeBody
     | DoneBody
+    | LabSampleBody
+    | LabResultBody
     | MeterBody
     | TakeOverBody
     | NoteBody

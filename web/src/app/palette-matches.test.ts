@@ -34,6 +34,8 @@ test('a name finds the pump, then what can be done on it', () => {
       'LF-02 bleed',
       'LF-02 change',
       'LF-02 top-up',
+      'LF-02 lab-sample',
+      'LF-02 lab-report',
       'LF-02 meter',
       'LF-02 done',
       'LF-02 label',

@@ -12,11 +12,13 @@ const ACTIONS: readonly PaletteAction[] = [
   { path: 'bleed', words: 'bleed' },
   { path: 'change', words: 'change oil' },
   { path: 'top-up', words: 'top up' },
+  { path: 'lab-sample', words: 'draw a lab sample' },
+  { path: 'lab-report', words: 'enter a lab report' },
   { path: 'meter', words: 'read the hour meter' },
   { path: 'done', words: 'task done' },
   { path: 'label', words: 'cart label' },
 ];
-const NEEDS_OIL: readonly string[] = ['look', 'bleed', 'change', 'top-up'];
+const NEEDS_OIL: readonly string[] = ['look', 'bleed', 'change', 'top-up', 'lab-sample', 'lab-report'];
 const MAX_PUMPS = 20;
 const MAX_ACTIONS = 10;
 

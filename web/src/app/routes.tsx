@@ -15,6 +15,8 @@ const PAGES: Readonly<Record<string, () => Promise<ComponentType>>> = {
   'pumps/:pumpId/meter': async () => (await import('../journal/meter-page.js')).MeterPage,
   'pumps/:pumpId/take-over': async () => (await import('../journal/take-over-page.js')).TakeOverPage,
   'pumps/:pumpId/done': async () => (await import('../journal/done-page.js')).DonePage,
+  'pumps/:pumpId/lab-sample': async () => (await import('../journal/lab-sample-page.js')).LabSamplePage,
+  'pumps/:pumpId/lab-report': async () => (await import('../oil/lab-result-page.js')).LabResultPage,
   'pumps/:pumpId/note': async () => (await import('../journal/note-page.js')).NotePage,
   'pumps/:pumpId/entries/:entryId': async () => (await import('../journal/history-page.js')).HistoryPage,
   'pumps/:pumpId/label': async () => (await import('../labels/labels-page.js')).LabelPage,

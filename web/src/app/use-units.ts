@@ -1,8 +1,10 @@
 import type { Dimension } from '@winter-jar/core';
+import { useMemo } from 'react';
 import { useAppSelector } from './store.js';
+import { unitsOf } from './units-of.js';
 
-/** The unit that a bare number means, per dimension. */
+/** The unit that a bare number means for this person, per dimension. */
 export function useUnits(): Readonly<Record<Dimension, string>> {
   const { pressure, volume, temperature } = useAppSelector((s) => s.prefs);
-  return { pressure, volume, temperature, duration: 'h', flow: 'm³/h' };
+  return useMemo(() => unitsOf({ pressure, volume, temperature }), [pressure, volume, temperature]);
 }

@@ -31,6 +31,7 @@ const ACT_WORDS: Readonly<Record<Act, string>> = {
   inspect: 'Inspect',
   look: 'Look',
   bleed: 'Bleed',
+  sample: 'Draw a sample',
 };
 
 /** The verdict in words; the third names the act that its reason calls for. */
@@ -164,7 +165,7 @@ export function headline(
 
 /** The one right action. */
 export type ActionKind =
-  'takeOver' | 'change' | 'topUp' | 'bleed' | 'purge' | 'flush' | 'washHousing' | 'inspect' | 'look' | 'run';
+  'takeOver' | 'change' | 'topUp' | 'bleed' | 'purge' | 'flush' | 'washHousing' | 'inspect' | 'look' | 'sample' | 'run';
 
 /** What answers each act of a verdict, as the large button says it. */
 const ACT_ACTIONS: Readonly<Record<Act, { readonly action: ActionKind; readonly words: string }>> = {
@@ -177,6 +178,7 @@ const ACT_ACTIONS: Readonly<Record<Act, { readonly action: ActionKind; readonly 
   bleed: { action: 'bleed', words: 'Bleed, then look' },
   purge: { action: 'purge', words: 'Purge, then log it' },
   look: { action: 'look', words: 'Look at oil' },
+  sample: { action: 'sample', words: 'Draw a lab sample' },
 };
 
 export function rightAction(row: { kind: string; act: Act | null; nextTask: NextTask | null; untouched: boolean }): {

@@ -8,6 +8,8 @@ export const ENTRY_SCREENS: Readonly<Record<EntryKind, string>> = {
   change: 'change',
   topUp: 'top-up',
   done: 'done',
+  labSample: 'lab-sample',
+  labResult: 'lab-report',
   meter: 'meter',
   takeOver: 'take-over',
   note: 'note',

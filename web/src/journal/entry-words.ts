@@ -1,6 +1,7 @@
 import type { Entry, EntryKind, HouseSetUp, TaskId } from '@winter-jar/core';
 import { dayWords } from '../app/dates.js';
 import { TASK_WORDS, type Words } from '../care/messages.js';
+import { figuresWords } from '../oil/lab-words.js';
 import { CLARITY_WORDS, FOAM_WORDS, PARTICLE_KIND_WORDS, SMELL_WORDS, SOURCE_WORDS } from '../oil/look-words.js';
 
 export const KIND_WORDS: Readonly<Record<EntryKind, string>> = {
@@ -10,6 +11,8 @@ export const KIND_WORDS: Readonly<Record<EntryKind, string>> = {
   topUp: 'Top-up',
   change: 'Oil change',
   done: 'Done',
+  labSample: 'Lab sample',
+  labResult: 'Lab report',
   meter: 'Hour meter',
   takeOver: 'Take-over',
   note: 'Note',
@@ -123,6 +126,10 @@ export function entryWords(entry: Entry, house: HouseSetUp, { print, zone, now }
         remark,
       ]);
     }
+    case 'labSample':
+      return joined([entry.body.label, `${print.volume(entry.body.drawnMl)} drawn`, entry.body.remark]);
+    case 'labResult':
+      return joined([...figuresWords(entry.body), entry.body.remark]);
     case 'done':
       return joined([TASK_WORDS[entry.body.task as TaskId] ?? entry.body.task, entry.body.remark]);
     case 'note':

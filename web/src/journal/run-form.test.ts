@@ -1,9 +1,10 @@
 import type { PumpPage } from '@winter-jar/contracts';
 import { initialState, rebuild, standingAt, type Entry } from '@winter-jar/core';
 import { at, bookOf, changeAt, runAt } from '@winter-jar/core/testing';
+import { unitsOf } from '../app/units-of.js';
 import { readRun, recentMaterials, runDefaults, runsWith, runValuesOf, type RunValues } from './run-form.js';
 
-const units = { pressure: 'hPa', volume: 'mL', temperature: '°C', duration: 'h', flow: 'm³/h' };
+const units = unitsOf({ pressure: 'hPa', volume: 'mL', temperature: '°C' });
 const NOW = Date.parse(at(500));
 
 function pageOf(entries: Entry[] = []): PumpPage {

@@ -1,9 +1,10 @@
 import type { PumpPage } from '@winter-jar/contracts';
 import { entryAt } from '@winter-jar/core/testing';
+import { unitsOf } from '../app/units-of.js';
 import { nothingKnown, readTakeOver, takeOverValuesOf, type TakeOverValues } from './take-over-form.js';
 import { meterText } from './meter-text.js';
 
-const units = { pressure: 'hPa', volume: 'mL', temperature: '°C', duration: 'h', flow: 'm³/h' };
+const units = unitsOf({ pressure: 'hPa', volume: 'mL', temperature: '°C' });
 const NOW = Date.parse('2031-06-01T10:00:00.000Z');
 const read = (more: Partial<TakeOverValues>, hasOil = true) =>
   readTakeOver({ ...nothingKnown(), ...more }, { units, zone: 'Europe/Lisbon', nowMs: NOW, hasOil });

@@ -15,11 +15,59 @@ const before = { level: 'beforeNextRun', act: 'change', answeredBy: 'change', ..
 const stop = { ...before, level: 'stop' } as const;
 const look = { ...before, level: 'lookSooner', act: 'look' } as const;
 
+const lab = { ...before, answeredBy: 'changeOrSample' } as const;
+
 test.each<[Finding, string, RegExp]>([
+  [
+    { ...lab, code: 'viscosity', foundMm2s: 50, freshMm2s: 68, thinner: true, limitPercent: 25, level: 'stop' },
+    'Oil 26\u00a0% thinner than new',
+    /50 against 68.mm²\/s at 40.°C \(sample today\); the limit is 25.%\. Three per cent of solvent/,
+  ],
+  [
+    { ...lab, code: 'viscosity', foundMm2s: 86, freshMm2s: 68, thinner: false, limitPercent: 25 },
+    'Oil 26\u00a0% thicker than new',
+    /Resin, varnish or overheated oil/,
+  ],
+  [
+    { ...lab, code: 'labWater', act: 'bleed', level: 'lookSooner', foundPpm: 60, limitPpm: 52.9, saturatedAtC: 20 },
+    'Water by lab: 60\u00a0ppm',
+    /at 20 °C this oil holds 53.ppm dissolved, the rest drops out\. Bleed it, then look/,
+  ],
+  [
+    { ...lab, code: 'labWater', act: 'purge', foundPpm: 1100, limitPpm: 1000, saturatedAtC: null },
+    'Water by lab: 1,100\u00a0ppm',
+    /the limit is 1,000.ppm\. Purge it, then look; change it if it does not clear/,
+  ],
+  [{ ...lab, code: 'iron', abovePpm: 50, limitPpm: 40 }, 'Iron: 50\u00a0ppm above new', /the limit is 40.ppm\. Change/],
+  [
+    { ...lab, act: 'sample', level: 'lookSooner', code: 'ironRate', per100h: 6, usualPer100h: 2, limitTimes: 2 },
+    'Iron rises 3 times as fast as usual',
+    /6.ppm per 100.h, where earlier charges had 2/,
+  ],
+  [
+    { ...stop, act: 'inspect', answeredBy: 'inspect', code: 'wear', abovePpm: 130, signs: ['noise'] },
+    'Wear: 130\u00a0ppm of iron',
+    /with noise: the pump is wearing\. Do not start it/,
+  ],
+  [
+    { ...lab, code: 'acid', foundMgKohG: 1.2, freshMgKohG: 0.1, limitRise: 1 },
+    'Acid number 1.1 above new',
+    /1\.2 against 0\.1.mg KOH\/g when new \(sample today\)/,
+  ],
+  [
+    { ...lab, code: 'base', foundMgKohG: 3, freshMgKohG: 8 },
+    'Base number 38\u00a0% of new',
+    /3 of 8.mg KOH\/g when new.*used up\. Change the oil/,
+  ],
   [
     { ...look, code: 'waterAboveExpected', foundUl: 52_000, expectedUl: 19_000, limitTimes: 1.5 },
     '33 mL more water than expected',
     /52 mL of water found where 19 mL are expected \(today\)/,
+  ],
+  [
+    { ...look, code: 'water', foundUl: 41_000, chargeUl: 2_000_000, limitShare: 0.02 },
+    'Water: 41 mL, 2.1\u00a0% of the charge',
+    /It floats on this oil and cannot be bled: purge, then look again/,
   ],
   [{ ...stop, code: 'waterAtPickUp' }, 'Water at the oil pick-up', /Drain it, and change the oil/],
   [{ ...stop, code: 'levelFromWater', foundUl: 30_000 }, 'Level above MAX from water', /nothing added, and 30 mL/],

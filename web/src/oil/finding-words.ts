@@ -2,6 +2,7 @@ import type { Finding, FindingCode } from '@winter-jar/core';
 import { dayWords } from '../app/dates.js';
 import type { Print } from '../app/use-print.js';
 import type { Sentence, Words } from '../care/messages.js';
+import { WEAR_SIGN_WORDS } from './lab-words.js';
 import { CLARITY_WORDS, PARTICLE_KIND_WORDS, SMELL_WORDS } from './look-words.js';
 
 type FoundOf<C extends FindingCode> = Extract<Finding, { readonly code: C }>;
@@ -39,13 +40,19 @@ const GONE: { readonly [C in FindingCode]?: string } = {
   particles: 'too many particles',
   smell: 'a bad smell',
   foam: 'foam',
+  viscosity: 'a viscosity far from new',
+  labWater: 'too much water by lab',
+  iron: 'too much iron',
+  ironRate: 'more iron than usual',
+  acid: 'too high an acid number',
+  base: 'too low a base number',
 };
 
 /** What a look found, in the person's units and days. The compiler checks that no code is forgotten. */
 export const FINDING_WORDS: { readonly [C in FindingCode]: (found: FoundOf<C>, words: Words) => Sentence } = {
   water: (r, { print, zone, now }) => ({
     short: `Water: ${ml(print, r.foundUl)}, ${percent(r.foundUl / r.chargeUl)} of the charge`,
-    full: `${ml(print, r.foundUl)} of water found since the change (${dayWords(r.at, zone, now)}): ${percent(r.foundUl / r.chargeUl)} of the charge, the limit is ${percent(r.limitShare)}. ${r.level === 'lookSooner' ? 'Bleed or purge, then look again.' : 'Change the oil, or bleed and purge until a settled look is clear.'}`,
+    full: `${ml(print, r.foundUl)} of water found since the change (${dayWords(r.at, zone, now)}): ${percent(r.foundUl / r.chargeUl)} of the charge, the limit is ${percent(r.limitShare)}. ${r.act === 'look' ? 'It floats on this oil and cannot be bled: purge, then look again.' : r.level === 'lookSooner' ? 'Bleed or purge, then look again.' : 'Change the oil, or bleed and purge until a settled look is clear.'}`,
   }),
   waterAboveExpected: (r, { print, zone, now }) => ({
     short: `${ml(print, r.foundUl - r.expectedUl)} more water than expected`,
@@ -131,6 +138,48 @@ export const FINDING_WORDS: { readonly [C in FindingCode]: (found: FoundOf<C>, w
   thrownOil: (r, { zone, now }) => ({
     short: 'Oil thrown from the exhaust',
     full: `Oil came out of the exhaust after the first minutes of pump-down (${dayWords(r.at, zone, now)}). Do not start it: too much oil, a blocked exhaust filter or a torn one.`,
+  }),
+  viscosity: (r, { zone, now }) => {
+    const by = `${number(Math.abs(r.foundMm2s / r.freshMm2s - 1) * 100, 0)}\u00a0% ${r.thinner ? 'thinner' : 'thicker'} than new`;
+    const answer = r.thinner
+      ? r.level === 'stop'
+        ? 'Three per cent of solvent do that, and lower the flash point: keep sparks away, never purge with air, drain it cold by your site’s rules.'
+        : 'Solvent, or a thinner oil filled up? Never purge it with air until you know.'
+      : 'Resin, varnish or overheated oil.';
+    return {
+      short: `Oil ${by}`,
+      full: `By lab the oil is ${by}: ${number(r.foundMm2s, 1)} against ${number(r.freshMm2s, 1)}\u00a0mm²/s at 40\u00a0°C (sample ${dayWords(r.at, zone, now)}); the limit is ${number(r.limitPercent, 0)}\u00a0%. ${answer}`,
+    };
+  },
+  labWater: (r, { print, zone, now }) => ({
+    short: `Water by lab: ${number(r.foundPpm, 0)}\u00a0ppm`,
+    full: `${number(r.foundPpm, 0)}\u00a0ppm of water by lab (sample ${dayWords(r.at, zone, now)}); ${
+      r.saturatedAtC === null
+        ? `the limit is ${number(r.limitPpm, 0)}\u00a0ppm`
+        : `at ${print.temperature(r.saturatedAtC)} this oil holds ${number(r.limitPpm, 0)}\u00a0ppm dissolved, the rest drops out`
+    }. ${{ bleed: 'Bleed it, then look.', purge: 'Purge it, then look; change it if it does not clear.', change: 'Change it: it is thin, and must not be purged with air.' }[r.act as string] ?? 'Look at it again.'}`,
+  }),
+  iron: (r, { zone, now }) => ({
+    short: `Iron: ${number(r.abovePpm, 0)}\u00a0ppm above new`,
+    full: `${number(r.abovePpm, 0)}\u00a0ppm of iron above the unused oil (sample ${dayWords(r.at, zone, now)}); the limit is ${number(r.limitPpm, 0)}\u00a0ppm. ${r.level === 'lookSooner' ? 'Draw the next sample sooner.' : 'Change the oil.'}`,
+  }),
+  ironRate: (r, { zone, now }) => ({
+    short: `Iron rises ${number(r.per100h / r.usualPer100h, 1)} times as fast as usual`,
+    full: `Iron rises by ${number(r.per100h, 1)}\u00a0ppm per 100\u00a0h, where earlier charges had ${number(r.usualPer100h, 1)} (sample ${dayWords(r.at, zone, now)}); the limit is ${number(r.limitTimes, 1)} times as much. Draw the next sample sooner.`,
+  }),
+  wear: (r, { zone, now }) => ({
+    short: `Wear: ${number(r.abovePpm, 0)}\u00a0ppm of iron`,
+    full: `${number(r.abovePpm, 0)}\u00a0ppm of iron above the unused oil (sample ${dayWords(r.at, zone, now)})${
+      r.signs.length > 0 ? `, with ${r.signs.map((s) => WEAR_SIGN_WORDS[s]).join(' and ')}` : ''
+    }: the pump is wearing. ${r.level === 'stop' ? 'Do not start it; inspect vanes and bearings.' : 'Change the oil, then inspect vanes and bearings.'}`,
+  }),
+  acid: (r, { zone, now }) => ({
+    short: `Acid number ${number(r.foundMgKohG - r.freshMgKohG, 2)} above new`,
+    full: `Acid number ${number(r.foundMgKohG, 2)} against ${number(r.freshMgKohG, 2)}\u00a0mg KOH/g when new (sample ${dayWords(r.at, zone, now)}); the limit is ${number(r.limitRise, 2)} above. ${r.level === 'lookSooner' ? 'Draw the next sample sooner.' : 'Change the oil.'}`,
+  }),
+  base: (r, { zone, now }) => ({
+    short: `Base number ${number((r.foundMgKohG / r.freshMgKohG) * 100, 0)}\u00a0% of new`,
+    full: `Base number ${number(r.foundMgKohG, 1)} of ${number(r.freshMgKohG, 1)}\u00a0mg KOH/g when new (sample ${dayWords(r.at, zone, now)}): what neutralises acid is used up. ${r.level === 'lookSooner' ? 'Draw the next sample sooner.' : 'Change the oil.'}`,
   }),
   otherProduct: () => ({
     short: 'Another oil product was filled',

@@ -45,6 +45,51 @@ export const STEP_WORDS: Readonly<Record<StepId, LimitWords>> = {
     unit: '% of the charge',
     reason: 'A trace (0) asks for a look; five in a hundred mean that the housing must be washed first.',
   },
+  thinnerPercent: {
+    label: 'Thinner by',
+    unit: '% than this product’s unused oil',
+    reason: 'Three per cent of solvent thin an oil by a quarter, and lower its flash point.',
+  },
+  thickerPercent: {
+    label: 'Thicker by',
+    unit: '% than this product’s unused oil',
+    reason: 'Resin, varnish, or oil that ran too hot.',
+  },
+  labWaterPpm: {
+    label: 'Water by lab of',
+    unit: 'ppm, any oil',
+    reason: 'For an oil with numbers of its own: for esters, PAG and other synthetics there is no default.',
+  },
+  labWaterPpmDetergent: {
+    label: 'Water by lab of',
+    unit: 'ppm, detergent oil',
+    reason: 'It holds water up, so more of it is as it should be.',
+  },
+  ironPpm: {
+    label: 'Iron of',
+    unit: 'ppm above the unused oil',
+    reason: 'Wear and rust. A spectrometer misses the coarse particles, so little counts already.',
+  },
+  ironTimesUsual: {
+    label: 'Iron per 100 h over',
+    unit: 'times the median of earlier charges',
+    reason: 'A pump is held against itself, from three earlier charges and 20 h on.',
+  },
+  wearIronPpm: {
+    label: 'Wear: iron of',
+    unit: 'ppm above the unused oil',
+    reason: 'Change and inspect. The finding outlives the change, until the vanes were looked at.',
+  },
+  acidRise: {
+    label: 'Acid number up by',
+    unit: 'mg KOH/g above the unused oil',
+    reason: 'Oxidised oil, or acids of the product. Detergent oils are judged by their base number.',
+  },
+  baseLostPercent: {
+    label: 'Base number down by over',
+    unit: '% of the unused oil’s, detergent oil',
+    reason: 'What neutralises acid is used up.',
+  },
 };
 
 export const SIGN_WORDS: Readonly<Record<SignId, Omit<LimitWords, 'unit'>>> = {
@@ -79,4 +124,16 @@ export const SIGN_WORDS: Readonly<Record<SignId, Omit<LimitWords, 'unit'>>> = {
   'smell.solvent': { label: 'Solvent', reason: 'Thin oil, and vapour that burns.' },
   'foam.stays': { label: 'Foam that stays', reason: 'Wrong or mixed oil?' },
   'foam.withHaze': { label: 'Foam and haze after another product', reason: 'The two oils do not agree.' },
+  'labWater.overSaturation20': {
+    label: 'Water by lab over saturation at 20 °C, mineral oil',
+    reason: 'About 53 ppm: what is above drops out when the oil cools.',
+  },
+  'labWater.overSaturationRunning': {
+    label: 'Water by lab over saturation at running temperature, mineral oil',
+    reason: 'About 357 ppm at 70 °C: there is free water while the pump runs.',
+  },
+  'wear.confirmed': {
+    label: 'Wear, and noise, glitter or a poor blank-off',
+    reason: 'The lab and the pump say the same.',
+  },
 };

@@ -1,5 +1,6 @@
 import { bookOf, lookAt, START } from '@winter-jar/core/testing';
 import { initialState, OIL_LIMITS, readOil, type Entry } from '@winter-jar/core';
+import { unitsOf } from '../app/units-of.js';
 import {
   initialValues,
   readJar,
@@ -9,7 +10,7 @@ import {
   type ReadJarValues,
 } from './read-jar-form.js';
 
-const UNITS = { pressure: 'hPa', volume: 'mL', temperature: '°C', duration: 'h', flow: 'm³/h' } as const;
+const UNITS = unitsOf({ pressure: 'hPa', volume: 'mL', temperature: '°C' });
 const ZONE = 'Europe/Lisbon';
 const NOW = Date.parse('2031-03-01T12:00:00.000Z');
 const values = (more: Partial<ReadJarValues>): ReadJarValues => ({

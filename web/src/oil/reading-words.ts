@@ -11,7 +11,7 @@ const DOUBT_WORDS: Readonly<Record<Doubt, string>> = {
   sightGlassOnly: 'seen through the glass only',
   smallSample: 'a small sample of a large charge',
   productUnknown: 'nobody has said which oil it is',
-  neverSeparates: 'this oil does not let water drop out, so the jar shows only part of it',
+  neverSeparates: 'nobody can say when water has parted from this oil, so the jar may show only part of it',
   littleSaid: 'little was said',
 };
 
@@ -39,6 +39,8 @@ const LOOK_AT: { readonly [C in FindingCode]?: string } = {
   foam: 'foam',
   level: 'level',
   thrownOil: 'the exhaust',
+  viscosity: 'smell',
+  labWater: 'water',
 };
 
 export function nextLookWords(next: NextLook): string {

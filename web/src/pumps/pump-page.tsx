@@ -77,7 +77,7 @@ function PumpSheets({ page, words }: { page: Page; words: Words }) {
           <p className="text-[15px]">{facts.join(' · ')}</p>
           <p className="text-[14px] text-ink-2 wide:ml-auto">{hoursWords(page)}</p>
         </div>
-        <PumpLinks pumpId={row.pumpId} />
+        <PumpLinks pumpId={row.pumpId} holdsOil={setUp.model.sumps.length > 0} />
         {!wide && <Standing page={page} words={words} />}
         <ChargeRuler page={page} words={words} />
         <div className="mt-6 grid gap-x-8 gap-y-6 wide:grid-cols-2">
@@ -148,14 +148,16 @@ function hoursWords({ state, standing }: Page): string {
 }
 
 const LINKS = [
+  { path: 'lab-sample', words: 'Lab sample', needsOil: true },
+  { path: 'lab-report', words: 'Lab report', needsOil: true },
   { path: 'meter', words: 'Hour meter' },
   { path: 'label', words: 'Cart label' },
 ] as const;
 
-function PumpLinks({ pumpId }: { pumpId: string }) {
+function PumpLinks({ pumpId, holdsOil }: { pumpId: string; holdsOil: boolean }) {
   return (
     <p className="no-print -ml-2 flex flex-wrap gap-x-2">
-      {LINKS.map(({ path, words }) => (
+      {LINKS.filter((l) => holdsOil || !('needsOil' in l)).map(({ path, words }) => (
         <LinkButton key={path} look="plain" to={`/pumps/${pumpId}/${path}`} className="!px-2 !text-[14px]">
           {words}
         </LinkButton>

@@ -11,6 +11,7 @@ const FORMS: Readonly<Partial<Record<TaskStanding['task'], string>>> = {
   oilChange: 'change',
   boosterOil: 'change',
   sealCup: 'top-up',
+  labSample: 'lab-sample',
 };
 
 /** The pump's service tasks in the order in which they will be wanted; each is done here or on its own screen. */

@@ -27,6 +27,7 @@ export const ACTION_PATHS: Readonly<Record<ActionKind, string>> = {
   washHousing: 'done?task=housingClean',
   inspect: 'done?task=vaneCheck',
   look: 'look',
+  sample: 'lab-sample',
   run: 'run',
 };
 const LETTERS: Readonly<Partial<Record<ActionKind, string>>> = { change: 'S', bleed: 'B', look: 'L', run: 'R' };

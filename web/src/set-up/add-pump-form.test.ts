@@ -1,9 +1,10 @@
 import { checkEntry, checkRecord } from '@winter-jar/contracts';
 import { setUpBook, type PumpModel, type SetUpVersion } from '@winter-jar/core';
 import { bookOf, START } from '@winter-jar/core/testing';
+import { unitsOf } from '../app/units-of.js';
 import { addPumpDefaults, NEW, readAddPump, type AddPumpValues } from './add-pump-form.js';
 
-const units = { pressure: 'hPa', volume: 'mL', temperature: '°C', duration: 'h', flow: 'm³/h' };
+const units = unitsOf({ pressure: 'hPa', volume: 'mL', temperature: '°C' });
 const NOW = '2031-06-01T10:00:00.000Z';
 const ids = Array.from({ length: 12 }, (_, i) => `0199aaaa-0000-7000-8000-${String(i).padStart(12, '0')}`);
 let made = 0;

@@ -1,3 +1,4 @@
+import { MAX_OIL_LIMIT } from '@winter-jar/contracts';
 import { OIL_LIMITS, OIL_SIGNS, VERDICT_LEVELS, type SparseOilLimits } from '@winter-jar/core';
 import type { RecordValues } from './field-specs.js';
 import { NO_LIMIT } from './limit-values.js';
@@ -33,8 +34,10 @@ export function readOilLimits(values: RecordValues): Read {
       continue;
     }
     const value = text.toLowerCase() === NO_LIMIT ? null : Number(text.replace(',', '.'));
-    if (value === null || (value >= 0 && value <= 1000)) limits[key] = value;
-    else issues[name] = `“${text}” is not a limit. Right would be a number from 0 to 1,000, or “${NO_LIMIT}”.`;
+    if (value === null || (value >= 0 && value <= MAX_OIL_LIMIT)) limits[key] = value;
+    else
+      issues[name] =
+        `“${text}” is not a limit. Right would be a number from 0 to ${MAX_OIL_LIMIT.toLocaleString('en-GB')}, or “${NO_LIMIT}”.`;
   }
   return Object.keys(issues).length > 0 ? { ok: false, issues } : { ok: true, limits: limits };
 }

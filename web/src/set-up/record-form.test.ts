@@ -1,11 +1,12 @@
 import { checkRecord } from '@winter-jar/contracts';
 import { MATERIAL_LIBRARY, SET_UP_KINDS, type SetUpKind } from '@winter-jar/core';
 import { bookOf, START } from '@winter-jar/core/testing';
+import { unitsOf } from '../app/units-of.js';
 import { nameOf, type RecordValues } from './field-specs.js';
 import { fieldsOf, initialValues, notAssumed, readRecord, valuesOf } from './record-form.js';
 
-const units = { pressure: 'hPa', volume: 'mL', temperature: '°C', duration: 'h', flow: 'm³/h' };
-const other = { pressure: 'mTorr', volume: 'fl oz', temperature: '°F', duration: 'h', flow: 'cfm' };
+const units = unitsOf({ pressure: 'hPa', volume: 'mL', temperature: '°C' });
+const other = { ...unitsOf({ pressure: 'mTorr', volume: 'fl oz', temperature: '°F' }), flow: 'cfm' };
 const house = bookOf().at(START);
 const records = SET_UP_KINDS.flatMap((kind) =>
   Object.entries(house[kind]).map(([id, body]) => [`${kind} ${id}`, kind, body as Record<string, unknown>] as const),

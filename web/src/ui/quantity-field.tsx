@@ -1,4 +1,4 @@
-import { parseQuantity, printQuantity, type Dimension } from '@winter-jar/core';
+import { parseQuantity, printQuantity, UNITS, type Dimension } from '@winter-jar/core';
 import { Field, inputClass } from './field.js';
 import { useUnits } from '../app/use-units.js';
 import { quantityIssueWords } from './quantity-text.js';
@@ -14,6 +14,8 @@ interface QuantityFieldProps {
   readonly hint?: string;
 }
 
+const hasOthers = (dimension: Dimension): boolean => UNITS.filter((u) => u.dimension === dimension).length > 1;
+
 /** One field for every quantity: any unit typed with its symbol, and what was understood beneath. */
 export function QuantityField({ label, dimension, text, onText, error, min, max, hint }: QuantityFieldProps) {
   const unit = useUnits()[dimension];
@@ -28,7 +30,7 @@ export function QuantityField({ label, dimension, text, onText, error, min, max,
   const wrong = parsed.ok || empty ? undefined : quantityIssueWords(parsed.issue, unit);
   const echo = parsed.ok
     ? `= ${printQuantity({ value: parsed.value, unit })}`
-    : (hint ?? `in ${unit}, or with another unit`);
+    : (hint ?? `in ${unit}${hasOthers(dimension) ? ', or with another unit' : ''}`);
   return (
     <Field label={label} error={wrong ?? error} hint={echo}>
       {({ id, describedBy, invalid }) => (
