@@ -11,6 +11,8 @@ const PAGES = [
   '/pumps/cw-02/top-up',
   '/pumps/qp-02/meter',
   '/pumps/lf-02/take-over',
+  '/pumps/rl-02/lab-sample',
+  '/pumps/rl-02/lab-report',
   '/pumps/lf-01/label',
   '/start',
   '/round/print',

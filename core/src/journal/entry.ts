@@ -36,8 +36,18 @@ export interface RunBody {
   readonly minutes?: number | null;
   readonly cycles?: number | null;
   readonly session: SessionKind;
+  /** What was put in. */
+  readonly loadKg?: number | null;
   readonly ballast: BallastUse;
+  /** The trap’s coldest surface, as one value or read over the run; the profile wins. */
   readonly trapTempC?: number | null;
+  readonly trapProfile?: readonly { readonly minutes: number; readonly tempC: number }[] | null;
+  readonly oilTempC?: number | null;
+  readonly defrostedBefore?: YesNo | null;
+  readonly drainClosed?: YesNo | null;
+  readonly inLineFilter?: YesNo | null;
+  /** Reached within the first minutes that the equipment's target names. */
+  readonly firstPressurePa?: number | null;
   readonly lowestPressurePa?: number | null;
   readonly ventedBeforeStop: YesNo;
   readonly remark?: string | null;

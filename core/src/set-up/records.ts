@@ -28,6 +28,13 @@ export interface Equipment {
   readonly cyclesPerRun?: number | null;
   readonly cycleTimeS?: number | null;
   readonly coldTrap: boolean;
+  /** 1 lets past what ice at its temperature gives off; half as good a trap lets twice as much past. Missing means 1. */
+  readonly trapEfficiency?: number | null;
+  /** Of the product in a packing chamber, and the humidity of the air above it (0-1). */
+  readonly productTempC?: number | null;
+  readonly productHumidity?: number | null;
+  /** What a wet product gives off per cycle below its saturation pressure. */
+  readonly flashGPerCycle?: number | null;
   /** Acceptance targets of this set: a pressure within the first minutes, an ultimate within hours. */
   readonly targetFirstPa?: number | null;
   readonly targetFirstMinutes?: number | null;

@@ -1,0 +1,21 @@
+export {
+  airBrings,
+  airVapourPressurePa,
+  ballastRemovalGPerH,
+  molarBalanceHpa,
+  waterVapourToleranceHpa,
+  waterVapourToleranceMolarHpa,
+} from './ballast.js';
+export { WATER_DEFAULTS, WATER_G_PER_ML } from './constants.js';
+export { cycleWater } from './cycle-water.js';
+export {
+  ballastFlowM3h,
+  runWater,
+  type Assumed,
+  type RunToReckon,
+  type RunWater,
+  type Unreckoned,
+} from './run-water.js';
+export { effectiveTrapTempC, leakToExplain, trapCarryoverG, type LeakNeeded, type TrapReading } from './trap.js';
+export { iceVapourPressurePa, waterSaturationPressurePa } from './vapour-pressure.js';
+export { waterLeftInOilG } from './water-left.js';

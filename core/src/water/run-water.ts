@@ -1,0 +1,130 @@
+import type { RunBody } from '../journal/index.js';
+import type { Equipment, PumpModel } from '../set-up/index.js';
+import { airBrings } from './ballast.js';
+import { WATER_DEFAULTS } from './constants.js';
+import { cycleWater } from './cycle-water.js';
+import { effectiveTrapTempC, trapCarryoverG } from './trap.js';
+import { waterLeftInOilG } from './water-left.js';
+
+/** What is assumed about a run because nobody said it. */
+export type Assumed = 'oilTemp' | 'ballast' | 'ballastFlow' | 'trapEfficiency' | 'productAir';
+/** Why a run's water cannot be reckoned. */
+export type Unreckoned = 'trapTempMissing' | 'chamberVolumeMissing' | 'noSource';
+
+export type RunWater =
+  | {
+      readonly ok: true;
+      /** Taken in, by where it comes from, g. */
+      readonly takenIn: {
+        readonly trapG: number;
+        readonly chamberG: number;
+        readonly flashG: number;
+        readonly ballastG: number;
+      };
+      readonly takenInG: number;
+      readonly dryAirMol: number;
+      readonly oilTempC: number;
+      /** Expected to stay in the oil, g. */
+      readonly leftG: number;
+      readonly assumed: readonly Assumed[];
+    }
+  | { readonly ok: false; readonly why: Unreckoned };
+
+/** A purge at a run's end lasts about so long. */
+const PURGE_HOURS = 0.5;
+/** Ballast flow of a pump whose record does not say it, as a share of its speed: common on small pumps (domain section 2). */
+const USUAL_BALLAST_SHARE = 0.1;
+/** Air that a packing chamber holds over a cool, wet product. */
+const PRODUCT_AIR = { tempC: 15, humidity: 1 } as const;
+
+export interface RunToReckon {
+  readonly body: RunBody;
+  readonly minutes: number;
+  readonly equipment: Equipment;
+  readonly model: PumpModel;
+  /** Takes the place of the equipment's own. */
+  readonly trapEfficiency?: number;
+}
+
+/** Hours for which ballast air flowed. */
+function ballastHours({ body, minutes, model }: RunToReckon): { hours: number; assumed: boolean } {
+  const hours = minutes / 60;
+  const of = (use: RunBody['ballast'] | 'none') =>
+    use === 'open' ? hours : use === 'purge' ? Math.min(hours, PURGE_HOURS) : 0;
+  return body.ballast === 'unknown'
+    ? { hours: of(model.ballastRule), assumed: true }
+    : { hours: of(body.ballast), assumed: false };
+}
+
+export const ballastFlowM3h = (model: Pick<PumpModel, 'ballastFlowM3h' | 'pumpingSpeedM3h'>): number =>
+  model.ballastFlowM3h ?? model.pumpingSpeedM3h * USUAL_BALLAST_SHARE;
+
+function fromTrap({ body, minutes, equipment, model, trapEfficiency }: RunToReckon): number | null {
+  if (!equipment.coldTrap) return 0;
+  const profile = body.trapProfile ?? [];
+  const trapTempC = profile.length > 0 ? effectiveTrapTempC(profile) : (body.trapTempC ?? null);
+  if (trapTempC === null) return null;
+  const efficiency = trapEfficiency ?? equipment.trapEfficiency ?? WATER_DEFAULTS.trapEfficiency;
+  return trapCarryoverG({ trapTempC, pumpingSpeedM3h: model.pumpingSpeedM3h, hours: minutes / 60, efficiency });
+}
+
+/** The chamber's own air: once where it is pumped down once, every time where cycles are counted. */
+function fromChamber({ body, equipment }: RunToReckon): ReturnType<typeof cycleWater> | null {
+  const { chamberVolumeL = null } = equipment;
+  const cycles = body.cycles ?? null;
+  if (cycles === null) {
+    if (!chamberVolumeL) return { chamberG: 0, flashG: 0, dryAirMol: 0 };
+    const { dryAirMol, waterG } = airBrings({ volumeM3: chamberVolumeL / 1000 });
+    return { chamberG: waterG, flashG: 0, dryAirMol };
+  }
+  if (!chamberVolumeL) return null;
+  return cycleWater({
+    cycles,
+    chamberVolumeL,
+    productTempC: equipment.productTempC ?? PRODUCT_AIR.tempC,
+    humidity: equipment.productHumidity ?? PRODUCT_AIR.humidity,
+    flashGPerCycle: equipment.flashGPerCycle ?? 0,
+    endPressurePa: body.lowestPressurePa ?? null,
+  });
+}
+
+function assumptions(run: RunToReckon, ballastAssumed: boolean): Assumed[] {
+  const { body, equipment, model } = run;
+  const list: [Assumed, boolean][] = [
+    ['oilTemp', (body.oilTempC ?? null) === null],
+    ['ballast', ballastAssumed && model.ballastRule !== 'none'],
+    ['ballastFlow', (model.ballastFlowM3h ?? null) === null && model.ballastRule !== 'none'],
+    ['trapEfficiency', equipment.coldTrap && (run.trapEfficiency ?? equipment.trapEfficiency ?? null) === null],
+    ['productAir', (body.cycles ?? null) !== null && (equipment.productTempC ?? null) === null],
+  ];
+  return list.filter(([, holds]) => holds).map(([name]) => name);
+}
+
+/**
+ * Water that one run brings, and what of it is expected to stay in the oil (domain section 5): taken in past the trap or with
+ * the cycles, with ballast and chamber air; carried out again by the dry air that passes warm oil.
+ * Runs on equipment with neither a cold trap nor counted cycles have no source that can be reckoned.
+ */
+export function runWater(run: RunToReckon): RunWater {
+  const { body, equipment, model } = run;
+  if (!equipment.coldTrap && (body.cycles ?? null) === null) return { ok: false, why: 'noSource' };
+  const trapG = fromTrap(run);
+  if (trapG === null) return { ok: false, why: 'trapTempMissing' };
+  const chamber = fromChamber(run);
+  if (chamber === null) return { ok: false, why: 'chamberVolumeMissing' };
+  const ballast = ballastHours(run);
+  const brought = airBrings({ volumeM3: ballastFlowM3h(model) * ballast.hours });
+  const oilTempC = body.oilTempC ?? model.operatingOilTempC;
+  const dryAirMol = chamber.dryAirMol + brought.dryAirMol;
+  const processWaterG = trapG + chamber.flashG;
+  const airWaterG = chamber.chamberG + brought.waterG;
+  return {
+    ok: true,
+    takenIn: { trapG, chamberG: chamber.chamberG, flashG: chamber.flashG, ballastG: brought.waterG },
+    takenInG: processWaterG + airWaterG,
+    dryAirMol,
+    oilTempC,
+    leftG: waterLeftInOilG({ processWaterG, airWaterG, dryAirMol, oilTempC }),
+    assumed: assumptions(run, ballast.assumed),
+  };
+}
