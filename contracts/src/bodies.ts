@@ -13,12 +13,25 @@ import {
   type SumpKey,
   type TakeOverBody,
   type TopUpBody,
+  type TrapReading,
   type YesNo,
 } from '@winter-jar/core';
-import { IsBoolean, IsInt, IsNumber, IsString, Length, Max, Min } from 'class-validator';
-import { IdOf, Maybe, OneOf, Remark, SomeVolume, Volume, WholeWithin } from './body-rules.js';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsBoolean,
+  IsInt,
+  IsOptional,
+  IsString,
+  Length,
+  Max,
+  Min,
+  ValidateNested,
+} from 'class-validator';
+import { IdOf, Maybe, OneOf, Remark, SomeVolume, Volume, WholeWithin, Within } from './body-rules.js';
 import { IsInstant } from './instant.js';
-import { MAX_METER_MINUTES, MAX_RUN_MINUTES, SERVICE_TASKS, SUMPS } from './limits.js';
+import { MAX_METER_MINUTES, MAX_RUN_MINUTES, MAX_TRAP_READINGS, SERVICE_TASKS, SUMPS } from './limits.js';
 import { LabResultBodyDto, LabSampleBodyDto } from './lab-bodies.js';
 import { LookBodyDto } from './look-body.js';
 
@@ -26,6 +39,14 @@ const BALLAST: readonly BallastUse[] = ['closed', 'open', 'purge', 'unknown'];
 const YES_NO: readonly YesNo[] = ['yes', 'no', 'unknown'];
 const SESSIONS: readonly SessionKind[] = ['run', 'sideJob', 'aborted'];
 const MeterMinutes = () => WholeWithin(0, MAX_METER_MINUTES, 'hours on the meter from 0 to 1,000,000');
+
+const TrapTemp = () => Within(-120, 60, 'a temperature in °C from -120 to 60, such as -41');
+const Pressure = () => Within(1e-6, 110_000, 'a pressure in Pa above 0 and up to the atmosphere, 110,000, such as 4.7');
+
+export class TrapReadingDto implements TrapReading {
+  @Within(0, MAX_RUN_MINUTES, 'minutes after the start of the run') minutes!: number;
+  @TrapTemp() tempC!: number;
+}
 
 export class RunBodyDto implements RunBody {
   @IdOf('a material') materialId!: string;
@@ -42,17 +63,23 @@ export class RunBodyDto implements RunBody {
   cycles?: number | null;
 
   @OneOf(SESSIONS) session!: SessionKind;
+  @Maybe(Within(0, 100_000, 'kilograms from 0 to 100,000')) loadKg?: number | null;
   @OneOf(BALLAST) ballast!: BallastUse;
+  @Maybe(TrapTemp()) trapTempC?: number | null;
 
-  @Maybe(IsNumber({}, { message: 'a temperature in °C from -120 to 60, such as -41' }))
-  @Min(-120, { message: 'not colder than -120 °C' })
-  @Max(60, { message: 'not warmer than 60 °C' })
-  trapTempC?: number | null;
+  @IsOptional()
+  @IsArray({ message: 'a list of readings, each with minutes and tempC' })
+  @ArrayMaxSize(MAX_TRAP_READINGS, { message: `at most ${MAX_TRAP_READINGS} readings` })
+  @ValidateNested({ each: true })
+  @Type(() => TrapReadingDto)
+  trapProfile?: TrapReadingDto[] | null;
 
-  @Maybe(IsNumber({}, { message: 'a pressure in Pa above 0, such as 4.7' }))
-  @Min(1e-6, { message: 'a pressure above 0.000001 Pa' })
-  @Max(110_000, { message: 'not above the atmosphere, 110,000 Pa' })
-  lowestPressurePa?: number | null;
+  @Maybe(Within(-20, 200, 'a temperature in °C from -20 to 200, such as 68')) oilTempC?: number | null;
+  @Maybe(OneOf(YES_NO)) defrostedBefore?: YesNo | null;
+  @Maybe(OneOf(YES_NO)) drainClosed?: YesNo | null;
+  @Maybe(OneOf(YES_NO)) inLineFilter?: YesNo | null;
+  @Maybe(Pressure()) firstPressurePa?: number | null;
+  @Maybe(Pressure()) lowestPressurePa?: number | null;
 
   @OneOf(YES_NO) ventedBeforeStop!: YesNo;
   @Remark() remark?: string | null;

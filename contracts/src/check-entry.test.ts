@@ -59,6 +59,26 @@ test.each<[string, unknown, string]>([
   ['report: more coarse than fine', withBody(labResult, { count14PerMl: 2000 }), 'body.count14PerMl'],
   ['report: a sign that is none', withBody(labResult, { wearSigns: ['hunch'] }), 'body.wearSigns'],
   ['report: without a figure', { ...labResult, body: { sampleId: labSample.id } }, 'body.waterPpm'],
+  ['run: a load below nothing', withBody(run, { loadKg: -1 }), 'body.loadKg'],
+  ['run: oil as hot as a furnace', withBody(run, { oilTempC: 400 }), 'body.oilTempC'],
+  ['run: perhaps defrosted', withBody(run, { defrostedBefore: 'perhaps' }), 'body.defrostedBefore'],
+  ['run: a first pressure of none', withBody(run, { firstPressurePa: 0 }), 'body.firstPressurePa'],
+  ['run: a trap read at no time', withBody(run, { trapProfile: [{ tempC: -40 }] }), 'body.trapProfile.0.minutes'],
+  [
+    'run: a trap read backwards',
+    withBody(run, {
+      trapProfile: [
+        { minutes: 60, tempC: -40 },
+        { minutes: 30, tempC: -41 },
+      ],
+    }),
+    'body.trapProfile',
+  ],
+  [
+    'run: a trap read after the end',
+    withBody(run, { trapProfile: [{ minutes: 1300, tempC: -40 }] }),
+    'body.trapProfile',
+  ],
   ['look: more layers than the jar holds', withBody(look, { sludgeMl: 200, creamMl: 100 }), 'body.creamMl'],
   [
     'look: particles of a kind, and none',

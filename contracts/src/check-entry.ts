@@ -78,6 +78,18 @@ function lookRules(given: Readonly<Record<string, unknown>>): FieldIssue[] {
 /** Layers typed in ounces add up to the jar but for their rounding. */
 const LAYER_ROUNDING_ML = 0.5;
 
+/** Readings of the trap follow one another, within the run. */
+function trapIssue({ trapProfile, minutes }: Readonly<Record<string, unknown>>): FieldIssue | null {
+  const readings = (trapProfile ?? []) as readonly { minutes: number }[];
+  const wrong = readings.findIndex((r, i) => i > 0 && r.minutes <= (readings[i - 1]?.minutes ?? 0));
+  if (wrong > 0)
+    return bad('body.trapProfile', readings[wrong]?.minutes, 'notRising', 'minutes that rise from reading to reading');
+  const last = readings.at(-1)?.minutes ?? 0;
+  return typeof minutes === 'number' && last > minutes
+    ? bad('body.trapProfile', last, 'afterTheEnd', `readings within the run, up to minute ${minutes}`)
+    : null;
+}
+
 /** A report says something, and its counts come together and fall with the size. */
 function labRules(given: Readonly<Record<string, unknown>>): FieldIssue[] {
   const isGiven = (key: string) => given[key] !== null && given[key] !== undefined;
@@ -108,6 +120,8 @@ function bodyRules(kind: EntryKind, body: object): FieldIssue[] {
       ? [bad(`body.${said}`, given[said], 'notWhileRunning', 'nothing while the run is still going: its end says it')]
       : [];
   }
+  const late = kind === 'run' ? trapIssue(given) : null;
+  if (late) return [late];
   if (kind === 'run' && !has('minutes') && !has('cycles')) {
     return [bad('body.minutes', null, 'missing', 'minutes, or cycles where cycles are counted')];
   }

@@ -8,6 +8,7 @@ export {
   RunBodyDto,
   TakeOverBodyDto,
   TopUpBodyDto,
+  TrapReadingDto,
 } from './bodies.js';
 export { LAB_COUNTS, LAB_FIGURES, LabResultBodyDto, LabSampleBodyDto } from './lab-bodies.js';
 export { LookBodyDto } from './look-body.js';
@@ -24,6 +25,7 @@ export {
   MAX_OIL_LIMIT,
   MAX_RUN_MINUTES,
   MAX_SET_UP_FILE_BYTES,
+  MAX_TRAP_READINGS,
   SERVICE_TASKS,
   MAX_PHOTO_BYTES,
   PHOTO_TYPES,

@@ -14,6 +14,8 @@ export const MAX_METER_MINUTES = 60_000_000;
 export const MAX_RUN_MINUTES = 30 * 24 * 60;
 /** Of a limit on the oil: ppm reach that far. */
 export const MAX_OIL_LIMIT = 10_000;
+/** A profile of the trap: one reading per five minutes over two days, and to spare. */
+export const MAX_TRAP_READINGS = 600;
 /** Device clocks may be ahead by so much. */
 export const FUTURE_TOLERANCE_MS = 10 * 60_000;
 

@@ -129,6 +129,10 @@ export class EquipmentDto {
   @IsOptional() @IsInt(whole) @Between(1, 10_000_000, 'cycles') cyclesPerRun?: number | null;
   @Maybe(Between(1, 86_400, 'seconds')) cycleTimeS?: number | null;
   @IsBoolean(trueOrFalse) coldTrap!: boolean;
+  @Maybe(Between(0.05, 1, 'trap efficiency')) trapEfficiency?: number | null;
+  @Maybe(Between(-20, 90, '°C')) productTempC?: number | null;
+  @Maybe(Between(0, 1, 'humidity')) productHumidity?: number | null;
+  @Maybe(Between(0, 10_000, 'g per cycle')) flashGPerCycle?: number | null;
   @Maybe(Between(1e-6, 110_000, PRESSURE)) targetFirstPa?: number | null;
   @Maybe(Between(0.1, 1440, 'minutes')) targetFirstMinutes?: number | null;
   @Maybe(Between(1e-6, 110_000, PRESSURE)) targetUltimatePa?: number | null;

@@ -52,7 +52,7 @@ export const PROFILES: readonly PumpProfile[] = [
     hours: { mean: 20, cv: 0.25 },
     materials: ['fd-cultures', 'fd-plants'],
     trapTempC: [-60, -52],
-    waterMlPerRun: 3,
+    waterMlPerRun: 1.5,
     darkeningPerRun: 0.1,
   },
   {

@@ -1,4 +1,5 @@
 import type { RunBody } from '../journal/index.js';
+import { runWater, waterUlOfG } from '../water/index.js';
 import { oilChangeDue } from './carry-over.js';
 import { onSump, originOf, withBar, type Context } from './fold-context.js';
 import { loadOf, runMinutes, runWeightMilli } from './run-weight.js';
@@ -56,9 +57,14 @@ export function foldRun(state: PumpState, context: Context, body: RunBody): Pump
       ventedBeforeStop: body.ventedBeforeStop,
     },
   };
-  if (!carriedOver) return counted;
+  const water = runWater({ body, minutes, equipment, model: setUp.model });
   return onSump(counted, 'oil', (s) => ({
     ...s,
-    charge: { ...s.charge, carriedOverRuns: s.charge.carriedOverRuns + 1 },
+    charge: {
+      ...s.charge,
+      carriedOverRuns: s.charge.carriedOverRuns + (carriedOver ? 1 : 0),
+      expectedWaterUl: s.charge.expectedWaterUl + (water.ok ? waterUlOfG(water.leftG) : 0),
+      unreckonedRuns: s.charge.unreckonedRuns + (water.ok ? 0 : 1),
+    },
   }));
 }

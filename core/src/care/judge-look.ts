@@ -43,6 +43,12 @@ export function productOf(chargeProductId: string | null, { pump, house }: PumpS
   return (id && house.oilProduct[id]) || null;
 }
 
+/** Null where a run could not be reckoned, or runs before the record began are in this oil. */
+export const expectedMl = (charge: SumpState['charge']): number | null =>
+  charge.number === 0 || charge.unreckonedRuns > 0 || charge.expectedWaterUl === 0
+    ? null
+    : (charge.expectedWaterUl - charge.answeredExpectedUl) / 1000;
+
 /** What the charge has shown before this look. A bleed's jar that is read now takes the place of what was said when it was drawn. */
 function chargeSeen({ state, sump, look, setUp }: LookAtSump): ChargeSeen {
   const { charge } = sump;
@@ -54,7 +60,7 @@ function chargeSeen({ state, sump, look, setUp }: LookAtSump): ChargeSeen {
     runs: state.totals.runs - charge.since.counts.runs,
     startColour: charge.startColour,
     waterTakenOutMl: (charge.bledWaterUl + charge.sampledWaterUl - charge.answeredWaterUl - readAgainUl) / 1000,
-    expectedWaterMl: null,
+    expectedWaterMl: expectedMl(charge),
     purgedSinceSeen: charge.purgedSinceSeen,
     addedSinceLevel: !charge.levelKnown,
     productChanged: sump.findings.some((f) => f.code === 'otherProduct'),
@@ -116,7 +122,7 @@ function answersWater({ sump, look }: LookAtSump, context: LookInContext): boole
 
 const withoutOldWater = (context: LookInContext): LookInContext => ({
   ...context,
-  charge: { ...context.charge, waterTakenOutMl: 0 },
+  charge: { ...context.charge, waterTakenOutMl: 0, expectedWaterMl: null },
 });
 
 /** Whether this look, at the charge that goes on, shows that a standing finding is over. */
@@ -161,6 +167,7 @@ function chargeAfter(input: LookAtSump, context: LookInContext): SumpState['char
     purgedSinceSeen: asked === null ? charge.purgedSinceSeen : false,
     bledSinceWaterSeen: answered || wet ? false : charge.bledSinceWaterSeen,
     answeredWaterUl: answered ? charge.bledWaterUl + charge.sampledWaterUl : charge.answeredWaterUl,
+    answeredExpectedUl: answered ? charge.expectedWaterUl : charge.answeredExpectedUl,
   };
   if (look.source === 'sightGlass') return next;
   if (look.source === 'bleed')

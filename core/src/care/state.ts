@@ -71,6 +71,11 @@ export interface Charge {
   readonly answeredWaterUl: number;
   /** Taken out with samples since the change. */
   readonly sampledWaterUl: number;
+  /** What its runs should have left in it, and how much of that had been answered with the water found. */
+  readonly expectedWaterUl: number;
+  readonly answeredExpectedUl: number;
+  /** Runs whose water could not be reckoned. */
+  readonly unreckonedRuns: number;
   readonly bledSinceWaterSeen: boolean;
   /** A purge was done since cream or haze was seen. */
   readonly purgedSinceSeen: boolean;
@@ -208,6 +213,9 @@ export function newCharge(input: {
     carriedOverRuns: 0,
     answeredWaterUl: 0,
     sampledWaterUl: 0,
+    expectedWaterUl: 0,
+    answeredExpectedUl: 0,
+    unreckonedRuns: 0,
     bledSinceWaterSeen: false,
     purgedSinceSeen: false,
     unreadBleedUl: null,

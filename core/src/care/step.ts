@@ -1,13 +1,14 @@
 import { localDay, orderKeyOf, pumpIdsOf, type Entry, type Level, type LookBody } from '../journal/index.js';
 import { levelFinding, outlivesChange, toUl, type Finding, type GoneCharge } from '../oil/index.js';
 import type { PumpSetUp } from '../set-up/index.js';
+import { ballastFlowM3h, ballastRemovalGPerH, WATER_DEFAULTS, waterUlOfG } from '../water/index.js';
 import { done, onSump, originOf, sinceNow, type Context } from './fold-context.js';
 import { foldLabResult, foldLabSample } from './fold-lab.js';
 import { foldMeter } from './fold-meter.js';
 import { foldOpenRun, foldRun } from './fold-run.js';
 import { foldTakeOver } from './fold-take-over.js';
-import { judgeLook, withFinding } from './judge-look.js';
-import { KEPT, newCharge, startState, type JarSeen, type PumpState, type SumpState } from './state.js';
+import { expectedMl, judgeLook, withFinding } from './judge-look.js';
+import { KEPT, newCharge, startState, type Charge, type JarSeen, type PumpState, type SumpState } from './state.js';
 import type { TaskId } from './tasks.js';
 
 /**
@@ -81,6 +82,9 @@ function fold(state: PumpState, context: Context): PumpState {
       return state;
   }
 }
+
+/** A purge lasts about an hour; near 100 °C the formula of its ballast has no end. */
+const PURGE = { hours: 1, hottestC: 95 } as const;
 
 /** The level as a service left it. */
 function leftAtLevel(level: Level, context: Context): Finding | null {
@@ -194,7 +198,19 @@ function goneCharge(state: PumpState, { key, charge }: SumpState, { model }: Pum
     startColour: charge.startColour,
     chargeMl: (charge.filledUl ?? toUl(model.sumps.find((s) => s.key === key)?.chargeMl)) / 1000,
     waterTakenOutMl: (charge.bledWaterUl + charge.sampledWaterUl - charge.answeredWaterUl) / 1000,
+    expectedWaterMl: expectedMl(charge),
   };
+}
+
+/** An hour of warm ballast carries expected water away, but not what has been found already. */
+function afterPurge({ expectedWaterUl, bledWaterUl, sampledWaterUl }: Charge, { model }: PumpSetUp): number {
+  const removedG = ballastRemovalGPerH({
+    ballastFlowM3h: ballastFlowM3h(model),
+    oilTempC: Math.min(model.operatingOilTempC, PURGE.hottestC),
+    efficiency: WATER_DEFAULTS.purgeEfficiency,
+  });
+  const found = Math.min(expectedWaterUl, bledWaterUl + sampledWaterUl);
+  return Math.max(found, expectedWaterUl - waterUlOfG(Math.max(0, removedG) * PURGE.hours));
 }
 
 /** Which findings a service answers besides counting as done. */
@@ -213,6 +229,7 @@ function foldDone(state: PumpState, context: Context, task: TaskId): PumpState {
       charge: {
         ...s.charge,
         bledSinceWaterSeen: true,
+        expectedWaterUl: afterPurge(s.charge, context.setUp),
         purgedSinceSeen: s.findings.some((f) => f.code === 'cream' || f.code === 'clarity'),
       },
     }));

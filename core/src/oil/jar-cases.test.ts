@@ -412,7 +412,10 @@ const CASES: readonly Case[] = [
   // The jar of a finished change judges the charge that is gone.
   {
     name: 'the jar of a finished change, full of water',
-    charge: { runs: 0, gone: { runs: 5, startColour: 1, chargeMl: 1000, waterTakenOutMl: 0, number: 2 } },
+    charge: {
+      runs: 0,
+      gone: { runs: 5, startColour: 1, chargeMl: 1000, waterTakenOutMl: 0, expectedWaterMl: null, number: 2 },
+    },
     look: { ...JAR, source: 'drained', lookedAtMl: 950, freeWaterMl: 130 },
     level: 'lookSooner',
     act: 'look',
@@ -420,7 +423,10 @@ const CASES: readonly Case[] = [
   },
   {
     name: 'glitter in the jar of a finished change',
-    charge: { runs: 0, gone: { runs: 5, startColour: 1, chargeMl: 1000, waterTakenOutMl: 0, number: 2 } },
+    charge: {
+      runs: 0,
+      gone: { runs: 5, startColour: 1, chargeMl: 1000, waterTakenOutMl: 0, expectedWaterMl: null, number: 2 },
+    },
     look: { ...JAR, source: 'drained', lookedAtMl: 950, particles: 'few', particleKinds: ['glitter'] },
     level: 'stop',
     act: 'inspect',
@@ -436,7 +442,10 @@ const CASES: readonly Case[] = [
   },
   {
     name: 'the jar of a finished change, dark again in its only run',
-    charge: { runs: 0, gone: { runs: 1, startColour: 1, chargeMl: 1000, waterTakenOutMl: 0, number: 2 } },
+    charge: {
+      runs: 0,
+      gone: { runs: 1, startColour: 1, chargeMl: 1000, waterTakenOutMl: 0, expectedWaterMl: null, number: 2 },
+    },
     look: { ...JAR, source: 'drained', lookedAtMl: 950, colour: 5 },
     level: 'beforeNextRun',
     act: 'flush',

@@ -36,6 +36,7 @@ export interface GoneCharge {
   readonly startColour: number | null;
   readonly chargeMl: number;
   readonly waterTakenOutMl: number;
+  readonly expectedWaterMl: number | null;
 }
 
 /** Everything one judge may look at. */

@@ -26,8 +26,8 @@ export const LAB_STEPS = [
   { id: 'acidRise', over: false },
   { id: 'baseLostPercent', over: true },
 ] as const;
-export const OIL_STEPS = [...EYE_STEPS, ...LAB_STEPS] as const;
-export type StepId = (typeof OIL_STEPS)[number]['id'];
+export type StepId = (typeof EYE_STEPS)[number]['id'] | (typeof LAB_STEPS)[number]['id'];
+export const OIL_STEPS: readonly { readonly id: StepId; readonly over: boolean }[] = [...EYE_STEPS, ...LAB_STEPS];
 export type StepKey = `${StepId}.${LimitLevel}`;
 
 /** Readings that are a word, by eye. */
@@ -59,8 +59,8 @@ const EYE_SIGNS = [
   'foam.withHaze',
 ] as const;
 export const LAB_SIGNS = ['labWater.overSaturation20', 'labWater.overSaturationRunning', 'wear.confirmed'] as const;
-export const OIL_SIGNS = [...EYE_SIGNS, ...LAB_SIGNS] as const;
-export type SignId = (typeof OIL_SIGNS)[number];
+export type SignId = (typeof EYE_SIGNS)[number] | (typeof LAB_SIGNS)[number];
+export const OIL_SIGNS: readonly SignId[] = [...EYE_SIGNS, ...LAB_SIGNS];
 
 export type OilLimits = { readonly [K in StepKey]: number | null } & { readonly [K in SignId]: VerdictLevel };
 export type SparseOilLimits = { readonly [K in StepKey]?: number | null } & { readonly [K in SignId]?: VerdictLevel };

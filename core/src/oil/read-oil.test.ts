@@ -34,6 +34,7 @@ const charges: fc.Arbitrary<ChargeSeen> = fc.record({
       startColour: maybe([1, 2]),
       chargeMl: fc.constant(900),
       waterTakenOutMl: fc.constant(20),
+      expectedWaterMl: fc.constantFrom(null, 5, 40),
     }),
     { nil: null },
   ),

@@ -148,12 +148,12 @@ export const runAt = (
   startHours: number,
   hours: number,
   materialId = 'any-empty',
-  more: Parameters<typeof entryAt>[3] = {},
+  more: Parameters<typeof entryAt>[3] & { body?: Partial<EntryBodies['run']> } = {},
 ): Entry =>
   entryAt(
     startHours,
     'run',
-    { materialId, minutes: hours * 60, session: 'run', ballast: 'closed', ventedBeforeStop: 'yes' },
+    { materialId, minutes: hours * 60, session: 'run', ballast: 'closed', ventedBeforeStop: 'yes', ...more.body },
     { equipmentId: 'chamber', ...more },
   );
 

@@ -33,6 +33,8 @@ test.each<[string, Dimension, string, number]>([
   ['6', 'flow', 'm³/h', 6],
   ['3.5 cfm', 'flow', 'm³/h', 5.94653787],
   ['2 L/s', 'flow', 'm³/h', 7.2],
+  ['26 lb', 'mass', 'kg', 11.79340162],
+  ['850 g', 'mass', 'kg', 0.85],
   ['0.02 %', 'share', 'ppm', 200],
   ['180 mg/kg', 'share', 'ppm', 180],
   ['68 cSt', 'viscosity', 'mm²/s', 68],

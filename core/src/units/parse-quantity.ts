@@ -21,6 +21,7 @@ export const QUANTITY_EXAMPLES: Readonly<Record<Dimension, string>> = {
   temperature: '-41 °C',
   duration: '41 h 30 or 2 d',
   flow: '6 m³/h or 3.5 cfm',
+  mass: '12 kg or 26 lb',
   share: '180 ppm or 0.02 %',
   viscosity: '68 mm²/s or 68 cSt',
   acidNumber: '0.4 mg KOH/g',

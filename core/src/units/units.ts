@@ -1,9 +1,9 @@
 /**
  * Every unit the product reads or prints. The only file where a non-SI number exists.
- * Base units: Pa, mL, °C, minutes, m³/h, ppm by mass, mm²/s, mg KOH/g, particles per mL. Sources: SI brochure 2019 (Pa, L, °C), NIST SP 811 (2008) app. B for the rest.
+ * Base units: Pa, mL, °C, minutes, m³/h, kg, ppm by mass, mm²/s, mg KOH/g, particles per mL. Sources: SI brochure 2019 (Pa, L, °C), NIST SP 811 (2008) app. B for the rest.
  */
 export type Dimension =
-  'pressure' | 'volume' | 'temperature' | 'duration' | 'flow' | 'share' | 'viscosity' | 'acidNumber' | 'count';
+  'pressure' | 'volume' | 'temperature' | 'duration' | 'flow' | 'mass' | 'share' | 'viscosity' | 'acidNumber' | 'count';
 
 export interface Unit {
   readonly symbol: string;
@@ -49,6 +49,9 @@ export const UNITS: readonly Unit[] = [
   unit('flow', 'L/s', 3.6, ['l/sec']),
   unit('flow', 'L/min', 0.06, ['lpm']),
   unit('flow', 'cfm', CFM_M3H, ['ft³/min', 'ft3/min']),
+  unit('mass', 'kg', 1, ['kilogram', 'kilograms']),
+  unit('mass', 'g', 0.001, ['gram', 'grams']),
+  unit('mass', 'lb', 0.45359237, ['lbs', 'pound', 'pounds']),
   unit('share', 'ppm', 1, ['mg/kg']),
   unit('share', '%', 10_000, ['percent']),
   unit('viscosity', 'mm²/s', 1, ['mm^2/s', 'mm2/s', 'cst']),

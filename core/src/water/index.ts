@@ -6,7 +6,7 @@ export {
   waterVapourToleranceHpa,
   waterVapourToleranceMolarHpa,
 } from './ballast.js';
-export { WATER_DEFAULTS, WATER_G_PER_ML } from './constants.js';
+export { WATER_DEFAULTS, WATER_G_PER_ML, waterUlOfG } from './constants.js';
 export { cycleWater } from './cycle-water.js';
 export {
   ballastFlowM3h,

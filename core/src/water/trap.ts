@@ -22,7 +22,7 @@ const PIECE_MINUTES = 5;
  * @param readings at least one, minutes rising
  * @returns °C
  * @throws RangeError for no reading, or minutes that do not rise
- * @example effectiveTrapTempC([{ minutes: 0, tempC: -50 }, { minutes: 600, tempC: -30 }]) // -36.6
+ * @example effectiveTrapTempC([{ minutes: 0, tempC: -50 }, { minutes: 600, tempC: -30 }]) // -38.3
  */
 export function effectiveTrapTempC(readings: readonly TrapReading[]): number {
   const [first] = readings;

@@ -47,7 +47,7 @@ test.each([
   ['p1,2031-03-09T14:05Z,,600,,granite,closed,,', 'material', 'granite', /a material/],
   ['p1,2031-03-09T14:05Z,,600,,constructor,closed,,', 'material', 'constructor', /a material/],
   ['p1,2031-03-09T14:05Z,,600,,fd-meat,ajar,,', 'ballast', 'ajar', /one of closed, open/],
-  ['p1,2031-03-09T14:05Z,,600,,fd-meat,closed,-300,', 'trap_temp_c', -300, /not colder than/],
+  ['p1,2031-03-09T14:05Z,,600,,fd-meat,closed,-300,', 'trap_temp_c', -300, /from -120 to 60/],
   ['p1,2039-03-09T14:05Z,,600,,fd-meat,closed,,', 'started', '2039-03-09T14:05:00.000Z', /has passed/],
 ])('%s names its column, the value and what would be right', (row, field, value, right) => {
   expect(rowOf(row)).toMatchObject({
@@ -191,6 +191,40 @@ describe('import and export', () => {
     expect(first.journal()).toHaveLength(901);
     expect(first.states().p1?.totals.runs).toBe(900);
   });
+});
+
+test('what a run says beyond the short form goes out and comes back, a trap’s profile as the one value that lets as much past', () => {
+  const run = runAt(10, 20);
+  const said = {
+    loadKg: 12.5,
+    oilTempC: 66,
+    defrostedBefore: 'yes',
+    drainClosed: 'no',
+    inLineFilter: 'yes',
+    firstPressurePa: 300,
+  };
+  const profile = [
+    { minutes: 0, tempC: -50 },
+    { minutes: 600, tempC: -30 },
+  ];
+  const text = writeLog(RUN_LOG, [{ ...run, body: { ...run.body, ...said, trapProfile: profile } } as Entry]);
+  const header =
+    text
+      .split('\r\n')[0]
+      ?.replace(/^\uFEFF/, '')
+      .split(',') ?? [];
+  const cells = text.split('\r\n')[1]?.split(',') ?? [];
+  const cell = (column: string) => cells[header.indexOf(column)];
+  // Mean of the ice vapour pressure over -50 … -30 °C by Simpson's rule, 15.5 Pa: ice at -38.3 °C.
+  expect(Number(cell('trap_temp_c'))).toBeCloseTo(-38.3, 1);
+  expect([
+    cell('load_kg'),
+    cell('oil_temp_c'),
+    cell('defrosted_before'),
+    cell('drain_closed'),
+    cell('in_line_filter'),
+    cell('first_pressure_pa'),
+  ]).toEqual(['12.5', '66', 'yes', 'no', 'yes', '300']);
 });
 
 test('the system clock tells the time', () => {

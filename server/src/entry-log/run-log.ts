@@ -1,4 +1,4 @@
-import type { HouseSetUp, Subject } from '@winter-jar/core';
+import { effectiveTrapTempC, type HouseSetUp, type RunBody, type Subject } from '@winter-jar/core';
 import type { CellReader } from './csv-table.js';
 import { SHARED_COLUMNS, type EntryLog } from './entry-log.js';
 
@@ -37,6 +37,10 @@ function minutesOf(cells: CellReader, started: string | null): number | null {
   return span;
 }
 
+/** A profile goes out as the one temperature that lets as much past. */
+const effectiveTrapOf = ({ trapProfile }: RunBody): number | undefined =>
+  trapProfile?.length ? Math.round(effectiveTrapTempC(trapProfile) * 10) / 10 : undefined;
+
 export const RUN_LOG: EntryLog<'run'> = {
   kind: 'run',
   columns: {
@@ -52,7 +56,13 @@ export const RUN_LOG: EntryLog<'run'> = {
       'material',
       'session',
       'ballast',
+      'load_kg',
       'trap_temp_c',
+      'oil_temp_c',
+      'defrosted_before',
+      'drain_closed',
+      'in_line_filter',
+      'first_pressure_pa',
       'lowest_pressure_pa',
       'vented_before_stop',
       ...SHARED_COLUMNS.last,
@@ -66,7 +76,13 @@ export const RUN_LOG: EntryLog<'run'> = {
     'body.cycles': 'cycles',
     'body.session': 'session',
     'body.ballast': 'ballast',
+    'body.loadKg': 'load_kg',
     'body.trapTempC': 'trap_temp_c',
+    'body.oilTempC': 'oil_temp_c',
+    'body.defrostedBefore': 'defrosted_before',
+    'body.drainClosed': 'drain_closed',
+    'body.inLineFilter': 'in_line_filter',
+    'body.firstPressurePa': 'first_pressure_pa',
     'body.lowestPressurePa': 'lowest_pressure_pa',
     'body.ventedBeforeStop': 'vented_before_stop',
   },
@@ -78,6 +94,10 @@ export const RUN_LOG: EntryLog<'run'> = {
     const cycles = cells.number('cycles', 'a whole number of cycles');
     const trapTempC = cells.number('trap_temp_c', 'a temperature in °C, such as -41');
     const lowestPressurePa = cells.number('lowest_pressure_pa', 'a pressure in Pa, such as 4.7');
+    const loadKg = cells.number('load_kg', 'kilograms, such as 12.5');
+    const oilTempC = cells.number('oil_temp_c', 'a temperature in °C, such as 68');
+    const firstPressurePa = cells.number('first_pressure_pa', 'a pressure in Pa, such as 300');
+    const said = (column: string, field: string) => (cells.text(column) ? { [field]: cells.text(column) } : {});
     return {
       materialId,
       ...(minutes === null ? {} : { minutes }),
@@ -86,6 +106,12 @@ export const RUN_LOG: EntryLog<'run'> = {
       ballast: cells.text('ballast') || 'unknown',
       ...(trapTempC === null ? {} : { trapTempC }),
       ...(lowestPressurePa === null ? {} : { lowestPressurePa }),
+      ...(loadKg === null ? {} : { loadKg }),
+      ...(oilTempC === null ? {} : { oilTempC }),
+      ...(firstPressurePa === null ? {} : { firstPressurePa }),
+      ...said('defrosted_before', 'defrostedBefore'),
+      ...said('drain_closed', 'drainClosed'),
+      ...said('in_line_filter', 'inLineFilter'),
       ventedBeforeStop: cells.text('vented_before_stop') || 'unknown',
     };
   },
@@ -99,7 +125,13 @@ export const RUN_LOG: EntryLog<'run'> = {
       material: body.materialId,
       session: body.session,
       ballast: body.ballast,
-      trap_temp_c: body.trapTempC,
+      load_kg: body.loadKg,
+      trap_temp_c: body.trapTempC ?? effectiveTrapOf(body),
+      oil_temp_c: body.oilTempC,
+      defrosted_before: body.defrostedBefore,
+      drain_closed: body.drainClosed,
+      in_line_filter: body.inLineFilter,
+      first_pressure_pa: body.firstPressurePa,
       lowest_pressure_pa: body.lowestPressurePa,
       vented_before_stop: body.ventedBeforeStop,
     };

@@ -945,6 +945,13 @@ export type Equipment = {
   cyclesPerRun?: number | null;
   cycleTimeS?: number | null;
   coldTrap: boolean;
+  /** 1 lets past what ice at its temperature gives off; half as good a trap lets twice as much past. Missing means 1. */
+  trapEfficiency?: number | null;
+  /** Of the product in a packing chamber, and the humidity of the air above it (0-1). */
+  productTempC?: number | null;
+  productHumidity?: number | null;
+  /** What a wet product gives off per cycle below its saturation pressure. */
+  flashGPerCycle?: number | null;
   /** Acceptance targets of this set: a pressure within the first minutes, an ultimate within hours. */
   targetFirstPa?: number | null;
   targetFirstMinutes?: number | null;
@@ -1163,6 +1170,7 @@ export type GoneCharge = {
   startColour: number | null;
   chargeMl: number;
   waterTakenOutMl: number;
+  expectedWaterMl: number | null;
 };
 export type Charge = {
   /** 0 until the first change that was logged. */
@@ -1179,6 +1187,11 @@ export type Charge = {
   answeredWaterUl: number;
   /** Taken out with samples since the change. */
   sampledWaterUl: number;
+  /** What its runs should have left in it, and how much of that had been answered with the water found. */
+  expectedWaterUl: number;
+  answeredExpectedUl: number;
+  /** Runs whose water could not be reckoned. */
+  unreckonedRuns: number;
   bledSinceWaterSeen: boolean;
   /** A purge was done since cream or haze was seen. */
   purgedSinceSeen: boolean;
@@ -1424,8 +1437,23 @@ export type RunBody = {
   minutes?: number | null;
   cycles?: number | null;
   session: SessionKind;
+  /** What was put in. */
+  loadKg?: number | null;
   ballast: BallastUse;
+  /** The trap’s coldest surface, as one value or read over the run; the profile wins. */
   trapTempC?: number | null;
+  trapProfile?:
+    | {
+        minutes: number;
+        tempC: number;
+      }[]
+    | null;
+  oilTempC?: number | null;
+  defrostedBefore?: YesNo | null;
+  drainClosed?: YesNo | null;
+  inLineFilter?: YesNo | null;
+  /** Reached within the first minutes that the equipment's target names. */
+  firstPressurePa?: number | null;
   lowestPressurePa?: number | null;
   ventedBeforeStop: YesNo;
   remark?: string | null;

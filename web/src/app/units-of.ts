@@ -9,6 +9,7 @@ export const unitsOf = (picked: {
   ...picked,
   duration: 'h',
   flow: 'm³/h',
+  mass: 'kg',
   share: 'ppm',
   viscosity: 'mm²/s',
   acidNumber: 'mg KOH/g',

@@ -53,7 +53,15 @@ export function entryWords(entry: Entry, house: HouseSetUp, { print, zone, now }
         cycles ? `${cycles.toLocaleString('en-GB')} cycles` : null,
         session === 'sideJob' ? 'side job' : session === 'aborted' ? 'aborted' : null,
         ballast === 'unknown' ? null : `ballast ${ballast === 'purge' ? 'to purge' : ballast}`,
-        trapTempC !== null && trapTempC !== undefined && `trap ${print.temperature(trapTempC)}`,
+        entry.body.loadKg && `${entry.body.loadKg}\u00a0kg`,
+        entry.body.trapProfile?.length
+          ? `trap read ${entry.body.trapProfile.length} times`
+          : trapTempC !== null && trapTempC !== undefined && `trap ${print.temperature(trapTempC)}`,
+        (entry.body.oilTempC ?? null) !== null && `oil ${print.temperature(entry.body.oilTempC ?? 0)}`,
+        entry.body.defrostedBefore === 'yes' && 'after a defrost',
+        entry.body.drainClosed === 'no' && 'drain open at the start',
+        entry.body.inLineFilter === 'yes' && 'in-line filter',
+        entry.body.firstPressurePa && `first ${print.pressure(entry.body.firstPressurePa)}`,
         lowestPressurePa && `lowest ${print.pressure(lowestPressurePa)}`,
         ventedBeforeStop === 'no' && 'stopped under vacuum',
         remark,

@@ -14,6 +14,7 @@ import {
   TRAP_BOUNDS,
   type RunValues,
 } from './run-form.js';
+import { MoreOfTheRun, YES_NO_CHIPS } from './more-of-the-run.js';
 import { useEntryForm } from './use-entry-form.js';
 import { useUnits } from '../app/use-units.js';
 
@@ -27,11 +28,6 @@ const BALLAST = [
   { value: 'closed', words: 'closed' },
   { value: 'open', words: 'open' },
   { value: 'purge', words: 'open to purge' },
-  { value: 'unknown', words: 'don’t know' },
-] as const;
-const VENTED = [
-  { value: 'yes', words: 'yes' },
-  { value: 'no', words: 'no' },
   { value: 'unknown', words: 'don’t know' },
 ] as const;
 const SESSIONS = [
@@ -141,10 +137,11 @@ function LogRun(props: EntryPageProps) {
           </div>
           <Chips
             label="Vented before the pump stopped?"
-            chips={VENTED}
+            chips={YES_NO_CHIPS}
             value={values.ventedBeforeStop}
             onChange={set('ventedBeforeStop')}
           />
+          <MoreOfTheRun form={form} coldTrap={equipment.coldTrap} vane={page.row.kind === 'vane'} />
           <Chips label="It was" chips={SESSIONS} value={values.session} onChange={set('session')} />
         </>
       )}

@@ -81,6 +81,46 @@ test('cycles: with or without hours, with separators, and only where they are co
   expect(read({ cycles: '2000' })).toMatchObject({ ok: true, body: expect.not.objectContaining({ cycles: 2000 }) });
 });
 
+test('what is known beyond the short form is read, kept for a correction, and left out where nobody said it', () => {
+  const typed = {
+    loadKg: '26 lb',
+    oilTempC: '68',
+    defrostedBefore: 'yes' as const,
+    drainClosed: 'no' as const,
+    firstPressurePa: '3 hPa',
+    trapProfile: 'min;°C\n0;-52\n600;-44,5',
+  };
+  const said = read(typed);
+  expect(said).toMatchObject({
+    ok: true,
+    body: {
+      loadKg: expect.closeTo(11.79, 2) as number,
+      oilTempC: 68,
+      defrostedBefore: 'yes',
+      drainClosed: 'no',
+      firstPressurePa: 300,
+      trapProfile: [
+        { minutes: 0, tempC: -52 },
+        { minutes: 600, tempC: -44.5 },
+      ],
+    },
+  });
+  if (!said.ok) return;
+  expect(Object.keys(said.body)).not.toContain('inLineFilter');
+  const entry = { ...runAt(470, 30), body: said.body } as Extract<Entry, { kind: 'run' }>;
+  const again = readRun(runValuesOf(entry, { zone: 'Europe/Lisbon', units, nowMs: NOW }), { page, units, nowMs: NOW });
+  expect(again).toMatchObject({ ok: true, body: { ...said.body, loadKg: expect.closeTo(11.79, 2) as number } });
+  // On a line without a trap nobody asks about it.
+  const line = read({ ...typed, equipmentId: 'line', materialId: 'vp-meat', cycles: '2000', duration: '9 h' });
+  expect(line.ok && Object.keys(line.body)).not.toContain('trapProfile');
+});
+
+test('a wrong line of the trap’s readings is named', () => {
+  expect(read({ trapProfile: '0 -50\ncold' })).toMatchObject({
+    issues: { trapProfile: 'Line 2: “cold” is not minutes and a temperature. Right would be “90 -41”.' },
+  });
+});
+
 test('every wrong field is named at once', () => {
   expect(read({ materialId: 'none', duration: 'long', trapTempC: '12 stones', lowestPressurePa: '-1' })).toMatchObject({
     ok: false,

@@ -1,6 +1,17 @@
 import { MAX_RUN_MINUTES, type PumpPage } from '@winter-jar/contracts';
-import type { BallastUse, Dimension, Entry, HouseSetUp, Pump, SessionKind, YesNo } from '@winter-jar/core';
+import type {
+  BallastUse,
+  Dimension,
+  Entry,
+  HouseSetUp,
+  Pump,
+  RunBody,
+  SessionKind,
+  TrapReading,
+  YesNo,
+} from '@winter-jar/core';
 import { toLocalField } from '../app/dates.js';
+import { readNumberPairs } from '../forms/number-pairs.js';
 import { quantityText } from '../ui/quantity-text.js';
 import type { Said } from './entry-said.js';
 import { fieldReader } from './read-quantity.js';
@@ -20,6 +31,14 @@ export interface RunValues {
   session: SessionKind;
   ballast: BallastUse;
   trapTempC: string;
+  /** Minutes and °C, one reading a line. */
+  trapProfile: string;
+  loadKg: string;
+  oilTempC: string;
+  defrostedBefore: YesNo;
+  drainClosed: YesNo;
+  inLineFilter: YesNo;
+  firstPressurePa: string;
   lowestPressurePa: string;
   ventedBeforeStop: YesNo;
   remark: string;
@@ -31,6 +50,8 @@ const RECENT_MATERIALS = 5;
 const DAY_MS = 86_400_000;
 export const TRAP_BOUNDS = { min: -120, max: 60 } as const;
 export const PRESSURE_BOUNDS = { min: 1e-6, max: 110_000 } as const;
+const LOAD_BOUNDS = { min: 0, max: 100_000 } as const;
+export const OIL_TEMP_BOUNDS = { min: -20, max: 200 } as const;
 export const LENGTH_BOUNDS = { min: 1, max: MAX_RUN_MINUTES } as const;
 
 type House = Pick<HouseSetUp, 'pump' | 'pumpModel'>;
@@ -57,6 +78,34 @@ export function recentMaterials({ state }: Pick<PumpPage, 'state'>): string[] {
 /** A number of cycles, with or without separators between the thousands; NaN when it is none. */
 const cyclesOf = (text: string): number => Number(text.replace(/[\s,.](?=\d{3}\b)/g, ''));
 
+const YES_NO_FIELDS = ['defrostedBefore', 'drainClosed', 'inLineFilter'] as const;
+
+/** What is said beyond the short form; what nobody said is left out. */
+function readMore(v: RunValues, fields: ReturnType<typeof fieldReader>, coldTrap: boolean): Partial<RunBody> {
+  const loadKg = fields.optional('loadKg', v.loadKg, 'mass', LOAD_BOUNDS);
+  const oilTempC = fields.optional('oilTempC', v.oilTempC, 'temperature', OIL_TEMP_BOUNDS);
+  const firstPressurePa = fields.optional('firstPressurePa', v.firstPressurePa, 'pressure', PRESSURE_BOUNDS);
+  const trapProfile = coldTrap ? readTrapProfile(v.trapProfile, fields) : [];
+  const asked = YES_NO_FIELDS.filter((f) => v[f] !== 'unknown' && (coldTrap || f === 'inLineFilter'));
+  return {
+    ...(loadKg === null ? {} : { loadKg }),
+    ...(oilTempC === null ? {} : { oilTempC }),
+    ...(firstPressurePa === null ? {} : { firstPressurePa }),
+    ...(trapProfile.length === 0 ? {} : { trapProfile }),
+    ...Object.fromEntries(asked.map((f) => [f, v[f]])),
+  };
+}
+
+function readTrapProfile(text: string, fields: ReturnType<typeof fieldReader>): TrapReading[] {
+  const read = readNumberPairs(text);
+  if (read.ok) return read.pairs.map(([minutes, tempC]) => ({ minutes, tempC }));
+  fields.refuse(
+    'trapProfile',
+    `Line ${read.line}: “${read.text}” is not minutes and a temperature. Right would be “90 -41”.`,
+  );
+  return [];
+}
+
 /** What the fields say: the entry's body and times, or the issues by field. */
 export function readRun(
   v: RunValues,
@@ -80,6 +129,7 @@ export function readRun(
   if (!house.material[v.materialId]) fields.refuse('materialId', 'Say what went in.');
   const trapTempC = equipment.coldTrap ? fields.optional('trapTempC', v.trapTempC, 'temperature', TRAP_BOUNDS) : null;
   const lowestPressurePa = fields.optional('lowestPressurePa', v.lowestPressurePa, 'pressure', PRESSURE_BOUNDS);
+  const more = running ? {} : readMore(v, fields, equipment.coldTrap);
   const reckoned = minutes ?? (cycles === null ? null : Math.round((cycles * (equipment.cycleTimeS ?? 0)) / 60));
   const { mode, start, end, day } = v;
   const answer = runTime({ mode, minutes: reckoned, start, end, day, zone: page.row.zone, nowMs });
@@ -101,6 +151,7 @@ export function readRun(
       ballast: v.ballast,
       ...(trapTempC === null ? {} : { trapTempC }),
       ...(lowestPressurePa === null ? {} : { lowestPressurePa }),
+      ...more,
       ventedBeforeStop: v.ventedBeforeStop,
       ...remarkOf(v),
     },
@@ -125,6 +176,13 @@ export function runDefaults({ page, units, nowMs }: { page: PumpPage; units: Uni
     session: 'run',
     ballast: last?.ballast ?? 'unknown',
     trapTempC: quantityText(last?.trapTempC, units.temperature),
+    trapProfile: '',
+    loadKg: '',
+    oilTempC: '',
+    defrostedBefore: 'unknown',
+    drainClosed: 'unknown',
+    inLineFilter: 'unknown',
+    firstPressurePa: '',
     lowestPressurePa: quantityText(last?.lowestPressurePa, units.pressure),
     ventedBeforeStop: last?.ventedBeforeStop ?? 'unknown',
     remark: '',
@@ -152,6 +210,13 @@ export function runValuesOf(
     session: body.session,
     ballast: body.ballast,
     trapTempC: quantityText(body.trapTempC, units.temperature),
+    trapProfile: (body.trapProfile ?? []).map((r) => `${r.minutes} ${r.tempC}`).join('\n'),
+    loadKg: quantityText(body.loadKg, units.mass),
+    oilTempC: quantityText(body.oilTempC, units.temperature),
+    defrostedBefore: body.defrostedBefore ?? 'unknown',
+    drainClosed: body.drainClosed ?? 'unknown',
+    inLineFilter: body.inLineFilter ?? 'unknown',
+    firstPressurePa: quantityText(body.firstPressurePa, units.pressure),
     lowestPressurePa: quantityText(body.lowestPressurePa, units.pressure),
     ventedBeforeStop: body.ventedBeforeStop,
     remark: body.remark ?? '',

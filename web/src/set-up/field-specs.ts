@@ -91,6 +91,8 @@ const sump = (place: number, words: string, when: SpecBase['when']): FieldSpec[]
   { path: `sumps.${place}.housingMl`, label: 'Housing holds at most', wanted: true, when, ...volume },
 ];
 
+const countsCycles: SpecBase['when'] = (v) => (v.cyclesPerRun ?? '') !== '';
+
 export const FIELD_SPECS: Readonly<Record<SetUpKind, readonly FieldSpec[]>> = {
   site: [
     name,
@@ -103,6 +105,14 @@ export const FIELD_SPECS: Readonly<Record<SetUpKind, readonly FieldSpec[]>> = {
     { path: 'siteId', label: 'Site', type: 'reference', to: 'site', wanted: true },
     process,
     { path: 'coldTrap', label: 'Cold trap', type: 'flag', initial: 'no' },
+    {
+      path: 'trapEfficiency',
+      label: 'Trap efficiency',
+      type: 'number',
+      unit: '0.05–1',
+      hint: 'empty: 1, the best a trap can do',
+      when: (v) => v.coldTrap === 'yes',
+    },
     { path: 'chamberVolumeL', label: 'Chamber volume', ...litres },
     {
       path: 'referenceHours',
@@ -120,6 +130,31 @@ export const FIELD_SPECS: Readonly<Record<SetUpKind, readonly FieldSpec[]>> = {
       hint: 'empty: counted by hours',
     },
     { path: 'cycleTimeS', label: 'One cycle takes', type: 'number', unit: 's' },
+    {
+      path: 'productTempC',
+      label: 'Product’s warmth',
+      type: 'quantity',
+      dimension: 'temperature',
+      perBase: 1,
+      hint: 'empty: 15 °C',
+      when: countsCycles,
+      section: 'Water of one cycle',
+    },
+    {
+      path: 'productHumidity',
+      label: 'Humidity in the chamber',
+      type: 'number',
+      unit: '0–1',
+      hint: 'empty: 1',
+      when: countsCycles,
+    },
+    {
+      path: 'flashGPerCycle',
+      label: 'Flashes off wet product',
+      type: 'number',
+      unit: 'g per cycle',
+      when: countsCycles,
+    },
     { path: 'targetFirstPa', label: 'Should reach', section: 'Acceptance targets', ...pressure },
     { path: 'targetFirstMinutes', label: 'within', type: 'number', unit: 'min' },
     { path: 'targetUltimatePa', label: 'and at last', ...pressure },

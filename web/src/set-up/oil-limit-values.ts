@@ -1,12 +1,12 @@
 import { MAX_OIL_LIMIT } from '@winter-jar/contracts';
-import { OIL_LIMITS, OIL_SIGNS, VERDICT_LEVELS, type SparseOilLimits } from '@winter-jar/core';
+import { OIL_LIMITS, OIL_SIGNS, VERDICT_LEVELS, type SignId, type SparseOilLimits } from '@winter-jar/core';
 import type { RecordValues } from './field-specs.js';
 import { NO_LIMIT } from './limit-values.js';
 
 export type OilLimitKey = keyof typeof OIL_LIMITS;
 export const OIL_LIMIT_KEYS = Object.keys(OIL_LIMITS) as readonly OilLimitKey[];
 export const oilLimitName = (key: OilLimitKey): string => `oilLimits/${key.replaceAll('.', '/')}`;
-const isSign = (key: OilLimitKey): key is (typeof OIL_SIGNS)[number] => (OIL_SIGNS as readonly string[]).includes(key);
+const isSign = (key: OilLimitKey): key is SignId => (OIL_SIGNS as readonly string[]).includes(key);
 
 /** Sparse limits on the oil as they are typed or chosen: empty inherits, "none" takes a number away. */
 export function oilLimitValues(limits: SparseOilLimits): RecordValues {

@@ -1,5 +1,6 @@
 import { checkRecord, SUMPS_OF } from '@winter-jar/contracts';
 import { inUnit, type Dimension, type JarShape, type PumpKind, type SetUpKind } from '@winter-jar/core';
+import { readNumberPairs } from '../forms/number-pairs.js';
 import { fieldReader } from '../journal/read-quantity.js';
 import { issueWords } from '../journal/issue-words.js';
 import { FIELD_SPECS, nameOf, type FieldSpec, type RecordValues } from './field-specs.js';
@@ -154,20 +155,10 @@ function readField(spec: FieldSpec, text: string, reader: ReturnType<typeof fiel
 
 /** Pairs of numbers, one on each line; a line that is none is refused by its number. */
 function readHeights(name: string, text: string, reader: ReturnType<typeof fieldReader>): JarShape['points'] | null {
-  const points: { heightMm: number; ml: number }[] = [];
-  for (const [i, line] of text.split('\n').entries()) {
-    if (line.trim() === '') continue;
-    const [heightMm = NaN, ml = NaN, ...more] = line
-      .trim()
-      .split(/[\s;:=]+/)
-      .map((part) => Number(part.replace(',', '.')));
-    if (more.length === 0 && Number.isFinite(heightMm) && Number.isFinite(ml)) points.push({ heightMm, ml });
-    else {
-      reader.refuse(name, `Line ${i + 1}: “${line.trim()}” is not a height and a volume. Right would be “55 250”.`);
-      return null;
-    }
-  }
-  return points;
+  const read = readNumberPairs(text);
+  if (read.ok) return read.pairs.map(([heightMm, ml]) => ({ heightMm, ml }));
+  reader.refuse(name, `Line ${read.line}: “${read.text}” is not a height and a volume. Right would be “55 250”.`);
+  return null;
 }
 
 /** The sumps that a pump of this kind has, in order. */
