@@ -30,7 +30,7 @@ async function keep(path, text) {
 }
 
 const generator = createGenerator({
-  path: join(root, 'contracts/src/{pages,requests,answers,entry-log,backup,set-up-file,photos,oil-story}.ts'),
+  path: join(root, 'contracts/src/{pages,requests,answers,entry-log,backup,set-up-file,photos,oil-story,water}.ts'),
   tsconfig: join(root, 'contracts/tsconfig.json'),
   skipTypeCheck: true,
   additionalProperties: true,
@@ -66,6 +66,7 @@ const roots = [
   'PhotoBytes',
   'PhotoKept',
   'OilStory',
+  'WaterAnswer',
   'ApiProblem',
 ];
 const schema = { definitions: Object.assign({}, ...roots.map((type) => generator.createSchema(type).definitions)) };

@@ -49,6 +49,7 @@ export type {
   RestoreResult,
 } from './backup.js';
 export type { OilStory } from './oil-story.js';
+export type { WaterAnswer } from './water.js';
 export type { PhotoBytes, PhotoKept } from './photos.js';
 export { LOG_NAMES, type LogName, type LogPreview, type LogResult, type LogRow, type LogText } from './entry-log.js';
 export type {

@@ -32,6 +32,7 @@ export {
   type SumpState,
 } from './state.js';
 export { labReading } from './fold-lab.js';
+export { waterStory, type WaterFound, type WaterRun, type WaterStory } from './water-story.js';
 export { lookInContext } from './judge-look.js';
 export { step } from './step.js';
 export { CHECKPOINT_EVERY, rebuild, refold, type Checkpoint } from './refold.js';

@@ -8,6 +8,7 @@ import {
   type Subject,
 } from '../journal/index.js';
 import type { PumpSetUp, SetUpBook } from '../set-up/index.js';
+import { trapCarryoverG } from '../water/index.js';
 import type { Random } from './random.js';
 
 const MINUTE_MS = 60_000;
@@ -17,6 +18,8 @@ const DAY_MS = 24 * HOUR_MS;
 /** Checks that a technician does in passing, now and then. */
 const ROUTINE_CHECKS: readonly TaskId[] = ['inletScreen', 'gaugeCheck', 'antiSuckback'];
 const ROUTINE_CHECK_CHANCE = 0.06;
+/** A trap's gauge is off by up to so much. */
+const TRAP_READ_WRONG_K = [-1.5, 1.5] as const;
 
 /** How a pump is used and looked after in the simulated yard. */
 export interface PumpProfile {
@@ -33,8 +36,13 @@ export interface PumpProfile {
   readonly ballast: BallastUse;
   readonly trapTempC?: readonly [low: number, high: number];
   readonly pressurePa: readonly [low: number, high: number];
-  /** Free water that a run leaves at the bottom of the oil. */
+  /** Free water that a run leaves at the bottom of the oil; `trap` takes its place. */
   readonly waterMlPerRun: number;
+  /** What nobody has told the technician: how good the trap is, and water that comes beside it from some run on. */
+  readonly trap?: {
+    readonly efficiency: number;
+    readonly meltwater?: { readonly fromRun: number; readonly ml: number };
+  };
   /** Steps of ASTM D1500 that a run darkens the oil by. */
   readonly darkeningPerRun: number;
   /** Chance that work that is due is done before the next run. */
@@ -174,17 +182,20 @@ export function simulatePump(input: {
 
   function run(startMs: number, minutes: number): void {
     const [low, high] = profile.pressurePa;
+    const materialId = random.pick(profile.materials);
+    const cycles = profile.cyclesPerHour
+      ? Math.round((minutes / 60) * profile.cyclesPerHour * random.between([0.8, 1.1]))
+      : null;
+    const trapTempC = profile.trapTempC ? Math.round(random.between(profile.trapTempC) * 2) / 2 : null;
     write(
       'run',
       {
-        materialId: random.pick(profile.materials),
+        materialId,
         minutes,
-        ...(profile.cyclesPerHour
-          ? { cycles: Math.round((minutes / 60) * profile.cyclesPerHour * random.between([0.8, 1.1])) }
-          : {}),
+        ...(cycles === null ? {} : { cycles }),
         session: 'run',
         ballast: profile.ballast,
-        ...(profile.trapTempC ? { trapTempC: Math.round(random.between(profile.trapTempC) * 2) / 2 } : {}),
+        ...(trapTempC === null ? {} : { trapTempC }),
         lowestPressurePa: Number((low * (high / low) ** random.next()).toPrecision(2)),
         ventedBeforeStop: random.chance(0.9) ? 'yes' : 'no',
       },
@@ -192,8 +203,19 @@ export function simulatePump(input: {
       startMs + minutes * MINUTE_MS + 10 * MINUTE_MS,
     );
     runs += 1;
-    oil.waterMl += profile.waterMlPerRun > 0 ? random.gamma({ mean: profile.waterMlPerRun, cv: 0.4 }) : 0;
+    oil.waterMl += waterOf(trapTempC, minutes, startMs);
     oil.colour += profile.darkeningPerRun * random.between([0.5, 1.5]);
+  }
+
+  /** What the run really left: past the trap as good as it is and as cold as it really was, or the profile's own amount. */
+  function waterOf(readC: number | null, minutes: number, atMs: number): number {
+    const { trap, waterMlPerRun } = profile;
+    if (!trap || readC === null) return waterMlPerRun > 0 ? random.gamma({ mean: waterMlPerRun, cv: 0.4 }) : 0;
+    const { pumpingSpeedM3h } = setUpAt(atMs).model;
+    const trapTempC = readC + random.between(TRAP_READ_WRONG_K);
+    const past = trapCarryoverG({ trapTempC, pumpingSpeedM3h, hours: minutes / 60, efficiency: trap.efficiency });
+    const melted = trap.meltwater && runs >= trap.meltwater.fromRun ? trap.meltwater.ml : 0;
+    return past * random.gamma({ mean: 1, cv: 0.12 }) + melted;
   }
 
   let startMs = Date.parse(input.from) + random.between([8, 14]) * HOUR_MS;

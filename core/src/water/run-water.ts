@@ -4,7 +4,7 @@ import { airBrings } from './ballast.js';
 import { WATER_DEFAULTS } from './constants.js';
 import { cycleWater } from './cycle-water.js';
 import { effectiveTrapTempC, trapCarryoverG } from './trap.js';
-import { waterLeftInOilG } from './water-left.js';
+import { airCarriesG, leftOfG } from './water-left.js';
 
 /** What is assumed about a run because nobody said it. */
 export type Assumed = 'oilTemp' | 'ballast' | 'ballastFlow' | 'trapEfficiency' | 'productAir';
@@ -24,6 +24,8 @@ export type RunWater =
       readonly takenInG: number;
       readonly dryAirMol: number;
       readonly oilTempC: number;
+      /** What the air that passes could carry out, g. */
+      readonly canCarryG: number;
       /** Expected to stay in the oil, g. */
       readonly leftG: number;
       readonly assumed: readonly Assumed[];
@@ -32,6 +34,8 @@ export type RunWater =
 
 /** A purge at a run's end lasts about so long. */
 const PURGE_HOURS = 0.5;
+/** More than any run brings: oil that boils water off has no end, but JSON has no infinity. */
+const NO_END_G = 1e9;
 /** Ballast flow of a pump whose record does not say it, as a share of its speed: common on small pumps (domain section 2). */
 const USUAL_BALLAST_SHARE = 0.1;
 /** Air that a packing chamber holds over a cool, wet product. */
@@ -100,6 +104,13 @@ function assumptions(run: RunToReckon, ballastAssumed: boolean): Assumed[] {
   return list.filter(([, holds]) => holds).map(([name]) => name);
 }
 
+/** Expected to stay with a trap so many times as good as the one that the run was reckoned with, g. */
+export function leftWithTrapG(water: Extract<RunWater, { ok: true }>, timesAsGood: number): number {
+  const { trapG, chamberG, flashG, ballastG } = water.takenIn;
+  const { canCarryG } = water;
+  return leftOfG({ processWaterG: trapG / timesAsGood + flashG, airWaterG: chamberG + ballastG, canCarryG });
+}
+
 /**
  * Water that one run brings, and what of it is expected to stay in the oil (domain section 5): taken in past the trap or with
  * the cycles, with ballast and chamber air; carried out again by the dry air that passes warm oil.
@@ -118,13 +129,15 @@ export function runWater(run: RunToReckon): RunWater {
   const dryAirMol = chamber.dryAirMol + brought.dryAirMol;
   const processWaterG = trapG + chamber.flashG;
   const airWaterG = chamber.chamberG + brought.waterG;
+  const canCarryG = Math.min(NO_END_G, airCarriesG({ dryAirMol, oilTempC }));
   return {
     ok: true,
     takenIn: { trapG, chamberG: chamber.chamberG, flashG: chamber.flashG, ballastG: brought.waterG },
     takenInG: processWaterG + airWaterG,
     dryAirMol,
     oilTempC,
-    leftG: waterLeftInOilG({ processWaterG, airWaterG, dryAirMol, oilTempC }),
+    canCarryG,
+    leftG: leftOfG({ processWaterG, airWaterG, canCarryG }),
     assumed: assumptions(run, ballast.assumed),
   };
 }

@@ -22,16 +22,23 @@ export interface TakenIn {
  * @example waterLeftInOilG({ processWaterG: 17.1, airWaterG: 0, dryAirMol: 2, oilTempC: 60 }) // 13.9
  */
 export function waterLeftInOilG(taken: TakenIn): number {
-  const { processWaterG, airWaterG, dryAirMol, oilTempC } = taken;
-  const { efficiency = WATER_DEFAULTS.carryOutEfficiency, exhaustPressureHpa = WATER_DEFAULTS.exhaustPressureHpa } =
-    taken;
+  const { processWaterG, airWaterG } = taken;
   mustLieWithin('processWaterG', processWaterG, 0, 1e9, 'g');
   mustLieWithin('airWaterG', airWaterG, 0, 1e9, 'g');
+  return leftOfG({ processWaterG, airWaterG, canCarryG: airCarriesG(taken) });
+}
+
+/** What the air that passes could carry out, g: η n_air x/(1 - x); Infinity where the oil boils water off by itself. */
+export function airCarriesG(air: Omit<TakenIn, 'processWaterG' | 'airWaterG'>): number {
+  const { dryAirMol, oilTempC } = air;
+  const { efficiency = WATER_DEFAULTS.carryOutEfficiency, exhaustPressureHpa = WATER_DEFAULTS.exhaustPressureHpa } =
+    air;
   mustLieWithin('dryAirMol', dryAirMol, 0, 1e9, 'mol');
   mustLieWithin('efficiency', efficiency, 0, 1, '');
-  const least = WATER_DEFAULTS.leastShareLeft * processWaterG;
   const x = waterSaturationPressurePa({ tempC: oilTempC }) / (exhaustPressureHpa * 100);
-  if (x >= 1) return least;
-  const canCarryG = ((efficiency * dryAirMol * x) / (1 - x)) * WATER_G_PER_MOL;
-  return Math.max(least, processWaterG + airWaterG - canCarryG);
+  return x >= 1 ? Infinity : ((efficiency * dryAirMol * x) / (1 - x)) * WATER_G_PER_MOL;
 }
+
+/** What stays of what came, less what the air carries out. */
+export const leftOfG = (of: { processWaterG: number; airWaterG: number; canCarryG: number }): number =>
+  Math.max(WATER_DEFAULTS.leastShareLeft * of.processWaterG, of.processWaterG + of.airWaterG - of.canCarryG);

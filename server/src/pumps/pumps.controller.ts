@@ -1,6 +1,6 @@
 import { Controller, Get, Inject, Param, Query } from '@nestjs/common';
 import { ApiQuery } from '@nestjs/swagger';
-import type { EntryHistory, JournalPage, OilStory, PumpPage } from '@winter-jar/contracts';
+import type { EntryHistory, JournalPage, OilStory, PumpPage, WaterAnswer } from '@winter-jar/contracts';
 import { Documented } from '../api/documented.js';
 import { PumpsService } from './pumps.service.js';
 
@@ -22,6 +22,16 @@ export class PumpsController {
   })
   oilStory(@Param('pumpId') pumpId: string): OilStory {
     return this.service.oilStory(pumpId);
+  }
+
+  @Get('pumps/:pumpId/water')
+  @Documented({
+    id: 'water',
+    summary: 'The water of the present charge: expected by its runs, found, unexplained, and the trap’s efficiency',
+    answer: 'WaterAnswer',
+  })
+  water(@Param('pumpId') pumpId: string): WaterAnswer {
+    return this.service.water(pumpId);
   }
 
   @Get('pumps/:pumpId/journal')

@@ -1,5 +1,5 @@
 import { Inject, Injectable, NotFoundException } from '@nestjs/common';
-import type { EarlierCharge, EntryHistory, JournalPage, OilStory, PumpPage } from '@winter-jar/contracts';
+import type { EarlierCharge, EntryHistory, JournalPage, OilStory, PumpPage, WaterAnswer } from '@winter-jar/contracts';
 import {
   chargeTrends,
   correctionsConflict,
@@ -8,6 +8,7 @@ import {
   oilStory,
   runRuler,
   standingAt,
+  waterStory,
   type Correction,
   type Entry,
   type PumpState,
@@ -73,6 +74,23 @@ export class PumpsService {
     const now = isoNow(this.clock);
     const setUp = this.shelf.book.pumpAt({ pumpId, instant: now });
     if (!setUp) throw new NotFoundException(`a pump in the set-up; "${pumpId}" is none`);
+    const { from, entries } = this.lastCharges(pumpId);
+    const charges = oilStory({ from, pumpId, entries, book: this.shelf.book }).slice(-STORY_CHARGES - 1);
+    const productId = charges.at(-1)?.productId ?? setUp.pump.oilProductId ?? '';
+    return { charges, trends: chargeTrends(charges), product: setUp.house.oilProduct[productId] ?? null };
+  }
+
+  /** The present charge's water, with the last charges to learn about the trap from. */
+  water(pumpId: string): WaterAnswer {
+    const now = isoNow(this.clock);
+    const { book } = this.shelf;
+    if (!book.pumpAt({ pumpId, instant: now }))
+      throw new NotFoundException(`a pump in the set-up; "${pumpId}" is none`);
+    return { story: waterStory({ pumpId, entries: this.lastCharges(pumpId).entries, book, now }) };
+  }
+
+  /** The entries of the last charges, and the state before them. */
+  private lastCharges(pumpId: string): { from: PumpState; entries: Entry[] } {
     const before = this.reading.sql.endedCharges.all(pumpId, STORY_CHARGES + 1);
     const text = before.length > STORY_CHARGES ? before.at(-1)?.state : undefined;
     const from = text ? (JSON.parse(text) as PumpState) : initialState(pumpId);
@@ -83,10 +101,7 @@ export class PumpsService {
       recordedAt: key.recordedAt,
       entryId: key.id,
     });
-    const entries = rows.map((r) => JSON.parse(r.content) as Entry);
-    const charges = oilStory({ from, pumpId, entries, book: this.shelf.book }).slice(-STORY_CHARGES - 1);
-    const productId = charges.at(-1)?.productId ?? setUp.pump.oilProductId ?? '';
-    return { charges, trends: chargeTrends(charges), product: setUp.house.oilProduct[productId] ?? null };
+    return { from, entries: rows.map((r) => JSON.parse(r.content) as Entry) };
   }
 
   /** A page of the pump's entries as they count, newest first. */

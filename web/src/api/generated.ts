@@ -14,6 +14,9 @@ const injectedRtkApi = api.injectEndpoints({
     oilStory: build.query<OilStoryApiResponse, OilStoryApiArg>({
       query: (queryArg) => ({ url: `/api/pumps/${queryArg}/oil-story` }),
     }),
+    water: build.query<WaterApiResponse, WaterApiArg>({
+      query: (queryArg) => ({ url: `/api/pumps/${queryArg}/water` }),
+    }),
     journal: build.query<JournalApiResponse, JournalApiArg>({
       query: (queryArg) => ({
         url: `/api/pumps/${queryArg.pumpId}/journal`,
@@ -166,6 +169,9 @@ export type PumpApiArg = string;
 export type OilStoryApiResponse =
   /** status 200 The pump’s charges as its looks tell them, and their trends */ OilStory;
 export type OilStoryApiArg = string;
+export type WaterApiResponse =
+  /** status 200 The water of the present charge: expected by its runs, found, unexplained, and the trap’s efficiency */ WaterAnswer;
+export type WaterApiArg = string;
 export type JournalApiResponse = /** status 200 A page of the pump’s entries, newest first */ JournalPage;
 export type JournalApiArg = {
   pumpId: string;
@@ -1428,6 +1434,121 @@ export type OilStory = {
   trends: ChargeTrend[];
   /** The unused oil of what is in it now, to hold a jar against. */
   product: OilProduct | null;
+};
+export type Assumed = 'oilTemp' | 'ballast' | 'ballastFlow' | 'trapEfficiency' | 'productAir';
+export type Unreckoned = 'trapTempMissing' | 'chamberVolumeMissing' | 'noSource';
+export type RunWater =
+  | {
+      ok: true;
+      /** Taken in, by where it comes from, g. */
+      takenIn: {
+        trapG: number;
+        chamberG: number;
+        flashG: number;
+        ballastG: number;
+      };
+      takenInG: number;
+      dryAirMol: number;
+      oilTempC: number;
+      /** What the air that passes could carry out, g. */
+      canCarryG: number;
+      /** Expected to stay in the oil, g. */
+      leftG: number;
+      assumed: Assumed[];
+    }
+  | {
+      ok: boolean;
+      why: Unreckoned;
+    };
+export type WaterRun = {
+  entryId: string;
+  at: string;
+  minutes: number;
+  materialId: string;
+  water: RunWater;
+};
+export type WaterFound = {
+  bledUl: number;
+  /** Drawn with samples. */
+  sampledUl: number;
+  /** Seen standing in the glass since, free water and half the cream. */
+  standingUl: number;
+};
+export type WaterBudget = {
+  /** Null where a run of the charge could not be reckoned. */
+  expectedMl: number | null;
+  expectedLowMl: number | null;
+  expectedHighMl: number | null;
+  foundMl: number;
+  /** Found less expected, with its 90 % interval. */
+  unexplainedMl: number | null;
+  unexplainedLowMl: number | null;
+  unexplainedHighMl: number | null;
+  says: 'nothingReckoned' | 'asExpected' | 'more' | 'less';
+  /** Where the trap's efficiency comes from. */
+  basis: 'fit' | 'setUp' | 'assumed';
+};
+export type TrapFit =
+  | {
+      ok: true;
+      /** Median of the posterior and its 90 % interval. */
+      efficiency: number;
+      low: number;
+      high: number;
+      /** Median relative scatter of a segment about its expectation. */
+      scatter: number;
+      segments: number;
+      /** The interval is narrower than half of what was known without any data. */
+      knowsEnough: boolean;
+    }
+  | {
+      ok: boolean;
+      why: 'tooFewSegments';
+      segments: number;
+    };
+export type ExcessHint =
+  | {
+      code: 'meltwater';
+      runs: number;
+    }
+  | {
+      code: 'coldBallast';
+      runs: number;
+    }
+  | {
+      code: 'warmTrap';
+      warmerK: number;
+    }
+  | {
+      code: 'leak';
+      leakHpaLPerS: number;
+      chamberHpa: number;
+      /** The best pressure logged; null where none was. */
+      reachedHpa: number | null;
+      excluded: boolean;
+    }
+  | {
+      code: 'liquid';
+    };
+export type WaterStory = {
+  since: string;
+  equipmentId: string;
+  hasTrap: boolean;
+  runs: WaterRun[];
+  /** So many of them were over when the oil was last bled or looked at; the budget is of these. */
+  runsSeen: number;
+  found: WaterFound;
+  budget: WaterBudget;
+  /** Of the equipment's trap, from this pump's charges on it; null where it has none. */
+  fit: TrapFit | null;
+  /** What an excess may be; empty without one. */
+  hints: ExcessHint[];
+  /** A purge was done on this charge: what it took cannot be found. */
+  purged: boolean;
+};
+export type WaterAnswer = {
+  /** Null for a pump without oil. */
+  story: WaterStory | null;
 };
 export type SessionKind = 'run' | 'sideJob' | 'aborted';
 export type RunBody = {

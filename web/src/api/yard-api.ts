@@ -1,7 +1,7 @@
 import { generatedApi } from './generated.js';
 
 /** The generated endpoints with what goes stale after a write: everything that was read. */
-const READ = ['about', 'round', 'pump', 'journal', 'entry', 'setUp', 'record', 'oilStory'] as const;
+const READ = ['about', 'round', 'pump', 'journal', 'entry', 'setUp', 'record', 'oilStory', 'water'] as const;
 const WRITTEN = ['postEntries', 'importLog', 'postSetUp', 'importSetUpFile', 'restore', 'importJournal'] as const;
 
 const tagged = (names: readonly string[], tags: object) => Object.fromEntries(names.map((name) => [name, tags]));
@@ -32,4 +32,5 @@ export const {
   useImportJournalMutation,
   useOpenDemoYardMutation,
   useOilStoryQuery,
+  useWaterQuery,
 } = yardApi;

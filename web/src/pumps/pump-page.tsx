@@ -24,8 +24,10 @@ import { ForecastLine, LimitsTable } from './limits-table.js';
 import { SchoolNote } from './school-note.js';
 import { TaskList } from './task-list.js';
 
-/** Charts are large: they come when the page stands. */
+/** Charts and the reckoning of water come when the page stands. */
 const ChargeStory = lazy(async () => ({ default: (await import('../oil/charge-story.js')).ChargeStory }));
+
+const WaterSection = lazy(async () => ({ default: (await import('../water/water-section.js')).WaterSection }));
 
 export function PumpPage() {
   const { pumpId = '' } = useParams();
@@ -96,6 +98,14 @@ function PumpSheets({ page, words }: { page: Page; words: Words }) {
             <TaskList page={page} words={words} />
           </section>
         </div>
+        {row.kind === 'vane' && (
+          <section className="mt-6">
+            <h2 className="mb-2 text-[20px]">Water</h2>
+            <Suspense fallback={<p className="text-[15px] text-ink-2">Reckoning …</p>}>
+              <WaterSection page={page} words={words} />
+            </Suspense>
+          </section>
+        )}
         {row.kind === 'vane' && (
           <section className="mt-6">
             <h2 className="mb-2 text-[20px]">The charge’s story</h2>

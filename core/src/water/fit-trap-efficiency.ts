@@ -1,0 +1,91 @@
+/** Water found after some runs, and what those runs should have left for a trap of any efficiency. */
+export interface WaterSegment {
+  readonly foundMl: number;
+  readonly leftMl: (efficiency: number) => number;
+}
+
+export type TrapFit =
+  | {
+      readonly ok: true;
+      /** Median of the posterior and its 90 % interval. */
+      readonly efficiency: number;
+      readonly low: number;
+      readonly high: number;
+      /** Median relative scatter of a segment about its expectation. */
+      readonly scatter: number;
+      readonly segments: number;
+      /** The interval is narrower than half of what was known without any data. */
+      readonly knowsEnough: boolean;
+    }
+  | { readonly ok: false; readonly why: 'tooFewSegments'; readonly segments: number };
+
+/** Fewer say nothing that a single odd one would not turn over. */
+const LEAST_SEGMENTS = 4;
+const PRIOR = { low: 0.1, high: 1 } as const;
+const EFFICIENCY_STEPS = 120;
+/** Relative scatter, wide enough for a trap read 5 K wrong each time; all alike beforehand. */
+const SCATTERS = [0.06, 0.1, 0.15, 0.22, 0.32, 0.46, 0.65] as const;
+/** Step in which a jar is read, mL. */
+const READING_SD_ML = 1.5;
+/** Student's t: heavy tails, so that one wrong trap temperature does not carry the fit away. */
+const DEGREES_OF_FREEDOM = 4;
+const INTERVAL = { low: 0.05, middle: 0.5, high: 0.95 } as const;
+/** Of a uniform prior over the range. */
+const PRIOR_WIDTH = (INTERVAL.high - INTERVAL.low) * (PRIOR.high - PRIOR.low);
+
+/** Log density of Student's t, without its constant. */
+const logT = (z: number): number => (-(DEGREES_OF_FREEDOM + 1) / 2) * Math.log(1 + (z * z) / DEGREES_OF_FREEDOM);
+
+/** The value below which a share of the weights lies, between grid points. */
+function quantile(values: readonly number[], weights: readonly number[], share: number): number {
+  const total = weights.reduce((a, b) => a + b, 0);
+  let below = 0;
+  for (const [i, value] of values.entries()) {
+    const weight = (weights[i] ?? 0) / total;
+    if (below + weight >= share) {
+      const before = values[i - 1] ?? value;
+      return weight === 0 ? value : before + (value - before) * ((share - below) / weight);
+    }
+    below += weight;
+  }
+  return values.at(-1) ?? NaN;
+}
+
+/**
+ * How good a cold trap is, from the water that was found after runs with known trap temperatures: the posterior on a grid,
+ * for a uniform prior on 0.1-1, Student-t errors (4 degrees of freedom) and an unknown relative scatter, over which it is
+ * averaged. Source of the method: Gelman et al. (2013), Bayesian Data Analysis, 3rd ed., sections 3.7 and 17.2.
+ * @returns the efficiency with its 90 % interval; too few segments are data, not a fault
+ */
+export function fitTrapEfficiency(segments: readonly WaterSegment[]): TrapFit {
+  if (segments.length < LEAST_SEGMENTS) return { ok: false, why: 'tooFewSegments', segments: segments.length };
+  const grid = Array.from(
+    { length: EFFICIENCY_STEPS },
+    (_, i) => PRIOR.low + ((PRIOR.high - PRIOR.low) * (i + 0.5)) / EFFICIENCY_STEPS,
+  );
+  const logs = grid.map((efficiency) => {
+    const left = segments.map((s) => s.leftMl(efficiency));
+    return SCATTERS.map((scatter) =>
+      segments.reduce((sum, { foundMl }, i) => {
+        const expected = left[i] ?? 0;
+        const sd = Math.hypot(scatter * expected, READING_SD_ML);
+        return sum + logT((foundMl - expected) / sd) - Math.log(sd);
+      }, 0),
+    );
+  });
+  const top = Math.max(...logs.flat());
+  const weights = logs.map((row) => row.map((log) => Math.exp(log - top)));
+  const ofEfficiency = weights.map((row) => row.reduce((a, b) => a + b, 0));
+  const ofScatter = SCATTERS.map((_, k) => weights.reduce((sum, row) => sum + (row[k] ?? 0), 0));
+  const at = (share: number) => quantile(grid, ofEfficiency, share);
+  const [low, efficiency, high] = [at(INTERVAL.low), at(INTERVAL.middle), at(INTERVAL.high)];
+  return {
+    ok: true,
+    efficiency,
+    low,
+    high,
+    scatter: quantile(SCATTERS, ofScatter, INTERVAL.middle),
+    segments: segments.length,
+    knowsEnough: high - low < PRIOR_WIDTH / 2,
+  };
+}

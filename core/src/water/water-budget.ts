@@ -1,0 +1,99 @@
+import { WATER_DEFAULTS, waterUlOfG } from './constants.js';
+import { runWater, type RunToReckon } from './run-water.js';
+import type { TrapFit } from './fit-trap-efficiency.js';
+
+export interface WaterBudget {
+  /** Null where a run of the charge could not be reckoned. */
+  readonly expectedMl: number | null;
+  readonly expectedLowMl: number | null;
+  readonly expectedHighMl: number | null;
+  readonly foundMl: number;
+  /** Found less expected, with its 90 % interval. */
+  readonly unexplainedMl: number | null;
+  readonly unexplainedLowMl: number | null;
+  readonly unexplainedHighMl: number | null;
+  readonly says: 'nothingReckoned' | 'asExpected' | 'more' | 'less';
+  /** Where the trap's efficiency comes from. */
+  readonly basis: 'fit' | 'setUp' | 'assumed';
+}
+
+/** Ends of a 90 % interval of a normal scatter, in standard deviations. */
+const Z90 = 1.645;
+/** A charge is looked at several times: an excess is called one well outside the interval only. */
+const SUSPECT_TIMES = 1.8;
+/** Of one run about its expectation, before a pump has a scatter of its own: a trap read 2 K wrong makes a quarter. */
+const USUAL_SCATTER = 0.25;
+/** An efficiency that somebody has typed is good to about so much. */
+const SET_UP_RANGE = 0.15;
+/** Nobody has said it, and too little is known to fit it: from a perfect trap to a poor one. */
+const ASSUMED_WORST = 0.3;
+/** Reading a jar, mL. */
+const READING_SD_ML = 2;
+
+const leftMl = (runs: readonly RunToReckon[], efficiency: number | null): number | null => {
+  let ul = 0;
+  for (const run of runs) {
+    const water = runWater(efficiency === null ? run : { ...run, trapEfficiency: efficiency });
+    if (!water.ok) return null;
+    ul += waterUlOfG(water.leftG);
+  }
+  return ul / 1000;
+};
+
+/** Efficiency as it is best known, and how good and how bad the trap may be. */
+function efficiencies(fit: TrapFit | null, setUp: number | null) {
+  if (fit?.ok && fit.knowsEnough)
+    return { basis: 'fit', best: fit.low, middle: fit.efficiency, other: fit.high, scatter: fit.scatter } as const;
+  const scatter = fit?.ok ? fit.scatter : USUAL_SCATTER;
+  if (setUp !== null) {
+    const bounded = (e: number) => Math.min(1, Math.max(0.05, e));
+    return {
+      basis: 'setUp',
+      best: bounded(setUp * (1 - SET_UP_RANGE)),
+      middle: setUp,
+      other: bounded(setUp * (1 + SET_UP_RANGE)),
+      scatter,
+    } as const;
+  }
+  const perfect = WATER_DEFAULTS.trapEfficiency;
+  return { basis: 'assumed', best: ASSUMED_WORST, middle: perfect, other: perfect, scatter } as const;
+}
+
+/**
+ * Water found on a charge against what its runs should have left (domain sections 5 and 6): found is all that was bled or
+ * sampled, free water, and half the cream.
+ * @param setUpEfficiency what the set-up says of this trap; null where it says nothing
+ */
+export function waterBudget(input: {
+  runs: readonly RunToReckon[];
+  foundMl: number;
+  fit: TrapFit | null;
+  setUpEfficiency: number | null;
+}): WaterBudget {
+  const { runs, foundMl, fit, setUpEfficiency } = input;
+  const e = efficiencies(fit, setUpEfficiency);
+  const expectedMl = leftMl(runs, e.middle);
+  const [most, least] = [leftMl(runs, e.best), leftMl(runs, e.other)];
+  if (expectedMl === null || most === null || least === null || runs.length === 0) {
+    const none = { expectedMl: null, expectedLowMl: null, expectedHighMl: null };
+    const open = { unexplainedMl: null, unexplainedLowMl: null, unexplainedHighMl: null };
+    return { ...none, foundMl, ...open, says: 'nothingReckoned', basis: e.basis };
+  }
+  const sdMl = Math.hypot((e.scatter * expectedMl) / Math.sqrt(runs.length), READING_SD_ML);
+  const expectedLowMl = Math.max(0, expectedMl - Math.hypot(expectedMl - least, Z90 * sdMl));
+  const expectedHighMl = expectedMl + Math.hypot(most - expectedMl, Z90 * sdMl);
+  const suspectFrom = expectedMl + Math.hypot(most - expectedMl, Z90 * sdMl) * SUSPECT_TIMES;
+  const unexplainedLowMl = foundMl - expectedHighMl;
+  const unexplainedHighMl = foundMl - expectedLowMl;
+  return {
+    expectedMl,
+    expectedLowMl,
+    expectedHighMl,
+    foundMl,
+    unexplainedMl: foundMl - expectedMl,
+    unexplainedLowMl,
+    unexplainedHighMl,
+    says: foundMl > suspectFrom ? 'more' : unexplainedHighMl < 0 ? 'less' : 'asExpected',
+    basis: e.basis,
+  };
+}

@@ -1,0 +1,114 @@
+import type { PumpPage, WaterAnswer } from '@winter-jar/contracts';
+import type { WaterStory } from '@winter-jar/core';
+import { Link } from 'react-router';
+import { useWaterQuery } from '../api/yard-api.js';
+import { dayWords } from '../app/dates.js';
+import type { Words } from '../care/messages.js';
+import { BallastPanel } from './ballast-panel.js';
+import { WaterBars } from './water-bars.js';
+import { assumedWords, budgetWords, fitWords, hintWords, unreckonedWords } from './water-words.js';
+import { WhatIfPanel } from './what-if-panel.js';
+
+/** Where the water of this charge comes from: expected by its runs, found, and what the difference means. */
+export function WaterSection({ page, words }: { page: PumpPage; words: Words }) {
+  const { data, isError } = useWaterQuery(page.row.pumpId);
+  if (isError)
+    return <p className="text-[15px] text-ink-2">The water could not be fetched: the server does not answer.</p>;
+  if (!data) return <p className="text-[15px] text-ink-2">Reckoning …</p>;
+  const { story } = data as WaterAnswer;
+  if (!story) return null;
+  return (
+    <div className="flex flex-col gap-4">
+      <Budget story={story} page={page} words={words} />
+      <div className="grid gap-x-8 gap-y-4 wide:grid-cols-2">
+        <BallastPanel page={page} words={words} />
+        <WhatIfPanel page={page} words={words} />
+      </div>
+    </div>
+  );
+}
+
+function Budget({ story, page, words }: { story: WaterStory; page: PumpPage; words: Words }) {
+  const { print } = words;
+  const said = budgetWords(story, print);
+  const fit = fitWords(story);
+  const { says } = story.budget;
+  return (
+    <div className="flex flex-col gap-3">
+      <p className={`text-[15px] ${says === 'more' ? 'font-semibold' : ''}`}>{said.full}</p>
+      {says !== 'nothingReckoned' && <WaterBars story={story} print={print} />}
+      {story.hints.length > 0 && (
+        <ul className="list-disc pl-5 text-[15px] leading-6">
+          {story.hints.map((hint) => (
+            <li key={hint.code}>{hintWords(hint)}</li>
+          ))}
+        </ul>
+      )}
+      {story.purged && (
+        <p className="text-[14px] text-ink-2">
+          It was purged on this charge: what that took out cannot be found again.
+        </p>
+      )}
+      {fit && (
+        <p className="text-[14px] text-ink-2">
+          {fit}{' '}
+          {story.fit?.ok && story.fit.knowsEnough && (
+            <Link className="underline" to={`/set-up/equipment/${story.equipmentId}`}>
+              Put it in the set-up, for verdicts too
+            </Link>
+          )}
+        </p>
+      )}
+      <RunsTable story={story} page={page} words={words} />
+    </div>
+  );
+}
+
+const grams = (g: number): string => `${Math.round(g).toLocaleString('en-GB')}\u00a0g`;
+
+/** Taken in and expected in the oil are kept apart, run by run. */
+function RunsTable({ story, page, words }: { story: WaterStory; page: PumpPage; words: Words }) {
+  if (story.runs.length === 0) return null;
+  return (
+    <details>
+      <summary className="flex min-h-11 cursor-pointer items-center text-[15px] underline">Run by run</summary>
+      <div className="overflow-x-auto">
+        <table className="w-full min-w-[560px] text-left text-[14px]">
+          <thead>
+            <tr className="border-b border-rule text-ink-2">
+              <th className="py-2 pr-3 font-normal">Run</th>
+              <th className="py-2 pr-3 font-normal">Past the trap, or product</th>
+              <th className="py-2 pr-3 font-normal">With air</th>
+              <th className="py-2 pr-3 font-normal">Expected in the oil</th>
+            </tr>
+          </thead>
+          <tbody>
+            {[...story.runs].reverse().map(({ entryId, at, materialId, water }) => (
+              <tr key={entryId} className="border-b border-rule-soft align-top">
+                <td className="py-2 pr-3">
+                  {dayWords(at, words.zone, words.now)} · {page.row.materialNames[materialId] ?? materialId}
+                </td>
+                {water.ok ? (
+                  <>
+                    <td className="figure py-2 pr-3">{grams(water.takenIn.trapG + water.takenIn.flashG)}</td>
+                    <td className="figure py-2 pr-3">{grams(water.takenIn.ballastG + water.takenIn.chamberG)}</td>
+                    <td className="py-2 pr-3">
+                      <span className="figure">{grams(water.leftG)}</span>
+                      {water.assumed.length > 0 && (
+                        <span className="block text-[13px] text-ink-2">taken: {assumedWords(water.assumed)}</span>
+                      )}
+                    </td>
+                  </>
+                ) : (
+                  <td className="py-2 pr-3 text-ink-2" colSpan={3}>
+                    not reckoned: {unreckonedWords(water.why)}
+                  </td>
+                )}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+    </details>
+  );
+}
