@@ -80,14 +80,14 @@ export const LAST_DAYS: readonly LastEntry[] = [
     particleKinds: ['brown'],
     smell: 'sour',
   }),
-  look('lf-02', 5, { colour: 1.5, freeWaterMl: 3 }),
+  look('lf-02', 5, { colour: 1.5, freeWaterMl: 7 }),
   {
     pumpId: 'lf-03',
     kind: 'change',
     hoursBefore: 4,
     body: { sump: 'oil', productId: 'linnet-68', outMl: 940, inMl: 1000, levelAfter: 'right' },
   },
-  look('hs-01', 3, { colour: 2.5, clarity: 'bright', freeWaterMl: 2 }),
+  look('hs-01', 3, { colour: 2.5, clarity: 'bright', freeWaterMl: 13 }),
   look('rl-01', 1, {
     source: 'sightGlass',
     hoursStood: 0,
