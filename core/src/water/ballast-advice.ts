@@ -61,14 +61,15 @@ export function ballastAdvice(
     efficiency: WATER_DEFAULTS.purgeEfficiency,
     ...air,
   });
+  const addsWater = molarBalanceHpa({ ballastRatio, oilTempC: Math.min(oilTempC, HOTTEST_C), ...air }) < 0;
   return {
     rule: model.ballastRule,
     oilTempC,
     tolerance: toleranceAt(oilTempC),
     hotter: { oilTempC: hotterC, tolerance: toleranceAt(hotterC) },
     warmUp: oilTempC < WATER_DEFAULTS.warmOilC,
-    addsWater: molarBalanceHpa({ ballastRatio, oilTempC: Math.min(oilTempC, HOTTEST_C), ...air }) < 0,
-    purgeHours: waterMl > 0 && perHour > 0 ? (waterMl * WATER_G_PER_ML) / perHour : null,
+    addsWater,
+    purgeHours: waterMl > 0 && perHour > 0 && !addsWater ? (waterMl * WATER_G_PER_ML) / perHour : null,
     neverWithAir: solvent,
   };
 }
