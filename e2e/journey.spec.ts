@@ -94,14 +94,14 @@ test('a look, a bleed and a top-up are saved with what they say, and answer what
 
   await open(page, yard, '/pumps/cw-02/look');
   await page.getByRole('radio', { name: 'sample' }).click();
-  await page.getByRole('radio', { name: '20 h' }).click();
+  await page.getByRole('radio', { name: '2 days' }).click();
   await page.getByLabel('In the jar').fill('5 tbsp');
   await page.getByRole('radio', { name: 'cloudy' }).click();
   await page.getByRole('radio', { name: '3, honey' }).click();
   await page.getByRole('textbox', { name: 'Free water' }).fill('12');
   await expect(page.getByText(/Change before next run/)).toBeVisible();
   await page.getByRole('button', { name: 'Save the look' }).click();
-  await expect(page.getByText(/The oil was cloudy after 20 h standing/).first()).toBeVisible();
+  await expect(page.getByText(/The oil was cloudy after 48 h standing/).first()).toBeVisible();
   expect((await yard.pump('cw-02')).state.jars.at(-1)).toMatchObject({
     source: 'sample',
     waterUl: 12_000,

@@ -4,12 +4,13 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { benchDrag } from './bench-drag.mjs';
+import { benchWater } from './bench-water.mjs';
 import { build, install, root } from './build.mjs';
 
 install();
 build();
 const core = await import(join(root, 'core/dist/index.js'));
-const { at, versionsOf } = await import(join(root, 'core/dist/testing/small-yard.js'));
+const { at, bookOf, versionsOf } = await import(join(root, 'core/dist/testing/small-yard.js'));
 const { openDatabase, JournalDoor, Reading, RoundService, SetUpShelf } = await import(
   join(root, 'server/dist/index.js')
 );
@@ -246,5 +247,18 @@ report(
   `${initial.length} files; ${readdirSync(join(dist, 'assets')).filter((f) => f.endsWith('.js')).length - initial.length} more are fetched when needed`,
 );
 
+const water = benchWater({ core, at, bookOf });
+report(
+  'share of yards whose meltwater of 20 mL stays unnoticed for two runs',
+  1 - water.noticed,
+  1 - water.limits.noticed,
+  `${water.yards} yards`,
+);
+report(
+  'share of clean charges that are suspected',
+  water.falseAlarms,
+  water.limits.falseAlarms,
+  `${water.charges} charges`,
+);
 await benchDrag();
 if (results.includes(false)) process.exit(1);

@@ -3,7 +3,7 @@ import { runWater, waterUlOfG } from '../water/index.js';
 import { oilChangeDue } from './carry-over.js';
 import { onSump, originOf, withBar, type Context } from './fold-context.js';
 import { loadOf, runMinutes, runWeightMilli } from './run-weight.js';
-import { KEPT, type PumpState } from './state.js';
+import { KEPT, type BestPressures, type PumpState } from './state.js';
 
 const equipmentIdOf = ({ entry, setUp }: Context): string =>
   entry.subjects.find((s) => s.type === 'equipment')?.id ?? setUp.pump.equipmentId;
@@ -14,6 +14,19 @@ export function foldOpenRun(state: PumpState, context: Context, { materialId }: 
     ...state,
     running: [...state.running, { ...originOf(context), equipmentId: equipmentIdOf(context), materialId }],
   };
+}
+
+/** The lower of two pressures, where there are two. */
+const lower = (a: number | null, b: number | null): number | null =>
+  a === null || b === null ? (a ?? b) : Math.min(a, b);
+
+function bestWith(best: readonly BestPressures[], equipmentId: string, body: RunBody): PumpState['best'] {
+  const known = best.find((b) => b.equipmentId === equipmentId);
+  const firstPa = lower(known?.firstPa ?? null, body.firstPressurePa ?? null);
+  const lowestPa = lower(known?.lowestPa ?? null, body.lowestPressurePa ?? null);
+  if (firstPa === null && lowestPa === null) return best;
+  const others = best.filter((b) => b.equipmentId !== equipmentId);
+  return [...others, { equipmentId, firstPa, lowestPa }].slice(-KEPT.equipments);
 }
 
 export function foldRun(state: PumpState, context: Context, body: RunBody): PumpState {
@@ -43,6 +56,7 @@ export function foldRun(state: PumpState, context: Context, body: RunBody): Pump
       weightMilli: state.totals.weightMilli + weightMilli,
       minutes: state.totals.minutes + minutes,
     },
+    best: bestWith(state.best, named, body),
     recentRuns: [...state.recentRuns, run].slice(-KEPT.recentRuns),
     lastRun: {
       entryId: entry.id,

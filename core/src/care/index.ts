@@ -19,6 +19,7 @@ export {
   initialState,
   MAX_BARS,
   startState,
+  type BestPressures,
   type Charge,
   type Counts,
   type JarSeen,
@@ -32,6 +33,7 @@ export {
   type SumpState,
 } from './state.js';
 export { labReading } from './fold-lab.js';
+export { heldAgainst, type PressureHeld } from './pressure-held.js';
 export { waterStory, type WaterFound, type WaterRun, type WaterStory } from './water-story.js';
 export { lookInContext } from './judge-look.js';
 export { step } from './step.js';

@@ -15,12 +15,14 @@ const LAST_JARS = 4;
 /** A laboratory answers within weeks; a report on an older sample is kept, but judged no more. */
 const LAST_SAMPLES = 6;
 const LAST_IRON_RATES = 8;
+const LAST_EQUIPMENTS = 3;
 export const KEPT = {
   bars: MAX_BARS,
   recentRuns: RECENT_RUNS,
   jars: LAST_JARS,
   samples: LAST_SAMPLES,
   ironRates: LAST_IRON_RATES,
+  equipments: LAST_EQUIPMENTS,
 } as const;
 
 /** Integer counters since the pump's first entry. */
@@ -156,6 +158,13 @@ export interface RecentRun {
   readonly minutes: number;
 }
 
+/** The best that a pump has reached on one equipment, Pa; null where nothing was logged. */
+export interface BestPressures {
+  readonly equipmentId: string;
+  readonly firstPa: number | null;
+  readonly lowestPa: number | null;
+}
+
 /** What the next log of a run starts from. */
 export interface LastRun {
   readonly entryId: string;
@@ -186,6 +195,8 @@ export interface PumpState {
   readonly recentRuns: readonly RecentRun[];
   readonly jars: readonly JarSeen[];
   readonly lastRun: LastRun | null;
+  /** Of its last equipments, the newest last. */
+  readonly best: readonly BestPressures[];
   readonly running: readonly OpenRun[];
   readonly meter: MeterSegment | null;
   readonly samples: readonly SampleDrawn[];
@@ -240,6 +251,7 @@ export function initialState(pumpId: string): PumpState {
     recentRuns: [],
     jars: [],
     lastRun: null,
+    best: [],
     running: [],
     meter: null,
     samples: [],

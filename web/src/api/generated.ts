@@ -1243,6 +1243,11 @@ export type LastRun = {
   lowestPressurePa: number | null;
   ventedBeforeStop: YesNo;
 };
+export type BestPressures = {
+  equipmentId: string;
+  firstPa: number | null;
+  lowestPa: number | null;
+};
 export type OpenRun = {
   entryId: string;
   at: string;
@@ -1312,6 +1317,8 @@ export type PumpState = {
   recentRuns: RecentRun[];
   jars: JarSeen[];
   lastRun: LastRun | null;
+  /** Of its last equipments, the newest last. */
+  best: BestPressures[];
   running: OpenRun[];
   meter: MeterSegment | null;
   samples: SampleDrawn[];

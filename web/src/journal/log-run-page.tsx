@@ -14,6 +14,7 @@ import {
   TRAP_BOUNDS,
   type RunValues,
 } from './run-form.js';
+import { PressuresHeld } from './pressures-held.js';
 import { MoreOfTheRun, YES_NO_CHIPS } from './more-of-the-run.js';
 import { useEntryForm } from './use-entry-form.js';
 import { useUnits } from '../app/use-units.js';
@@ -141,6 +142,7 @@ function LogRun(props: EntryPageProps) {
             value={values.ventedBeforeStop}
             onChange={set('ventedBeforeStop')}
           />
+          <PressuresHeld values={values} page={page} print={props.words.print} />
           <MoreOfTheRun form={form} coldTrap={equipment.coldTrap} vane={page.row.kind === 'vane'} />
           <Chips label="It was" chips={SESSIONS} value={values.session} onChange={set('session')} />
         </>
