@@ -37,6 +37,26 @@ test('an import shows every bad row with its reason, and takes the good rows whe
   expect((await yard.pump('lf-02')).state.totals.runs).toBe(before.state.totals.runs + 1);
 });
 
+test('several runs at once are pasted, as a spreadsheet copies them', async ({ page, yard }) => {
+  const before = await yard.pump('lf-02');
+  await open(page, yard, '/logs/runs');
+  await page.getByText('Or paste rows').click();
+  const rows = [
+    'pump\tstarted\tminutes\tmaterial\ttrap_temp_c\tdefrosted_before',
+    'LF-02\t2026-02-01T08:00Z\t600\tMeat or fish\t-48\tyes',
+    'LF-02\t2026-02-03T08:00Z\t900\tMeat or fish\t-47\tno',
+    'LF-02\t2026-02-05T08:00Z\t900\tMeat or fish\tcold\t',
+  ];
+  await page.getByLabel('Run log, one row per run').fill(rows.join('\n'));
+  await page.getByRole('button', { name: 'Check these rows' }).click();
+  await expect(
+    page.getByRole('heading', { name: 'what you pasted: 2 new, 0 there already, 1 not right' }),
+  ).toBeVisible();
+  await page.getByRole('button', { name: 'Import the 2 good rows' }).click();
+  await expect(page.getByRole('heading', { name: '2 runs imported from what you pasted' })).toBeVisible();
+  expect((await yard.pump('lf-02')).state.totals.runs).toBe(before.state.totals.runs + 2);
+});
+
 test('an export is read back as unchanged; a file of another kind says what is missing', async ({ page, yard }) => {
   await open(page, yard, '/logs/runs');
   const [download] = await Promise.all([

@@ -69,6 +69,20 @@ test('an excess is called one well outside the interval, with hints from its run
   expect(warm?.warmerK).toBeLessThan(18);
 });
 
+test('a pump that was borrowed to the same trap teaches about it too', () => {
+  const stretch = (hours: number, pumpId: string) => [
+    entryAt(hours, 'change', { sump: 'oil', productId: 'oil-a', outMl: 1, inMl: 700, levelAfter: 'right' }, { pumpId }),
+    runAt(hours + 5, 30, 'any-empty', { pumpId, body: { trapTempC: -40 } }),
+    entryAt(hours + 50, 'look', { sump: 'oil', source: 'sightGlass', hoursStood: 10, freeWaterMl: 34 }, { pumpId }),
+  ];
+  const own = [1, 101].flatMap((h) => stretch(h, 'p1'));
+  const others = [201, 301, 401].flatMap((h) => stretch(h, 'b1'));
+  const told = { pumpId: 'p1', entries: own, book, now: at(9000) };
+  expect(waterStory(told)?.fit).toEqual({ ok: false, why: 'tooFewSegments', segments: 2 });
+  const fit = waterStory({ ...told, otherPumps: [{ pumpId: 'b1', entries: others }] })?.fit;
+  expect(fit).toMatchObject({ ok: true, segments: 5 });
+});
+
 describe('on a simulated pump', () => {
   const life = (efficiency: number, meltwater?: { fromRun: number; ml: number }) =>
     simulatePump({

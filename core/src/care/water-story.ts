@@ -82,27 +82,34 @@ function segmentOf(runs: readonly RunToReckon[], foundUl: number): WaterSegment 
   };
 }
 
-/**
- * The water of a pump's present charge, run by run, against what was found, and its trap's efficiency from all the stretches
- * between two looks. A bleed leaves some behind, so it ends no stretch. Entries in the journal's order; earlier charges among them feed the fit.
- */
-export function waterStory(input: {
-  pumpId: string;
-  entries: Iterable<Entry>;
-  book: SetUpBook;
-  now: string;
-}): WaterStory | null {
-  const { pumpId, book } = input;
-  const present = book.pumpAt({ pumpId, instant: input.now });
-  if (!present || !present.model.sumps.some((s) => s.key === 'oil')) return null;
-  const { equipmentId } = present.pump;
+interface PumpEntries {
+  readonly pumpId: string;
+  /** In the journal's order. */
+  readonly entries: Iterable<Entry>;
+}
+
+/** What a walk through a pump's entries brings. */
+interface Walked {
+  readonly since: string;
+  /** The charge began on record. */
+  readonly known: boolean;
+  readonly runs: readonly (WaterRun & { readonly toReckon: RunToReckon })[];
+  readonly runsSeen: number;
+  readonly found: WaterFound;
+  readonly purged: boolean;
+  /** Stretches between two looks in which all ran on one equipment. */
+  readonly segments: readonly WaterSegment[];
+}
+
+const FRESH: Stretch = { runs: [], foundUl: 0, open: false };
+
+function walk({ pumpId, entries }: PumpEntries, equipmentId: string, book: SetUpBook): Walked {
   let since = '';
   let known = false;
   let runs: (WaterRun & { readonly toReckon: RunToReckon })[] = [];
   let found = NOTHING_FOUND;
   let purged = false;
   let runsSeen = 0;
-  const FRESH: Stretch = { runs: [], foundUl: 0, open: false };
   let stretch: Stretch = { ...FRESH, open: true };
   /** Of the charge that went out, until the jar of its change is read; with all that was found on that charge. */
   let gone: (Stretch & { readonly foundByThenUl: number }) | null = null;
@@ -115,7 +122,7 @@ export function waterStory(input: {
     if (segment) segments.push(segment);
   };
 
-  for (const entry of input.entries) {
+  for (const entry of entries) {
     const setUp = book.pumpAt({ pumpId, instant: entry.happenedAt });
     if (!setUp) continue;
     since ||= entry.happenedAt;
@@ -164,8 +171,26 @@ export function waterStory(input: {
       stretch = { ...FRESH, open: true };
     }
   }
+  return { since, known, runs, runsSeen, found, purged, segments };
+}
+
+/**
+ * The water of a pump's present charge, run by run, against what was found, and the efficiency of its equipment's trap from all
+ * the stretches between two looks. A bleed leaves some behind, so it ends no stretch. Earlier charges among the entries feed
+ * the fit, and so do other pumps that ran on the same equipment.
+ */
+export function waterStory(
+  input: PumpEntries & { book: SetUpBook; now: string; otherPumps?: readonly PumpEntries[] },
+): WaterStory | null {
+  const { pumpId, book } = input;
+  const present = book.pumpAt({ pumpId, instant: input.now });
+  if (!present || !present.model.sumps.some((s) => s.key === 'oil')) return null;
+  const { equipmentId } = present.pump;
+  const here = walk(input, equipmentId, book);
+  const others = (input.otherPumps ?? []).map((other) => walk(other, equipmentId, book));
+  const { since, known, runs, runsSeen, found, purged } = here;
   const hasTrap = present.equipment.coldTrap;
-  const fit = hasTrap ? fitTrapEfficiency(segments) : null;
+  const fit = hasTrap ? fitTrapEfficiency([here, ...others].flatMap((w) => w.segments)) : null;
   const reckoned = known ? runs.slice(0, runsSeen).map((r) => r.toReckon) : [];
   const foundMl = foundUlOf(found) / 1000;
   const setUpEfficiency = present.equipment.trapEfficiency ?? null;

@@ -61,10 +61,6 @@ export function writingStatements(db: Sqlite) {
       `SELECT "pumpId", "happenedAt", "recordedAt", "entryId" FROM counted_entry WHERE "entryId" = ?`,
     ),
     /** Pumps with entries that name a record of the set-up. */
-    pumpsWithEquipment: db.prepare<[equipmentId: string], { pumpId: string }>(
-      `SELECT DISTINCT c."pumpId" FROM entry_subject s JOIN counted_entry c ON c."entryId" = s."entryId"
-       WHERE s."subjectType" = 'equipment' AND s."subjectId" = ?`,
-    ),
     pumpsWithMaterial: db.prepare<[materialId: string], { pumpId: string }>(
       `SELECT DISTINCT "pumpId" FROM counted_entry WHERE "kind" = 'run' AND json_extract("content", '$.body.materialId') = ?`,
     ),
@@ -106,6 +102,10 @@ export type WritingStatements = ReturnType<typeof writingStatements>;
 /** Searches of the reading path; each is one indexed query. */
 export function readingStatements(db: Sqlite) {
   return {
+    pumpsWithEquipment: db.prepare<[equipmentId: string], { pumpId: string }>(
+      `SELECT DISTINCT c."pumpId" FROM entry_subject s JOIN counted_entry c ON c."entryId" = s."entryId"
+       WHERE s."subjectType" = 'equipment' AND s."subjectId" = ?`,
+    ),
     entryById: db.prepare<[id: string], JournalEntryRow>(`SELECT * FROM journal_entry WHERE "id" = ?`),
     stateOf: db.prepare<[pumpId: string], PumpStateRow>(`SELECT * FROM pump_state WHERE "pumpId" = ?`),
     states: db.prepare<[], PumpStateRow>(`SELECT * FROM pump_state`),

@@ -84,9 +84,14 @@ export class PumpsService {
   water(pumpId: string): WaterAnswer {
     const now = isoNow(this.clock);
     const { book } = this.shelf;
-    if (!book.pumpAt({ pumpId, instant: now }))
-      throw new NotFoundException(`a pump in the set-up; "${pumpId}" is none`);
-    return { story: waterStory({ pumpId, entries: this.lastCharges(pumpId).entries, book, now }) };
+    const setUp = book.pumpAt({ pumpId, instant: now });
+    if (!setUp) throw new NotFoundException(`a pump in the set-up; "${pumpId}" is none`);
+    const { equipment, pump } = setUp;
+    const others = equipment.coldTrap ? this.reading.sql.pumpsWithEquipment.all(pump.equipmentId) : [];
+    const otherPumps = others
+      .filter((o) => o.pumpId !== pumpId)
+      .map((o) => ({ pumpId: o.pumpId, entries: this.lastCharges(o.pumpId).entries }));
+    return { story: waterStory({ pumpId, entries: this.lastCharges(pumpId).entries, otherPumps, book, now }) };
   }
 
   /** The entries of the last charges, and the state before them. */

@@ -1,9 +1,11 @@
 import type { LogName, LogPreview, LogResult } from '@winter-jar/contracts';
+import { useState } from 'react';
 import { NavLink, useParams } from 'react-router';
 import { useImportLogMutation, usePreviewLogMutation } from '../api/yard-api.js';
 import { PageTitle } from '../app/page-title.js';
 import { issueWords } from '../journal/issue-words.js';
 import { Button } from '../ui/button.js';
+import { Field, inputClass } from '../ui/field.js';
 import { FileExchange } from '../ui/file-exchange.js';
 import { Trouble } from '../ui/page-state.js';
 import { useFileImport } from '../ui/use-file-import.js';
@@ -15,12 +17,20 @@ interface LogWords {
   readonly one: string;
   readonly many: string;
   readonly when: string;
+  /** Columns that a short list needs. */
+  readonly example: string;
 }
 
 /** Every log by its address. A new one is one more entry. */
 const LOGS: Readonly<Record<LogName, LogWords>> = {
-  runs: { title: 'Run log', one: 'run', many: 'runs', when: 'Started' },
-  looks: { title: 'Look log', one: 'look', many: 'looks', when: 'Looked at' },
+  runs: { title: 'Run log', one: 'run', many: 'runs', when: 'Started', example: 'pump, started, minutes, material' },
+  looks: {
+    title: 'Look log',
+    one: 'look',
+    many: 'looks',
+    when: 'Looked at',
+    example: 'pump, looked_at, hours_stood, colour',
+  },
 };
 const NAMES = Object.keys(LOGS) as LogName[];
 
@@ -75,6 +85,7 @@ function EntryLog({ name, words }: { name: LogName; words: LogWords }) {
         onFile={(chosen) => void file.choose(chosen)}
         reading={previewing.isLoading ? file.name : null}
         trouble={file.trouble}
+        beside={<PasteRows words={words} onRows={(rows) => void file.choose(rows)} />}
       >
         {preview && (
           <Preview
@@ -99,6 +110,40 @@ function EntryLog({ name, words }: { name: LogName; words: LogWords }) {
         )}
       </FileExchange>
     </main>
+  );
+}
+
+const PASTED_LINES = 6;
+
+/** Rows straight from a spreadsheet or a note, with the names of their columns in the first line. */
+function PasteRows({ words, onRows }: { words: LogWords; onRows: (rows: File) => void }) {
+  const [text, setText] = useState('');
+  return (
+    <details className="mt-4">
+      <summary className="flex min-h-11 cursor-pointer items-center underline">Or paste rows</summary>
+      <div className="flex flex-col gap-3">
+        <Field
+          label={`${words.title}, one row per ${words.one}`}
+          hint={`The first line names the columns, such as ${words.example}. Tabs, commas and semicolons are understood.`}
+        >
+          {({ id, describedBy }) => (
+            <textarea
+              id={id}
+              rows={PASTED_LINES}
+              className={`${inputClass(false)} figure py-3 text-[15px]`}
+              value={text}
+              onChange={(e) => setText(e.target.value)}
+              aria-describedby={describedBy}
+            />
+          )}
+        </Field>
+        <div>
+          <Button disabled={text.trim() === ''} onClick={() => onRows(new File([text], 'what you pasted'))}>
+            Check these rows
+          </Button>
+        </div>
+      </div>
+    </details>
   );
 }
 

@@ -10,6 +10,7 @@ export function FileExchange({
   onFile,
   reading,
   trouble,
+  beside,
   children,
 }: {
   exported: { readonly href: string; readonly name: string; readonly words: string };
@@ -18,6 +19,8 @@ export function FileExchange({
   /** Name of the file that is being read now. */
   reading: string | null;
   trouble: string | null;
+  /** Another way in. */
+  beside?: ReactNode;
   children: ReactNode;
 }) {
   return (
@@ -30,6 +33,7 @@ export function FileExchange({
           <FileUp size={18} aria-hidden="true" /> Choose a file to import
         </FilePicker>
       </div>
+      {beside}
       <div aria-live="polite" className="mt-6">
         {reading && <p>Reading {reading} …</p>}
         {trouble && (
