@@ -10,8 +10,9 @@ async function earlier(page: Page, minutes: number): Promise<void> {
 
 async function changeOil(page: Page, yard: Yard, minutes: number): Promise<void> {
   await open(page, yard, `${PUMP}/change`);
+  await page.getByLabel('Came out').fill('650 mL');
   await earlier(page, minutes);
-  await page.getByRole('button', { name: 'Save the change' }).click();
+  await page.getByRole('button', { name: 'Save the oil change' }).click();
   await expect(page.getByText('Oil changed on LF-02').first()).toBeVisible();
 }
 

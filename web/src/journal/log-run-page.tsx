@@ -136,13 +136,13 @@ function LogRun(props: EntryPageProps) {
               {...PRESSURE_BOUNDS}
             />
           </div>
+          <PressuresHeld values={values} page={page} print={props.words.print} />
           <Chips
             label="Vented before the pump stopped?"
             chips={YES_NO_CHIPS}
             value={values.ventedBeforeStop}
             onChange={set('ventedBeforeStop')}
           />
-          <PressuresHeld values={values} page={page} print={props.words.print} />
           <MoreOfTheRun form={form} coldTrap={equipment.coldTrap} vane={page.row.kind === 'vane'} />
           <Chips label="It was" chips={SESSIONS} value={values.session} onChange={set('session')} />
         </>

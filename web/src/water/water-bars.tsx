@@ -28,7 +28,7 @@ export function WaterBars({ story, print }: { story: WaterStory; print: Print })
     <div ref={ref}>
       <svg
         width="100%"
-        height={foundY + ROW + 20}
+        height={foundY + ROW + 4}
         role="img"
         aria-label={`Expected in the oil ${whole(expectedMl)}, from ${whole(expectedLowMl)} to ${whole(expectedHighMl)}. Found ${whole(foundMl)}${said ? `: ${said}` : ''}.`}
         className="block text-[14px]"
@@ -62,28 +62,27 @@ export function WaterBars({ story, print }: { story: WaterStory; print: Print })
           const wide = Math.max(2, scale(part.ml));
           x += wide;
           return (
-            <g key={part.words}>
-              <rect
-                x={from}
-                y={foundY}
-                width={wide}
-                height={ROW}
-                fill="var(--water)"
-                stroke="var(--ink)"
-                strokeWidth={1}
-              />
-              {wide > 64 && (
-                <text x={from + 6} y={foundY + ROW + 16} fill="var(--ink-2)" className="text-[13px]">
-                  {part.words}
-                </text>
-              )}
-            </g>
+            <rect
+              key={part.words}
+              x={from}
+              y={foundY}
+              width={wide}
+              height={ROW}
+              fill="var(--water)"
+              stroke="var(--ink)"
+              strokeWidth={1}
+            />
           );
         })}
         <text x={x + 8} y={foundY + ROW / 2 + 5} className="figure" fill="var(--ink)">
           {whole(foundMl)}
         </text>
       </svg>
+      {said && (
+        <p className="text-[14px] text-ink-2" style={{ paddingLeft: LABEL }}>
+          {said}
+        </p>
+      )}
     </div>
   );
 }
