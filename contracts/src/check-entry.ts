@@ -1,10 +1,16 @@
 import 'reflect-metadata';
-import type { Correction, Entry, EntryKind, JournalEntry } from '@winter-jar/core';
+import {
+  LAB_COUNTS,
+  LAB_FIGURES,
+  type Correction,
+  type Entry,
+  type EntryKind,
+  type JournalEntry,
+} from '@winter-jar/core';
 import { plainToInstance } from 'class-transformer';
 import { validateSync, type ValidationError } from 'class-validator';
 import { BODY_CLASSES } from './bodies.js';
 import { CorrectionBodyDto, EntryDto } from './envelope.js';
-import { LAB_COUNTS, LAB_FIGURES } from './lab-bodies.js';
 import { FUTURE_TOLERANCE_MS } from './limits.js';
 
 /** One thing that is wrong: where, what was given, and what would be right. */

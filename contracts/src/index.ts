@@ -10,7 +10,7 @@ export {
   TopUpBodyDto,
   TrapReadingDto,
 } from './bodies.js';
-export { LAB_COUNTS, LAB_FIGURES, LabResultBodyDto, LabSampleBodyDto } from './lab-bodies.js';
+export { LabResultBodyDto, LabSampleBodyDto } from './lab-bodies.js';
 export { LookBodyDto } from './look-body.js';
 export { CorrectionBodyDto, EntryDto, SubjectDto } from './envelope.js';
 export { checkEntry, checkShape, type Checked, type FieldIssue } from './check-entry.js';

@@ -43,19 +43,3 @@ export class LabResultBodyDto implements LabResultBody {
 
   @Remark() remark?: string | null;
 }
-
-/** What a report gives; at least one of them. */
-export const LAB_FIGURES = [
-  'waterPpm',
-  'viscosity40Mm2s',
-  'ironPpm',
-  'acidMgKohG',
-  'baseMgKohG',
-  'siliconPpm',
-  'aluminiumPpm',
-  'count4PerMl',
-  'count6PerMl',
-  'count14PerMl',
-] as const satisfies readonly (keyof LabResultBody)[];
-/** Counts of a report come together, and a finer sieve never holds back less. */
-export const LAB_COUNTS = ['count4PerMl', 'count6PerMl', 'count14PerMl'] as const;

@@ -23,6 +23,21 @@ export type Foam = (typeof FOAMS)[number];
 /** What a laboratory measures and a limit is held against. */
 export const LAB_READINGS = ['waterPpm', 'viscosity40Mm2s', 'ironPpm', 'acidMgKohG', 'baseMgKohG'] as const;
 export type LabReading = (typeof LAB_READINGS)[number];
+/** Particles per mL: counts of a report come together, and fall with the size. */
+export const LAB_COUNTS = ['count4PerMl', 'count6PerMl', 'count14PerMl'] as const;
+/** All that a report can give. */
+export const LAB_FIGURES = [
+  'waterPpm',
+  'viscosity40Mm2s',
+  'ironPpm',
+  'acidMgKohG',
+  'baseMgKohG',
+  'siliconPpm',
+  'aluminiumPpm',
+  'count4PerMl',
+  'count6PerMl',
+  'count14PerMl',
+] as const;
 /** What the pump shows beside a high iron. */
 export const WEAR_SIGNS = ['noise', 'glitter', 'poorBlankOff'] as const;
 export type WearSign = (typeof WEAR_SIGNS)[number];

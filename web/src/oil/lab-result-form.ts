@@ -1,5 +1,12 @@
-import { LAB_FIGURES, type PumpPage } from '@winter-jar/contracts';
-import type { Dimension, Entry, LabResultBody, SampleDrawn, WearSign } from '@winter-jar/core';
+import type { PumpPage } from '@winter-jar/contracts';
+import {
+  LAB_FIGURES,
+  type Dimension,
+  type Entry,
+  type LabResultBody,
+  type SampleDrawn,
+  type WearSign,
+} from '@winter-jar/core';
 import type { Said } from '../journal/entry-said.js';
 import { fieldReader } from '../journal/read-quantity.js';
 import { remarkOf } from '../journal/remark-of.js';

@@ -1,5 +1,11 @@
-import { iso4406Code, type LabReading, type LabResultBody, type NotJudged, type WearSign } from '@winter-jar/core';
-import { LAB_FIGURES } from '@winter-jar/contracts';
+import {
+  iso4406Code,
+  LAB_FIGURES,
+  type LabReading,
+  type LabResultBody,
+  type NotJudged,
+  type WearSign,
+} from '@winter-jar/core';
 
 export type LabFigure = (typeof LAB_FIGURES)[number];
 
