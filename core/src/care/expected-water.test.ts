@@ -1,5 +1,6 @@
 import type { Entry, EntryBodies } from '../journal/index.js';
 import { at, bookOf, changeAt, entryAt, lookAt, runAt } from '../testing/small-yard.js';
+import { expectedMl } from './judge-look.js';
 import { rebuild } from './refold.js';
 import { standingAt } from './standing.js';
 
@@ -63,9 +64,27 @@ test('a purge carries expected water away, but none that was found', () => {
   expect(judged([...runs, bled, purge]).charge.expectedWaterUl).toBe(30_000);
 });
 
-test('what a clear look has answered is not expected again', () => {
-  const bled = entryAt(90, 'bleed', { sump: 'oil', drawnMl: 60, waterMl: 32 });
-  const { charge } = judged([changeAt(1), wet(10), wet(50), bled, jar(160, 0), wet(230)]);
-  expect(charge.answeredWaterUl).toBe(32_000);
-  expect((charge.expectedWaterUl - charge.answeredExpectedUl) / 1000).toBeCloseTo(17.1, 0);
+test('what was found and answered is not expected again; what was left behind of it still is', () => {
+  const bled = (waterMl: number) => entryAt(90, 'bleed', { sump: 'oil', drawnMl: 60, waterMl });
+  const after = (waterMl: number) =>
+    judged([changeAt(1), wet(10), wet(50), bled(waterMl), jar(160, 0), wet(230)]).charge;
+  expect(after(32).answeredWaterUl).toBe(32_000);
+  // 51.3 g of three runs, 32 mL of them found.
+  expect(expectedMl(after(32))).toBeCloseTo(19.4, 0);
+  expect(expectedMl(after(20))).toBeCloseTo(31.4, 0);
+  // More was found than two runs explain: the third still brings its own.
+  expect(expectedMl(after(50))).toBeCloseTo(17.1, 0);
+});
+
+test('no set-up that is allowed makes a run that cannot be folded', () => {
+  const vast = runAt(10, 700, 'any-empty', { equipmentId: 'line', body: { cycles: 1_000_000, oilTempC: 200 } });
+  const line = { ...bookOf(QUIET).at(at(1)).equipment.line!, chamberVolumeL: 1_000_000, flashGPerCycle: 10_000 };
+  const setUp = bookOf(QUIET).pumpAt({ pumpId: 'p1', instant: at(900) })!;
+  const book = {
+    ...bookOf(QUIET),
+    pumpAt: () => ({ ...setUp, house: { ...setUp.house, equipment: { ...setUp.house.equipment, line } } }),
+  };
+  const { sumps } = rebuild({ pumpId: 'p1', entries: [changeAt(1), vast], book });
+  expect(sumps[0]?.charge.unreckonedRuns).toBe(0);
+  expect(Number.isFinite(sumps[0]?.charge.expectedWaterUl)).toBe(true);
 });

@@ -43,11 +43,15 @@ export function productOf(chargeProductId: string | null, { pump, house }: PumpS
   return (id && house.oilProduct[id]) || null;
 }
 
-/** Null where a run could not be reckoned, or runs before the record began are in this oil. */
-export const expectedMl = (charge: SumpState['charge']): number | null =>
-  charge.number === 0 || charge.unreckonedRuns > 0 || charge.expectedWaterUl === 0
-    ? null
-    : (charge.expectedWaterUl - charge.answeredExpectedUl) / 1000;
+/**
+ * What may still be found on a charge: all that its runs should have left, less what was found and answered, and of that no more
+ * than was expected by then. Null where a run could not be reckoned, or runs before the record began are in this oil.
+ */
+export function expectedMl(charge: SumpState['charge']): number | null {
+  const { number, unreckonedRuns, expectedWaterUl, answeredWaterUl, answeredExpectedUl } = charge;
+  const stillUl = expectedWaterUl - Math.min(answeredWaterUl, answeredExpectedUl);
+  return number === 0 || unreckonedRuns > 0 || stillUl <= 0 ? null : stillUl / 1000;
+}
 
 /** What the charge has shown before this look. A bleed's jar that is read now takes the place of what was said when it was drawn. */
 function chargeSeen({ state, sump, look, setUp }: LookAtSump): ChargeSeen {

@@ -1,6 +1,9 @@
 import { mustLieWithin, WATER_DEFAULTS, WATER_G_PER_MOL } from './constants.js';
 import { waterSaturationPressurePa } from './vapour-pressure.js';
 
+/** More than the largest chamber that can be set up brings in a million cycles. */
+const MOST = 1e15;
+
 export interface TakenIn {
   /** Past the trap and from wet product, g. */
   readonly processWaterG: number;
@@ -23,8 +26,8 @@ export interface TakenIn {
  */
 export function waterLeftInOilG(taken: TakenIn): number {
   const { processWaterG, airWaterG } = taken;
-  mustLieWithin('processWaterG', processWaterG, 0, 1e9, 'g');
-  mustLieWithin('airWaterG', airWaterG, 0, 1e9, 'g');
+  mustLieWithin('processWaterG', processWaterG, 0, MOST, 'g');
+  mustLieWithin('airWaterG', airWaterG, 0, MOST, 'g');
   return leftOfG({ processWaterG, airWaterG, canCarryG: airCarriesG(taken) });
 }
 
@@ -33,7 +36,7 @@ export function airCarriesG(air: Omit<TakenIn, 'processWaterG' | 'airWaterG'>): 
   const { dryAirMol, oilTempC } = air;
   const { efficiency = WATER_DEFAULTS.carryOutEfficiency, exhaustPressureHpa = WATER_DEFAULTS.exhaustPressureHpa } =
     air;
-  mustLieWithin('dryAirMol', dryAirMol, 0, 1e9, 'mol');
+  mustLieWithin('dryAirMol', dryAirMol, 0, MOST, 'mol');
   mustLieWithin('efficiency', efficiency, 0, 1, '');
   const x = waterSaturationPressurePa({ tempC: oilTempC }) / (exhaustPressureHpa * 100);
   return x >= 1 ? Infinity : ((efficiency * dryAirMol * x) / (1 - x)) * WATER_G_PER_MOL;
