@@ -1,5 +1,5 @@
 import type { PumpPage } from '@winter-jar/contracts';
-import { parseQuantity, type BallastUse, type Dimension } from '@winter-jar/core';
+import { parseQuantity, type Dimension } from '@winter-jar/core';
 import { useState } from 'react';
 import { useUnits } from '../app/use-units.js';
 import { forecastWords, measureWords, usedWords, type Words } from '../care/messages.js';
@@ -15,6 +15,8 @@ const BALLAST = [
   { value: 'purge', words: 'to purge' },
 ] as const;
 
+type Ballast = (typeof BALLAST)[number]['value'];
+
 const BOUNDS = {
   trapTempC: { min: -120, max: 20 },
   oilTempC: { min: 0, max: 110 },
@@ -28,7 +30,7 @@ export function WhatIfPanel({ page, words }: { page: PumpPage; words: Words }) {
   const [trap, setTrap] = useState(() => quantityText(start.trapTempC, units.temperature));
   const [oil, setOil] = useState(() => quantityText(start.oilTempC, units.temperature));
   const [hours, setHours] = useState(() => quantityText(start.hours * 60, units.duration));
-  const [ballast, setBallast] = useState<BallastUse>(start.ballast === 'unknown' ? 'closed' : start.ballast);
+  const [ballast, setBallast] = useState<Ballast>(start.ballast === 'unknown' ? 'closed' : start.ballast);
   const read = (text: string, dimension: Dimension, bounds: { min: number; max: number }): number | null => {
     const parsed = parseQuantity({ text, dimension, defaultUnit: units[dimension], ...bounds });
     return parsed.ok ? parsed.value : null;
@@ -55,7 +57,7 @@ export function WhatIfPanel({ page, words }: { page: PumpPage; words: Words }) {
             <QuantityField label="Length" dimension="duration" text={hours} onText={setHours} {...BOUNDS.hours} />
           </div>
           {page.setUp.model.ballastRule !== 'none' && (
-            <Chips label="Ballast" chips={BALLAST} value={ballast as 'open'} onChange={setBallast} />
+            <Chips label="Ballast" chips={BALLAST} value={ballast} onChange={setBallast} />
           )}
           <div aria-live="polite">{answer && <Answer answer={answer} words={words} />}</div>
         </div>

@@ -36,11 +36,11 @@ export function whatIf(page: PumpPage, input: WhatIf, now: string): WhatIfAnswer
   if (!lastRun) return null;
   const { equipment, model, site } = setUp;
   const minutes = input.hours * 60;
-  const perHour = lastRun.cycles !== null && lastRun.minutes > 0 ? lastRun.cycles / lastRun.minutes : null;
+  const perMinute = lastRun.cycles !== null && lastRun.minutes > 0 ? lastRun.cycles / lastRun.minutes : null;
   const body: RunBody = {
     materialId: lastRun.materialId,
     minutes,
-    ...(perHour === null ? {} : { cycles: Math.round(perHour * minutes) }),
+    ...(perMinute === null ? {} : { cycles: Math.round(perMinute * minutes) }),
     session: 'run',
     ballast: input.ballast,
     ...(equipment.coldTrap ? { trapTempC: input.trapTempC } : {}),
