@@ -67,6 +67,9 @@ test('in an oil denser than water the water floats: the jar is drawn and read th
   page,
   yard,
 }) => {
+  await open(page, yard, '/pumps/qp-03');
+  await expect(page.getByRole('link', { name: /^Top up/ }).first()).toBeVisible();
+  await expect(page.getByRole('link', { name: /^Bleed/ })).toHaveCount(0);
   await open(page, yard, '/pumps/qp-03/look');
   await page.getByRole('radio', { name: 'sample', exact: true }).click();
   await page.getByLabel('In the jar, all of it').fill('240 mL');

@@ -54,6 +54,8 @@ export interface RoundRow {
   readonly pumpId: string;
   readonly name: string;
   readonly kind: PumpKind;
+  /** Settled water can be drawn from its bottom. */
+  readonly bleeds: boolean;
   readonly modelName: string;
   readonly siteId: string;
   readonly siteName: string;

@@ -70,6 +70,7 @@ export {
   usageOf,
   type DueForecast,
   type Usage,
+  canBleed,
   standingAt,
   type Reason,
   type ReasonCode,

@@ -43,6 +43,7 @@ export { oilChangeDue } from './carry-over.js';
 export { dueForecastDays, FEW_INTERVALS, usageOf, type DueForecast, type Usage } from './due-forecast.js';
 export {
   overlongRuns,
+  canBleed,
   standingAt,
   type Reason,
   type ReasonCode,

@@ -34,6 +34,13 @@ describe('limits', () => {
     expect(s).toMatchObject({ verdict: 'beforeNextRun', act: 'change' });
   });
 
+  test('an oil denser than water is never bled: its water floats', () => {
+    const bleed = (base: 'mineral' | 'pfpe') =>
+      standing([changeAt(1), ...daily(3)], 200, { base }).tasks.some((t) => t.task === 'bleed');
+    expect(bleed('mineral')).toBe(true);
+    expect(bleed('pfpe')).toBe(false);
+  });
+
   test('4 of 5 runs used shows before starting, and does not change the verdict', () => {
     const s = standing([changeAt(1), ...daily(4)], 192, { limits: { look: { runs: null, days: null } } });
     expect(oilChange(s)).toMatchObject({

@@ -1,5 +1,6 @@
 import { localDay } from '../journal/index.js';
 import {
+  isDenserThanWater,
   VERDICT_LEVELS,
   worstLevel,
   type Act,
@@ -162,6 +163,10 @@ function limitReasons(tasks: readonly TaskStanding[], carriedOverRuns: number): 
   return reasons;
 }
 
+/** On an oil denser than water the water floats: there is nothing to bleed at the bottom. */
+export const canBleed = ({ model, product }: Pick<PumpSetUp, 'model' | 'product'>): boolean =>
+  model.kind === 'vane' && !(product && isDenserThanWater(product));
+
 /** Of an oil that nobody has said a word about, nobody can say “run on”. */
 const NOT_TAKEN_OVER: Reason = { code: 'notTakenOver', level: 'lookSooner', act: 'look', answeredBy: 'look' };
 
@@ -176,6 +181,7 @@ export function standingAt(input: { state: PumpState; setUp: PumpSetUp; now: str
   const todayDay = input.todayDay ?? localDay({ at: now, zone: setUp.site.zone });
   const usage = usageOf(state, { weight: 1, hours: setUp.equipment.referenceHours });
   const tasks = setUp.rules.tasks
+    .filter(({ task }) => task !== 'bleed' || canBleed(setUp))
     .map(({ task }) => taskStanding({ task, state, setUp, todayDay, usage }))
     .filter((t) => t.limits.length > 0)
     .sort((a, b) => STATUS_ORDER.indexOf(a.status) - STATUS_ORDER.indexOf(b.status) || medianOf(a) - medianOf(b));

@@ -37,7 +37,7 @@ export function versionsOf(options: YardOptions = {}): SetUpVersion[] {
     waterBehaviour: options.waterBehaviour ?? 'demulsifying',
     base: options.base ?? 'mineral',
     freshColour: 1,
-    densityKgM3: 870,
+    densityKgM3: options.base === 'pfpe' ? 1890 : 870,
   } as const;
   const pump = {
     siteId: 'site',

@@ -1,5 +1,6 @@
 import type { NextTask, RoundRow } from '@winter-jar/contracts';
 import {
+  canBleed,
   overlongRuns,
   runRuler,
   standingAt,
@@ -53,6 +54,7 @@ export function roundRow(input: { setUp: PumpSetUp; state: PumpState; standing: 
     pumpId: setUp.pumpId,
     name: pump.name,
     kind: model.kind,
+    bleeds: canBleed(setUp),
     modelName: model.name,
     siteId: pump.siteId,
     siteName: site.name,

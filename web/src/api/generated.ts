@@ -738,6 +738,8 @@ export type RoundRow = {
   pumpId: string;
   name: string;
   kind: PumpKind;
+  /** Settled water can be drawn from its bottom. */
+  bleeds: boolean;
   modelName: string;
   siteId: string;
   siteName: string;

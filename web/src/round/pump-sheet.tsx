@@ -51,7 +51,7 @@ function actionsOf(row: RoundRow): { action: ActionKind; words: string }[] {
             { action: 'topUp', words: 'Top up' },
           ]
         : [{ action: 'run', words: 'Log a run' }];
-  return [right, ...common.filter((c) => c.action !== right.action)];
+  return [right, ...common.filter((c) => c.action !== right.action && (c.action !== 'bleed' || row.bleeds))];
 }
 
 export function Actions({ row }: { row: RoundRow }) {
