@@ -73,6 +73,7 @@ function LabResult(props: EntryPageProps) {
                 onText={form.set(figure)}
                 error={form.error(figure)}
                 min={0}
+                {...(FIGURE_WORDS[figure].dimension === 'count' ? { hint: 'per mL' } : {})}
               />
             ))}
           </div>
