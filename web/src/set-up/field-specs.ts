@@ -91,6 +91,7 @@ const sump = (place: number, words: string, when: SpecBase['when']): FieldSpec[]
   { path: `sumps.${place}.housingMl`, label: 'Housing holds at most', wanted: true, when, ...volume },
 ];
 
+const hasTrap: SpecBase['when'] = (v) => v.coldTrap === 'yes';
 const countsCycles: SpecBase['when'] = (v) => (v.cyclesPerRun ?? '') !== '';
 
 export const FIELD_SPECS: Readonly<Record<SetUpKind, readonly FieldSpec[]>> = {
@@ -105,14 +106,7 @@ export const FIELD_SPECS: Readonly<Record<SetUpKind, readonly FieldSpec[]>> = {
     { path: 'siteId', label: 'Site', type: 'reference', to: 'site', wanted: true },
     process,
     { path: 'coldTrap', label: 'Cold trap', type: 'flag', initial: 'no' },
-    {
-      path: 'trapEfficiency',
-      label: 'Trap efficiency',
-      type: 'number',
-      unit: '0.05–1',
-      hint: 'empty: 1, the best a trap can do',
-      when: (v) => v.coldTrap === 'yes',
-    },
+    { path: 'trapEfficiency', label: 'Trap efficiency', type: 'number', unit: '0.05–1, empty: 1', when: hasTrap },
     { path: 'chamberVolumeL', label: 'Chamber volume', ...litres },
     {
       path: 'referenceHours',
@@ -144,8 +138,7 @@ export const FIELD_SPECS: Readonly<Record<SetUpKind, readonly FieldSpec[]>> = {
       path: 'productHumidity',
       label: 'Humidity in the chamber',
       type: 'number',
-      unit: '0–1',
-      hint: 'empty: 1',
+      unit: '0–1, empty: 1',
       when: countsCycles,
     },
     {
