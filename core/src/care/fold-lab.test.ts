@@ -1,20 +1,8 @@
 import type { Entry, LabResultBody } from '../journal/index.js';
+import { judged, QUIET } from '../testing/judged-pump.js';
 import { at, bookOf, changeAt, entryAt, lookAt, runAt } from '../testing/small-yard.js';
 import { rebuild } from './refold.js';
-import { standingAt } from './standing.js';
 
-const QUIET = {
-  limits: { oilChange: { runs: null, weight: null }, look: { runs: null, days: null }, bleed: { runs: null } },
-} as const;
-
-function judged(entries: Entry[]) {
-  const book = bookOf(QUIET);
-  const setUp = book.pumpAt({ pumpId: 'p1', instant: at(900) });
-  if (!setUp) throw new Error('the pump is missing');
-  const state = rebuild({ pumpId: 'p1', entries, book });
-  const { verdict, act, reasons } = standingAt({ state, setUp, now: at(900) });
-  return { verdict, act, codes: reasons.map((r) => r.code), reasons, state };
-}
 const sampleAt = (hours: number) => entryAt(hours, 'labSample', { sump: 'oil', drawnMl: 100, label: `S-${hours}` });
 const reportAt = (hours: number, sample: Entry, values: Omit<LabResultBody, 'sampleId'>) =>
   entryAt(hours, 'labResult', { sampleId: sample.id, ...values });

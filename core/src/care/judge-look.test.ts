@@ -1,23 +1,9 @@
 import fc from 'fast-check';
-import { at, bookOf, changeAt, entryAt, lookAt, runAt, type YardOptions } from '../testing/small-yard.js';
+import { judged } from '../testing/judged-pump.js';
+import { at, changeAt, entryAt, lookAt, runAt } from '../testing/small-yard.js';
 import type { Entry, EntryBodies } from '../journal/index.js';
 import { VERDICT_LEVELS } from '../oil/index.js';
-import { rebuild } from './refold.js';
-import { standingAt } from './standing.js';
 
-const QUIET = {
-  limits: { oilChange: { runs: null, weight: null }, look: { runs: null, days: null }, bleed: { runs: null } },
-} as const;
-const STANDING_AT = 500;
-
-function judged(entries: Entry[], options: YardOptions = {}) {
-  const book = bookOf({ ...QUIET, ...options });
-  const setUp = book.pumpAt({ pumpId: 'p1', instant: at(STANDING_AT) });
-  if (!setUp) throw new Error('the pump is missing');
-  const state = rebuild({ pumpId: 'p1', entries, book });
-  const { verdict, act, reasons } = standingAt({ state, setUp, now: at(STANDING_AT) });
-  return { verdict, act, codes: reasons.map((r) => r.code), reasons, state };
-}
 type Seen = Partial<EntryBodies['look']>;
 const RUNS = [changeAt(1), runAt(10, 10), runAt(25, 10)];
 /** A sample that has settled: two and a half days at 25 °C. */
