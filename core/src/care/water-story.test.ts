@@ -57,7 +57,7 @@ test('an excess is called one well outside the interval, with hints from its run
   expect(budget.says).toBe('more');
   expect(budget.unexplainedLowMl).toBeGreaterThan(0);
   expect(hints.map((h) => h.code)).toEqual(['meltwater', 'warmTrap', 'leak']);
-  // About 49.5 g in 60 h is half as wet a leak as the trade's 17 g in 30 h is three times: 26 hPa L/s near 16 hPa.
+  // By the trade's figure, 17 g in 30 h hold it near 11.2 hPa: 49.7 mL in 60 h are 1.46 times that, 16.4 hPa.
   expect(hints.find((h) => h.code === 'leak')).toMatchObject({
     chamberHpa: expect.closeTo(16.4, 0) as number,
     reachedHpa: 0.05,
