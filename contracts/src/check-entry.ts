@@ -9,6 +9,7 @@ import {
 } from '@winter-jar/core';
 import { plainToInstance } from 'class-transformer';
 import { validateSync, type ValidationError } from 'class-validator';
+import { isAlreadyRight } from './already-right.js';
 import { BODY_CLASSES } from './bodies.js';
 import { CorrectionBodyDto, EntryDto } from './envelope.js';
 import { FUTURE_TOLERANCE_MS } from './limits.js';
@@ -47,6 +48,7 @@ export function checkShape<T extends object>(type: new () => T, raw: unknown, pr
       issues: [{ field: prefix || 'body', value: raw ?? null, code: 'notAnObject', right: 'a JSON object' }],
     };
   }
+  if (isAlreadyRight(type, raw)) return { ok: true, value: raw as T };
   const value = plainToInstance(type, raw);
   const errors = validateSync(value, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true });
   return errors.length > 0 ? { ok: false, issues: issuesOf(errors, prefix) } : { ok: true, value };

@@ -57,12 +57,22 @@ export function writeTable(columns: Columns, rows: readonly Readonly<Record<stri
 
 type Named = Readonly<Record<string, { readonly name: string }>>;
 
-/** Finds a record by id, else by its name when only one bears it. */
-function idOf(records: Named, text: string): string | null {
-  if (Object.hasOwn(records, text)) return text;
-  const named = Object.entries(records).filter(([, r]) => r.name === text);
-  return named.length === 1 ? (named[0]?.[0] ?? null) : null;
+/** Ids by name, where only one record bears it; gathered once for records that many rows name. */
+const idsByName = new WeakMap<Named, ReadonlyMap<string, string | null>>();
+
+function namesOf(records: Named): ReadonlyMap<string, string | null> {
+  let names = idsByName.get(records);
+  if (!names) {
+    const gathered = new Map<string, string | null>();
+    for (const [id, { name }] of Object.entries(records)) gathered.set(name, gathered.has(name) ? null : id);
+    idsByName.set(records, (names = gathered));
+  }
+  return names;
 }
+
+/** Finds a record by id, else by its name when only one bears it. */
+const idOf = (records: Named, text: string): string | null =>
+  Object.hasOwn(records, text) ? text : (namesOf(records).get(text) ?? null);
 
 /** Reads the cells of one row and gathers what is wrong with them, each under its column. */
 export function cellReader(row: Row, columns: Columns) {
