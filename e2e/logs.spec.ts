@@ -77,3 +77,31 @@ test('an export is read back as unchanged; a file of another kind says what is m
     .setInputFiles({ name: 'letter.csv', mimeType: 'text/csv', buffer: Buffer.from('Dear all,\nthe pump is fine') });
   await expect(page.getByRole('heading', { name: 'letter.csv cannot be read as a run log' })).toBeVisible();
 });
+
+test('a long file shows how far it is, can be stopped, and gives its refused rows as a file', async ({ page, yard }) => {
+  const before = await yard.pump('lf-02');
+  await open(page, yard, '/logs/runs');
+  const day = (i: number) => new Date(Date.UTC(2026, 0, 1) + i * 3_600_000).toISOString();
+  const rows = Array.from(
+    { length: 6000 },
+    (_, i) => `LF-02,${day(i / 12)},${i % 1000 === 7 ? 'long' : 4},Meat or fish,closed`,
+  );
+  await page.locator('input[type=file]').setInputFiles(csv(...rows));
+  await expect(page.getByRole('heading', { name: 'runs.csv: 5,994 new, 0 there already, 6 not right' })).toBeVisible();
+  const [report] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'The 6 refused rows as CSV' }).click(),
+  ]);
+  expect((await readFile(await report.path(), 'utf8')).trim().split('\r\n')).toHaveLength(7);
+  await page.getByRole('button', { name: 'Import the 5,994 good rows' }).click();
+  await expect(page.getByRole('progressbar', { name: 'Importing runs.csv' })).toBeVisible();
+  await page.getByRole('button', { name: 'Stop and import nothing' }).click();
+  await expect(page.getByText('runs.csv was not imported. Nothing of it was left behind.')).toBeVisible();
+  expect((await yard.pump('lf-02')).state.totals).toEqual(before.state.totals);
+  // It goes on without the page, and the address finds it again.
+  await page.locator('input[type=file]').setInputFiles(csv(...rows));
+  await page.getByRole('button', { name: 'Import the 5,994 good rows' }).click();
+  await page.reload();
+  await expect(page.getByRole('heading', { name: '5,994 runs imported from runs.csv' })).toBeVisible();
+  expect((await yard.pump('lf-02')).state.totals.runs).toBe(before.state.totals.runs + 5994);
+});

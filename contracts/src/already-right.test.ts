@@ -15,13 +15,14 @@ const asClassValidatorSays = (type: Shape, raw: object): boolean =>
     forbidUnknownValues: true,
   }).length === 0;
 
-const run = runAt(10, 20, { trapProfile: [{ minutes: 0, tempC: -40 }] });
+const plain = runAt(10, 20);
+const run = { ...plain, body: { ...plain.body, trapProfile: [{ minutes: 0, tempC: -40 }] } };
 const look = lookAt(10, {
   source: 'sample',
   lookedAtMl: 300,
   particles: 'few',
   particleKinds: ['fibres'],
-  level: 'max',
+  level: 'high',
 });
 const sample = entryAt(10, 'labSample', { sump: 'oil', drawnMl: 100, label: 'B-7' });
 const report = entryAt(40, 'labResult', { sampleId: sample.id, ironPpm: 12, wearSigns: ['noise'] });

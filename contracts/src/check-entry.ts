@@ -151,15 +151,15 @@ function checkBody(kind: EntryKind, raw: unknown): Checked<object> {
   const shape = checkShape<object>(BODY_CLASSES[kind], raw, 'body');
   if (!shape.ok) return shape;
   const issues = bodyRules(kind, shape.value);
-  return issues.length > 0 ? { ok: false, issues } : { ok: true, value: { ...shape.value } };
+  return issues.length > 0 ? { ok: false, issues } : shape;
 }
 
 /** Shape, body and times of one entry, without looking at what is stored. `nowMs` is the reader's clock. */
 export function checkEntry(raw: unknown, nowMs: number): Checked<JournalEntry> {
   const envelope = checkShape(EntryDto, raw);
   if (!envelope.ok) return envelope;
-  const { kind, subjects, ...rest } = envelope.value;
-  const plain = { ...rest, subjects: subjects.map((s) => ({ ...s })) };
+  const plain = envelope.value;
+  const { kind } = plain;
   const latest = nowMs + FUTURE_TOLERANCE_MS;
 
   // A clock far ahead would win every later correction.
@@ -183,13 +183,13 @@ export function checkEntry(raw: unknown, nowMs: number): Checked<JournalEntry> {
     }
     return {
       ok: true,
-      value: { ...plain, kind, body: { ...body.value, supersedes: body.value.supersedes ?? null } } as Correction,
+      value: { ...plain, body: { ...body.value, supersedes: body.value.supersedes ?? null } } as Correction,
     };
   }
 
   const body = checkBody(kind, plain.body);
   if (!body.ok) return body;
-  const entry = { ...plain, kind, body: body.value } as unknown as Entry;
+  const entry = plain as unknown as Entry;
   if (Date.parse(entry.happenedAt) > latest) {
     return { ok: false, issues: [bad('happenedAt', entry.happenedAt, 'inTheFuture', 'a time that has passed')] };
   }

@@ -7,27 +7,40 @@ export type LogName = (typeof LOG_NAMES)[number];
 /** A log file, see docs/formats.md. */
 export type LogText = string;
 
-/** One row of a log as the preview shows it. `line` counts from 1, the header being line 1. */
-export interface LogRow {
+/** One row of a log that was not taken. `line` counts from 1, the header being line 1. */
+export interface RefusedRow {
   readonly line: number;
-  readonly status: 'new' | 'unchanged' | 'bad';
   readonly pump: string;
   /** When it happened, as the row says. */
   readonly when: string;
   readonly issues: readonly FieldIssue[];
 }
 
-export interface LogPreview {
+/**
+ * Where an import stands. It is read and checked first; what was found waits (`ready`) until it is told to write or is cancelled.
+ * `failed`: the file as a whole cannot be read, or the server could not go on; nothing of it was left behind.
+ */
+export type LogImportState = 'reading' | 'ready' | 'writing' | 'done' | 'takingBack' | 'cancelled' | 'failed';
+
+/** The import of a log file. */
+export interface LogImportAnswer {
+  readonly id: string;
+  readonly log: LogName;
+  readonly state: LogImportState;
+  /** What is done of its present state, from 0 to 1. */
+  readonly progress: number;
   readonly rows: number;
   readonly fresh: number;
   readonly unchanged: number;
-  readonly bad: number;
-  /** All bad rows (at most 500), and the first rows of the rest. */
-  readonly shown: readonly LogRow[];
+  readonly refused: number;
+  readonly written: number;
+  /** The first of the refused rows; the report of refused rows has them all. */
+  readonly firstRefused: readonly RefusedRow[];
   /** Set when the file as a whole cannot be read. */
   readonly fileIssue: FieldIssue | null;
 }
 
-export interface LogResult extends LogPreview {
-  readonly written: number;
+/** What is to become of the good rows of an import where others were refused. */
+export interface WriteLogImport {
+  readonly goodRowsOnly: boolean;
 }

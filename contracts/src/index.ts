@@ -51,7 +51,15 @@ export type {
 export type { OilStory } from './oil-story.js';
 export type { WaterAnswer } from './water.js';
 export type { PhotoBytes, PhotoKept } from './photos.js';
-export { LOG_NAMES, type LogName, type LogPreview, type LogResult, type LogRow, type LogText } from './entry-log.js';
+export {
+  LOG_NAMES,
+  type LogImportAnswer,
+  type LogImportState,
+  type LogName,
+  type LogText,
+  type RefusedRow,
+  type WriteLogImport,
+} from './entry-log.js';
 export type {
   About,
   DemoYardOpened,

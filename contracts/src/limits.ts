@@ -1,8 +1,8 @@
 import { TASKS, type SumpKey } from '@winter-jar/core';
 
 export const MAX_BODY_BYTES = 1_000_000;
-/** A log of runs or looks may be larger than other bodies. */
-export const MAX_LOG_BYTES = 20_000_000;
+/** A log of runs or looks: half a million rows that say all they can. */
+export const MAX_LOG_BYTES = 200_000_000;
 export const MAX_SET_UP_FILE_BYTES = 5_000_000;
 /** A backup, or everything as JSON lines. */
 export const MAX_BACKUP_BYTES = 4_000_000_000;

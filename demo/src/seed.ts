@@ -1,7 +1,10 @@
-import { MAX_ENTRIES_PER_POST, type EntriesAnswer, type LogResult } from '@winter-jar/contracts';
+import { setTimeout } from 'node:timers/promises';
+import { MAX_ENTRIES_PER_POST, type EntriesAnswer, type LogImportAnswer } from '@winter-jar/contracts';
 import type { Entry } from '@winter-jar/core';
 import { runLogText } from './run-log-text.js';
 import { yardHistory } from './yard-history.js';
+
+const LOOK_EVERY_MS = 50;
 
 async function post<T>(address: string, type: string, body: string): Promise<T> {
   const response = await fetch(address, { method: 'POST', headers: { 'content-type': type }, body });
@@ -13,6 +16,22 @@ async function post<T>(address: string, type: string, body: string): Promise<T> 
 const cutInto = <T>(items: readonly T[], size: number): T[][] =>
   Array.from({ length: Math.ceil(items.length / size) }, (_, i) => items.slice(i * size, (i + 1) * size));
 
+async function importRuns(address: string, runs: readonly Entry[]): Promise<void> {
+  const begun = await post<LogImportAnswer>(`${address}/api/logs/runs/imports`, 'text/csv', runLogText(runs));
+  const imports = `${address}/api/imports/${begun.id}`;
+  const until = async (state: LogImportAnswer['state']): Promise<void> => {
+    for (;;) {
+      const now = (await (await fetch(imports)).json()) as LogImportAnswer;
+      if (now.state === state) return;
+      if (now.state !== 'reading' && now.state !== 'writing') throw new Error(`run log: ${JSON.stringify(now)}`);
+      await setTimeout(LOOK_EVERY_MS);
+    }
+  };
+  await until('ready');
+  await post(`${imports}/write`, 'application/json', JSON.stringify({ goodRowsOnly: false }));
+  await until('done');
+}
+
 /** Fills an empty data folder with the yard through the server's own doors: set-up, run log as CSV, the other entries. */
 export async function seedYard({ address, now }: { address: string; now: string }): Promise<{ entries: number }> {
   const yard = yardHistory(now);
@@ -20,9 +39,7 @@ export async function seedYard({ address, now }: { address: string; now: string 
   const inRunLog = (e: Entry) => e.kind === 'run' && !e.body.stillRunning;
   const runs = yard.entries.filter(inRunLog);
   const others = yard.entries.filter((e) => !inRunLog(e));
-  const log = await post<LogResult>(`${address}/api/logs/runs?goodRowsOnly=no`, 'text/csv', runLogText(runs));
-  if (log.written !== runs.length)
-    throw new Error(`run log: ${log.written} of ${runs.length} runs written, ${JSON.stringify(log.shown[0])}`);
+  await importRuns(address, runs);
   for (const entries of cutInto(others, MAX_ENTRIES_PER_POST)) {
     const { answers } = await post<EntriesAnswer>(
       `${address}/api/entries`,

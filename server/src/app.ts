@@ -4,13 +4,7 @@ import { join, resolve } from 'node:path';
 import { Module, type DynamicModule, type INestApplication } from '@nestjs/common';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
-import {
-  MAX_BODY_BYTES,
-  MAX_PHOTO_BYTES,
-  MAX_LOG_BYTES,
-  MAX_SET_UP_FILE_BYTES,
-  PHOTO_TYPES,
-} from '@winter-jar/contracts';
+import { MAX_BODY_BYTES, MAX_PHOTO_BYTES, MAX_SET_UP_FILE_BYTES, PHOTO_TYPES } from '@winter-jar/contracts';
 import express, { type NextFunction, type Request, type Response } from 'express';
 import { AboutController, HOUSE, type House } from './about/about.controller.js';
 import { openApi } from './api/open-api.js';
@@ -64,12 +58,12 @@ class AppModule {
     const shelf = new SetUpShelf();
     shelf.reload(reading.sql);
     const door = new JournalDoor(database, shelf, clock);
-    door.rebuildOutdated();
+    door.putInOrder();
     database.onReopened(() => {
       reading.reopened();
       shelf.reload(reading.sql);
       door.reopened();
-      door.rebuildOutdated();
+      door.putInOrder();
     });
     const house: House = { dataFolder: resolve(database.folder), openToNetwork, certificate, port: null };
     return {
@@ -102,7 +96,7 @@ class AppModule {
         JournalFileService,
         { provide: RoundService, useFactory: () => new RoundService(clock, reading, shelf) },
         { provide: PumpsService, useFactory: () => new PumpsService(clock, reading, shelf) },
-        { provide: EntryLogService, useFactory: () => new EntryLogService(clock, reading, shelf, door) },
+        { provide: EntryLogService, useFactory: () => new EntryLogService(clock, database, reading, shelf, door) },
       ],
     };
   }
@@ -121,7 +115,6 @@ export async function createApp(options: AppOptions): Promise<INestApplication> 
   app.use('/api/set-up/file', express.json({ limit: MAX_SET_UP_FILE_BYTES }));
   app.use(express.json({ limit: MAX_BODY_BYTES }));
   app.use('/api/photos', express.raw({ type: [...PHOTO_TYPES], limit: MAX_PHOTO_BYTES }));
-  app.use(express.text({ type: 'text/csv', limit: MAX_LOG_BYTES }));
   app.use(bodyProblem);
   app.useGlobalFilters(new ProblemFilter());
   const document = openApi(app);

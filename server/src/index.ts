@@ -4,6 +4,7 @@ export { BackupService } from './backup/backup.service.js';
 export { DEMO_DAY, VERSION } from './about/about.controller.js';
 export { CLOCK, systemClock, type Clock } from './clock.js';
 export { databaseFile, openDatabase, type Database } from './database/open.js';
+export { EntryLogService } from './entry-log/entry-log.service.js';
 export { Reading } from './database/reading.js';
 export { JournalDoor } from './journal/journal-door.js';
 export { RoundService } from './round/round.service.js';

@@ -1,19 +1,7 @@
 import { createReadStream, statSync } from 'node:fs';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
-import {
-  Body,
-  Controller,
-  Get,
-  HttpCode,
-  Inject,
-  PayloadTooLargeException,
-  Post,
-  Req,
-  Res,
-  StreamableFile,
-  UnsupportedMediaTypeException,
-} from '@nestjs/common';
+import { Body, Controller, Get, HttpCode, Inject, Post, Req, Res, StreamableFile } from '@nestjs/common';
 import { ApiConsumes } from '@nestjs/swagger';
 import { MAX_BACKUP_BYTES, type JournalFileResult, type RestoreCheck, type RestoreResult } from '@winter-jar/contracts';
 import type { Request, Response } from 'express';
@@ -21,15 +9,8 @@ import { Documented } from '../api/documented.js';
 import { CLOCK, isoNow, type Clock } from '../clock.js';
 import { BackupService, stampOf } from './backup.service.js';
 import { JournalFileService } from './journal-file.service.js';
+import { uploadOf } from './upload.js';
 import { dropWorkFolder } from './work-folder.js';
-
-/** The body as a stream, of the one type that is read here. */
-function uploadOf(request: Request, type: string): Readable {
-  if (!request.is(type)) throw new UnsupportedMediaTypeException(`a body of type ${type}`);
-  if (Number(request.headers['content-length'] ?? 0) > MAX_BACKUP_BYTES)
-    throw new PayloadTooLargeException(`at most ${MAX_BACKUP_BYTES.toLocaleString('en-GB')} bytes`);
-  return request;
-}
 
 @Controller('api')
 export class BackupController {
@@ -65,7 +46,7 @@ export class BackupController {
     body: 'Download',
   })
   check(@Req() request: Request): Promise<RestoreCheck> {
-    return this.backup.check(uploadOf(request, 'application/gzip'));
+    return this.backup.check(uploadOf(request, 'application/gzip', MAX_BACKUP_BYTES));
   }
 
   @Post('restore')
@@ -99,6 +80,6 @@ export class BackupController {
     body: 'Download',
   })
   import(@Req() request: Request): Promise<JournalFileResult> {
-    return this.journal.import(uploadOf(request, 'application/x-ndjson'));
+    return this.journal.import(uploadOf(request, 'application/x-ndjson', MAX_BACKUP_BYTES));
   }
 }

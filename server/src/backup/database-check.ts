@@ -6,7 +6,7 @@ import { MIGRATIONS } from '../database/migrations.js';
 import { readingStatements } from '../database/statements.js';
 import { END_OF_TIME, SetUpShelf } from '../set-up/set-up-shelf.js';
 
-const KNOWN_MIGRATIONS = MIGRATIONS.map((M) => new M().name);
+const KNOWN_MIGRATIONS: readonly string[] = MIGRATIONS.map((M) => new M().name);
 
 export const issueOf = (field: string, value: unknown, code: string, right: string): FieldIssue => ({
   field,

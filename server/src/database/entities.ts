@@ -15,6 +15,25 @@ export class JournalEntryRow {
   @Column('text', { nullable: true }) targetId!: string | null;
   @Column('text') contentHash!: string;
   @Column('text') content!: string;
+  /** The import that brought it; null for what was logged by itself. */
+  @Column('text', { nullable: true }) importId!: string | null;
+}
+
+/** An import that is being written. It is taken back where it is cancelled, or found here when the folder is opened. */
+@Entity('open_import')
+export class OpenImportRow {
+  @PrimaryColumn('text') id!: string;
+  /** The journal's last number before it. */
+  @Column('integer') afterSeq!: number;
+}
+
+/** A pump whose state has yet to catch up with entries that came in bulk: the key of the first one that is not folded in. */
+@Entity('lagging_pump')
+export class LaggingPumpRow {
+  @PrimaryColumn('text') pumpId!: string;
+  @Column('text') happenedAt!: string;
+  @Column('text') recordedAt!: string;
+  @Column('text') entryId!: string;
 }
 
 /** What an entry is about. */
@@ -83,6 +102,8 @@ export class HouseFactRow {
 
 export const ROWS = [
   JournalEntryRow,
+  OpenImportRow,
+  LaggingPumpRow,
   EntrySubjectRow,
   CountedEntryRow,
   PumpStateRow,

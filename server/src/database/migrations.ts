@@ -36,4 +36,24 @@ class Foundation1 implements MigrationInterface {
   }
 }
 
-export const MIGRATIONS = [Foundation1];
+/** Imports that are written in short turns. */
+class ImportsInTurns2 implements MigrationInterface {
+  readonly name = 'ImportsInTurns1795651200000';
+
+  async up(runner: QueryRunner): Promise<void> {
+    const statements = [
+      'ALTER TABLE "journal_entry" ADD COLUMN "importId" text',
+      'CREATE TABLE "open_import" ("id" text PRIMARY KEY NOT NULL, "afterSeq" integer NOT NULL)',
+      'CREATE TABLE "lagging_pump" ("pumpId" text PRIMARY KEY NOT NULL, "happenedAt" text NOT NULL, "recordedAt" text NOT NULL, "entryId" text NOT NULL)',
+    ];
+    for (const statement of statements) await runner.query(statement);
+  }
+
+  async down(runner: QueryRunner): Promise<void> {
+    await runner.query('DROP TABLE "lagging_pump"');
+    await runner.query('DROP TABLE "open_import"');
+    await runner.query('ALTER TABLE "journal_entry" DROP COLUMN "importId"');
+  }
+}
+
+export const MIGRATIONS = [Foundation1, ImportsInTurns2];

@@ -9,6 +9,11 @@ export class Reading {
     this.sql = readingStatements(database.reader);
   }
 
+  /** Many small searches in one go, on one state of the data: each by itself would have to find that state anew. */
+  together<T>(work: () => T): T {
+    return this.database.reader.transaction(work)();
+  }
+
   reopened(): void {
     this.sql = readingStatements(this.database.reader);
   }

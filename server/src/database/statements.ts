@@ -1,5 +1,13 @@
 import type BetterSqlite3 from 'better-sqlite3';
-import type { CheckpointRow, CountedEntryRow, JournalEntryRow, PumpStateRow, SetUpVersionRow } from './entities.js';
+import type {
+  CheckpointRow,
+  CountedEntryRow,
+  JournalEntryRow,
+  LaggingPumpRow,
+  OpenImportRow,
+  PumpStateRow,
+  SetUpVersionRow,
+} from './entities.js';
 
 type Sqlite = BetterSqlite3.Database;
 export interface KeyParams {
@@ -17,8 +25,9 @@ const COUNTED_FROM = `SELECT "content" FROM counted_entry WHERE "pumpId" = @pump
 export function writingStatements(db: Sqlite) {
   return {
     insertEntry: db.prepare<Omit<JournalEntryRow, 'seq'>>(
-      `INSERT INTO journal_entry ("id", "actId", "kind", "happenedAt", "recordedAt", "targetId", "contentHash", "content")
-       VALUES (@id, @actId, @kind, @happenedAt, @recordedAt, @targetId, @contentHash, @content)`,
+      `INSERT INTO journal_entry ("id", "actId", "kind", "happenedAt", "recordedAt", "targetId", "contentHash", "content", "importId")
+       VALUES (@id, @actId, @kind, @happenedAt, @recordedAt, @targetId, @contentHash, @content, @importId)
+       ON CONFLICT ("id") DO NOTHING`,
     ),
     insertSubject: db.prepare<{ subjectType: string; subjectId: string; happenedAt: string; entryId: string }>(
       `INSERT INTO entry_subject ("subjectType", "subjectId", "happenedAt", "entryId") VALUES (@subjectType, @subjectId, @happenedAt, @entryId)`,
@@ -40,7 +49,7 @@ export function writingStatements(db: Sqlite) {
        ON CONFLICT ("pumpId", "happenedAt", "recordedAt", "entryId") DO UPDATE
        SET "endedCharge" = COALESCE(excluded."endedCharge", checkpoint."endedCharge"), "state" = excluded."state"`,
     ),
-    deleteCheckpointsFrom: db.prepare<KeyParams>(`DELETE FROM checkpoint WHERE "pumpId" = @pumpId AND ${KEY} >= ${AT}`),
+    deleteCheckpointsAfter: db.prepare<KeyParams>(`DELETE FROM checkpoint WHERE "pumpId" = @pumpId AND ${KEY} > ${AT}`),
     /** Its charge may not end there any more; the refold marks it again where it does. */
     unmarkCheckpoint: db.prepare<KeyParams>(
       `UPDATE checkpoint SET "endedCharge" = NULL WHERE "pumpId" = @pumpId AND ${KEY} = ${AT}`,
@@ -57,6 +66,25 @@ export function writingStatements(db: Sqlite) {
       `SELECT "state" FROM checkpoint WHERE "pumpId" = @pumpId AND ${KEY} < ${AT} ORDER BY "happenedAt" DESC, "recordedAt" DESC, "entryId" DESC LIMIT 1`,
     ),
     countedFrom: db.prepare<KeyParams, { content: string }>(COUNTED_FROM),
+    countedNext: db.prepare<KeyParams & { limit: number }, { content: string }>(`${COUNTED_FROM} LIMIT @limit`),
+    laggingPump: db.prepare<[pumpId: string], LaggingPumpRow>(`SELECT * FROM lagging_pump WHERE "pumpId" = ?`),
+    anyLaggingPump: db.prepare<[], LaggingPumpRow>(`SELECT * FROM lagging_pump LIMIT 1`),
+    saveLag: db.prepare<KeyParams>(
+      `INSERT INTO lagging_pump ("pumpId", "happenedAt", "recordedAt", "entryId") VALUES (@pumpId, @happenedAt, @recordedAt, @entryId)
+       ON CONFLICT ("pumpId") DO UPDATE SET "happenedAt" = excluded."happenedAt", "recordedAt" = excluded."recordedAt", "entryId" = excluded."entryId"`,
+    ),
+    deleteLag: db.prepare<[pumpId: string]>(`DELETE FROM lagging_pump WHERE "pumpId" = ?`),
+    openImports: db.prepare<[], OpenImportRow>(`SELECT * FROM open_import`),
+    insertImport: db.prepare<OpenImportRow>(`INSERT INTO open_import ("id", "afterSeq") VALUES (@id, @afterSeq)`),
+    deleteImport: db.prepare<[id: string]>(`DELETE FROM open_import WHERE "id" = ?`),
+    imported: db.prepare<OpenImportRow & { limit: number }, { id: string; content: string }>(
+      `SELECT "id", "content" FROM journal_entry WHERE "seq" > @afterSeq AND "importId" = @id ORDER BY "seq" LIMIT @limit`,
+    ),
+    keepImported: db.prepare<[id: string]>(`UPDATE journal_entry SET "importId" = NULL WHERE "id" = ?`),
+    deleteEntry: db.prepare<[id: string]>(`DELETE FROM journal_entry WHERE "id" = ?`),
+    deleteSubject: db.prepare<{ subjectType: string; subjectId: string; happenedAt: string; entryId: string }>(
+      `DELETE FROM entry_subject WHERE "subjectType" = @subjectType AND "subjectId" = @subjectId AND "happenedAt" = @happenedAt AND "entryId" = @entryId`,
+    ),
     countedKeys: db.prepare<[entryId: string], KeyParams>(
       `SELECT "pumpId", "happenedAt", "recordedAt", "entryId" FROM counted_entry WHERE "entryId" = ?`,
     ),
@@ -116,9 +144,10 @@ export function readingStatements(db: Sqlite) {
     contents: db.prepare<[], { entries: number; lastRecordedAt: string | null }>(
       `SELECT COUNT(*) AS "entries", MAX("recordedAt") AS "lastRecordedAt" FROM journal_entry WHERE "kind" <> 'correction'`,
     ),
-    /** A thousand lines of the journal at most, up to the last one that there was when reading began. */
+    /** A thousand lines of the journal at most, up to the last one that there was when reading began; not of an import that may yet be taken back. */
     journalBetween: db.prepare<{ after: number; until: number }, { seq: number; content: string }>(
-      `SELECT "seq", "content" FROM journal_entry WHERE "seq" > @after AND "seq" <= @until ORDER BY "seq" LIMIT 1000`,
+      `SELECT "seq", "content" FROM journal_entry WHERE "seq" > @after AND "seq" <= @until
+       AND ("importId" IS NULL OR "importId" NOT IN (SELECT "id" FROM open_import)) ORDER BY "seq" LIMIT 1000`,
     ),
     lastSeq: db.prepare<[], { seq: number | null }>(`SELECT MAX("seq") AS "seq" FROM journal_entry`),
     facts: db.prepare<[], { name: string; value: string }>(`SELECT "name", "value" FROM house_fact`),

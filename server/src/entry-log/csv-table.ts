@@ -17,6 +17,9 @@ const NUMBER = /^-?\d+(\.\d+)?(e-?\d+)?$/i;
 
 /** A cell that a spreadsheet would run as a formula is written with a leading apostrophe; reading takes it off again. */
 const escapeCell = (text: string): string => (FORMULA.test(text) || text.startsWith("'") ? `'${text}` : text);
+/** A cell as it was typed, made harmless: what is escaped already, or a number, stays. */
+export const escapeFormula = (typed: string): string =>
+  FORMULA.test(typed) && !NUMBER.test(typed) ? `'${typed}` : typed;
 const unescapeCell = (text: string): string => (text.startsWith("'") ? text.slice(1) : text);
 
 export const bad = (field: string, value: unknown, code: string, right: string): FieldIssue => ({
@@ -25,25 +28,6 @@ export const bad = (field: string, value: unknown, code: string, right: string):
   code,
   right,
 });
-
-/** Rows of a CSV file with a header line; the file as a whole fails only when its header or its quotes do. */
-export function readTable(text: string, columns: Columns): { rows: Row[]; issue: FieldIssue | null } {
-  const failed = (value: string, code: string, right: string) => ({ rows: [], issue: bad('file', value, code, right) });
-  const parsed = Papa.parse<Row>(text.replace(/^\uFEFF/, ''), { header: true, skipEmptyLines: 'greedy' });
-  const header = parsed.meta.fields ?? [];
-  const missing = columns.required.filter((c) => !header.includes(c));
-  if (missing.length > 0) {
-    const right = `a header line with the columns ${columns.required.join(', ')}; missing: ${missing.join(', ')}`;
-    return failed(header.join(', ').slice(0, 200), 'missingColumns', right);
-  }
-  const unknown = header.filter((c) => !columns.all.includes(c));
-  if (unknown.length > 0)
-    return failed(unknown.join(', '), 'unknownColumns', `only the columns ${columns.all.join(', ')}`);
-  const broken = parsed.errors.find((e) => e.type === 'Quotes');
-  if (broken)
-    return failed(`line ${(broken.row ?? 0) + 2}`, 'brokenQuotes', 'quotes that are closed: the file may be cut off');
-  return { rows: parsed.data, issue: null };
-}
 
 type Cell = string | number | null | undefined;
 

@@ -1,12 +1,28 @@
-import { Body, Controller, Get, HttpCode, Inject, NotFoundException, Param, Post, Query, Res } from '@nestjs/common';
-import { ApiConsumes, ApiParam, ApiQuery } from '@nestjs/swagger';
-import { LOG_NAMES, type LogName, type LogPreview, type LogResult } from '@winter-jar/contracts';
-import type { Response } from 'express';
+import { createReadStream, existsSync } from 'node:fs';
+import { pipeline } from 'node:stream/promises';
+import {
+  BadRequestException,
+  Body,
+  ConflictException,
+  Controller,
+  Get,
+  HttpCode,
+  Inject,
+  NotFoundException,
+  Param,
+  Post,
+  Req,
+  Res,
+} from '@nestjs/common';
+import { ApiConsumes, ApiParam } from '@nestjs/swagger';
+import { LOG_NAMES, MAX_LOG_BYTES, type LogImportAnswer, type LogName } from '@winter-jar/contracts';
+import type { Request, Response } from 'express';
 import { Documented } from '../api/documented.js';
+import { uploadOf } from '../backup/upload.js';
 import { EntryLogService } from './entry-log.service.js';
 
-const asText = (body: unknown): string => (typeof body === 'string' ? body : '');
 const LOG_PARAM = { name: 'log', enum: [...LOG_NAMES] } as const;
+const CSV = 'text/csv';
 
 function known(log: string): LogName {
   const name = LOG_NAMES.find((n) => n === log);
@@ -14,51 +30,83 @@ function known(log: string): LogName {
   return name;
 }
 
-@Controller('api/logs')
+const asFile = (response: Response, name: string): Response =>
+  response
+    .set('Content-Type', `${CSV}; charset=utf-8`)
+    .set('Content-Disposition', `attachment; filename="${name}.csv"`);
+
+@Controller('api')
 export class EntryLogController {
   constructor(@Inject(EntryLogService) private readonly service: EntryLogService) {}
 
-  @Post(':log/preview')
-  @HttpCode(200)
-  @ApiParam(LOG_PARAM)
-  @ApiConsumes('text/csv')
-  @Documented({
-    id: 'previewLog',
-    summary: 'What an import would do, row by row',
-    answer: 'LogPreview',
-    body: 'LogText',
-  })
-  preview(@Param('log') log: string, @Body() body: unknown): Promise<LogPreview> {
-    return this.service.preview(known(log), asText(body));
-  }
-
-  @Post(':log')
-  @HttpCode(200)
-  @ApiParam(LOG_PARAM)
-  @ApiConsumes('text/csv')
-  @ApiQuery({ name: 'goodRowsOnly', required: true, enum: ['yes', 'no'] })
-  @Documented({
-    id: 'importLog',
-    summary: 'Import a log: all rows, or only the good ones',
-    answer: 'LogResult',
-    body: 'LogText',
-  })
-  import(
-    @Param('log') log: string,
-    @Body() body: unknown,
-    @Query('goodRowsOnly') goodRowsOnly: string,
-  ): Promise<LogResult> {
-    return this.service.import(known(log), asText(body), goodRowsOnly === 'yes');
-  }
-
-  @Get(':log')
+  @Get('logs/:log')
   @ApiParam(LOG_PARAM)
   @Documented({ id: 'exportLog', summary: 'All runs or looks that count, as CSV', answer: 'LogText' })
   export(@Param('log') log: string, @Res() response: Response): void {
     const name = known(log);
-    response
-      .set('Content-Type', 'text/csv; charset=utf-8')
-      .set('Content-Disposition', `attachment; filename="${name}.csv"`)
-      .send(this.service.export(name));
+    asFile(response, name).send(this.service.export(name));
+  }
+
+  @Post('logs/:log/imports')
+  @ApiParam(LOG_PARAM)
+  @ApiConsumes(CSV)
+  @Documented({
+    id: 'beginLogImport',
+    summary: 'Take a log file in and begin to read it: nothing is written before it is told to',
+    answer: 'LogImportAnswer',
+    status: 201,
+    body: 'LogText',
+  })
+  async begin(@Param('log') log: string, @Req() request: Request): Promise<LogImportAnswer> {
+    const name = known(log);
+    return (await this.service.begin(name, uploadOf(request, CSV, MAX_LOG_BYTES))).answer();
+  }
+
+  @Get('imports/:id')
+  @Documented({ id: 'logImport', summary: 'Where an import stands', answer: 'LogImportAnswer' })
+  about(@Param('id') id: string): LogImportAnswer {
+    return this.service.importOf(id).answer();
+  }
+
+  @Post('imports/:id/write')
+  @HttpCode(202)
+  @Documented({
+    id: 'writeLogImport',
+    summary: 'Begin to write the rows of an import that was read',
+    answer: 'LogImportAnswer',
+    status: 202,
+    body: 'WriteLogImport',
+  })
+  write(@Param('id') id: string, @Body() body: { goodRowsOnly?: unknown }): LogImportAnswer {
+    const job = this.service.importOf(id);
+    if (typeof body?.goodRowsOnly !== 'boolean') throw new BadRequestException('goodRowsOnly: true or false');
+    if (!job.write(body.goodRowsOnly))
+      throw new ConflictException('an import that is ready, and with refused rows the word to take the good rows only');
+    return job.answer();
+  }
+
+  @Post('imports/:id/cancel')
+  @HttpCode(200)
+  @Documented({
+    id: 'cancelLogImport',
+    summary: 'Stop an import and take back what it wrote; what is done stays',
+    answer: 'LogImportAnswer',
+  })
+  async cancel(@Param('id') id: string): Promise<LogImportAnswer> {
+    const job = this.service.importOf(id);
+    await job.cancel();
+    return job.answer();
+  }
+
+  @Get('imports/:id/refused')
+  @Documented({
+    id: 'refusedRows',
+    summary: 'The refused rows of an import with the reasons, as CSV',
+    answer: 'LogText',
+  })
+  async refused(@Param('id') id: string, @Res() response: Response): Promise<void> {
+    const { path } = this.service.importOf(id).refused;
+    if (!existsSync(path)) throw new NotFoundException('an import with refused rows');
+    await pipeline(createReadStream(path), asFile(response, 'refused-rows'));
   }
 }

@@ -1,7 +1,8 @@
+import { hash } from 'node:crypto';
 import { checkEntry, type FieldIssue } from '@winter-jar/contracts';
 import type { Entry, EntryKind, HouseSetUp, Subject } from '@winter-jar/core';
-import { v5 as uuidFromName } from 'uuid';
-import { bad, cellReader, readTable, writeTable, type CellReader, type Columns, type Row } from './csv-table.js';
+import { v7 } from 'uuid';
+import { cellReader, writeTable, type CellReader, type Columns, type Row } from './csv-table.js';
 
 /** One kind of entry as a CSV file: a row per entry. A new log is one more object of this form. docs/formats.md describes them. */
 export interface EntryLog<K extends EntryKind> {
@@ -28,54 +29,26 @@ export const SHARED_COLUMNS = {
 } as const;
 const SHARED_COLUMN_OF: Readonly<Record<string, string>> = { 'body.remark': 'remark', actId: 'act_id' };
 
-/** Namespace of ids made for rows that come without one: the same row gets the same id, however often it is read. */
-const ROW_NAMESPACE = 'b7f7f0f4-6a1e-5c1b-9d7a-2f1d9be4a310';
+/**
+ * The id of a row that comes without one: the same row gets the same id, however often it is read. It sorts by the row's moment, as
+ * the ids that clients make do, so that neighbours in time lie side by side on the disk.
+ */
+function idOfRow(happenedAt: string, telling: readonly unknown[]): string {
+  const random = hash('sha256', JSON.stringify(telling), 'buffer').subarray(0, 16);
+  return v7({ msecs: Math.max(0, Date.parse(happenedAt)), seq: random.readUInt32BE(0), random });
+}
 
-export type ReadRow = { readonly line: number; readonly row: Row } & (
-  { readonly ok: true; readonly entry: Entry } | { readonly ok: false; readonly issues: readonly FieldIssue[] }
-);
+export type ReadRow =
+  { readonly ok: true; readonly entry: Entry } | { readonly ok: false; readonly issues: readonly FieldIssue[] };
 
-export type ReadLog =
-  { readonly ok: true; readonly rows: Iterable<ReadRow> } | { readonly ok: false; readonly issue: FieldIssue };
-
-interface Reader {
+export interface LogReader {
   readonly house: HouseSetUp;
   /** Clock of the reader, for rows that lie in the future or say not when they were recorded. */
   readonly nowMs: number;
 }
 
-/** Reads a log. Rows that are not right carry their issues. */
-export function readLog<K extends EntryKind>(log: EntryLog<K>, input: Reader & { text: string }): ReadLog {
-  const { rows, issue } = readTable(input.text, log.columns);
-  return issue ? { ok: false, issue } : { ok: true, rows: readRows(log, rows, input) };
-}
-
-/** Row by row, so that a long file can be read in turns. */
-function* readRows<K extends EntryKind>(log: EntryLog<K>, rows: readonly Row[], reader: Reader): Generator<ReadRow> {
-  const seen = new Map<string, number>();
-  for (const [i, row] of rows.entries()) {
-    const line = i + 2;
-    const read = readRow(log, row, reader);
-    if (!read.ok) {
-      yield { line, row, ok: false, issues: read.issues };
-      continue;
-    }
-    const first = seen.get(read.entry.id);
-    if (first !== undefined) {
-      const right = `each ${log.kind} once: this one stands in line ${first} already`;
-      yield { line, row, ok: false, issues: [bad('id', row.id ?? '', 'twice', right)] };
-      continue;
-    }
-    seen.set(read.entry.id, line);
-    yield { line, row, ok: true, entry: read.entry };
-  }
-}
-
-function readRow<K extends EntryKind>(
-  log: EntryLog<K>,
-  row: Row,
-  { house, nowMs }: Reader,
-): { ok: true; entry: Entry } | { ok: false; issues: readonly FieldIssue[] } {
+/** Reads one row of a log; what is wrong is named by its column. */
+export function readRow<K extends EntryKind>(log: EntryLog<K>, row: Row, { house, nowMs }: LogReader): ReadRow {
   const cells = cellReader(row, log.columns);
   const { text, issues } = cells;
   const pumpId = cells.known('pump', text('pump'), house.pump, 'a pump');
@@ -87,7 +60,7 @@ function readRow<K extends EntryKind>(
   const subjects: Subject[] = [{ type: 'pump', id: pumpId }, ...more];
   const pumps = subjects.filter((s) => s.type === 'pump').map((s) => s.id);
   const told = log.tellsApart.map((key) => (body as Record<string, unknown>)[key] ?? null);
-  const id = text('id') || uuidFromName(JSON.stringify([pumps, happenedAt, ...told]), ROW_NAMESPACE);
+  const id = text('id') || idOfRow(happenedAt, [pumps, happenedAt, ...told]);
   const remark = text('remark');
   const checked = checkEntry(
     {
@@ -119,7 +92,7 @@ export function inColumns<K extends EntryKind>(log: EntryLog<K>, issue: FieldIss
   return { ...issue, field: issue.field === 'happenedAt' ? log.when.column : (column ?? issue.field) };
 }
 
-/** Entries as a CSV file that {@link readLog} reads back to the same entries. */
+/** Entries as a CSV file that {@link readRow} reads back to the same entries. */
 export function writeLog<K extends EntryKind>(log: EntryLog<K>, entries: readonly Entry[]): string {
   const rows = entries.flatMap((entry) => {
     if (entry.kind !== log.kind) return [];

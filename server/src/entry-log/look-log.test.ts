@@ -1,20 +1,25 @@
 import { bookOf, changeAt, lookAt, runAt, START } from '@winter-jar/core/testing';
-import { nowMs, openHouse, type TestHouse } from '../testing/test-house.js';
-import { EntryLogService } from './entry-log.service.js';
-import { readLog } from './entry-log.js';
+import { importInto, logsOf, readInto, rowsOf } from '../testing/log-files.js';
+import { openHouse, type TestHouse } from '../testing/test-house.js';
 import { LOOK_LOG } from './look-log.js';
 
 const house = bookOf().at(START);
 const HEADER =
   'pump,looked_at,hours_stood,source,looked_at_ml,free_water_ml,cream_ml,colour,clarity,particles,particle_kinds,smell,water_at_pick_up,jar,remark';
-const rowOf = (row: string) => {
-  const log = readLog(LOOK_LOG, { text: `${HEADER}\n${row}`, house, nowMs: nowMs() });
-  if (!log.ok) throw new Error(log.issue.right);
-  return [...log.rows][0];
-};
+const rowOf = async (row: string) =>
+  (
+    await rowsOf(
+      LOOK_LOG,
+      `${HEADER}
+${row}`,
+      house,
+    )
+  )[0];
 
-test('a row written by hand is understood, and what is left empty is not said', () => {
-  const read = rowOf('P-1,2031-03-09T14:05+01:00,20,sample,300,12,4,3.5,hazy,few,black rustRed,sour,,straight-500,odd');
+test('a row written by hand is understood, and what is left empty is not said', async () => {
+  const read = await rowOf(
+    'P-1,2031-03-09T14:05+01:00,20,sample,300,12,4,3.5,hazy,few,black rustRed,sour,,straight-500,odd',
+  );
   expect(read).toMatchObject({
     ok: true,
     entry: {
@@ -39,7 +44,7 @@ test('a row written by hand is understood, and what is left empty is not said', 
     jarShapeId: 'straight-500',
     remark: 'odd',
   });
-  const glass = rowOf('p1,2031-03-09T14:05Z,0,,,,,,bright,,,,,,');
+  const glass = await rowOf('p1,2031-03-09T14:05Z,0,,,,,,bright,,,,,,');
   expect(glass?.ok && glass.entry.body).toEqual({
     sump: 'oil',
     source: 'sightGlass',
@@ -59,8 +64,8 @@ test.each([
   ['p1,2031-03-09T14:05Z,8,,,,,,,none,black,,,,', 'particles', 'none', /few or many/],
   ['p1,2031-03-09T14:05Z,8,,,,,,,,,roses,,,', 'smell', 'roses', /one of none, sour/],
   ['p1,2031-03-09T14:05Z,8,,,,,,,,,,maybe,,', 'water_at_pick_up', 'maybe', /yes, no or empty/],
-])('%s names its column, the value and what would be right', (row, field, value, right) => {
-  expect(rowOf(row)).toMatchObject({
+])('%s names its column, the value and what would be right', async (row, field, value, right) => {
+  expect(await rowOf(row)).toMatchObject({
     ok: false,
     issues: [{ field, value, right: expect.stringMatching(right) as string }],
   });
@@ -69,7 +74,6 @@ test.each([
 describe('import and export', () => {
   let first: TestHouse;
   let second: TestHouse;
-  const serviceOn = (h: TestHouse) => new EntryLogService({ nowMs }, h.reading, h.shelf, h.door);
   beforeEach(async () => {
     first = await openHouse();
     second = await openHouse();
@@ -105,16 +109,16 @@ describe('import and export', () => {
     // A photograph that is cited must be there when a person writes; a file is taken as it is.
     first.door.writeTogether([...others, ...looks]);
     second.door.writeTogether(others);
-    const text = serviceOn(first).export('looks');
-    expect(await serviceOn(second).import('looks', text, false)).toMatchObject({ rows: 2, fresh: 2, written: 2 });
+    const text = logsOf(first).export('looks');
+    expect(await importInto(second, 'looks', text)).toMatchObject({ rows: 2, fresh: 2, written: 2 });
     expect(second.states()).toEqual(first.states());
-    expect(serviceOn(second).export('looks')).toBe(text);
-    expect(await serviceOn(first).import('looks', text, false)).toMatchObject({ unchanged: 2, written: 0 });
+    expect(logsOf(second).export('looks')).toBe(text);
+    expect(await importInto(first, 'looks', text)).toMatchObject({ unchanged: 2, written: 0 });
   });
 
   test('a look into a jar that is too small for it, or not known, is a bad row', async () => {
     const row = (jar: string) => `${HEADER}\np1,2031-03-09T14:05Z,8,sample,300,,,,,,,,,${jar},`;
-    const of = async (jar: string) => (await serviceOn(first).preview('looks', row(jar))).shown[0]?.issues[0];
+    const of = async (jar: string) => (await readInto(first, 'looks', row(jar))).answer().firstRefused[0]?.issues[0];
     expect(await of('straight-100')).toMatchObject({
       field: 'looked_at_ml',
       right: 'at most 100 mL, what 100 mL straight holds',

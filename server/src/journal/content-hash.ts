@@ -1,5 +1,13 @@
-import { createHash } from 'node:crypto';
+import { hash } from 'node:crypto';
 import type { JournalEntry, SetUpVersion } from '@winter-jar/core';
+
+/** Names of fields as JSON: few, and needed for every entry. */
+const quoted = new Map<string, string>();
+function quotedName(key: string): string {
+  let text = quoted.get(key);
+  if (text === undefined) quoted.set(key, (text = JSON.stringify(key)));
+  return text;
+}
 
 /** One text for one content: keys in order, what is absent or null left out. */
 export function canonical(value: unknown): string {
@@ -8,7 +16,7 @@ export function canonical(value: unknown): string {
   let text = '';
   for (const key of Object.keys(value).sort()) {
     const member = (value as Record<string, unknown>)[key];
-    if (member !== undefined && member !== null) text += `${JSON.stringify(key)}:${canonical(member)},`;
+    if (member !== undefined && member !== null) text += `${quotedName(key)}:${canonical(member)},`;
   }
   return `{${text}}`;
 }
@@ -16,5 +24,5 @@ export function canonical(value: unknown): string {
 /** Two entries with one hash say the same. When it was recorded, on which device and what was asked are not part of it. */
 export function contentHash(entry: JournalEntry | SetUpVersion): string {
   const { recordedAt: _recorded, device: _device, acknowledged: _asked, actId: _act, ...said } = entry as JournalEntry;
-  return createHash('sha256').update(canonical(said)).digest('hex');
+  return hash('sha256', canonical(said));
 }

@@ -7,6 +7,7 @@ import {
   pumpIdsOf,
   refold,
   winningCorrection,
+  type Checkpoint,
   type Correction,
   type Entry,
   type OrderKey,
@@ -24,6 +25,9 @@ const params = (pumpId: string, key: OrderKey): KeyParams => ({
   recordedAt: key.recordedAt,
   entryId: key.id,
 });
+export const keyOf = ({ entryId, ...key }: KeyParams): OrderKey => ({ ...key, id: entryId });
+/** Entries of one pump that a turn folds at most. */
+const FOLDED_PER_TURN = 400;
 const parse = <T>(text: string): T => JSON.parse(text) as T;
 
 /** Remembers for each pump the earliest key that changed. */
@@ -43,8 +47,8 @@ export class DerivedTables {
     private readonly shelf: SetUpShelf,
   ) {}
 
-  /** Puts the entry as it now counts in place. @returns for each pump the earliest key that changed */
-  count(original: Entry, maybeCounted: boolean): Map<string, OrderKey> {
+  /** Puts the entry as it now counts in place. @param text the entry as JSON, where it is at hand @returns for each pump the earliest key that changed */
+  count(original: Entry, maybeCounted: boolean, text: string | null = null): Map<string, OrderKey> {
     const changed = new Map<string, OrderKey>();
     const counted = maybeCounted ? this.sql.countedKeys.all(original.id) : [];
     for (const { pumpId, entryId, ...key } of counted) touch(changed, new Map([[pumpId, { ...key, id: entryId }]]));
@@ -59,7 +63,7 @@ export class DerivedTables {
       kind: entry.kind,
       correctionId: winningCorrection(corrections)?.id ?? null,
       contradicted: correctionsConflict(corrections) ? (1 as const) : (0 as const),
-      content: JSON.stringify(entry),
+      content: (entry === original ? text : null) ?? JSON.stringify(entry),
     };
     for (const pumpId of pumpIdsOf(entry)) {
       const pump = this.shelf.book.pumpAt({ pumpId, instant: entry.happenedAt });
@@ -71,26 +75,74 @@ export class DerivedTables {
 
   /** Folds a pump from the last state before `key`: its present state for what comes last, a checkpoint for what comes late. */
   fold(pumpId: string, key: OrderKey): void {
+    if (this.sql.laggingPump.get(pumpId)) return this.fallBehind(pumpId, key);
     const present = this.sql.stateOf.get(pumpId);
     const state = present?.foldVersion === FOLD_VERSION ? this.kept.read(pumpId, present.state) : null;
     const appended = state?.last && compareOrder(state.last, key) < 0;
     const from = appended ? state : this.lastStateBefore(pumpId, key);
-    if (!appended) {
-      this.sql.deleteCheckpointsFrom.run(params(pumpId, key));
-      if (from.last) this.sql.unmarkCheckpoint.run(params(pumpId, from.last));
-    }
+    if (!appended) this.forgetCheckpointsAfter(from);
     const later = this.sql.countedFrom.all(params(pumpId, from.last ?? BEFORE_ALL));
-    const folded = refold({ from, entries: later.map((row) => parse<Entry>(row.content)), book: this.shelf.book });
-    for (const { key: at, endedCharge, state: kept } of folded.checkpoints) {
-      this.sql.insertCheckpoint.run({ ...params(pumpId, at), endedCharge, state: JSON.stringify(kept) });
+    this.saveState(
+      this.foldOn(
+        from,
+        later.map((row) => parse<Entry>(row.content)),
+      ),
+    );
+  }
+
+  /**
+   * Entries came or went in bulk, the earliest at `key`: until {@link catchUp} is through, the pump's state is that of before, and
+   * what is written meanwhile is folded in then.
+   */
+  fallBehind(pumpId: string, key: OrderKey): void {
+    const lag = this.sql.laggingPump.get(pumpId);
+    if (!lag || compareOrder(key, keyOf(lag)) < 0) this.sql.saveLag.run(params(pumpId, key));
+  }
+
+  /** Folds some of what a lagging pump has yet to take in, so that no turn is long. @returns how many entries */
+  catchUp(pumpId: string, key: OrderKey): number {
+    const from = this.lastStateBefore(pumpId, key);
+    this.forgetCheckpointsAfter(from);
+    const limit = FOLDED_PER_TURN + 1;
+    const rows = this.sql.countedNext.all({ ...params(pumpId, from.last ?? BEFORE_ALL), limit });
+    const entries = rows.map((row) => parse<Entry>(row.content));
+    const next = entries[FOLDED_PER_TURN];
+    const state = this.foldOn(from, entries.slice(0, FOLDED_PER_TURN));
+    if (next && state.last) {
+      this.saveCheckpoint({ key: state.last, endedCharge: null, state });
+      this.sql.saveLag.run(params(pumpId, next));
+    } else {
+      this.saveState(state);
+      this.sql.deleteLag.run(pumpId);
     }
-    if (folded.state.entries === 0) {
+    return Math.min(entries.length, FOLDED_PER_TURN);
+  }
+
+  private foldOn(from: PumpState, entries: readonly Entry[]): PumpState {
+    const folded = refold({ from, entries, book: this.shelf.book });
+    for (const checkpoint of folded.checkpoints) this.saveCheckpoint(checkpoint);
+    return folded.state;
+  }
+
+  private saveCheckpoint({ key, endedCharge, state }: Checkpoint): void {
+    this.sql.insertCheckpoint.run({ ...params(state.pumpId, key), endedCharge, state: JSON.stringify(state) });
+  }
+
+  private saveState(state: PumpState): void {
+    const { pumpId } = state;
+    if (state.entries === 0) {
       this.sql.deleteState.run(pumpId);
       return;
     }
-    const text = JSON.stringify(folded.state);
+    const text = JSON.stringify(state);
     this.sql.saveState.run({ pumpId, foldVersion: FOLD_VERSION, state: text });
-    this.kept.keep(pumpId, text, folded.state);
+    this.kept.keep(pumpId, text, state);
+  }
+
+  /** What was folded on from a state does not hold any more; nor, it may be, that its charge ended there. */
+  private forgetCheckpointsAfter({ pumpId, last }: PumpState): void {
+    this.sql.deleteCheckpointsAfter.run(params(pumpId, last ?? BEFORE_ALL));
+    if (last) this.sql.unmarkCheckpoint.run(params(pumpId, last));
   }
 
   /** Ends of runs follow from their equipment's cycle time where only cycles were counted. */

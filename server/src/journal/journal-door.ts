@@ -15,9 +15,11 @@ import type { Database } from '../database/open.js';
 import { writingStatements, type WritingStatements } from '../database/statements.js';
 import { hasPhoto } from '../photos/photo-files.js';
 import type { RecordName, SetUpShelf } from '../set-up/set-up-shelf.js';
+import { BulkWriting } from './bulk-writing.js';
 import { contentHash } from './content-hash.js';
 import { BEFORE_ALL, DerivedTables, touch } from './derived-tables.js';
 import { questionsAbout, sampleIssues, setUpIssues } from './entry-rules.js';
+import { insertEntry } from './insert-entry.js';
 import { SetUpWriting } from './set-up-writing.js';
 
 const parse = <T>(text: string): T => JSON.parse(text) as T;
@@ -40,6 +42,8 @@ export class JournalDoor {
   private sql!: WritingStatements;
   private derived!: DerivedTables;
   private setUp!: SetUpWriting;
+  /** Entries that come as a file. */
+  bulk!: BulkWriting;
 
   constructor(
     private readonly database: Database,
@@ -54,6 +58,7 @@ export class JournalDoor {
     this.sql = writingStatements(this.database.writer);
     this.derived = new DerivedTables(this.sql, this.shelf);
     this.setUp = new SetUpWriting(this.database, this.shelf, this.sql, this.derived);
+    this.bulk = new BulkWriting(this.database, this.sql, this.derived, (entry) => this.entryIssues(entry));
   }
 
   /** Writes, looks at the states that would follow, and takes everything back. */
@@ -157,8 +162,9 @@ export class JournalDoor {
     })();
   }
 
-  /** States of another fold version are rebuilt before anything is served. */
-  rebuildOutdated(): number {
+  /** Before anything is served: what a crash left half-imported is taken back, and states of another fold version are rebuilt. */
+  putInOrder(): number {
+    this.bulk.takeBackUnfinished();
     return this.sql.outdatedStates.all(FOLD_VERSION).length > 0 ? this.rebuildAll() : 0;
   }
 
@@ -193,33 +199,20 @@ export class JournalDoor {
     const { id } = entry;
     const hash = contentHash(entry);
     const stored = this.sql.entryById.get(id);
-    if (stored) {
-      return stored.contentHash === hash
-        ? { id, status: 'alreadyWritten', seq: stored.seq }
-        : { id, status: 'conflict', stored: parse(stored.content), sent: entry };
+    if (stored?.contentHash === hash) {
+      // Acknowledged from now on, whatever becomes of an import that brought it.
+      if (stored.importId !== null) this.sql.keepImported.run(id);
+      return { id, status: 'alreadyWritten', seq: stored.seq };
     }
+    if (stored) return { id, status: 'conflict', stored: parse(stored.content), sent: entry };
     const issues = entry.kind === 'correction' ? this.correctionIssues(entry, act) : this.entryIssues(entry);
     if (issues.length > 0) return { id, status: 'refused', issues };
     if (entry.kind !== 'correction' && asking === 'asks') {
       const questions = questionsAbout(entry, this.shelf.book, this.sql);
       if (questions.length > 0) return { id, status: 'asked', questions };
     }
-    const { actId, kind, happenedAt, recordedAt } = entry;
-    const targetId = entry.kind === 'correction' ? entry.body.targetId : null;
-    const row = {
-      id,
-      actId,
-      kind,
-      happenedAt,
-      recordedAt,
-      targetId,
-      contentHash: hash,
-      content: JSON.stringify(entry),
-    };
-    const seq = Number(this.sql.insertEntry.run(row).lastInsertRowid);
-    for (const subject of entry.subjects) {
-      this.sql.insertSubject.run({ subjectType: subject.type, subjectId: subject.id, happenedAt, entryId: id });
-    }
+    const seq = insertEntry(this.sql, entry, { contentHash: hash, content: JSON.stringify(entry) }, null);
+    if (seq === null) throw new Error(`${id}: taken within one act`);
     const original = entry.kind === 'correction' ? this.originalOf(entry) : entry;
     if (original) touch(touched, this.derived.count(original, entry.kind === 'correction'));
     return { id, status: 'written', seq };

@@ -2,8 +2,8 @@ import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
 
 /** Bodies that are not JSON, and one that is empty: the server takes no write without a type. */
 const BODY_TYPES: Readonly<Record<string, string>> = {
-  previewLog: 'text/csv',
-  importLog: 'text/csv',
+  beginLogImport: 'text/csv',
+  cancelLogImport: 'application/json',
   checkBackup: 'application/gzip',
   importJournal: 'application/x-ndjson',
   openDemoYard: 'application/json',

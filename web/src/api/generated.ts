@@ -90,25 +90,34 @@ const injectedRtkApi = api.injectEndpoints({
         body: queryArg,
       }),
     }),
-    previewLog: build.mutation<PreviewLogApiResponse, PreviewLogApiArg>({
-      query: (queryArg) => ({
-        url: `/api/logs/${queryArg.log}/preview`,
-        method: 'POST',
-        body: queryArg.logText,
-      }),
-    }),
-    importLog: build.mutation<ImportLogApiResponse, ImportLogApiArg>({
-      query: (queryArg) => ({
-        url: `/api/logs/${queryArg.log}`,
-        method: 'POST',
-        body: queryArg.logText,
-        params: {
-          goodRowsOnly: queryArg.goodRowsOnly,
-        },
-      }),
-    }),
     exportLog: build.query<ExportLogApiResponse, ExportLogApiArg>({
       query: (queryArg) => ({ url: `/api/logs/${queryArg}` }),
+    }),
+    beginLogImport: build.mutation<BeginLogImportApiResponse, BeginLogImportApiArg>({
+      query: (queryArg) => ({
+        url: `/api/logs/${queryArg.log}/imports`,
+        method: 'POST',
+        body: queryArg.logText,
+      }),
+    }),
+    logImport: build.query<LogImportApiResponse, LogImportApiArg>({
+      query: (queryArg) => ({ url: `/api/imports/${queryArg}` }),
+    }),
+    writeLogImport: build.mutation<WriteLogImportApiResponse, WriteLogImportApiArg>({
+      query: (queryArg) => ({
+        url: `/api/imports/${queryArg.id}/write`,
+        method: 'POST',
+        body: queryArg.writeLogImport,
+      }),
+    }),
+    cancelLogImport: build.mutation<CancelLogImportApiResponse, CancelLogImportApiArg>({
+      query: (queryArg) => ({
+        url: `/api/imports/${queryArg}/cancel`,
+        method: 'POST',
+      }),
+    }),
+    refusedRows: build.query<RefusedRowsApiResponse, RefusedRowsApiArg>({
+      query: (queryArg) => ({ url: `/api/imports/${queryArg}/refused` }),
     }),
     makeBackup: build.query<MakeBackupApiResponse, MakeBackupApiArg>({
       query: () => ({ url: `/api/backup` }),
@@ -211,19 +220,27 @@ export type ImportSetUpFileApiArg = {
 export type PreviewSetUpFileApiResponse =
   /** status 200 What an import of a set-up file would do, record by record */ SetUpFilePreview;
 export type PreviewSetUpFileApiArg = SetUpFile;
-export type PreviewLogApiResponse = /** status 200 What an import would do, row by row */ LogPreview;
-export type PreviewLogApiArg = {
-  log: 'runs' | 'looks';
-  logText: LogText;
-};
-export type ImportLogApiResponse = /** status 200 Import a log: all rows, or only the good ones */ LogResult;
-export type ImportLogApiArg = {
-  log: 'runs' | 'looks';
-  goodRowsOnly: 'yes' | 'no';
-  logText: LogText;
-};
 export type ExportLogApiResponse = /** status 200 All runs or looks that count, as CSV */ LogText;
 export type ExportLogApiArg = 'runs' | 'looks';
+export type BeginLogImportApiResponse =
+  /** status 201 Take a log file in and begin to read it: nothing is written before it is told to */ LogImportAnswer;
+export type BeginLogImportApiArg = {
+  log: 'runs' | 'looks';
+  logText: LogText;
+};
+export type LogImportApiResponse = /** status 200 Where an import stands */ LogImportAnswer;
+export type LogImportApiArg = string;
+export type WriteLogImportApiResponse =
+  /** status 202 Begin to write the rows of an import that was read */ LogImportAnswer;
+export type WriteLogImportApiArg = {
+  id: string;
+  writeLogImport: WriteLogImport;
+};
+export type CancelLogImportApiResponse =
+  /** status 200 Stop an import and take back what it wrote; what is done stays */ LogImportAnswer;
+export type CancelLogImportApiArg = string;
+export type RefusedRowsApiResponse = /** status 200 The refused rows of an import with the reasons, as CSV */ LogText;
+export type RefusedRowsApiArg = string;
 export type MakeBackupApiResponse = /** status 200 The whole data folder as one checked file */ Download;
 export type MakeBackupApiArg = void;
 export type CheckBackupApiResponse = /** status 200 Upload a backup and see what is in it */ RestoreCheck;
@@ -2263,35 +2280,34 @@ export type SetUpFilePreview = {
   /** Set when the file as a whole cannot be read. */
   fileIssue: FieldIssue | null;
 };
-export type LogRow = {
+export type LogText = string;
+export type LogName = 'runs' | 'looks';
+export type LogImportState = 'reading' | 'ready' | 'writing' | 'done' | 'takingBack' | 'cancelled' | 'failed';
+export type RefusedRow = {
   line: number;
-  status: 'new' | 'unchanged' | 'bad';
   pump: string;
   /** When it happened, as the row says. */
   when: string;
   issues: FieldIssue[];
 };
-export type LogPreview = {
+export type LogImportAnswer = {
+  id: string;
+  log: LogName;
+  state: LogImportState;
+  /** What is done of its present state, from 0 to 1. */
+  progress: number;
   rows: number;
   fresh: number;
   unchanged: number;
-  bad: number;
-  /** All bad rows (at most 500), and the first rows of the rest. */
-  shown: LogRow[];
+  refused: number;
+  written: number;
+  /** The first of the refused rows; the report of refused rows has them all. */
+  firstRefused: RefusedRow[];
   /** Set when the file as a whole cannot be read. */
   fileIssue: FieldIssue | null;
 };
-export type LogText = string;
-export type LogResult = {
-  rows: number;
-  fresh: number;
-  unchanged: number;
-  bad: number;
-  /** All bad rows (at most 500), and the first rows of the rest. */
-  shown: LogRow[];
-  /** Set when the file as a whole cannot be read. */
-  fileIssue: FieldIssue | null;
-  written: number;
+export type WriteLogImport = {
+  goodRowsOnly: boolean;
 };
 export type BackupContents = {
   pumps: number;

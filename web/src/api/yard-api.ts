@@ -2,7 +2,7 @@ import { generatedApi } from './generated.js';
 
 /** The generated endpoints with what goes stale after a write: everything that was read. */
 const READ = ['about', 'round', 'pump', 'journal', 'entry', 'setUp', 'record', 'oilStory', 'water'] as const;
-const WRITTEN = ['postEntries', 'importLog', 'postSetUp', 'importSetUpFile', 'restore', 'importJournal'] as const;
+const WRITTEN = ['postEntries', 'postSetUp', 'importSetUpFile', 'restore', 'importJournal'] as const;
 
 const tagged = (names: readonly string[], tags: object) => Object.fromEntries(names.map((name) => [name, tags]));
 
@@ -19,8 +19,10 @@ export const {
   useEntryQuery,
   usePostEntriesMutation,
   usePreviewEntriesMutation,
-  usePreviewLogMutation,
-  useImportLogMutation,
+  useBeginLogImportMutation,
+  useLogImportQuery,
+  useWriteLogImportMutation,
+  useCancelLogImportMutation,
   useSetUpQuery,
   useRecordQuery,
   usePostSetUpMutation,

@@ -1,18 +1,15 @@
-import type { LogName, LogPreview, LogResult } from '@winter-jar/contracts';
+import type { LogName } from '@winter-jar/contracts';
 import { useState } from 'react';
 import { NavLink, useParams } from 'react-router';
-import { useImportLogMutation, usePreviewLogMutation } from '../api/yard-api.js';
 import { PageTitle } from '../app/page-title.js';
-import { issueWords } from '../journal/issue-words.js';
 import { Button } from '../ui/button.js';
 import { Field, inputClass } from '../ui/field.js';
 import { FileExchange } from '../ui/file-exchange.js';
 import { Trouble } from '../ui/page-state.js';
-import { useFileImport } from '../ui/use-file-import.js';
+import { ImportShown } from './import-shown.js';
+import { useLogImport } from './use-log-import.js';
 
-const MAX_BYTES = 20_000_000;
-
-interface LogWords {
+export interface LogWords {
   readonly title: string;
   readonly one: string;
   readonly many: string;
@@ -43,21 +40,7 @@ export function EntryLogPage() {
 }
 
 function EntryLog({ name, words }: { name: LogName; words: LogWords }) {
-  const [askPreview, previewing] = usePreviewLogMutation();
-  const [askImport, importing] = useImportLogMutation();
-  const file = useFileImport<string, LogPreview, LogResult, 'yes' | 'no'>({
-    read: async (chosen) =>
-      chosen.size > MAX_BYTES
-        ? { ok: false, words: `${chosen.name} is larger than 20 MB. Cut it into parts; each row stands for itself.` }
-        : { ok: true, content: await chosen.text() },
-    ask: async (text) => (await askPreview({ log: name, logText: text })).data ?? null,
-    put: async (text, goodRowsOnly) => {
-      const { data } = await askImport({ log: name, goodRowsOnly, logText: text });
-      return data ? { ok: true, content: data } : null;
-    },
-    failed: 'The server does not answer, or the file is too large. Nothing was imported; try again.',
-  });
-  const { preview, result } = file;
+  const file = useLogImport(name);
   return (
     <main className="mx-auto w-full max-w-[960px] px-4 pb-10 pt-5">
       <PageTitle title={words.title} />
@@ -83,30 +66,20 @@ function EntryLog({ name, words }: { name: LogName; words: LogWords }) {
         exported={{ href: `/api/logs/${name}`, name: `${name}.csv`, words: `Export all ${words.many}` }}
         accept=".csv,text/csv"
         onFile={(chosen) => void file.choose(chosen)}
-        reading={previewing.isLoading ? file.name : null}
+        reading={file.sending ? 'the file' : null}
         trouble={file.trouble}
         beside={<PasteRows words={words} onRows={(rows) => void file.choose(rows)} />}
       >
-        {preview && (
-          <Preview
-            name={file.name}
+        {file.answer && (
+          <ImportShown
+            name={file.fileName}
             words={words}
-            preview={preview}
-            busy={importing.isLoading}
-            onTake={(g) => void file.take(g)}
+            answer={file.answer}
+            busy={file.busy}
+            onTake={(goodRowsOnly) => void file.take(goodRowsOnly)}
+            onStop={() => void file.stop()}
             onLeave={file.leave}
           />
-        )}
-        {result && (
-          <div className="border-l-4 border-run-on pl-3">
-            <h2 className="text-[20px]">
-              {result.written === 1 ? `One ${words.one}` : `${result.written} ${words.many}`} imported from {file.name}
-            </h2>
-            <p>
-              {result.unchanged} were there already.{' '}
-              {result.bad > 0 ? `${result.bad} rows were left out.` : 'No row was left out.'}
-            </p>
-          </div>
         )}
       </FileExchange>
     </main>
@@ -144,83 +117,5 @@ function PasteRows({ words, onRows }: { words: LogWords; onRows: (rows: File) =>
         </div>
       </div>
     </details>
-  );
-}
-
-function importWords({ fresh, bad }: LogPreview, { one, many }: LogWords): string {
-  if (bad > 0) return fresh === 1 ? 'Import the one good row' : `Import the ${fresh} good rows`;
-  return fresh === 1 ? `Import the ${one}` : `Import ${fresh} ${many}`;
-}
-
-function Preview({
-  name,
-  words,
-  preview,
-  busy,
-  onTake,
-  onLeave,
-}: {
-  name: string;
-  words: LogWords;
-  preview: LogPreview;
-  busy: boolean;
-  onTake: (goodRowsOnly: 'yes' | 'no') => void;
-  onLeave: () => void;
-}) {
-  if (preview.fileIssue) {
-    return (
-      <div role="alert" className="border-l-4 border-stop pl-3">
-        <h2 className="text-[20px]">
-          {name} cannot be read as a {words.title.toLowerCase()}
-        </h2>
-        <p>{issueWords(preview.fileIssue)} Nothing was imported.</p>
-      </div>
-    );
-  }
-  const bad = preview.shown.filter((r) => r.status === 'bad');
-  return (
-    <section>
-      <h2 className="text-[20px]">
-        {name}: {preview.fresh} new, {preview.unchanged} there already, {preview.bad} not right
-      </h2>
-      <div className="mt-3 flex flex-wrap gap-3">
-        {preview.fresh > 0 && (
-          <Button look="solid" disabled={busy} onClick={() => onTake(preview.bad > 0 ? 'yes' : 'no')}>
-            {busy ? 'Importing …' : importWords(preview, words)}
-          </Button>
-        )}
-        <Button disabled={busy} onClick={onLeave}>
-          Import nothing
-        </Button>
-      </div>
-      {bad.length > 0 && (
-        <div className="mt-4 overflow-x-auto" tabIndex={0} role="region" aria-label="Rows that are not right">
-          <table className="w-full text-left text-[15px]">
-            <thead>
-              <tr className="border-b border-ink">
-                {['Line', 'Pump', words.when, 'Column', 'What is wrong'].map((head) => (
-                  <th key={head} scope="col" className="py-2 pr-3">
-                    {head}
-                  </th>
-                ))}
-              </tr>
-            </thead>
-            <tbody>
-              {bad.flatMap((row) =>
-                row.issues.map((issue, i) => (
-                  <tr key={`${row.line}/${issue.field}/${i}`} className="border-b border-rule-soft align-top">
-                    <td className="figure py-2 pr-3">{row.line}</td>
-                    <td className="py-2 pr-3 whitespace-nowrap">{row.pump}</td>
-                    <td className="figure py-2 pr-3 whitespace-nowrap">{row.when}</td>
-                    <td className="figure py-2 pr-3">{issue.field}</td>
-                    <td className="py-2">{issueWords(issue)}</td>
-                  </tr>
-                )),
-              )}
-            </tbody>
-          </table>
-        </div>
-      )}
-    </section>
   );
 }

@@ -1,0 +1,117 @@
+import type { FieldIssue } from '@winter-jar/contracts';
+import type { Entry, OrderKey } from '@winter-jar/core';
+import type { Database } from '../database/open.js';
+import type { WritingStatements } from '../database/statements.js';
+import { keyOf, touch, type DerivedTables } from './derived-tables.js';
+import { insertEntry, type EntryText } from './insert-entry.js';
+
+/** An entry of an import, checked before, with its texts. */
+export interface StagedEntry extends EntryText {
+  readonly entry: Entry;
+}
+
+/** What became of a staged entry. */
+export type BulkAnswer =
+  | { readonly status: 'written' | 'alreadyWritten' }
+  | { readonly status: 'refused'; readonly issues: readonly FieldIssue[] };
+
+const IMPORTED_PER_TURN = 300;
+/**
+ * How the door writes many entries that came as a file: in turns of one short transaction each, so that others write in between,
+ * and so that all of it can be taken back until it is closed. Soft questions count as answered.
+ */
+export class BulkWriting {
+  constructor(
+    private readonly database: Database,
+    private readonly sql: WritingStatements,
+    private readonly derived: DerivedTables,
+    private readonly issuesOf: (entry: Entry) => readonly FieldIssue[],
+  ) {}
+
+  open(importId: string): void {
+    this.sql.insertImport.run({ id: importId, afterSeq: this.sql.lastSeq.get()?.seq ?? 0 });
+  }
+
+  /** One turn, in any order; the quicker the closer its entries lie in time. States follow with {@link catchUp}. */
+  write(importId: string, staged: readonly StagedEntry[]): BulkAnswer[] {
+    return this.inOneTurn(() => {
+      const changed = new Map<string, OrderKey>();
+      const answers = staged.map((one) => this.writeOne(importId, one, changed));
+      for (const [pumpId, key] of changed) this.derived.fallBehind(pumpId, key);
+      return answers;
+    });
+  }
+
+  /** One turn of folding what lags behind. @returns how many entries were folded; 0 when nothing lags any more */
+  catchUp(): number {
+    return this.inOneTurn(() => {
+      const lag = this.sql.anyLaggingPump.get();
+      return lag ? this.derived.catchUp(lag.pumpId, keyOf(lag)) : 0;
+    });
+  }
+
+  /** From here on it stays. */
+  close(importId: string): void {
+    this.sql.deleteImport.run(importId);
+  }
+
+  /** One turn of taking back what an open import wrote. @returns whether more is left */
+  takeBack(importId: string): boolean {
+    return this.inOneTurn(() => {
+      const open = this.sql.openImports.all().find((one) => one.id === importId);
+      const rows = open ? this.sql.imported.all({ ...open, limit: IMPORTED_PER_TURN }) : [];
+      for (const { id, content } of rows) {
+        const { subjects, happenedAt } = JSON.parse(content) as Entry;
+        for (const { pumpId, entryId, ...key } of this.sql.countedKeys.all(id))
+          this.derived.fallBehind(pumpId, { ...key, id: entryId });
+        this.sql.deleteCounted.run(id);
+        for (const { type, id: subjectId } of subjects)
+          this.sql.deleteSubject.run({ subjectType: type, subjectId, happenedAt, entryId: id });
+        this.sql.deleteEntry.run(id);
+      }
+      if (rows.length === IMPORTED_PER_TURN) return true;
+      this.sql.deleteImport.run(importId);
+      return false;
+    });
+  }
+
+  /** Takes back what a crash left open, before anything is served. */
+  takeBackUnfinished(): void {
+    for (const { id } of this.sql.openImports.all()) while (this.takeBack(id));
+    while (this.catchUp() > 0);
+  }
+
+  private writeOne(
+    importId: string,
+    { entry, contentHash, content }: StagedEntry,
+    changed: Map<string, OrderKey>,
+  ): BulkAnswer {
+    const issues = this.issuesOf(entry);
+    if (issues.length === 0 && insertEntry(this.sql, entry, { contentHash, content }, importId) === null) {
+      const same = this.sql.entryById.get(entry.id)?.contentHash === contentHash;
+      return same ? { status: 'alreadyWritten' } : { status: 'refused', issues: [takenBy(entry.id)] };
+    }
+    if (issues.length > 0) return { status: 'refused', issues };
+    touch(changed, this.derived.count(entry, false, content));
+    return { status: 'written' };
+  }
+
+  /** Whole or not at all, but not yet forced to the disk: only closing an import acknowledges it, and that forces all. */
+  private inOneTurn<T>(work: () => T): T {
+    const { writer } = this.database;
+    writer.pragma('synchronous = NORMAL');
+    try {
+      return writer.transaction(work).immediate();
+    } finally {
+      writer.pragma('synchronous = FULL');
+    }
+  }
+}
+
+/** The issue of an entry whose id another content bears. */
+export const takenBy = (id: string): FieldIssue => ({
+  field: 'id',
+  value: id,
+  code: 'conflict',
+  right: 'the content that is stored under this id; correct it in the journal instead',
+});

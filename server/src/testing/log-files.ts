@@ -1,0 +1,49 @@
+import { Readable } from 'node:stream';
+import type { LogImportAnswer, LogName } from '@winter-jar/contracts';
+import type { EntryKind, HouseSetUp } from '@winter-jar/core';
+import { csvRows } from '../entry-log/csv-rows.js';
+import { readRow, type EntryLog, type ReadRow } from '../entry-log/entry-log.js';
+import { EntryLogService } from '../entry-log/entry-log.service.js';
+import type { LogImport } from '../entry-log/log-import.js';
+import { nowMs, type TestHouse } from './test-house.js';
+
+/** Every row of a log's text as it is read. @throws FileRefused */
+export async function rowsOf<K extends EntryKind>(
+  log: EntryLog<K>,
+  text: string,
+  house: HouseSetUp,
+): Promise<ReadRow[]> {
+  const rows: ReadRow[] = [];
+  for await (const piece of csvRows(textStream(text), log.columns))
+    rows.push(...piece.rows.map((row) => readRow(log, row, { house, nowMs: nowMs() })));
+  return rows;
+}
+
+const textStream = (text: string): Readable => {
+  const stream = Readable.from([Buffer.from(text)], { objectMode: false });
+  stream.setEncoding('utf8');
+  return stream;
+};
+
+export const logsOf = (house: TestHouse): EntryLogService =>
+  new EntryLogService({ nowMs }, house.database, house.reading, house.shelf, house.door);
+
+/** An import that was read and waits. */
+export async function readInto(house: TestHouse, name: LogName, text: string): Promise<LogImport> {
+  const job = await logsOf(house).begin(name, Readable.from([Buffer.from(text)]));
+  await job.atRest();
+  return job;
+}
+
+/** Imports as a person would who clicks through; where rows are refused, only when the good ones are wanted. */
+export async function importInto(
+  house: TestHouse,
+  name: LogName,
+  text: string,
+  goodRowsOnly = false,
+): Promise<LogImportAnswer> {
+  const job = await readInto(house, name, text);
+  job.write(goodRowsOnly);
+  await job.atRest();
+  return job.answer();
+}

@@ -1,0 +1,196 @@
+import type { LogImportAnswer, RefusedRow } from '@winter-jar/contracts';
+import { Download } from 'lucide-react';
+import { issueWords } from '../journal/issue-words.js';
+import { Button, buttonClass } from '../ui/button.js';
+import type { LogWords } from './entry-log-page.js';
+
+const count = (n: number): string => n.toLocaleString('en-GB');
+
+interface Shown {
+  readonly name: string;
+  readonly words: LogWords;
+  readonly answer: LogImportAnswer;
+  readonly busy: boolean;
+  readonly onTake: (goodRowsOnly: boolean) => void;
+  readonly onStop: () => void;
+  readonly onLeave: () => void;
+}
+
+/** An import where it stands: under way, waiting for a word, or at its end. */
+export function ImportShown(shown: Shown) {
+  const { name, words, answer, busy, onStop } = shown;
+  switch (answer.state) {
+    case 'reading':
+      return (
+        <UnderWay
+          title={`Checking ${name}`}
+          progress={answer.progress}
+          words={`${count(answer.rows)} rows so far, ${count(answer.refused)} not right. Nothing is written yet.`}
+          busy={busy}
+          onStop={onStop}
+        />
+      );
+    case 'writing':
+      return (
+        <UnderWay
+          title={`Importing ${name}`}
+          progress={answer.progress}
+          words={`${count(answer.written)} of ${count(answer.fresh)} ${words.many}. Others can go on working; if you stop, all of it is taken back.`}
+          busy={busy}
+          onStop={onStop}
+        />
+      );
+    case 'takingBack':
+      return <p role="status">Taking back what was written …</p>;
+    case 'ready':
+      return <Ready {...shown} />;
+    case 'done':
+      return (
+        <div className="border-l-4 border-run-on pl-3">
+          <h2 className="text-[20px]">
+            {answer.written === 1 ? `One ${words.one}` : `${count(answer.written)} ${words.many}`} imported from {name}
+          </h2>
+          <p>
+            {count(answer.unchanged)} were there already.{' '}
+            {answer.refused > 0 ? `${count(answer.refused)} rows were left out.` : 'No row was left out.'}
+          </p>
+          <ReportLink answer={answer} />
+        </div>
+      );
+    case 'cancelled':
+      return <p role="status">{name} was not imported. Nothing of it was left behind.</p>;
+    case 'failed':
+      return (
+        <div role="alert" className="border-l-4 border-stop pl-3">
+          <h2 className="text-[20px]">
+            {name} cannot be read as a {words.title.toLowerCase()}
+          </h2>
+          <p>
+            {answer.fileIssue ? issueWords(answer.fileIssue) : 'The server could not go on with it.'} Nothing was
+            imported.
+          </p>
+        </div>
+      );
+  }
+}
+
+function UnderWay({
+  title,
+  progress,
+  words,
+  busy,
+  onStop,
+}: {
+  title: string;
+  progress: number;
+  words: string;
+  busy: boolean;
+  onStop: () => void;
+}) {
+  const percent = Math.floor(progress * 100);
+  return (
+    <section>
+      <h2 className="text-[20px]">{title}</h2>
+      <div
+        role="progressbar"
+        aria-label={title}
+        aria-valuemin={0}
+        aria-valuemax={100}
+        aria-valuenow={percent}
+        className="mt-3 h-3 max-w-[480px] border border-rule bg-sheet"
+      >
+        <div className="h-full bg-oil" style={{ width: `${percent}%` }} />
+      </div>
+      <p className="figure mt-2">
+        {percent} %. {words}
+      </p>
+      <Button className="mt-3" disabled={busy} onClick={onStop}>
+        Stop and import nothing
+      </Button>
+    </section>
+  );
+}
+
+function importWords({ fresh, refused }: LogImportAnswer, { one, many }: LogWords): string {
+  if (refused > 0) return fresh === 1 ? 'Import the one good row' : `Import the ${count(fresh)} good rows`;
+  return fresh === 1 ? `Import the ${one}` : `Import ${count(fresh)} ${many}`;
+}
+
+function Ready({ name, words, answer, busy, onTake, onStop, onLeave }: Shown) {
+  const { fresh, unchanged, refused, firstRefused } = answer;
+  const leave = () => {
+    onStop();
+    onLeave();
+  };
+  return (
+    <section>
+      <h2 className="text-[20px]">
+        {name}: {count(fresh)} new, {count(unchanged)} there already, {count(refused)} not right
+      </h2>
+      <div className="mt-3 flex flex-wrap gap-3">
+        {fresh > 0 && (
+          <Button look="solid" disabled={busy} onClick={() => onTake(refused > 0)}>
+            {importWords(answer, words)}
+          </Button>
+        )}
+        <Button disabled={busy} onClick={leave}>
+          Import nothing
+        </Button>
+      </div>
+      <ReportLink answer={answer} />
+      {refused > 0 && <RefusedTable rows={firstRefused} when={words.when} />}
+      {refused > firstRefused.length && (
+        <p className="mt-3">
+          The first {count(firstRefused.length)} are shown here; the report has all {count(refused)}.
+        </p>
+      )}
+    </section>
+  );
+}
+
+/** The refused rows as a file: its columns are the log's own, so that it can be mended and chosen again. */
+function ReportLink({ answer: { id, refused } }: { answer: LogImportAnswer }) {
+  if (refused === 0) return null;
+  return (
+    <p className="mt-4">
+      <a href={`/api/imports/${id}/refused`} download="refused-rows.csv" className={buttonClass('outline')}>
+        <Download size={18} aria-hidden="true" />{' '}
+        {refused === 1 ? 'The refused row' : `The ${count(refused)} refused rows`} as CSV
+      </a>
+      <span className="mt-1 block text-[15px] text-ink-2">
+        With the reason behind each row. Mend it there and choose the file again.
+      </span>
+    </p>
+  );
+}
+
+function RefusedTable({ rows, when }: { rows: readonly RefusedRow[]; when: string }) {
+  return (
+    <div className="mt-4 overflow-x-auto" tabIndex={0} role="region" aria-label="Rows that are not right">
+      <table className="w-full text-left text-[15px]">
+        <thead>
+          <tr className="border-b border-ink">
+            {['Line', 'Pump', when, 'Column', 'What is wrong'].map((head) => (
+              <th key={head} scope="col" className="py-2 pr-3">
+                {head}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.flatMap((row) =>
+            row.issues.map((issue, i) => (
+              <tr key={`${row.line}/${issue.field}/${i}`} className="border-b border-rule-soft align-top">
+                <td className="figure py-2 pr-3">{row.line}</td>
+                <td className="py-2 pr-3 whitespace-nowrap">{row.pump}</td>
+                <td className="figure py-2 pr-3 whitespace-nowrap">{row.when}</td>
+                <td className="figure py-2 pr-3">{issue.field}</td>
+                <td className="py-2">{issueWords(issue)}</td>
+              </tr>
+            )),
+          )}
+        </tbody>
+      </table>
+    </div>
+  );
+}
