@@ -70,7 +70,7 @@ test('an export is read back as unchanged; a file of another kind says what is m
     .locator('input[type=file]')
     .setInputFiles({ name: 'again.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
   await expect(
-    page.getByRole('heading', { name: `again.csv: 0 new, ${rows} there already, 0 not right` }),
+    page.getByRole('heading', { name: `again.csv: 0 new, ${rows.toLocaleString('en-GB')} there already, 0 not right` }),
   ).toBeVisible();
   await page
     .locator('input[type=file]')
@@ -78,7 +78,10 @@ test('an export is read back as unchanged; a file of another kind says what is m
   await expect(page.getByRole('heading', { name: 'letter.csv cannot be read as a run log' })).toBeVisible();
 });
 
-test('a long file shows how far it is, can be stopped, and gives its refused rows as a file', async ({ page, yard }) => {
+test('a long file shows how far it is, can be stopped, and gives its refused rows as a file', async ({
+  page,
+  yard,
+}) => {
   const before = await yard.pump('lf-02');
   await open(page, yard, '/logs/runs');
   const day = (i: number) => new Date(Date.UTC(2026, 0, 1) + i * 3_600_000).toISOString();

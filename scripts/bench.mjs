@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { benchDrag } from './bench-drag.mjs';
+import { benchImport } from './bench-import.mjs';
 import { benchWater } from './bench-water.mjs';
 import { build, install, root } from './build.mjs';
 
@@ -11,9 +12,8 @@ install();
 build();
 const core = await import(join(root, 'core/dist/index.js'));
 const { at, bookOf, versionsOf } = await import(join(root, 'core/dist/testing/small-yard.js'));
-const { openDatabase, JournalDoor, Reading, RoundService, SetUpShelf } = await import(
-  join(root, 'server/dist/index.js')
-);
+const server = await import(join(root, 'server/dist/index.js'));
+const { openDatabase, JournalDoor, Reading, RoundService, SetUpShelf } = server;
 
 const PUMPS = 300;
 const RUNS = 200;
@@ -234,7 +234,18 @@ report(
 await database.close();
 rmSync(folder, { recursive: true, force: true });
 
-// 4. What the browser must load before the Round shows.
+// 4. A hundred thousand runs come as a file while someone logs runs of their own.
+console.log('Importing 100,000 runs …');
+const long = await benchImport({ core, server, versionsOf, at, clock, runOf });
+report(
+  `Import of ${long.rows} runs from CSV, read and written, against bare inserts of the same rows`,
+  (long.readMs + long.writeMs) / long.bareMs,
+  6,
+  `${(long.readMs / 1000).toFixed(1)} s read and ${(long.writeMs / 1000).toFixed(1)} s written against ${(long.bareMs / 1000).toFixed(1)} s; ${long.refused} rows refused`,
+);
+report('Longest wait of an append beside the import, ms', long.longestWaitMs, 250, `${long.waits} appends`);
+
+// 5. What the browser must load before the Round shows.
 const dist = join(root, 'web/dist');
 const html = readFileSync(join(dist, 'index.html'), 'utf8');
 const initial = [...html.matchAll(/(?:src|href)="\/(assets\/[^"]+\.js)"/g)].map((m) => m[1]);

@@ -1,8 +1,27 @@
 import { generatedApi } from './generated.js';
 
 /** The generated endpoints with what goes stale after a write: everything that was read. */
-const READ = ['about', 'round', 'pump', 'journal', 'entry', 'setUp', 'record', 'oilStory', 'water'] as const;
-const WRITTEN = ['postEntries', 'postSetUp', 'importSetUpFile', 'restore', 'importJournal'] as const;
+const READ = [
+  'about',
+  'round',
+  'pump',
+  'journal',
+  'entry',
+  'setUp',
+  'record',
+  'oilStory',
+  'water',
+  'logImport',
+] as const;
+const WRITTEN = [
+  'postEntries',
+  'postSetUp',
+  'importSetUpFile',
+  'restore',
+  'importJournal',
+  'writeLogImport',
+  'cancelLogImport',
+] as const;
 
 const tagged = (names: readonly string[], tags: object) => Object.fromEntries(names.map((name) => [name, tags]));
 

@@ -101,8 +101,8 @@ function UnderWay({
       >
         <div className="h-full bg-oil" style={{ width: `${percent}%` }} />
       </div>
-      <p className="figure mt-2">
-        {percent} %. {words}
+      <p className="mt-2">
+        <span className="figure">{percent} %.</span> {words}
       </p>
       <Button className="mt-3" disabled={busy} onClick={onStop}>
         Stop and import nothing
@@ -116,12 +116,8 @@ function importWords({ fresh, refused }: LogImportAnswer, { one, many }: LogWord
   return fresh === 1 ? `Import the ${one}` : `Import ${count(fresh)} ${many}`;
 }
 
-function Ready({ name, words, answer, busy, onTake, onStop, onLeave }: Shown) {
+function Ready({ name, words, answer, busy, onTake, onLeave }: Shown) {
   const { fresh, unchanged, refused, firstRefused } = answer;
-  const leave = () => {
-    onStop();
-    onLeave();
-  };
   return (
     <section>
       <h2 className="text-[20px]">
@@ -133,7 +129,7 @@ function Ready({ name, words, answer, busy, onTake, onStop, onLeave }: Shown) {
             {importWords(answer, words)}
           </Button>
         )}
-        <Button disabled={busy} onClick={leave}>
+        <Button disabled={busy} onClick={onLeave}>
           Import nothing
         </Button>
       </div>

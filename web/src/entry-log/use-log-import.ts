@@ -34,7 +34,7 @@ export function useLogImport(log: LogName) {
     if (isDone) dispatch(yardApi.util.invalidateTags(['Yard']));
   }, [isDone, dispatch]);
 
-  const leave = () => setParams({}, { replace: true });
+  const clear = () => setParams({}, { replace: true });
   return {
     fileName: params.get('file') ?? 'The file',
     answer,
@@ -43,10 +43,14 @@ export function useLogImport(log: LogName) {
     trouble:
       trouble ??
       (id !== '' && asked.isError ? 'The server does not know this import any more. Choose the file again.' : null),
-    leave,
+    /** Drops what was found, and shows the page as it was. */
+    leave() {
+      void cancel(id);
+      clear();
+    },
     async choose(file: File) {
       setTrouble(null);
-      leave();
+      clear();
       if (file.size > MAX_MB * 1e6)
         return setTrouble(`${file.name} is larger than ${MAX_MB} MB. Cut it into parts; each row stands for itself.`);
       const { data } = await begin({ log, logText: file as unknown as string });
@@ -58,11 +62,9 @@ export function useLogImport(log: LogName) {
       const { error } = await write({ id, writeLogImport: { goodRowsOnly } });
       if (error) setTrouble('The server did not begin to write. Nothing was imported; try again.');
       else setWaits(true);
-      void asked.refetch();
     },
     async stop() {
       await cancel(id);
-      void asked.refetch();
     },
   };
 }
