@@ -78,7 +78,7 @@ function EntryLog({ name, words }: { name: LogName; words: LogWords }) {
             busy={file.busy}
             onTake={(goodRowsOnly) => void file.take(goodRowsOnly)}
             onStop={() => void file.stop()}
-            onLeave={file.leave}
+            onLeave={() => file.leave()}
           />
         )}
       </FileExchange>
