@@ -158,7 +158,7 @@ function bareWriter() {
   }
   const stateOf = new Map(states.all().map((row) => [row.pumpId, row.state]));
   const entryRow = bare.prepare(
-    'INSERT INTO bench_entry VALUES (NULL, @id, @actId, @kind, @happenedAt, @recordedAt, NULL, @hash, @content)',
+    'INSERT INTO bench_entry VALUES (NULL, @id, @actId, @kind, @happenedAt, @recordedAt, NULL, @hash, @content, NULL)',
   );
   const subjectRow = bare.prepare('INSERT INTO bench_subject VALUES (@type, @subjectId, @happenedAt, @id)');
   const countedRow = bare.prepare(

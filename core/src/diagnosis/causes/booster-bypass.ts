@@ -1,0 +1,20 @@
+import { brings, type Cause } from '../cause.js';
+
+export const boosterBypass: Cause = {
+  name: 'Booster bypass stuck',
+  family: 'vacuum',
+  prior: { freezeDrying: 0.002, packaging: 0.006, composites: 0.004, industrial: 0.03 },
+  looksLike: 'The booster runs and adds nothing.',
+  brings: [
+    brings('boosterEffect', 'none', 0.9, 'gas goes round it'),
+    brings('pumpDown', 'slow', 0.5, 'only the vane pump works'),
+    brings('chamberPressure', 'poor', 0.6, 'as without a booster'),
+  ],
+  after: [],
+  remedy: 'Bypass piston and its O-rings out, clean, back.',
+  prevention: 'The bypass with the booster’s yearly service.',
+  cautions: [
+    'Lock out and tag out before a cover comes off: a pump on automatic can start by itself.',
+    'Vent before a joint is opened: lines and boosters hold vacuum.',
+  ],
+};

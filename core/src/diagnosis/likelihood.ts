@@ -1,0 +1,66 @@
+import { CAUSES, type CauseId } from './all-causes.js';
+import type { Cause } from './cause.js';
+import { FINDINGS, type Finding, type FindingId } from './finding.js';
+
+/** How often a cause brings the states of one sign about: one number per state, the first being what is left for the usual state. */
+type States = readonly number[];
+
+const finding = (id: FindingId): Finding => FINDINGS[id];
+export const CAUSE_IDS = Object.keys(CAUSES) as CauseId[];
+export const causeOf = (id: CauseId): Cause => CAUSES[id];
+
+/** Numbers of one sign: its background, and the causes that bring a state of it about. */
+interface SignNumbers {
+  readonly states: readonly string[];
+  readonly usual: States;
+  readonly byCause: ReadonlyMap<number, States>;
+}
+
+const withRest = (states: readonly string[], of: (state: string) => number): States => {
+  const others = states.slice(1).map(of);
+  return [1 - others.reduce((sum, p) => sum + p, 0), ...others];
+};
+
+function numbersOf(id: FindingId): SignNumbers {
+  const { states: named, usual = {} } = finding(id);
+  const states = Object.keys(named);
+  const byCause = new Map<number, States>();
+  CAUSE_IDS.forEach((cause, i) => {
+    const links = causeOf(cause).brings.filter((link) => link.finding === id);
+    if (links.length > 0)
+      byCause.set(
+        i,
+        withRest(states, (state) => links.find((link) => link.state === state)?.strength ?? 0),
+      );
+  });
+  return { states, usual: withRest(states, (state) => usual[state] ?? 0), byCause };
+}
+
+const SIGNS = new Map<FindingId, SignNumbers>(
+  (Object.keys(FINDINGS) as FindingId[]).filter((id) => finding(id).kind === 'sign').map((id) => [id, numbersOf(id)]),
+);
+
+/**
+ * How likely each state of a sign is when exactly these causes are at work: the usual state stays when neither the background nor
+ * any cause moves it (noisy-OR: Pearl, Probabilistic Reasoning in Intelligent Systems, 1988, section 4.3.2); of the other states
+ * each comes up in proportion to what speaks for it.
+ * @param causes places in {@link CAUSE_IDS}
+ * @returns one probability per state, in the order of the finding's states; they add to 1
+ */
+export function stateProbabilities(id: FindingId, causes: readonly number[]): number[] {
+  const numbers = SIGNS.get(id);
+  if (!numbers) throw new RangeError(`finding: ${id} is a condition; only signs follow from causes`);
+  const { usual, byCause } = numbers;
+  let stays = usual[0] ?? 1;
+  const weights = [...usual];
+  for (const cause of causes) {
+    const own = byCause.get(cause);
+    if (!own) continue;
+    stays *= own[0] ?? 1;
+    for (let s = 1; s < weights.length; s++) weights[s] = (weights[s] ?? 0) + (own[s] ?? 0);
+  }
+  const sum = weights.slice(1).reduce((total, w) => total + w, 0);
+  return weights.map((w, s) => (s === 0 ? stays : sum > 0 ? ((1 - stays) * w) / sum : 0));
+}
+
+export const placeOf = (id: FindingId, state: string): number => Object.keys(finding(id).states).indexOf(state);

@@ -1,0 +1,179 @@
+import type { Process } from '../set-up/index.js';
+import type { CauseId } from './all-causes.js';
+import type { Cause } from './cause.js';
+import { FINDINGS, type Finding, type FindingId, type Found } from './finding.js';
+import { CAUSE_IDS, causeOf, placeOf, stateProbabilities } from './likelihood.js';
+
+/** So many causes at once are thought of; four at one pump are beyond telling apart. */
+const AT_ONCE = 3;
+/** Below this no cause stands out: not enough to tell. */
+export const DECIDED = 0.5;
+
+/** One finding's part in a cause's share. */
+export interface Speaks {
+  readonly finding: FindingId;
+  readonly state: string;
+  /** Change of the natural logarithm of the cause's odds by this finding, the others given; above 0 it speaks for it. */
+  readonly weight: number;
+  readonly because: string | null;
+}
+
+export interface RankedCause {
+  readonly id: CauseId;
+  /** Probability that it is at work. Several may be, so shares need not add to 1. */
+  readonly share: number;
+  /** Its share before anything was found, in this process. */
+  readonly prior: number;
+  /** All that moved it, the strongest first. */
+  readonly speaks: readonly Speaks[];
+}
+
+export interface Ranking {
+  /** All causes, the likeliest first. */
+  readonly causes: readonly RankedCause[];
+  /** Probability that none of them is at work. */
+  readonly nothing: number;
+  /** True when no cause stands out. */
+  readonly undecided: boolean;
+}
+
+/** Sets of causes that may be at work together, and how likely each is. */
+export interface Posterior {
+  readonly sets: readonly (readonly number[])[];
+  readonly weights: readonly number[];
+}
+
+const SETS: readonly (readonly number[])[] = setsUpTo(AT_ONCE);
+
+function setsUpTo(most: number): number[][] {
+  const sets: number[][] = [[]];
+  for (let from = 0, size = 1; size <= most; size++) {
+    const until = sets.length;
+    for (; from < until; from++) {
+      const set = sets[from] ?? [];
+      for (let next = (set.at(-1) ?? -1) + 1; next < CAUSE_IDS.length; next++) sets.push([...set, next]);
+    }
+  }
+  return sets;
+}
+
+export interface Asked {
+  readonly process: Process;
+  readonly findings: readonly Found[];
+  /** Priors of this pump and kind of equipment, where closed cases have shifted them. */
+  readonly priors?: Readonly<Partial<Record<CauseId, number>>>;
+}
+
+/** @throws RangeError naming a finding or a state that is not known, or a certainty outside 0 to 1 */
+function checked(findings: readonly Found[]): Found[] {
+  const times = new Map<string, number>();
+  for (const { id, state, certainty = 1 } of findings) {
+    const known = (FINDINGS as Readonly<Record<string, Finding>>)[id];
+    if (!known) throw new RangeError(`findings: ${id} is not known`);
+    if (!Object.hasOwn(known.states, state))
+      throw new RangeError(`findings.${id}: ${state} is none of ${Object.keys(known.states).join(', ')}`);
+    if (!(certainty >= 0 && certainty <= 1))
+      throw new RangeError(`findings.${id}.certainty: ${certainty}, from 0 to 1`);
+    times.set(id, (times.get(id) ?? 0) + 1);
+  }
+  // What was found in two ways counts half each: they contradict, or say the same twice.
+  return findings.map((f) => ({ ...f, certainty: (f.certainty ?? 1) / (times.get(f.id) ?? 1) }));
+}
+
+const priorOf = (cause: Cause, process: Process): number =>
+  typeof cause.prior === 'number' ? cause.prior : cause.prior[process];
+const oddsOf = (share: number): number => share / (1 - share);
+const isSign = (found: Found): boolean => FINDINGS[found.id].kind === 'sign';
+
+/** Odds of each cause before the signs: by process, moved by the conditions. */
+function oddsBefore({ process, findings, priors }: Asked): number[] {
+  return CAUSE_IDS.map((id) => {
+    const cause = causeOf(id);
+    let odds = oddsOf(priors?.[id] ?? priorOf(cause, process));
+    for (const { id: finding, state, certainty = 1 } of findings) {
+      const link = cause.after.find((a) => a.finding === finding && a.state === state);
+      if (link) odds *= link.times ** certainty;
+    }
+    return odds;
+  });
+}
+
+/** One factor per set of causes and sign: how likely the sign's state is with them, the less sure the closer to 1. */
+const factorsOf = (signs: readonly Found[]): Float64Array[] =>
+  signs.map(({ id, state, certainty = 1 }) => {
+    const place = placeOf(id, state);
+    return Float64Array.from(SETS, (set) => (stateProbabilities(id, set)[place] ?? 0) ** certainty);
+  });
+
+function normalised(weights: Float64Array): Float64Array {
+  const sum = weights.reduce((total, w) => total + w, 0);
+  return weights.map((w) => w / sum);
+}
+
+function weightsOf(odds: readonly number[], factors: readonly Float64Array[]): Float64Array {
+  return Float64Array.from(SETS, (set, i) => {
+    let weight = 1;
+    for (const cause of set) weight *= odds[cause] ?? 0;
+    for (const factor of factors) weight *= factor[i] ?? 0;
+    return weight;
+  });
+}
+
+function sharesOf(weights: Float64Array): number[] {
+  const shares = CAUSE_IDS.map(() => 0);
+  SETS.forEach((set, i) => {
+    for (const cause of set) shares[cause] = (shares[cause] ?? 0) + (weights[i] ?? 0);
+  });
+  return shares;
+}
+
+const logOdds = (share: number): number => Math.log(Math.max(share, 1e-12) / Math.max(1 - share, 1e-12));
+
+/**
+ * What may be wrong, given what was found: every set of up to three causes is weighed by its odds before and by how well it explains
+ * each sign (a two-level noisy-OR network, summed out exactly: no sampling, the same answer every time). Causes that explain the
+ * same signs compete; a finding that nobody made plays no part.
+ * @throws RangeError naming a finding or state that is not known
+ */
+export function rank(asked: Asked): Ranking {
+  const findings = checked(asked.findings);
+  const odds = oddsBefore({ ...asked, findings });
+  const signs = findings.filter(isSign);
+  const factors = factorsOf(signs);
+  const raw = weightsOf(odds, factors);
+  const weights = normalised(raw);
+  const shares = sharesOf(weights);
+  const without = factors.map((factor) =>
+    sharesOf(normalised(raw.map((w, i) => (factor[i] ? w / (factor[i] ?? 1) : 0)))),
+  );
+  const causes = CAUSE_IDS.map((id, c): RankedCause => {
+    const cause = causeOf(id);
+    const share = shares[c] ?? 0;
+    const bySign = signs.map(({ id: finding, state }, f): Speaks => {
+      const link = cause.brings.find((b) => b.finding === finding && b.state === state);
+      const weight = logOdds(share) - logOdds(without[f]?.[c] ?? 0);
+      return { finding, state, weight, because: link?.because ?? null };
+    });
+    const byCondition = findings.flatMap(({ id: finding, state, certainty = 1 }): Speaks[] => {
+      const link = cause.after.find((a) => a.finding === finding && a.state === state);
+      return link ? [{ finding, state, weight: certainty * Math.log(link.times), because: link.because }] : [];
+    });
+    const speaks = [...bySign, ...byCondition].filter((s) => Math.abs(s.weight) > 0.05);
+    return {
+      id,
+      share,
+      prior: asked.priors?.[id] ?? priorOf(cause, asked.process),
+      speaks: speaks.sort((a, b) => Math.abs(b.weight) - Math.abs(a.weight)),
+    };
+  }).sort((a, b) => b.share - a.share);
+  return { causes, nothing: weights[0] ?? 0, undecided: (causes[0]?.share ?? 0) < DECIDED };
+}
+
+/** The sets of causes that matter, for whoever asks what another finding would change. */
+export function posteriorOf(asked: Asked): Posterior {
+  const findings = checked(asked.findings);
+  const weights = normalised(weightsOf(oddsBefore({ ...asked, findings }), factorsOf(findings.filter(isSign))));
+  const kept = SETS.flatMap((set, i) => ((weights[i] ?? 0) > 1e-5 ? [{ set, weight: weights[i] ?? 0 }] : []));
+  const sum = kept.reduce((total, k) => total + k.weight, 0);
+  return { sets: kept.map((k) => k.set), weights: kept.map((k) => k.weight / sum) };
+}
