@@ -1,13 +1,11 @@
-import { CAUSES, type CauseId } from './all-causes.js';
-import type { Cause } from './cause.js';
+import { CAUSE_IDS, causeOf } from './causes-in-order.js';
+import { LAST, PARENT, SETS } from './cause-sets.js';
 import { FINDINGS, type Finding, type FindingId } from './finding.js';
 
 /** How often a cause brings the states of one sign about: one number per state, the first being what is left for the usual state. */
 type States = readonly number[];
 
 const finding = (id: FindingId): Finding => FINDINGS[id];
-export const CAUSE_IDS = Object.keys(CAUSES) as CauseId[];
-export const causeOf = (id: CauseId): Cause => CAUSES[id];
 
 /** Numbers of one sign: its background, and the causes that bring a state of it about. */
 interface SignNumbers {
@@ -63,4 +61,38 @@ export function stateProbabilities(id: FindingId, causes: readonly number[]): nu
   return weights.map((w, s) => (s === 0 ? stays : sum > 0 ? ((1 - stays) * w) / sum : 0));
 }
 
-export const placeOf = (id: FindingId, state: string): number => Object.keys(finding(id).states).indexOf(state);
+const placeOf = (id: FindingId, state: string): number => Object.keys(finding(id).states).indexOf(state);
+
+const known = new Map<string, Float64Array>();
+
+/**
+ * How likely a state of a sign is with each set of causes: what {@link stateProbabilities} says, reckoned once for all sets, each
+ * from the set that it extends.
+ */
+export function likelihoodOf(id: FindingId, state: string): Float64Array {
+  const key = `${id}/${state}`;
+  let likelihood = known.get(key);
+  if (!likelihood) known.set(key, (likelihood = reckon(id, placeOf(id, state))));
+  return likelihood;
+}
+
+function reckon(id: FindingId, place: number): Float64Array {
+  const numbers = SIGNS.get(id);
+  if (!numbers) throw new RangeError(`finding: ${id} is a condition; only signs follow from causes`);
+  const { usual, byCause } = numbers;
+  const sumOf = (own: States) => own.slice(1).reduce((total, w) => total + w, 0);
+  const [stays, weight, sum] = [0, 1, 2].map(() => new Float64Array(SETS.length)) as [
+    Float64Array,
+    Float64Array,
+    Float64Array,
+  ];
+  [stays[0], weight[0], sum[0]] = [usual[0] ?? 1, usual[place] ?? 0, sumOf(usual)];
+  for (let i = 1; i < SETS.length; i++) {
+    const parent = PARENT[i] ?? 0;
+    const own = byCause.get(LAST[i] ?? 0);
+    stays[i] = (stays[parent] ?? 0) * (own?.[0] ?? 1);
+    weight[i] = (weight[parent] ?? 0) + (own?.[place] ?? 0);
+    sum[i] = (sum[parent] ?? 0) + (own ? sumOf(own) : 0);
+  }
+  return stays.map((p, i) => (place === 0 ? p : sum[i] ? ((1 - p) * (weight[i] ?? 0)) / (sum[i] ?? 1) : 0));
+}

@@ -2,10 +2,10 @@ import type { Process } from '../set-up/index.js';
 import type { CauseId } from './all-causes.js';
 import type { Cause } from './cause.js';
 import { FINDINGS, type Finding, type FindingId, type Found } from './finding.js';
-import { CAUSE_IDS, causeOf, placeOf, stateProbabilities } from './likelihood.js';
+import { CAUSE_IDS, causeOf } from './causes-in-order.js';
+import { SETS } from './cause-sets.js';
+import { likelihoodOf } from './likelihood.js';
 
-/** So many causes at once are thought of; four at one pump are beyond telling apart. */
-const AT_ONCE = 3;
 /** Below this no cause stands out: not enough to tell. */
 export const DECIDED = 0.5;
 
@@ -37,24 +37,10 @@ export interface Ranking {
   readonly undecided: boolean;
 }
 
-/** Sets of causes that may be at work together, and how likely each is. */
+/** Sets of causes that may be at work together (places in the list of all sets), and how likely each is. */
 export interface Posterior {
-  readonly sets: readonly (readonly number[])[];
+  readonly sets: readonly number[];
   readonly weights: readonly number[];
-}
-
-const SETS: readonly (readonly number[])[] = setsUpTo(AT_ONCE);
-
-function setsUpTo(most: number): number[][] {
-  const sets: number[][] = [[]];
-  for (let from = 0, size = 1; size <= most; size++) {
-    const until = sets.length;
-    for (; from < until; from++) {
-      const set = sets[from] ?? [];
-      for (let next = (set.at(-1) ?? -1) + 1; next < CAUSE_IDS.length; next++) sets.push([...set, next]);
-    }
-  }
-  return sets;
 }
 
 export interface Asked {
@@ -101,8 +87,8 @@ function oddsBefore({ process, findings, priors }: Asked): number[] {
 /** One factor per set of causes and sign: how likely the sign's state is with them, the less sure the closer to 1. */
 const factorsOf = (signs: readonly Found[]): Float64Array[] =>
   signs.map(({ id, state, certainty = 1 }) => {
-    const place = placeOf(id, state);
-    return Float64Array.from(SETS, (set) => (stateProbabilities(id, set)[place] ?? 0) ** certainty);
+    const likelihood = likelihoodOf(id, state);
+    return certainty === 1 ? likelihood : likelihood.map((p) => p ** certainty);
   });
 
 function normalised(weights: Float64Array): Float64Array {
@@ -169,11 +155,14 @@ export function rank(asked: Asked): Ranking {
   return { causes, nothing: weights[0] ?? 0, undecided: (causes[0]?.share ?? 0) < DECIDED };
 }
 
+/** Sets less likely than this change nothing. */
+const LEAST_WEIGHT = 1e-4;
+
 /** The sets of causes that matter, for whoever asks what another finding would change. */
 export function posteriorOf(asked: Asked): Posterior {
   const findings = checked(asked.findings);
   const weights = normalised(weightsOf(oddsBefore({ ...asked, findings }), factorsOf(findings.filter(isSign))));
-  const kept = SETS.flatMap((set, i) => ((weights[i] ?? 0) > 1e-5 ? [{ set, weight: weights[i] ?? 0 }] : []));
-  const sum = kept.reduce((total, k) => total + k.weight, 0);
-  return { sets: kept.map((k) => k.set), weights: kept.map((k) => k.weight / sum) };
+  const kept = SETS.flatMap((_, i) => ((weights[i] ?? 0) > LEAST_WEIGHT ? [i] : []));
+  const sum = kept.reduce((total, i) => total + (weights[i] ?? 0), 0);
+  return { sets: kept, weights: kept.map((i) => (weights[i] ?? 0) / sum) };
 }

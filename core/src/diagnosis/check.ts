@@ -1,0 +1,17 @@
+import type { FindingId } from './finding.js';
+
+/** A test of the trade: what it settles, what it takes, and how it is done. */
+export interface Check {
+  readonly name: string;
+  /** What is known after it. */
+  readonly settles: readonly FindingId[];
+  readonly minutes: number;
+  /** Of parts, plates and laboratories, in the house's money. */
+  readonly cost: number;
+  /** 1: whoever runs the pump · 2: a technician · 3: a workshop or a laboratory. */
+  readonly skill: 1 | 2 | 3;
+  /** Whether the process has to wait for it. */
+  readonly stopsPump: boolean;
+  readonly how: readonly string[];
+  readonly cautions: readonly string[];
+}

@@ -1,0 +1,12 @@
+import type { Check } from '../check.js';
+
+export const heatAndNoise: Check = {
+  name: 'Current, case temperature and noise against its own',
+  settles: ['current', 'caseTemp', 'noise'],
+  minutes: 10,
+  cost: 0,
+  skill: 2,
+  stopsPump: false,
+  how: ['Clamp meter on one phase, thermometer on the case at the usual spot.', '15 % or 10 K above its own: note it.'],
+  cautions: ['Electrical work only by those who are trained for it.'],
+};

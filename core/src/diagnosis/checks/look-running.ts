@@ -1,0 +1,16 @@
+import type { Check } from '../check.js';
+
+export const lookRunning: Check = {
+  name: 'Look while it runs',
+  settles: ['haze', 'foam', 'level', 'exhaustMist'],
+  minutes: 3,
+  cost: 0,
+  skill: 1,
+  stopsPump: false,
+  how: [
+    'Pump warm and running: look into the glass against a light.',
+    'Level between the marks? Haze, foam, cream?',
+    'Look at the exhaust after the first five minutes.',
+  ],
+  cautions: ['Hot oil and a hot housing burn.'],
+};

@@ -1,0 +1,16 @@
+import type { Check } from '../check.js';
+
+export const standingSample: Check = {
+  name: 'Draw a small sample and let it stand',
+  settles: ['water', 'cream', 'smell'],
+  minutes: 30,
+  cost: 0,
+  skill: 1,
+  stopsPump: false,
+  how: [
+    'Draw 100 mL from the drain into a jar.',
+    'Read the layers after half an hour, and again the next day.',
+    'Smell it from a hand’s breadth.',
+  ],
+  cautions: ['Hot oil and a hot housing burn.', 'Residues may be toxic: gloves.'],
+};

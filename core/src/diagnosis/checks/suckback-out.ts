@@ -1,0 +1,15 @@
+import type { Check } from '../check.js';
+
+export const suckbackOut: Check = {
+  name: 'Anti-suckback valve out',
+  settles: ['suckbackBall', 'oilUpHose'],
+  minutes: 35,
+  cost: 3,
+  skill: 2,
+  stopsPump: true,
+  how: ['Ball round, free of pits and grit? O-ring whole?'],
+  cautions: [
+    'Lock out and tag out before a cover comes off: a pump on automatic can start by itself.',
+    'Vent before a joint is opened.',
+  ],
+};

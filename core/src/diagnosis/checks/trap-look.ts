@@ -1,0 +1,12 @@
+import type { Check } from '../check.js';
+
+export const trapLook: Check = {
+  name: 'Look at the trap',
+  settles: ['trap', 'drain'],
+  minutes: 3,
+  cost: 0,
+  skill: 1,
+  stopsPump: false,
+  how: ['Read its temperature and look how far the ice has grown.', 'Feel whether the drain is shut.'],
+  cautions: ['Cold metal sticks to wet skin.'],
+};

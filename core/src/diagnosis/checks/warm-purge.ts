@@ -1,0 +1,19 @@
+import type { Check } from '../check.js';
+
+export const warmPurge: Check = {
+  name: 'Warm purge, look again',
+  settles: ['afterPurge'],
+  minutes: 75,
+  cost: 0,
+  skill: 1,
+  stopsPump: true,
+  how: [
+    'Inlet closed, ballast open, oil at 60 °C or more, one hour.',
+    'Let it stand, look again; and look once more after the next run.',
+  ],
+  cautions: [
+    'Hot oil and a hot housing burn.',
+    'Pipe the exhaust outside.',
+    'Never with air when there is solvent in the oil.',
+  ],
+};

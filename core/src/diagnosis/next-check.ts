@@ -1,0 +1,154 @@
+import type { CauseId } from './all-causes.js';
+import { CHECKS, type CheckId } from './all-checks.js';
+import { CAUSE_IDS, causeOf } from './causes-in-order.js';
+import type { Check } from './check.js';
+import { FINDINGS, type Finding, type FindingId } from './finding.js';
+import { SETS } from './cause-sets.js';
+import { likelihoodOf } from './likelihood.js';
+import { posteriorOf, type Asked, type Posterior } from './rank.js';
+
+/** Minutes to fetch, set up and write down, for every test alike. */
+const SET_UP_MINUTES = 2;
+/** A cause below this share is not in question. */
+const LEAST_SHARE = 0.04;
+/** Minutes that one unit of money is worth. */
+const MINUTES_PER_COST = 1;
+
+export interface Outcome {
+  readonly finding: FindingId;
+  readonly state: string;
+  /** How likely it is to come out so. */
+  readonly probability: number;
+  /** The cause that would stand on top then, and its share. */
+  readonly top: { readonly cause: CauseId; readonly share: number };
+}
+
+export interface RankedCheck {
+  readonly id: CheckId;
+  /** Bits that it tells about the causes, on average (Shannon's mutual information between its outcome and the causes). */
+  readonly bits: number;
+  /** What it takes, in minutes, with its cost and its stop of the pump as minutes. */
+  readonly effort: number;
+  /** The states of its first finding, the likeliest first. */
+  readonly outcomes: readonly Outcome[];
+}
+
+const entropy = (p: readonly number[]): number => p.reduce((sum, x) => (x > 0 ? sum - x * Math.log2(x) : sum), 0);
+const statesOf = (id: FindingId): string[] => Object.keys((FINDINGS[id] as Finding).states);
+
+/** How likely each state of a finding is, by set of causes: of a sign by the causes, of a condition by what makes them likely. */
+function statesBySet(id: FindingId, { sets }: Posterior): number[][] {
+  const states = statesOf(id);
+  if (FINDINGS[id].kind === 'sign') {
+    const likelihoods = states.map((state) => likelihoodOf(id, state));
+    return sets.map((set) => likelihoods.map((of) => of[set] ?? 0));
+  }
+  const times = states.map((state) => CAUSE_IDS.map((c) => timesOf(c, id, state)));
+  return sets.map((set) => {
+    const weights = times.map((of) => (SETS[set] ?? []).reduce((product, c) => product * (of[c] ?? 1), 1));
+    const sum = weights.reduce((total, w) => total + w, 0);
+    return weights.map((w) => w / sum);
+  });
+}
+
+const timesOf = (cause: CauseId, id: FindingId, state: string): number =>
+  causeOf(cause).after.find((a) => a.finding === id && a.state === state)?.times ?? 1;
+
+function sharesOf({ sets, weights }: Posterior): number[] {
+  const shares = CAUSE_IDS.map(() => 0);
+  sets.forEach((set, i) => {
+    for (const c of SETS[set] ?? []) shares[c] = (shares[c] ?? 0) + (weights[i] ?? 0);
+  });
+  return shares;
+}
+
+interface Group {
+  readonly weight: number;
+  /** Places in the posterior's lists. */
+  readonly members: readonly number[];
+}
+
+/** Sets that differ only in causes which are not in question, as one: what a test tells about those is of no use here. */
+function inQuestion(posterior: Posterior): Group[] {
+  const shares = sharesOf(posterior);
+  const groups = new Map<string, number[]>();
+  posterior.sets.forEach((set, i) => {
+    const key = (SETS[set] ?? []).filter((c) => (shares[c] ?? 0) >= LEAST_SHARE).join();
+    const members = groups.get(key);
+    if (members) members.push(i);
+    else groups.set(key, [i]);
+  });
+  return [...groups.values()].map((members) => ({
+    members,
+    weight: members.reduce((sum, i) => sum + (posterior.weights[i] ?? 0), 0),
+  }));
+}
+
+/** The states of a finding by group: the mean over its sets. */
+const byGroup = (bySet: readonly number[][], groups: readonly Group[], { weights }: Posterior): number[][] =>
+  groups.map(({ members, weight }) => {
+    const mean = (bySet[0] ?? []).map(() => 0);
+    for (const i of members) bySet[i]?.forEach((p, s) => (mean[s] = (mean[s] ?? 0) + ((weights[i] ?? 0) * p) / weight));
+    return mean;
+  });
+
+/** All combinations of the states of several findings, taken as independent once the causes in question are given. */
+function joint(byGroups: readonly number[][][]): number[][] {
+  return byGroups.reduce((all, next) => all.map((p, i) => p.flatMap((x) => (next[i] ?? []).map((y) => x * y))));
+}
+
+/** @param outcomes how likely each outcome is, by group */
+function bitsOf(outcomes: readonly number[][], groups: readonly Group[]): number {
+  const mean = (outcomes[0] ?? []).map((_, o) =>
+    groups.reduce((sum, { weight }, g) => sum + weight * (outcomes[g]?.[o] ?? 0), 0),
+  );
+  const noise = groups.reduce((sum, { weight }, g) => sum + weight * entropy(outcomes[g] ?? []), 0);
+  return Math.max(0, entropy(mean) - noise);
+}
+
+function outcomesOf(id: FindingId, bySet: readonly number[][], { sets, weights }: Posterior): Outcome[] {
+  return statesOf(id)
+    .map((state, s): Outcome => {
+      const after = weights.map((w, i) => w * (bySet[i]?.[s] ?? 0));
+      const probability = after.reduce((sum, w) => sum + w, 0);
+      const shares = sharesOf({ sets, weights: after });
+      const most = Math.max(...shares);
+      const cause = CAUSE_IDS[shares.indexOf(most)] as CauseId;
+      return { finding: id, state, probability, top: { cause, share: probability > 0 ? most / probability : 0 } };
+    })
+    .sort((a, b) => b.probability - a.probability);
+}
+
+/** @param stopWeight how many minutes a minute of standing still counts besides its own; 0: the pump stands anyway */
+export const effortOf = (check: Check, stopWeight: number): number =>
+  SET_UP_MINUTES + check.minutes * (check.stopsPump ? 1 + stopWeight : 1) + check.cost * MINUTES_PER_COST;
+
+/**
+ * The tests that are still worth doing, those that tell most for what they take first. A test is left out when all it settles is
+ * known already.
+ * @throws RangeError naming a finding or state that is not known
+ */
+export function nextChecks(asked: Asked & { readonly stopWeight?: number }): RankedCheck[] {
+  const posterior = posteriorOf(asked);
+  const groups = inQuestion(posterior);
+  const known = new Set(asked.findings.filter((f) => (f.certainty ?? 1) >= SURE).map((f) => f.id));
+  return (Object.entries(CHECKS) as [CheckId, Check][])
+    .flatMap(([id, check]): RankedCheck[] => {
+      const open = check.settles.filter((f) => !known.has(f));
+      const [first] = open;
+      if (!first) return [];
+      const bySet = open.map((f) => statesBySet(f, posterior));
+      return [
+        {
+          id,
+          bits: bitsOf(joint(bySet.map((of) => byGroup(of, groups, posterior))), groups),
+          effort: effortOf(check, asked.stopWeight ?? 1),
+          outcomes: outcomesOf(first, bySet[0] ?? [], posterior),
+        },
+      ];
+    })
+    .sort((a, b) => b.bits / b.effort - a.bits / a.effort);
+}
+
+/** A finding that is less sure than this may be asked for again. */
+const SURE = 0.6;
