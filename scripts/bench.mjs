@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { benchDrag } from './bench-drag.mjs';
+import { benchDiagnosis } from './bench-diagnosis.mjs';
 import { benchImport } from './bench-import.mjs';
 import { benchWater } from './bench-water.mjs';
 import { build, install, root } from './build.mjs';
@@ -256,6 +257,31 @@ report(
   initialKb,
   200,
   `${initial.length} files; ${readdirSync(join(dist, 'assets')).filter((f) => f.endsWith('.js')).length - initial.length} more are fetched when needed`,
+);
+
+const hunt = benchDiagnosis({ core });
+report(
+  'share of hidden faults that are not on top after five proposed tests',
+  1 - hunt.found,
+  0.2,
+  `${hunt.pumps} pumps; ${hunt.tests.toFixed(1)} tests, ${hunt.minutes.toFixed(0)} minutes on average`,
+);
+report(
+  'minutes of the proposed tests against tests from cheap to dear',
+  hunt.minutes / hunt.minutesFixed,
+  1,
+  `${hunt.minutes.toFixed(0)} against ${hunt.minutesFixed.toFixed(0)} minutes, which find ${(100 * hunt.foundFixed).toFixed(0)} %`,
+);
+report(
+  'expected calibration error of the shares',
+  hunt.calibration.error,
+  0.08,
+  `of the cause on top alone ${hunt.ofTop.error.toFixed(3)}`,
+);
+for (const { n, said, was } of hunt.calibration.bins)
+  console.log(`        ${n} shares: said ${(100 * said).toFixed(0)} %, was at work ${(100 * was).toFixed(0)} %`);
+console.log(
+  `        ranking and next test: ${hunt.ms.toFixed(0)} ms (target 50 ms) with ${hunt.findings.toFixed(0)} findings, ${Object.keys(core.CAUSES).length} causes, ${Object.keys(core.FINDINGS).length} known findings`,
 );
 
 const water = benchWater({ core, at, bookOf });

@@ -48,6 +48,7 @@ build();
 run('npx', ['tsc', '-p', 'web']);
 run('npx', ['tsc', '-p', 'tsconfig.tests.json']);
 run('node', ['scripts/api.mjs', '--check']);
+run('node', ['scripts/knowledge.mjs', '--check']);
 const [lintCode] = await linting;
 if (lintCode !== 0) process.exit(1);
 

@@ -220,7 +220,15 @@ export {
   type PumpSetUp,
   type SetUpBook,
 } from './set-up/index.js';
-export { seededRandom, type Random, simulatePump, type PumpProfile } from './simulate/index.js';
+export {
+  ailingPump,
+  seededRandom,
+  SIMULATED_FAULTS,
+  simulatePump,
+  type AilingPump,
+  type PumpProfile,
+  type Random,
+} from './simulate/index.js';
 export {
   UNITS,
   findUnit,
@@ -270,3 +278,24 @@ export {
   type WaterBudget,
   type WaterSegment,
 } from './water/index.js';
+export {
+  CAUSES,
+  CHECKS,
+  DECIDED,
+  diagnose,
+  effortOf,
+  FINDINGS,
+  nextChecks,
+  rank,
+  type Asked,
+  type Cause,
+  type CauseId,
+  type Check,
+  type CheckId,
+  type FindingId,
+  type Found,
+  type RankedCause,
+  type RankedCheck,
+  type Ranking,
+  type Speaks,
+} from './diagnosis/index.js';

@@ -9,6 +9,9 @@ import { likelihoodOf } from './likelihood.js';
 /** Below this no cause stands out: not enough to tell. */
 export const DECIDED = 0.5;
 
+/** Somebody asks because something seemed wrong: that nothing is gets this part of what independent causes would leave for it. */
+const NOTHING_TIMES = 0.1;
+
 /** One finding's part in a cause's share. */
 export interface Speaks {
   readonly finding: FindingId;
@@ -97,20 +100,25 @@ function normalised(weights: Float64Array): Float64Array {
 }
 
 function weightsOf(odds: readonly number[], factors: readonly Float64Array[]): Float64Array {
-  return Float64Array.from(SETS, (set, i) => {
-    let weight = 1;
+  const weights = Float64Array.from(SETS, (set) => {
+    let weight = set.length === 0 ? NOTHING_TIMES : 1;
     for (const cause of set) weight *= odds[cause] ?? 0;
-    for (const factor of factors) weight *= factor[i] ?? 0;
     return weight;
   });
+  for (const factor of factors) for (let i = 0; i < weights.length; i++) weights[i]! *= factor[i]!;
+  return weights;
 }
 
-function sharesOf(weights: Float64Array): number[] {
-  const shares = CAUSE_IDS.map(() => 0);
-  SETS.forEach((set, i) => {
-    for (const cause of set) shares[cause] = (shares[cause] ?? 0) + (weights[i] ?? 0);
-  });
-  return shares;
+/** Share of each cause; with `leftOut`, as if that sign had not been found. */
+function sharesOf(weights: Float64Array, leftOut?: Float64Array): Float64Array {
+  const shares = new Float64Array(CAUSE_IDS.length);
+  let sum = 0;
+  for (let i = 0; i < weights.length; i++) {
+    const weight = leftOut ? weights[i]! / leftOut[i]! : weights[i]!;
+    sum += weight;
+    for (const cause of SETS[i]!) shares[cause]! += weight;
+  }
+  return shares.map((share) => share / sum);
 }
 
 const logOdds = (share: number): number => Math.log(Math.max(share, 1e-12) / Math.max(1 - share, 1e-12));
@@ -129,9 +137,7 @@ export function rank(asked: Asked): Ranking {
   const raw = weightsOf(odds, factors);
   const weights = normalised(raw);
   const shares = sharesOf(weights);
-  const without = factors.map((factor) =>
-    sharesOf(normalised(raw.map((w, i) => (factor[i] ? w / (factor[i] ?? 1) : 0)))),
-  );
+  const without = factors.map((factor) => sharesOf(raw, factor));
   const causes = CAUSE_IDS.map((id, c): RankedCause => {
     const cause = causeOf(id);
     const share = shares[c] ?? 0;
@@ -156,7 +162,7 @@ export function rank(asked: Asked): Ranking {
 }
 
 /** Sets less likely than this change nothing. */
-const LEAST_WEIGHT = 1e-4;
+const LEAST_WEIGHT = 1e-5;
 
 /** The sets of causes that matter, for whoever asks what another finding would change. */
 export function posteriorOf(asked: Asked): Posterior {

@@ -7,7 +7,7 @@ export const humidLeak: Cause = {
   looksLike: 'Water, and a chamber that never gets below several hPa.',
   brings: [
     brings('chamberPressure', 'severalHpa', 0.85, 'the leak that brings so much water holds the chamber there'),
-    brings('chamberPressure', 'poor', 0.15, 'a smaller leak'),
+    brings('chamberPressure', 'poor', 0.1, 'a smaller leak'),
     brings('rateOfRise', 'straight', 0.85, 'a leak rises in a straight line'),
     brings('water', 'more', 0.4, 'the air brings water'),
     brings('water', 'farMore', 0.4, 'a large leak'),

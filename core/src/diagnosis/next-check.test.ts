@@ -1,0 +1,102 @@
+import {
+  CAUSES,
+  CHECKS,
+  FINDINGS,
+  nextChecks,
+  rank,
+  type CheckId,
+  type Finding,
+  type FindingId,
+  type Found,
+} from './index.js';
+import { likelihoodOf, stateProbabilities } from './likelihood.js';
+import { SETS } from './cause-sets.js';
+
+const wet: Found[] = [
+  { id: 'water', state: 'farMore' },
+  { id: 'cream', state: 'yes' },
+];
+const asked = { process: 'freezeDrying', findings: wet } as const;
+
+test('the outcomes of a test are all there is, and each share on top is what the finding would give', () => {
+  for (const check of nextChecks(asked)) {
+    expect(check.outcomes.reduce((sum, o) => sum + o.probability, 0)).toBeCloseTo(1, 6);
+    const [likeliest] = check.outcomes;
+    if (!likeliest || FINDINGS[likeliest.finding].kind !== 'sign') continue;
+    const after = rank({ ...asked, findings: [...wet, { id: likeliest.finding, state: likeliest.state }] });
+    expect(after.causes[0]?.share).toBeCloseTo(likeliest.top.share, 2);
+  }
+});
+
+test('a test tells most where it tells the causes in question apart, and nothing where its answer is known', () => {
+  const bits = (id: CheckId, findings: readonly Found[] = wet) =>
+    nextChecks({ ...asked, findings }).find((c) => c.id === id)?.bits ?? null;
+  expect(bits('trapLook')).toBeGreaterThan(3 * (bits('boosterCheck') ?? 0));
+  const known: Found[] = [...wet, { id: 'trap', state: 'cold' }, { id: 'drain', state: 'open' }];
+  expect(bits('trapLook', known)).toBeNull();
+  const unsure: Found[] = [...wet, { id: 'trap', state: 'cold', certainty: 0.3 }];
+  expect(bits('trapLook', unsure)).toBeGreaterThan(0);
+});
+
+test('no test tells more than there is to know', () => {
+  const { causes } = rank(asked);
+  const entropy = causes.reduce((sum, { share: p }) => sum - p * Math.log2(p) - (1 - p) * Math.log2(1 - p), 0);
+  for (const { bits } of nextChecks(asked)) {
+    expect(bits).toBeGreaterThanOrEqual(0);
+    expect(bits).toBeLessThanOrEqual(entropy);
+  }
+});
+
+test('tests that stop the pump fall back the more its standing still is to be avoided', () => {
+  const placeOf = (stopWeight: number) =>
+    nextChecks({ process: 'packaging', findings: [{ id: 'chamberPressure', state: 'poor' }], stopWeight }).findIndex(
+      (c) => c.id === 'rateOfRise',
+    );
+  expect(placeOf(0)).toBeLessThan(placeOf(5));
+});
+
+test('reckoned once for all sets, a likelihood is what each set by itself gives', () => {
+  for (const [id, state] of [
+    ['darkening', 'inOneRun'],
+    ['smell', 'none'],
+    ['water', 'more'],
+  ] as const) {
+    const place = Object.keys(FINDINGS[id].states).indexOf(state);
+    const all = likelihoodOf(id, state);
+    for (let i = 0; i < SETS.length; i += 97)
+      expect(all[i]).toBeCloseTo(stateProbabilities(id, SETS[i] ?? [])[place] ?? NaN, 12);
+  }
+  expect(() => stateProbabilities('ballast', [])).toThrow(RangeError);
+  expect(() => likelihoodOf('ballast', 'closed')).toThrow(RangeError);
+});
+
+test('no state of a sign is impossible with nothing at work: a sign that is left out can be reckoned back', () => {
+  for (const [id, finding] of Object.entries(FINDINGS) as [FindingId, Finding][])
+    if (finding.kind === 'sign') expect(Math.min(...stateProbabilities(id, []))).toBeGreaterThan(0);
+});
+
+test('what is known holds together: states exist, strengths leave room for the usual state, every sign has a cause and a way to find it', () => {
+  const brought = new Set<string>();
+  for (const [id, cause] of Object.entries(CAUSES)) {
+    const sums = new Map<string, number>();
+    for (const { finding, state, strength } of cause.brings) {
+      expect([id, finding, Object.keys(FINDINGS[finding].states).indexOf(state) > 0]).toEqual([id, finding, true]);
+      sums.set(finding, (sums.get(finding) ?? 0) + strength);
+      brought.add(finding);
+    }
+    for (const sum of sums.values()) expect(sum).toBeLessThan(1);
+    for (const { finding, state, times } of cause.after) {
+      expect(FINDINGS[finding].kind).toBe('condition');
+      expect(Object.keys(FINDINGS[finding].states)).toContain(state);
+      expect(times).toBeGreaterThan(0);
+      brought.add(finding);
+    }
+  }
+  const settled = new Set<string>(Object.values(CHECKS).flatMap((c) => c.settles));
+  for (const [id, finding] of Object.entries(FINDINGS) as [string, Finding][]) {
+    if (id === 'gauges') continue;
+    expect([id, brought.has(id)]).toEqual([id, true]);
+    if (finding.kind === 'sign' && !['levelTrend', 'darkening', 'sludge', 'chamberPressure'].includes(id))
+      expect([id, settled.has(id)]).toEqual([id, true]);
+  }
+});

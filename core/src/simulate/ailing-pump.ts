@@ -1,0 +1,458 @@
+import { FINDINGS, type CauseId, type FindingId } from '../diagnosis/index.js';
+import type { Process } from '../set-up/index.js';
+import { iceVapourPressurePa } from '../water/index.js';
+import { seededRandom } from './random.js';
+
+/** What a hidden fault does to a pump, in quantities; nothing here knows how diagnosis weighs a finding. */
+interface Body {
+  /** Water found over the charge against what its runs should have left. */
+  waterRatio: number;
+  /** Of that water, what is beaten into the oil. */
+  emulsified: number;
+  /** Whether the water comes again with each run. */
+  waterComesAgain: boolean;
+  levelDriftMlPerRun: number;
+  /** Level between the marks: 0 MIN, 1 MAX. */
+  levelShare: number;
+  /** Steps of D1500 in the first minutes, in a run, and right after a change. */
+  darkerInMinutes: number;
+  darkerInARun: number;
+  darkAfterChange: number;
+  /** Particles of each kind, per mL, that an eye may see. */
+  fines: number;
+  fibres: number;
+  metal: number;
+  rust: number;
+  black: number;
+  /** Gas let in at the chamber, Pa·m³/s. */
+  leakPaM3s: number;
+  /** Of this pump blanked off, against its own when new. */
+  ultimateTimes: number;
+  /** Of its speed when new, at the inlet; of the line's conductance; of both while cold. */
+  speedShare: number;
+  lineShare: number;
+  coldShare: number;
+  /** A gauge that shows so many times the pressure. */
+  gaugeTimes: number;
+  boosterTimes: number;
+  backPressurePa: number;
+  oilInHoseMl: number;
+  screenOpenShare: number;
+}
+
+type Log = Partial<Record<FindingId, string>>;
+
+interface Fault {
+  /** How often it is drawn. */
+  readonly often: number;
+  readonly processes: readonly Process[];
+  /** Changes the body, and says what the log of its runs is likely to hold. */
+  strike(body: Body, draw: Draw): Log;
+}
+
+interface Draw {
+  between(from: number, to: number): number;
+  chance(p: number): boolean;
+}
+
+const EVERY: readonly Process[] = ['freezeDrying', 'packaging', 'composites', 'industrial'];
+const yes = (happened: boolean): string => (happened ? 'yes' : 'no');
+
+/** Faults that act only through water, colour, level, particles and pressure. */
+export const SIMULATED_FAULTS: Readonly<Partial<Record<CauseId, Fault>>> = {
+  condensation: {
+    often: 4,
+    processes: EVERY,
+    strike(body, { between, chance }) {
+      Object.assign(body, { waterRatio: between(1.6, 3.5), emulsified: between(0.2, 0.8), waterComesAgain: true });
+      body.levelDriftMlPerRun = between(1, 6);
+      return {
+        ballast: chance(0.9) ? 'closed' : 'purge',
+        pumpTemp: chance(0.7) ? 'cold' : 'warm',
+        wetLoads: yes(chance(0.9)),
+      };
+    },
+  },
+  warmTrap: {
+    often: 3,
+    processes: ['freezeDrying'],
+    strike(body, { between, chance }) {
+      const [shouldC, isC] = [-50, -50 + between(8, 20)];
+      body.waterRatio = iceVapourPressurePa({ tempC: isC }) / iceVapourPressurePa({ tempC: shouldC }) / 2;
+      body.leakPaM3s += between(0.01, 0.03);
+      Object.assign(body, { emulsified: between(0, 0.5), levelDriftMlPerRun: between(2, 8), waterComesAgain: true });
+      return { trap: chance(0.85) ? 'warm' : 'cold', wetLoads: yes(chance(0.8)) };
+    },
+  },
+  meltwater: {
+    often: 3,
+    processes: ['freezeDrying'],
+    strike(body, { between, chance }) {
+      Object.assign(body, {
+        waterRatio: between(3.2, 8),
+        emulsified: between(0, 0.5),
+        levelDriftMlPerRun: between(4, 15),
+      });
+      body.levelShare = between(0.8, 1.3);
+      return { defrosted: yes(chance(0.85)), drain: chance(0.5) ? 'open' : 'closed', trap: 'cold' };
+    },
+  },
+  waterNeverBled: {
+    often: 2,
+    processes: ['freezeDrying', 'industrial'],
+    strike(body, { between }) {
+      Object.assign(body, {
+        waterRatio: between(1.6, 3),
+        levelDriftMlPerRun: between(1, 5),
+        emulsified: between(0, 0.15),
+      });
+      body.waterComesAgain = true;
+      return { bled: 'no', trap: 'cold' };
+    },
+  },
+  liquidCarryOver: {
+    often: 3,
+    processes: ['packaging'],
+    strike(body, { between, chance }) {
+      Object.assign(body, {
+        waterRatio: between(2.5, 8),
+        emulsified: between(0.2, 0.9),
+        levelDriftMlPerRun: between(3, 12),
+      });
+      return { liquids: yes(chance(0.9)) };
+    },
+  },
+  humidLeak: {
+    often: 1,
+    processes: EVERY,
+    strike(body, { between, chance }) {
+      body.leakPaM3s += between(1, 4);
+      Object.assign(body, { waterRatio: between(1.5, 5), emulsified: between(0.1, 0.7), waterComesAgain: true });
+      return { newWork: yes(chance(0.5)), humidRoom: chance(0.6) ? 'humid' : 'usual' };
+    },
+  },
+  leakAtChamber: {
+    often: 4,
+    processes: EVERY,
+    strike(body, { between, chance }) {
+      body.leakPaM3s += between(0.04, 0.3);
+      return { newWork: yes(chance(0.4)) };
+    },
+  },
+  wornVanes: {
+    often: 3,
+    processes: EVERY,
+    strike(body, { between, chance }) {
+      Object.assign(body, { ultimateTimes: between(8, 60), speedShare: between(0.4, 0.8), black: between(0, 6) });
+      return { hours: chance(0.8) ? 'many' : 'few' };
+    },
+  },
+  restriction: {
+    often: 2,
+    processes: EVERY,
+    strike(body, { between, chance }) {
+      body.lineShare = between(0.08, 0.3);
+      return { inLineFilter: chance(0.6) ? 'fitted' : 'none' };
+    },
+  },
+  cloggedScreen: {
+    often: 2,
+    processes: EVERY,
+    strike(body, { between, chance }) {
+      body.screenOpenShare = between(0.05, 0.25);
+      body.fines = between(0, 4);
+      return { dustyLoads: yes(chance(0.6)) };
+    },
+  },
+  gaugeFault: {
+    often: 2,
+    processes: EVERY,
+    strike(body, { between }) {
+      body.gaugeTimes = between(2.5, 12);
+      return {};
+    },
+  },
+  coldOil: {
+    often: 1.5,
+    processes: EVERY,
+    strike(body, { between, chance }) {
+      body.coldShare = between(0.3, 0.6);
+      return { room: chance(0.85) ? 'cold' : 'usual' };
+    },
+  },
+  boosterBypass: {
+    often: 2,
+    processes: ['industrial'],
+    strike(body, { between }) {
+      body.boosterTimes = between(1, 1.3);
+      return {};
+    },
+  },
+  blockedExhaust: {
+    often: 3,
+    processes: EVERY,
+    strike(body, { between, chance }) {
+      body.backPressurePa = between(30_000, 90_000);
+      body.ultimateTimes = between(1, 4);
+      return { exhaustFilter: chance(0.8) ? 'overdue' : 'inTime' };
+    },
+  },
+  levelLow: {
+    often: 2,
+    processes: EVERY,
+    strike(body, { between }) {
+      Object.assign(body, {
+        levelShare: between(-0.6, -0.1),
+        levelDriftMlPerRun: between(-8, -2),
+        ultimateTimes: between(1, 8),
+      });
+      return {};
+    },
+  },
+  levelHigh: {
+    often: 1.5,
+    processes: EVERY,
+    strike(body, { between }) {
+      body.levelShare = between(1.15, 1.6);
+      return {};
+    },
+  },
+  oilLost: {
+    often: 1.5,
+    processes: ['industrial', 'packaging'],
+    strike(body, { between, chance }) {
+      body.levelDriftMlPerRun = between(-15, -5);
+      return { throughput: chance(0.85) ? 'high' : 'usual' };
+    },
+  },
+  suckback: {
+    often: 2,
+    processes: EVERY,
+    strike(body, { between, chance }) {
+      Object.assign(body, { oilInHoseMl: between(3, 30), levelDriftMlPerRun: between(-6, 0) });
+      return { stoppedUnderVacuum: yes(chance(0.85)) };
+    },
+  },
+  fatVapour: {
+    often: 3,
+    processes: ['freezeDrying', 'packaging', 'industrial'],
+    strike(body, { between, chance }) {
+      Object.assign(body, { darkerInMinutes: between(0.8, 3), darkerInARun: between(1.5, 4), black: between(0, 4) });
+      return { fattyLoads: yes(chance(0.9)) };
+    },
+  },
+  oldDeposits: {
+    often: 3,
+    processes: EVERY,
+    strike(body, { between, chance }) {
+      Object.assign(body, { darkAfterChange: between(1.5, 4), darkerInARun: between(0.5, 2.5), black: between(0, 6) });
+      return { carriedOver: yes(chance(0.4)) };
+    },
+  },
+  productFines: {
+    often: 2.5,
+    processes: EVERY,
+    strike(body, { between, chance }) {
+      body.fines = between(4, 40);
+      return { dustyLoads: yes(chance(0.85)) };
+    },
+  },
+  shedFibres: {
+    often: 1.5,
+    processes: EVERY,
+    strike(body, { between }) {
+      body.fibres = between(3, 30);
+      return { inLineFilter: 'fitted' };
+    },
+  },
+  wearDebris: {
+    often: 2.5,
+    processes: EVERY,
+    strike(body, { between, chance }) {
+      Object.assign(body, { metal: between(2, 30), black: between(0, 15) });
+      return { newPump: yes(chance(0.2)), hours: chance(0.6) ? 'many' : 'few' };
+    },
+  },
+  rustFromAcid: {
+    often: 2,
+    processes: ['freezeDrying', 'packaging', 'industrial'],
+    strike(body, { between, chance }) {
+      body.rust = between(3, 30);
+      return { ballast: chance(0.65) ? 'closed' : 'purge', acidLoads: yes(chance(0.5)) };
+    },
+  },
+};
+
+/** A pump with one hidden fault, which answers what a test would show. */
+export interface AilingPump {
+  readonly process: Process;
+  readonly fault: CauseId;
+  /** What its log says by itself. */
+  readonly log: readonly { readonly id: FindingId; readonly state: string }[];
+  /** What is found when somebody looks. A finding outside water, colour, level, particles and pressure is as usual. */
+  observe(id: FindingId): string;
+}
+
+/** Speed of the simulated pump, and what its chamber gives off when all is well. */
+const SPEED_M3S = 8 / 3600;
+const OUTGASSING_PA_M3S = 0.006;
+const ULTIMATE_PA = 0.6;
+const LINE_M3S = 4 * SPEED_M3S;
+const VISIBLE = 2;
+
+/** A random pump whose fault is drawn by how common it is. */
+export function ailingPump(seed: number): AilingPump {
+  const random = seededRandom(seed);
+  const draw: Draw = {
+    between: (from, to) => from + (to - from) * random.next(),
+    chance: (p) => random.next() < p,
+  };
+  const process = EVERY[Math.floor(random.next() * EVERY.length)] ?? 'industrial';
+  const known = (Object.entries(SIMULATED_FAULTS) as [CauseId, Fault][]).filter(([, f]) =>
+    f.processes.includes(process),
+  );
+  let left = random.next() * known.reduce((sum, [, f]) => sum + f.often, 0);
+  const [fault, { strike }] = known.find(([, f]) => (left -= f.often) <= 0) ?? (known[0] as [CauseId, Fault]);
+  const body = healthy(draw);
+  const log = { ...usualLog(process, draw), ...strike(body, draw) };
+  return {
+    process,
+    fault,
+    log: (Object.entries(log) as [FindingId, string][]).map(([id, state]) => ({ id, state })),
+    observe: (id) => log[id] ?? shown(id, body) ?? usualState(id),
+  };
+}
+
+const healthy = ({ between }: Draw): Body => ({
+  waterRatio: Math.exp(between(-0.35, 0.35)),
+  emulsified: between(0, 0.15),
+  waterComesAgain: false,
+  levelDriftMlPerRun: between(-0.8, 0.8),
+  levelShare: between(0.15, 0.85),
+  darkerInMinutes: 0,
+  darkerInARun: between(0, 0.5),
+  darkAfterChange: between(0, 0.5),
+  fines: between(0, 1),
+  fibres: between(0, 0.5),
+  metal: 0,
+  rust: between(0, 1),
+  black: between(0, 2.2),
+  leakPaM3s: 0,
+  ultimateTimes: between(0.8, 1.6),
+  speedShare: between(0.9, 1),
+  lineShare: between(0.85, 1),
+  coldShare: 1,
+  gaugeTimes: between(0.85, 1.2),
+  boosterTimes: 6,
+  backPressurePa: between(1000, 8000),
+  oilInHoseMl: 0,
+  screenOpenShare: between(0.8, 1),
+});
+
+/** What the log of a pump holds, whatever ails it. */
+const usualLog = (process: Process, { chance }: Draw): Log => ({
+  ballast: chance(0.35) ? 'closed' : chance(0.5) ? 'purge' : 'open',
+  pumpTemp: chance(0.25) ? 'cold' : 'warm',
+  ...(process === 'freezeDrying'
+    ? { trap: 'cold', defrosted: yes(chance(0.2)), drain: 'closed', wetLoads: yes(chance(0.6)) }
+    : {}),
+  ...(process === 'packaging' ? { liquids: yes(chance(0.15)), wetLoads: yes(chance(0.5)) } : {}),
+  bled: chance(0.75) ? 'yes' : 'no',
+  inLineFilter: chance(0.2) ? 'fitted' : 'none',
+  fattyLoads: yes(process !== 'composites' && chance(0.3)),
+  dustyLoads: yes(chance(0.25)),
+  acidLoads: yes(chance(0.1)),
+  hours: chance(0.3) ? 'many' : 'few',
+  exhaustFilter: chance(0.2) ? 'overdue' : 'inTime',
+  stoppedUnderVacuum: yes(chance(0.2)),
+  carriedOver: yes(chance(0.15)),
+  newWork: yes(chance(0.15)),
+  throughput: chance(0.1) ? 'high' : 'usual',
+  room: chance(0.1) ? 'cold' : 'usual',
+});
+
+const speedOf = ({ speedShare, lineShare, screenOpenShare }: Body): number =>
+  1 / (1 / (SPEED_M3S * speedShare) + 1 / (LINE_M3S * lineShare) + (1 / screenOpenShare - 1) / LINE_M3S);
+
+/** The chamber settles where what comes in meets what the pump takes out; a booster multiplies the speed. */
+function chamberPa(body: Body): number {
+  const healthySpeed = 1 / (1 / SPEED_M3S + 1 / LINE_M3S);
+  const speed = speedOf(body) * (body.boosterTimes / 6);
+  return (OUTGASSING_PA_M3S + body.leakPaM3s) / speed + (ULTIMATE_PA * body.ultimateTimes * healthySpeed) / speed;
+}
+const TARGET_PA = 1.8 * (OUTGASSING_PA_M3S * (1 / SPEED_M3S + 1 / LINE_M3S) + ULTIMATE_PA);
+
+/** The state of a finding that follows from the body; null for one that the faults here do not touch. */
+function shown(id: FindingId, body: Body): string | null {
+  const reads = chamberPa(body) * body.gaugeTimes;
+  const startSpeed = speedOf(body) * body.coldShare * (body.boosterTimes / 6);
+  const seen = (count: number): string => yes(count >= VISIBLE);
+  switch (id) {
+    case 'water':
+      return body.waterRatio > 3 ? 'farMore' : body.waterRatio > 1.5 ? 'more' : 'asExpected';
+    case 'cream':
+      return yes(body.emulsified * body.waterRatio > 0.7);
+    case 'haze':
+      return body.emulsified * body.waterRatio > 0.35 ? 'hazy' : 'clear';
+    case 'crackle':
+      return body.emulsified * body.waterRatio > 0.3 ? 'crackles' : 'silent';
+    case 'afterPurge':
+      if (body.waterRatio <= 1.5) return 'cleared';
+      return body.waterComesAgain ? 'waterAgain' : body.emulsified > 0.7 ? 'notCleared' : 'cleared';
+    case 'levelTrend':
+      return body.levelDriftMlPerRun > 1.5 ? 'rising' : body.levelDriftMlPerRun < -1.5 ? 'falling' : 'steady';
+    case 'level':
+      return body.levelShare < 0 ? 'low' : body.levelShare > 1 ? 'high' : 'right';
+    case 'darkening':
+      return body.darkerInMinutes >= 1 ? 'inMinutes' : body.darkerInARun >= 1.5 ? 'inOneRun' : 'slowly';
+    case 'darkAfterChange':
+      return yes(body.darkAfterChange >= 1.5);
+    case 'emptyRun':
+      return body.darkAfterChange >= 1.5 ? 'same' : 'clean';
+    case 'suspectRun':
+      return Math.max(body.darkerInMinutes, body.darkAfterChange) >= 1 || body.fines >= 4 ? 'same' : 'clean';
+    case 'fines':
+      return seen(body.fines);
+    case 'fibres':
+      return seen(body.fibres);
+    case 'glitter':
+      return seen(body.metal);
+    case 'rustParticles':
+      return seen(body.rust);
+    case 'blackParticles':
+      return seen(body.black);
+    case 'inletScreen':
+      return body.screenOpenShare < 0.4 ? 'clogged' : 'clean';
+    case 'chamberPressure':
+      return reads > 300 ? 'severalHpa' : reads > 1.2 * TARGET_PA ? 'poor' : 'good';
+    case 'pumpPressure':
+      return body.ultimateTimes > 3 ? 'poor' : 'good';
+    case 'hosePressure':
+      return body.ultimateTimes > 4 ? 'poor' : 'good';
+    case 'rateOfRise':
+      return body.leakPaM3s > 0.02 ? 'straight' : 'small';
+    case 'bubbles':
+      return yes(body.leakPaM3s > 0.08);
+    case 'pumpDown':
+      return startSpeed < 0.7 / (1 / SPEED_M3S + 1 / LINE_M3S) ? 'slow' : 'usual';
+    case 'comesWarm':
+      return yes(body.coldShare < 0.7);
+    case 'withoutFilter':
+      return body.lineShare < 0.4 ? 'better' : 'same';
+    case 'gauges':
+      return body.gaugeTimes > 1.6 ? 'gapStays' : 'agree';
+    case 'sensor':
+      return body.gaugeTimes > 4 ? 'wrong' : 'right';
+    case 'boosterEffect':
+      return body.boosterTimes < 2 ? 'none' : 'usual';
+    case 'backPressure':
+      return body.backPressurePa > 15_000 ? 'raised' : 'low';
+    case 'oilUpHose':
+      return body.oilInHoseMl > 15 ? 'always' : body.oilInHoseMl > 2 ? 'now' : 'never';
+    default:
+      return null;
+  }
+}
+
+/** The first state of a finding is what is usual; of these conditions nobody logged another. */
+const usualState = (id: FindingId): string => Object.keys(FINDINGS[id].states)[0] ?? '';
