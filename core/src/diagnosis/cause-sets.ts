@@ -28,3 +28,10 @@ export const SETS: readonly (readonly number[])[] = ALL.map((set) => set.causes)
 export const PARENT: readonly number[] = ALL.map((set) => set.parent);
 /** The cause by which a set extends its parent. */
 export const LAST: readonly number[] = ALL.map((set) => set.causes.at(-1) ?? -1);
+
+/** One number per item, by its place. */
+export function column(length: number, of: (place: number) => number): Float64Array {
+  const numbers = new Float64Array(length);
+  for (let i = 0; i < length; i++) numbers[i] = of(i);
+  return numbers;
+}

@@ -3,7 +3,7 @@ import { CHECKS, type CheckId } from './all-checks.js';
 import { CAUSE_IDS, causeOf } from './causes-in-order.js';
 import type { Check } from './check.js';
 import { FINDINGS, type Finding, type FindingId } from './finding.js';
-import { SETS } from './cause-sets.js';
+import { column, SETS } from './cause-sets.js';
 import { likelihoodOf } from './likelihood.js';
 import { posteriorOf, type Asked, type Posterior } from './rank.js';
 
@@ -36,29 +36,30 @@ export interface RankedCheck {
 const entropy = (p: readonly number[]): number => p.reduce((sum, x) => (x > 0 ? sum - x * Math.log2(x) : sum), 0);
 const statesOf = (id: FindingId): string[] => Object.keys((FINDINGS[id] as Finding).states);
 
-/** How likely each state of a finding is, by set of causes: of a sign by the causes, of a condition by what makes them likely. */
-function statesBySet(id: FindingId, { sets }: Posterior): number[][] {
+/** By state, how likely it is with each of the posterior's sets: of a sign by the causes, of a condition by what makes them likely. */
+function byState(id: FindingId, { sets }: Posterior): Float64Array[] {
   const states = statesOf(id);
   if (FINDINGS[id].kind === 'sign') {
-    const likelihoods = states.map((state) => likelihoodOf(id, state));
-    return sets.map((set) => likelihoods.map((of) => of[set] ?? 0));
+    return states.map((state) => {
+      const of = likelihoodOf(id, state);
+      return column(sets.length, (i) => of[sets[i]!]!);
+    });
   }
-  const times = states.map((state) => CAUSE_IDS.map((c) => timesOf(c, id, state)));
-  return sets.map((set) => {
-    const weights = times.map((of) => (SETS[set] ?? []).reduce((product, c) => product * (of[c] ?? 1), 1));
-    const sum = weights.reduce((total, w) => total + w, 0);
-    return weights.map((w) => w / sum);
+  const weights = states.map((state) => {
+    const times = CAUSE_IDS.map((c) => timesOf(c, id, state));
+    return column(sets.length, (i) => SETS[sets[i]!]!.reduce((product, c) => product * times[c]!, 1));
   });
+  const sums = weights.reduce((sum, of) => sum.map((w, i) => w + (of[i] ?? 0)), new Float64Array(sets.length));
+  return weights.map((of) => of.map((w, i) => w / (sums[i] ?? 1)));
 }
 
 const timesOf = (cause: CauseId, id: FindingId, state: string): number =>
   causeOf(cause).after.find((a) => a.finding === id && a.state === state)?.times ?? 1;
 
-function sharesOf({ sets, weights }: Posterior): number[] {
+function sharesOf(sets: readonly number[], weights: ArrayLike<number>): number[] {
   const shares = CAUSE_IDS.map(() => 0);
-  sets.forEach((set, i) => {
-    for (const c of SETS[set] ?? []) shares[c] = (shares[c] ?? 0) + (weights[i] ?? 0);
-  });
+  for (let i = 0; i < sets.length; i++)
+    for (const c of SETS[sets[i] ?? 0] ?? []) shares[c] = (shares[c] ?? 0) + (weights[i] ?? 0);
   return shares;
 }
 
@@ -70,7 +71,7 @@ interface Group {
 
 /** Sets that differ only in causes which are not in question, as one: what a test tells about those is of no use here. */
 function inQuestion(posterior: Posterior): Group[] {
-  const shares = sharesOf(posterior);
+  const shares = sharesOf(posterior.sets, posterior.weights);
   const groups = new Map<string, number[]>();
   posterior.sets.forEach((set, i) => {
     const key = (SETS[set] ?? []).filter((c) => (shares[c] ?? 0) >= LEAST_SHARE).join();
@@ -85,12 +86,14 @@ function inQuestion(posterior: Posterior): Group[] {
 }
 
 /** The states of a finding by group: the mean over its sets. */
-const byGroup = (bySet: readonly number[][], groups: readonly Group[], { weights }: Posterior): number[][] =>
-  groups.map(({ members, weight }) => {
-    const mean = (bySet[0] ?? []).map(() => 0);
-    for (const i of members) bySet[i]?.forEach((p, s) => (mean[s] = (mean[s] ?? 0) + ((weights[i] ?? 0) * p) / weight));
-    return mean;
-  });
+const byGroup = (states: readonly Float64Array[], groups: readonly Group[], { weights }: Posterior): number[][] =>
+  groups.map(({ members, weight }) =>
+    states.map((of) => {
+      let sum = 0;
+      for (const i of members) sum += (weights[i] ?? 0) * (of[i] ?? 0);
+      return sum / weight;
+    }),
+  );
 
 /** All combinations of the states of several findings, taken as independent once the causes in question are given. */
 function joint(byGroups: readonly number[][][]): number[][] {
@@ -106,12 +109,13 @@ function bitsOf(outcomes: readonly number[][], groups: readonly Group[]): number
   return Math.max(0, entropy(mean) - noise);
 }
 
-function outcomesOf(id: FindingId, bySet: readonly number[][], { sets, weights }: Posterior): Outcome[] {
+function outcomesOf(id: FindingId, states: readonly Float64Array[], { sets, weights }: Posterior): Outcome[] {
   return statesOf(id)
     .map((state, s): Outcome => {
-      const after = weights.map((w, i) => w * (bySet[i]?.[s] ?? 0));
+      const of = states[s];
+      const after = weights.map((w, i) => w * (of?.[i] ?? 0));
       const probability = after.reduce((sum, w) => sum + w, 0);
-      const shares = sharesOf({ sets, weights: after });
+      const shares = sharesOf(sets, after);
       const most = Math.max(...shares);
       const cause = CAUSE_IDS[shares.indexOf(most)] as CauseId;
       return { finding: id, state, probability, top: { cause, share: probability > 0 ? most / probability : 0 } };
@@ -137,13 +141,13 @@ export function nextChecks(asked: Asked & { readonly stopWeight?: number }): Ran
       const open = check.settles.filter((f) => !known.has(f));
       const [first] = open;
       if (!first) return [];
-      const bySet = open.map((f) => statesBySet(f, posterior));
+      const states = open.map((f) => byState(f, posterior));
       return [
         {
           id,
-          bits: bitsOf(joint(bySet.map((of) => byGroup(of, groups, posterior))), groups),
+          bits: bitsOf(joint(states.map((of) => byGroup(of, groups, posterior))), groups),
           effort: effortOf(check, asked.stopWeight ?? 1),
-          outcomes: outcomesOf(first, bySet[0] ?? [], posterior),
+          outcomes: outcomesOf(first, states[0] ?? [], posterior),
         },
       ];
     })

@@ -3,7 +3,7 @@ import type { CauseId } from './all-causes.js';
 import type { Cause } from './cause.js';
 import { FINDINGS, type Finding, type FindingId, type Found } from './finding.js';
 import { CAUSE_IDS, causeOf } from './causes-in-order.js';
-import { SETS } from './cause-sets.js';
+import { column, SETS } from './cause-sets.js';
 import { likelihoodOf } from './likelihood.js';
 
 /** Below this no cause stands out: not enough to tell. */
@@ -100,9 +100,9 @@ function normalised(weights: Float64Array): Float64Array {
 }
 
 function weightsOf(odds: readonly number[], factors: readonly Float64Array[]): Float64Array {
-  const weights = Float64Array.from(SETS, (set) => {
-    let weight = set.length === 0 ? NOTHING_TIMES : 1;
-    for (const cause of set) weight *= odds[cause] ?? 0;
+  const weights = column(SETS.length, (i) => {
+    let weight = i === 0 ? NOTHING_TIMES : 1;
+    for (const cause of SETS[i]!) weight *= odds[cause]!;
     return weight;
   });
   for (const factor of factors) for (let i = 0; i < weights.length; i++) weights[i]! *= factor[i]!;

@@ -1,5 +1,6 @@
 import { FINDINGS, rank, type FindingId } from '../diagnosis/index.js';
-import { ailingPump, SIMULATED_FAULTS } from './ailing-pump.js';
+import { ailingPump } from './ailing-pump.js';
+import { SIMULATED_FAULTS } from './simulated-faults.js';
 
 const pumps = Array.from({ length: 400 }, (_, i) => ailingPump(i + 1));
 
