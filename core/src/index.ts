@@ -281,7 +281,6 @@ export {
 export {
   CAUSES,
   CHECKS,
-  DECIDED,
   diagnose,
   effortOf,
   FINDINGS,

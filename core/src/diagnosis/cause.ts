@@ -1,5 +1,5 @@
 import type { Process } from '../set-up/index.js';
-import type { FindingId, StateOf } from './finding.js';
+import type { FindingId, StateOf } from './all-findings.js';
 
 /** A cause brings a state of a sign about, so often when it is at work. */
 export interface Brings {

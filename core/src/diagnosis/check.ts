@@ -1,4 +1,4 @@
-import type { FindingId } from './finding.js';
+import type { FindingId } from './all-findings.js';
 
 /** A test of the trade: what it settles, what it takes, and how it is done. */
 export interface Check {

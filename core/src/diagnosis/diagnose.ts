@@ -1,6 +1,6 @@
 import type { Process } from '../set-up/index.js';
 import type { CauseId } from './all-causes.js';
-import type { FindingId } from './finding.js';
+import type { FindingId } from './all-findings.js';
 import { rank } from './rank.js';
 
 /**

@@ -1,7 +1,8 @@
 import type { Process } from '../set-up/index.js';
 import type { CauseId } from './all-causes.js';
 import type { Cause } from './cause.js';
-import { FINDINGS, type Finding, type FindingId, type Found } from './finding.js';
+import { FINDINGS, type FindingId, type Found } from './all-findings.js';
+import { type Finding } from './finding.js';
 import { CAUSE_IDS, causeOf } from './causes-in-order.js';
 import { column, SETS } from './cause-sets.js';
 import { likelihoodOf } from './likelihood.js';
