@@ -284,6 +284,7 @@ export {
   diagnose,
   effortOf,
   FINDINGS,
+  gatherEvidence,
   nextChecks,
   rank,
   type Asked,
@@ -296,5 +297,4 @@ export {
   type RankedCause,
   type RankedCheck,
   type Ranking,
-  type Speaks,
 } from './diagnosis/index.js';

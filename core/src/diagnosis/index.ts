@@ -5,5 +5,8 @@ export { type Check } from './check.js';
 export { diagnose } from './diagnose.js';
 export { FINDINGS, type FindingId, type Found, type StateOf } from './all-findings.js';
 export { type Finding, type ObservedBy } from './finding.js';
+export { type Evidence } from './evidence.js';
+export { gatherEvidence } from './gather.js';
+export { priorsAfter, type ClosedCase } from './priors-after.js';
 export { effortOf, nextChecks, type Outcome, type RankedCheck } from './next-check.js';
 export { DECIDED, rank, type Asked, type RankedCause, type Ranking, type Speaks } from './rank.js';

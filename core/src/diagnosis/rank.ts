@@ -70,7 +70,7 @@ function checked(findings: readonly Found[]): Found[] {
   return findings.map((f) => ({ ...f, certainty: (f.certainty ?? 1) / (times.get(f.id) ?? 1) }));
 }
 
-const priorOf = (cause: Cause, process: Process): number =>
+export const priorOf = (cause: Cause, process: Process): number =>
   typeof cause.prior === 'number' ? cause.prior : cause.prior[process];
 const oddsOf = (share: number): number => share / (1 - share);
 const isSign = (found: Found): boolean => FINDINGS[found.id].kind === 'sign';

@@ -1,0 +1,104 @@
+import type { Entry } from '../journal/index.js';
+import type { Equipment, Material, PumpSetUp } from '../set-up/index.js';
+import { effectiveTrapTempC } from '../water/index.js';
+import type { FindingId } from './all-findings.js';
+import { says, type Evidence } from './evidence.js';
+
+type Said = Omit<Evidence, 'certainty'>;
+type Run = Extract<Entry, { kind: 'run' }>;
+
+/** The last runs that speak for how it is used. */
+const LAST_RUNS = 4;
+/** A trap this much warmer than it usually is lets nearly twice as much past (domain section 5). */
+const WARM_TRAP_K = 5;
+const RATED_HIGH = 2;
+const POOR_TIMES = 1.2;
+const SEVERAL_HPA_PA = 300;
+
+/** What the runs say: how the pump was used, what was in it, what pressures it reached. */
+export function evidenceOfRuns(entries: readonly Entry[], setUp: PumpSetUp): Said[] {
+  const runs = entries.filter((e): e is Run => e.kind === 'run' && !e.body.stillRunning);
+  const recent = runs.slice(-LAST_RUNS);
+  return [
+    ...recent.flatMap((run) => ofOneRun(run, setUp)),
+    ...trapOf(runs),
+    ...loadsOf(recent, setUp),
+    ...bledOf(entries, recent),
+  ];
+}
+
+function ofOneRun(run: Run, { house, equipment }: PumpSetUp): Said[] {
+  const { ballast, defrostedBefore, drainClosed, inLineFilter, ventedBeforeStop } = run.body;
+  const named = run.subjects.find((s) => s.type === 'equipment')?.id ?? '';
+  const said: Said[] = [];
+  if (ballast !== 'unknown') said.push(says(run, 'ballast', ballast));
+  if (defrostedBefore && defrostedBefore !== 'unknown') said.push(says(run, 'defrosted', defrostedBefore));
+  if (drainClosed && drainClosed !== 'unknown')
+    said.push(says(run, 'drain', drainClosed === 'yes' ? 'closed' : 'open'));
+  if (inLineFilter && inLineFilter !== 'unknown')
+    said.push(says(run, 'inLineFilter', inLineFilter === 'yes' ? 'fitted' : 'none'));
+  if (ventedBeforeStop !== 'unknown')
+    said.push(says(run, 'stoppedUnderVacuum', ventedBeforeStop === 'yes' ? 'no' : 'yes'));
+  return [...said, ...pressuresOf(run, house.equipment[named] ?? equipment)];
+}
+
+/** Against the targets of its own set. */
+function pressuresOf(run: Run, { targetFirstPa, targetUltimatePa }: Equipment): Said[] {
+  const { firstPressurePa, lowestPressurePa } = run.body;
+  const said: Said[] = [];
+  if (targetUltimatePa && lowestPressurePa) {
+    const state = lowestPressurePa <= POOR_TIMES * targetUltimatePa ? 'good' : 'poor';
+    const stands = lowestPressurePa >= SEVERAL_HPA_PA && state === 'poor';
+    said.push(says(run, 'chamberPressure', stands ? 'severalHpa' : state));
+  }
+  if (targetFirstPa && firstPressurePa)
+    said.push(says(run, 'pumpDown', firstPressurePa > POOR_TIMES * targetFirstPa ? 'slow' : 'usual'));
+  return said;
+}
+
+const trapTempOf = ({ body }: Run): number | null =>
+  body.trapProfile && body.trapProfile.length > 0 ? effectiveTrapTempC(body.trapProfile) : (body.trapTempC ?? null);
+
+/** The last run's trap against what it usually is on this pump. */
+function trapOf(runs: readonly Run[]): Said[] {
+  const known = runs.flatMap((run) => {
+    const tempC = trapTempOf(run);
+    return tempC === null ? [] : [{ run, tempC }];
+  });
+  const last = known.at(-1);
+  if (!last || known.length < 3) return [];
+  const sorted = known.map((k) => k.tempC).sort((a, b) => a - b);
+  const usualC = sorted[Math.floor(sorted.length / 2)] ?? last.tempC;
+  return [says(last.run, 'trap', last.tempC > usualC + WARM_TRAP_K ? 'warm' : 'cold')];
+}
+
+/** What was in it, by the ratings of its materials: yes when any of the last runs was rated high. */
+function loadsOf(recent: readonly Run[], { house }: PumpSetUp): Said[] {
+  const loads = recent.flatMap((run) => {
+    const material = house.material[run.body.materialId];
+    return material ? [{ run, material }] : [];
+  });
+  const last = loads.at(-1);
+  if (!last) return [];
+  const of = (id: 'wetLoads' | FindingId, rating: (m: Material) => number): Said => {
+    const high = loads.filter((l) => rating(l.material) >= RATED_HIGH).at(-1);
+    return { ...says(last.run, 'wetLoads', high ? 'yes' : 'no'), id };
+  };
+  const resin = last.material.process === 'composites';
+  return [
+    of('wetLoads', (m) => m.moisture),
+    of('fattyLoads', (m) => m.fat),
+    of('dustyLoads', (m) => m.fines),
+    of(resin ? 'resinLoads' : 'solventLoads', (m) => m.solvent),
+    of('acidLoads', (m) => m.acid),
+  ];
+}
+
+/** Bled before most of the last runs, or before none of them. */
+function bledOf(entries: readonly Entry[], recent: readonly Run[]): Said[] {
+  const [first, last] = [recent[0], recent.at(-1)];
+  if (!first || !last || recent.length < 3) return [];
+  const bleeds = entries.filter((e) => e.kind === 'bleed' && e.happenedAt >= first.happenedAt).length;
+  if (bleeds === 0) return [says(last, 'bled', 'no')];
+  return bleeds >= recent.length / 2 ? [says(last, 'bled', 'yes')] : [];
+}

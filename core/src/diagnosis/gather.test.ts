@@ -1,0 +1,118 @@
+import { at, bookOf, changeAt, entryAt, lookAt, runAt } from '../testing/small-yard.js';
+import { rebuild } from '../care/index.js';
+import type { Entry } from '../journal/index.js';
+import { gatherEvidence, rank } from './index.js';
+
+const NOW = 300;
+function evidence(entries: Entry[], now = NOW) {
+  const book = bookOf({});
+  const setUp = book.pumpAt({ pumpId: 'p1', instant: at(now) });
+  if (!setUp) throw new Error('the pump is missing');
+  const state = rebuild({ pumpId: 'p1', entries, book });
+  return gatherEvidence({ entries, state, setUp, now: at(now) });
+}
+const states = (entries: Entry[], now = NOW) => Object.fromEntries(evidence(entries, now).map((e) => [e.id, e.state]));
+const run = (hours: number, body: object, materialId = 'fd-meat') => runAt(hours, 20, materialId, { body });
+
+test('an empty journal says nothing: what nobody logged is unknown', () => {
+  expect(evidence([])).toEqual([]);
+});
+
+test.each<[string, Entry, Record<string, string>]>([
+  ['cream in a jar', lookAt(250, { source: 'sample', lookedAtMl: 200, creamMl: 6 }), { cream: 'yes', sludge: 'no' }],
+  ['a sight glass that is white throughout', lookAt(250, { clarity: 'cream' }), { cream: 'yes', haze: 'hazy' }],
+  ['a level above MAX', lookAt(250, { level: 'high' }), { level: 'high' }],
+  [
+    'red particles',
+    lookAt(250, { particles: 'many', particleKinds: ['rustRed'] }),
+    { rustParticles: 'yes', glitter: 'no', blackParticles: 'no' },
+  ],
+  ['no particles at all', lookAt(250, { particles: 'none' }), { fibres: 'no', growth: 'no' }],
+  ['a fishy smell', lookAt(250, { smell: 'fishy' }), { smell: 'rancid' }],
+  ['amine', lookAt(250, { smell: 'ammonia' }), { smell: 'sharp' }],
+  ['oil thrown out', lookAt(250, { thrownFromExhaust: true }), { exhaustMist: 'thrown' }],
+  ['foam that stays', lookAt(250, { foam: 'stays' }), { foam: 'yes' }],
+])('%s', (_what, look, expected) => {
+  expect(states([changeAt(1), look])).toMatchObject(expected);
+});
+
+test('a clear glass says nothing about cream, which sinks out of sight', () => {
+  expect(states([lookAt(250, { clarity: 'bright' })])).toEqual({ haze: 'clear' });
+});
+
+test('two looks make a trend, unless something was added or taken in between', () => {
+  const [low, high] = [lookAt(200, { level: 'right' }), lookAt(250, { level: 'high' })];
+  expect(states([low, runAt(210, 10), high]).levelTrend).toBe('rising');
+  expect(states([high, low].map((e, i) => ({ ...e, happenedAt: at(200 + 50 * i) }))).levelTrend).toBe('falling');
+  const topUp = entryAt(230, 'topUp', { sump: 'oil', productId: 'oil-a', addedMl: 40, levelAfter: 'right' });
+  expect(states([low, topUp, high]).levelTrend).toBeUndefined();
+});
+
+test('two steps darker within one run is fast, over several it is not', () => {
+  const [fresh, dark] = [lookAt(200, { colour: 1 }), lookAt(250, { colour: 3 })];
+  expect(states([fresh, runAt(210, 10), dark]).darkening).toBe('inOneRun');
+  expect(states([fresh, runAt(210, 5), runAt(220, 5), runAt(230, 5), dark]).darkening).toBe('slowly');
+});
+
+test('the last runs say how the pump was used', () => {
+  const entries = [
+    run(100, { ballast: 'open', trapTempC: -50 }),
+    run(140, { ballast: 'open', trapTempC: -50 }),
+    run(180, { ballast: 'open', trapTempC: -49 }),
+    run(220, {
+      ballast: 'closed',
+      trapTempC: -41,
+      defrostedBefore: 'yes',
+      drainClosed: 'no',
+      inLineFilter: 'yes',
+      ventedBeforeStop: 'no',
+    }),
+  ];
+  expect(states(entries)).toMatchObject({
+    ballast: 'closed',
+    trap: 'warm',
+    defrosted: 'yes',
+    drain: 'open',
+    inLineFilter: 'fitted',
+    stoppedUnderVacuum: 'yes',
+    bled: 'no',
+  });
+  const steady = entries.map((e) => ({ ...e, body: { ...e.body, trapTempC: -47 } })) as Entry[];
+  expect(states(steady).trap).toBe('cold');
+  expect(states([run(220, { ballast: 'unknown', ventedBeforeStop: 'unknown' })])).not.toHaveProperty('ballast');
+});
+
+test('a pump that stands for days is idle; one that ran yesterday is not', () => {
+  expect(states([runAt(200, 10)], 300).idle).toBe('days');
+  expect(states([runAt(280, 10)], 300).idle).toBe('no');
+});
+
+test('another oil that went in is said, the same one too', () => {
+  expect(states([changeAt(1), changeAt(100)]).productChanged).toBe('no');
+  expect(states([changeAt(1), changeAt(100, 'oil-b')]).productChanged).toBe('yes');
+});
+
+test('far more water than the runs explain is said, with the entry that shows it', () => {
+  const bleed = entryAt(150, 'bleed', { sump: 'oil', drawnMl: 90, waterMl: 80 });
+  const look = lookAt(160, { source: 'sample', lookedAtMl: 100, freeWaterMl: 20 });
+  const dry = run(100, { ballast: 'open', trapTempC: -60, oilTempC: 70 });
+  const found = evidence([changeAt(1), dry, bleed, look]);
+  expect(found.find((e) => e.id === 'water')).toMatchObject({
+    state: 'farMore',
+    entryId: look.id,
+    at: look.happenedAt,
+  });
+});
+
+test('old findings fade: after its half-life a finding says half of what it said', () => {
+  const look = lookAt(10, { level: 'high' });
+  const certainty = (days: number) => evidence([look], 10 + 24 * days).find((e) => e.id === 'level')?.certainty ?? 0;
+  expect(certainty(7) / certainty(0)).toBeCloseTo(0.5, 10);
+  expect(certainty(60)).toBe(0);
+});
+
+test('the newest word counts, and a ranking takes evidence as it is', () => {
+  const said = evidence([changeAt(1), lookAt(200, { clarity: 'hazy' }), lookAt(250, { clarity: 'bright' })]);
+  expect(said.filter((e) => e.id === 'haze')).toMatchObject([{ state: 'clear' }]);
+  expect(rank({ process: 'freezeDrying', findings: said }).causes).toHaveLength(35);
+});

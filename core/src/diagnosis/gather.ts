@@ -1,0 +1,81 @@
+import type { Charge, PumpState } from '../care/index.js';
+import type { Entry } from '../journal/index.js';
+import type { PumpSetUp } from '../set-up/index.js';
+import { newest, says, type Evidence } from './evidence.js';
+import { evidenceOfLooks } from './evidence-of-looks.js';
+import { evidenceOfRuns } from './evidence-of-runs.js';
+
+type Said = Omit<Evidence, 'certainty'>;
+
+const IDLE_DAYS = 2;
+const DAY_MS = 86_400_000;
+
+/**
+ * The evidence that a pump's journal holds by itself, each finding with its date and the entry it comes from. What nobody logged is
+ * left out: it is unknown.
+ * @param input.entries of this pump, as they count, in the journal's order; those since the change before last are enough
+ * @param input.now instant of the question; old findings fade
+ */
+export function gatherEvidence(input: {
+  entries: readonly Entry[];
+  state: PumpState;
+  setUp: PumpSetUp;
+  now: string;
+}): Evidence[] {
+  const { entries, setUp, now } = input;
+  const said = [
+    ...evidenceOfLooks(entries),
+    ...evidenceOfRuns(entries, setUp),
+    ...ofTheCharge(input),
+    ...ofOilProducts(entries),
+  ];
+  return newest(said, now);
+}
+
+/** What the fold keeps of the present charge: its water, oil carried over, dark again, standing idle. */
+function ofTheCharge({ entries, state, now }: { entries: readonly Entry[]; state: PumpState; now: string }): Said[] {
+  const sump = state.sumps.find((s) => s.key === 'oil');
+  const last = entries.at(-1);
+  if (!sump || !last) return [];
+  const lastRun = entries.filter((e) => e.kind === 'run').at(-1);
+  const change = entries.filter((e) => e.kind === 'change' && e.body.sump === 'oil').at(-1);
+  const said: Said[] = [];
+  const has = (code: string) => sump.findings.some((f) => f.code === code);
+  if (lastRun) {
+    said.push(says(lastRun, 'carriedOver', sump.charge.carriedOverRuns > 0 ? 'yes' : 'no'));
+    const idleDays = (Date.parse(now) - Date.parse(lastRun.happenedAt)) / DAY_MS;
+    said.push({ ...says(lastRun, 'idle', idleDays > IDLE_DAYS ? 'days' : 'no'), at: now });
+  }
+  const looked = entries.filter((e) => e.kind === 'look').at(-1);
+  if (looked && change && looked.happenedAt >= change.happenedAt)
+    said.push(says(looked, 'darkAfterChange', has('darkAgain') ? 'yes' : 'no'));
+  return [...said, ...waterOf(sump.charge, standingUl(state, sump.charge), looked ?? null)];
+}
+
+/** Found against expected, by the limits of domain section 6; only where all runs of the charge could be reckoned. */
+function waterOf(charge: Charge, standing: number, looked: Entry | null): Said[] {
+  if (!looked || charge.unreckonedRuns > 0) return [];
+  const found = charge.bledWaterUl + charge.sampledWaterUl + standing;
+  if (found === 0 && charge.expectedWaterUl === 0) return [];
+  const over = (times: number, leastUl: number) =>
+    found > times * charge.expectedWaterUl && found - charge.expectedWaterUl >= leastUl;
+  return [says(looked, 'water', over(3, 15_000) ? 'farMore' : over(1.5, 5_000) ? 'more' : 'asExpected')];
+}
+
+/** Water that still stood in the oil at the last look: all that is free, and half the cream. */
+function standingUl({ jars }: PumpState, { since }: Charge): number {
+  const last = jars.filter((j) => j.at >= since.at && (j.source === 'sightGlass' || j.source === 'sample')).at(-1);
+  return last ? last.waterUl + last.creamUl / 2 : 0;
+}
+
+function ofOilProducts(entries: readonly Entry[]): Said[] {
+  const filled = entries.flatMap((e) =>
+    (e.kind === 'change' || e.kind === 'topUp') && e.body.sump === 'oil' ? [e] : [],
+  );
+  const said: Said[] = [];
+  filled.forEach((entry, i) => {
+    const before = filled[i - 1];
+    if (before) said.push(says(entry, 'productChanged', before.body.productId === entry.body.productId ? 'no' : 'yes'));
+  });
+  return said;
+}
