@@ -16,7 +16,7 @@ import { LogImport } from './log-import.js';
 import { LOOK_LOG } from './look-log.js';
 import { RUN_LOG } from './run-log.js';
 
-/** Imports that are remembered after their end, for their result and the report of refused rows. */
+/** Imports at rest that are remembered: ended ones for their result and report, others until somebody says what to do. */
 const REMEMBERED = 10;
 
 /** Every kind of entry that comes and goes as a CSV file. */
@@ -76,8 +76,9 @@ export class EntryLogService implements OnModuleDestroy {
   }
 
   private forgetTheOldest(): void {
-    const ended = [...this.imports].filter(([, { job }]) => job.hasEnded);
-    for (const [id, { folder }] of ended.slice(0, Math.max(0, ended.length - REMEMBERED + 1))) {
+    const atRest = [...this.imports].filter(([, { job }]) => !job.goesOn);
+    for (const [id, { job, folder }] of atRest.slice(0, Math.max(0, atRest.length - REMEMBERED + 1))) {
+      void job.cancel();
       this.imports.delete(id);
       dropWorkFolder(folder);
     }

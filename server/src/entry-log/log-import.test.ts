@@ -122,6 +122,18 @@ test.each(['while it is written', 'before it is written'])('cancelled %s it leav
   expect(job.write(true)).toBe(false);
 });
 
+test('pumps that had nothing before have nothing after a cancel', async () => {
+  const runs = ['p1', 'b1', 'p1', 'b1'].flatMap((pumpId, i) =>
+    Array.from({ length: 300 }, (_, n) => runAt(10 + (i * 300 + n) * 4, 2, 'any-empty', { pumpId })),
+  );
+  const job = await readInto(house, 'runs', writeLog(RUN_LOG, runs));
+  job.write(false);
+  await untilWriting(job);
+  await job.cancel();
+  expect(stored()).toEqual(Object.fromEntries(TABLES.map((table) => [table, 0])));
+  expect(house.states()).toEqual({});
+});
+
 test('cancelled while it is read it stops there', async () => {
   const job = await logsOf(house).begin('runs', Readable.from([writeLog(RUN_LOG, manyRuns())]));
   await job.cancel();
@@ -140,6 +152,17 @@ test('what a crash left half-written is taken back when the folder is opened', a
   expect(countOf('open_import')).toBe(1);
   new JournalDoor(house.database, house.shelf, { nowMs }).putInOrder();
   expect({ tables: stored(), states: house.states() }).toEqual(before);
+});
+
+test('a rebuild from the journal leaves out what a crash left half-written', async () => {
+  house.write(changeAt(1), runAt(3, 5));
+  const before = house.states();
+  const job = await readInto(house, 'runs', writeLog(RUN_LOG, manyRuns()));
+  job.write(false);
+  await untilWriting(job);
+  await job.abandon();
+  new JournalDoor(house.database, house.shelf, { nowMs }).rebuildAll();
+  expect(house.states()).toEqual(before);
 });
 
 test('an entry that someone sends by itself stays, though an import that brought it is taken back', async () => {
@@ -188,7 +211,6 @@ test('an export carries nothing of an import that may yet be taken back; its fil
   for (let i = 0; i < 12; i++) {
     const one = await logs.begin('runs', Readable.from([bad]));
     await one.atRest();
-    await one.cancel();
     paths.push(one.refused.path);
   }
   expect(paths.map((path) => existsSync(path))).toEqual([false, false, ...Array<boolean>(10).fill(true)]);

@@ -63,8 +63,9 @@ export class LogImport {
     return { id, log, state, progress, ...this.counts, refused: refused.count, firstRefused: refused.first, fileIssue };
   }
 
-  get hasEnded(): boolean {
-    return ['done', 'cancelled', 'failed'].includes(this.state);
+  /** Whether it works just now; if not it has ended, or waits for a word. */
+  get goesOn(): boolean {
+    return ['reading', 'writing', 'takingBack'].includes(this.state);
   }
 
   /** Resolves when what it is doing now has come to an end. */
@@ -114,7 +115,7 @@ export class LogImport {
     this.counts.written = 0;
     try {
       while (this.tools.door.bulk.takeBack(this.id)) await nextTurn();
-      while (this.tools.door.bulk.catchUp() > 0) await nextTurn();
+      while (this.tools.door.bulk.catchUp() !== null) await nextTurn();
     } catch (error) {
       this.logger.error(error);
     }
@@ -197,7 +198,7 @@ export class LogImport {
       this.state = 'ready';
       return;
     }
-    for (let folded = 0, some; (some = bulk.catchUp()) > 0; await this.turn()) {
+    for (let folded = 0, some; (some = bulk.catchUp()) !== null; await this.turn()) {
       folded += some;
       this.progress = (1 + Math.min(1, folded / this.counts.fresh)) / 2;
     }

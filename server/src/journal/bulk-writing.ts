@@ -42,11 +42,11 @@ export class BulkWriting {
     });
   }
 
-  /** One turn of folding what lags behind. @returns how many entries were folded; 0 when nothing lags any more */
-  catchUp(): number {
+  /** One turn of folding what lags behind. @returns how many entries were folded; null when nothing lagged */
+  catchUp(): number | null {
     return this.inOneTurn(() => {
       const lag = this.sql.anyLaggingPump.get();
-      return lag ? this.derived.catchUp(lag.pumpId, keyOf(lag)) : 0;
+      return lag ? this.derived.catchUp(lag.pumpId, keyOf(lag)) : null;
     });
   }
 
@@ -78,7 +78,7 @@ export class BulkWriting {
   /** Takes back what a crash left open, before anything is served. */
   takeBackUnfinished(): void {
     for (const { id } of this.sql.openImports.all()) while (this.takeBack(id));
-    while (this.catchUp() > 0);
+    while (this.catchUp() !== null);
   }
 
   private writeOne(

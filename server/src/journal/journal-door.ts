@@ -142,6 +142,7 @@ export class JournalDoor {
 
   /** Rebuilds counted entries, states and checkpoints from the journal alone. */
   rebuildAll(): number {
+    this.bulk.takeBackUnfinished();
     return this.database.writer.transaction(() => {
       this.sql.clearCounted.run();
       const pumps = new Set<string>();
