@@ -1,3 +1,4 @@
+// Longer than a file should be: one table of cases, each a story of the trade.
 import type { Process } from '../set-up/index.js';
 import { diagnose, type CauseId } from './index.js';
 

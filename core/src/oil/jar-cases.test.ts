@@ -1,3 +1,4 @@
+// Longer than a file should be: one table of jars, each a story of the trade.
 import type { LookBody } from '../journal/index.js';
 import type { OilProduct } from '../set-up/index.js';
 import type { Act, FindingCode, VerdictLevel } from './finding.js';
