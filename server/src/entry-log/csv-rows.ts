@@ -60,8 +60,13 @@ async function* parsed(text: Readable): AsyncGenerator<Parsed> {
       skipEmptyLines: 'greedy',
       beforeFirstChunk: (chunk) => chunk.replace(/^\uFEFF/, ''),
       chunk: (results, parser) => {
+        // The parser's pause leaves the file flowing into its queue: both must wait.
         parser.pause();
-        goOn = () => parser.resume();
+        text.pause();
+        goOn = () => {
+          text.resume();
+          parser.resume();
+        };
         tell(results);
       },
       complete: () => tell(null),

@@ -6,6 +6,9 @@ import type { LogWords } from './entry-log-page.js';
 
 const count = (n: number): string => n.toLocaleString('en-GB');
 
+const leftOut = (rows: number): string =>
+  rows === 0 ? 'No row was left out.' : rows === 1 ? 'One row was left out.' : `${count(rows)} rows were left out.`;
+
 interface Shown {
   readonly name: string;
   readonly words: LogWords;
@@ -51,8 +54,7 @@ export function ImportShown(shown: Shown) {
             {answer.written === 1 ? `One ${words.one}` : `${count(answer.written)} ${words.many}`} imported from {name}
           </h2>
           <p>
-            {count(answer.unchanged)} were there already.{' '}
-            {answer.refused > 0 ? `${count(answer.refused)} rows were left out.` : 'No row was left out.'}
+            {count(answer.unchanged)} were there already. {leftOut(answer.refused)}
           </p>
           <ReportLink answer={answer} />
         </div>
