@@ -148,7 +148,7 @@ test('a photograph is kept with the look, laid under the jar, and shown again', 
   await expect(page.getByText(/The photograph was not kept. Right would be/)).toBeVisible();
   await expect(page.getByLabel('In the jar, all of it')).toHaveValue('300 mL');
   await file.setInputFiles({ name: '../../jar.png', mimeType: 'image/png', buffer: png(60, 80) });
-  await expect(page.getByRole('img', { name: 'The photograph of this look' })).toBeVisible();
+  await expect(page.getByRole('img', { name: 'The photograph of the jar' })).toBeVisible();
   await page.getByRole('button', { name: 'Lay the jar over it' }).click();
   await expect(page.locator('svg image')).toHaveAttribute('href', /^\/api\/photos\/[0-9a-f]{64}$/);
   await page.getByLabel('Size of the photograph').fill('1.5');

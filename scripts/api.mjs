@@ -30,7 +30,7 @@ async function keep(path, text) {
 }
 
 const generator = createGenerator({
-  path: join(root, 'contracts/src/{pages,requests,answers,entry-log,backup,set-up-file,photos,oil-story,water}.ts'),
+  path: join(root, 'contracts/src/{pages,requests,answers,entry-log,backup,set-up-file,photos,oil-story,water,diagnosis}.ts'),
   tsconfig: join(root, 'contracts/tsconfig.json'),
   skipTypeCheck: true,
   additionalProperties: true,
@@ -39,6 +39,8 @@ const generator = createGenerator({
 const wanted = new Set();
 const roots = [
   'About',
+  'DiagnosisAnswer',
+  'CaseAnswer',
   'RoundAnswer',
   'PumpPage',
   'JournalPage',

@@ -30,6 +30,7 @@ import {
   ValidateNested,
 } from 'class-validator';
 import { IdOf, Maybe, OneOf, Remark, SomeVolume, Volume, WholeWithin, Within } from './body-rules.js';
+import { CaseCheckedBodyDto, CaseClosedBodyDto, CaseOpenedBodyDto, TestBodyDto } from './case-bodies.js';
 import { IsInstant } from './instant.js';
 import { MAX_METER_MINUTES, MAX_RUN_MINUTES, MAX_TRAP_READINGS, SERVICE_TASKS, SUMPS } from './limits.js';
 import { LabResultBodyDto, LabSampleBodyDto } from './lab-bodies.js';
@@ -149,5 +150,9 @@ export const BODY_CLASSES = {
   labResult: LabResultBodyDto,
   meter: MeterBodyDto,
   takeOver: TakeOverBodyDto,
+  test: TestBodyDto,
+  caseOpened: CaseOpenedBodyDto,
+  caseClosed: CaseClosedBodyDto,
+  caseChecked: CaseCheckedBodyDto,
   note: NoteBodyDto,
 } as const;

@@ -1,4 +1,4 @@
-import { IsIn, IsInt, IsNumber, IsOptional, IsString, Length, Max, MaxLength, Min } from 'class-validator';
+import { IsIn, IsInt, IsNumber, IsOptional, IsString, Length, Matches, Max, MaxLength, Min } from 'class-validator';
 
 /** Rules that fields of several bodies share. Messages say what would be right; the field and the value are named beside them. */
 const together =
@@ -33,3 +33,7 @@ export const IdOf = (what: string): PropertyDecorator =>
 
 const oneLine = { message: 'text of at most 500 characters' };
 export const Remark = (): PropertyDecorator => Maybe(together(IsString(oneLine), MaxLength(500, oneLine)));
+
+/** A photograph is uploaded before the entry that cites it. */
+export const PhotoId = (): PropertyDecorator =>
+  Maybe(Matches(/^[0-9a-f]{64}$/, { message: 'the id of a photograph that was uploaded: 64 hexadecimal digits' }));

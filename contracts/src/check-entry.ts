@@ -119,6 +119,27 @@ function labRules(given: Readonly<Record<string, unknown>>): FieldIssue[] {
     : [];
 }
 
+/** A test says something; a leak step says whether it passed. */
+function testRules(given: Readonly<Record<string, unknown>>): FieldIssue[] {
+  const findings = given.findings as readonly { id: string }[];
+  const twice = findings.findIndex((f, i) => findings.findIndex((g) => g.id === f.id) < i);
+  if (twice >= 0) return [bad(`body.findings.${twice}.id`, findings[twice]?.id, 'twice', 'each finding once')];
+  if (given.leakStep) {
+    const said = given.passed === true || given.passed === false;
+    return said ? [] : [bad('body.passed', null, 'missing', 'true or false: whether the step passed')];
+  }
+  const silent = findings.length === 0 && !given.remark && !given.photoId;
+  return silent ? [bad('body.findings', [], 'missing', 'at least one finding, a photograph or a remark')] : [];
+}
+
+/** What is said of a case names it. */
+function caseIssue(entry: EntryDto): FieldIssue | null {
+  const cases = entry.subjects.filter((s) => s.type === 'case').length;
+  const right = 'exactly one case beside the pump';
+  return CASE_KINDS.includes(entry.kind) && cases !== 1 ? bad('subjects', entry.subjects, 'missing', right) : null;
+}
+const CASE_KINDS: readonly string[] = ['caseOpened', 'caseClosed', 'caseChecked'] satisfies EntryKind[];
+
 function bodyRules(kind: EntryKind, body: object): FieldIssue[] {
   const given = body as Record<string, unknown>;
   const has = (key: string) => given[key] !== null && given[key] !== undefined;
@@ -144,6 +165,7 @@ function bodyRules(kind: EntryKind, body: object): FieldIssue[] {
   }
   if (kind === 'look') return lookRules(given);
   if (kind === 'labResult') return labRules(given);
+  if (kind === 'test') return testRules(given);
   return [];
 }
 
@@ -190,6 +212,8 @@ export function checkEntry(raw: unknown, nowMs: number): Checked<JournalEntry> {
   const body = checkBody(kind, plain.body);
   if (!body.ok) return body;
   const entry = plain as unknown as Entry;
+  const ofCase = caseIssue(plain);
+  if (ofCase) return { ok: false, issues: [ofCase] };
   if (Date.parse(entry.happenedAt) > latest) {
     return { ok: false, issues: [bad('happenedAt', entry.happenedAt, 'inTheFuture', 'a time that has passed')] };
   }

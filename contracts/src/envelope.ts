@@ -1,5 +1,12 @@
 import 'reflect-metadata';
-import { ENTRY_KINDS, type EntryBodies, type EntryKind, type Precision, type Subject } from '@winter-jar/core';
+import {
+  ENTRY_KINDS,
+  SUBJECT_TYPES,
+  type EntryBodies,
+  type EntryKind,
+  type Precision,
+  type Subject,
+} from '@winter-jar/core';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -20,8 +27,8 @@ import { IsInstant, IsZone } from './instant.js';
 const PRECISIONS: readonly Precision[] = ['exact', 'day', 'unknown'];
 const KINDS = [...ENTRY_KINDS, 'correction'] as const;
 export class SubjectDto implements Subject {
-  @IsIn(['pump', 'equipment'], { message: 'pump or equipment' })
-  type!: 'pump' | 'equipment';
+  @IsIn(SUBJECT_TYPES, { message: `one of ${SUBJECT_TYPES.join(', ')}` })
+  type!: Subject['type'];
 
   @IsString({ message: 'an id of 1 to 64 characters' })
   @Length(1, 64, { message: 'an id of 1 to 64 characters' })

@@ -10,6 +10,7 @@ export {
   TopUpBodyDto,
   TrapReadingDto,
 } from './bodies.js';
+export { CaseCheckedBodyDto, CaseClosedBodyDto, CaseOpenedBodyDto, FoundSaidDto, TestBodyDto } from './case-bodies.js';
 export { LabResultBodyDto, LabSampleBodyDto } from './lab-bodies.js';
 export { LookBodyDto } from './look-body.js';
 export { CorrectionBodyDto, EntryDto, SubjectDto } from './envelope.js';
@@ -19,6 +20,7 @@ export { HTTP_STATUS, type ApiProblem, type EntryAnswer, type Question } from '.
 export {
   MAX_BACKUP_BYTES,
   MAX_BODY_BYTES,
+  MAX_CHECK_RUNS,
   MAX_ENTRIES_PER_POST,
   MAX_METER_MINUTES,
   MAX_LOG_BYTES,
@@ -48,6 +50,7 @@ export type {
   RestorePost,
   RestoreResult,
 } from './backup.js';
+export type { CaseAnswer, CaseLine, DiagnosisAnswer, EvidenceLine, LikelyCause, ProposedCheck } from './diagnosis.js';
 export type { OilStory } from './oil-story.js';
 export type { WaterAnswer } from './water.js';
 export type { PhotoBytes, PhotoKept } from './photos.js';

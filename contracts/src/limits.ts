@@ -23,3 +23,8 @@ export const FUTURE_TOLERANCE_MS = 10 * 60_000;
 export const SERVICE_TASKS: readonly string[] = TASKS.filter((t) => t.doneBy === 'done').map((t) => t.id);
 
 export const SUMPS: readonly SumpKey[] = ['oil', 'gearA', 'gearB', 'sealCup'];
+
+/** Findings of one test or one look at the pump. */
+export const MAX_FINDINGS = 30;
+/** Runs after which a remedy is checked. */
+export const MAX_CHECK_RUNS = 100;

@@ -16,8 +16,8 @@ import {
   type Smell,
   type SumpKey,
 } from '@winter-jar/core';
-import { ArrayUnique, IsArray, IsBoolean, IsIn, IsNumber, IsOptional, Matches, Max, Min } from 'class-validator';
-import { IdOf, Maybe, OneOf, Remark, Volume, Within } from './body-rules.js';
+import { ArrayUnique, IsArray, IsBoolean, IsIn, IsNumber, IsOptional, Max, Min } from 'class-validator';
+import { IdOf, Maybe, OneOf, Remark, Volume, Within, PhotoId } from './body-rules.js';
 import { SUMPS } from './limits.js';
 
 const yesOrNo = { message: 'true or false' };
@@ -57,8 +57,7 @@ export class LookBodyDto implements LookBody {
   @Maybe(IsBoolean(yesOrNo)) waterAtPickUp?: boolean | null;
   @Maybe(IsBoolean(yesOrNo)) thrownFromExhaust?: boolean | null;
 
-  @Maybe(Matches(/^[0-9a-f]{64}$/, { message: 'the id of a photograph that was uploaded: 64 hexadecimal digits' }))
-  photoId?: string | null;
+  @PhotoId() photoId?: string | null;
 
   @Remark() remark?: string | null;
 }

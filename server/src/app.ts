@@ -15,6 +15,8 @@ import { JournalFileService } from './backup/journal-file.service.js';
 import { clearWorkFolders } from './backup/work-folder.js';
 import { Database } from './database/open.js';
 import { DemoYardController, OPEN_DEMO_YARD, type OpenDemoYard } from './demo-yard/demo-yard.controller.js';
+import { DiagnosisController } from './diagnosis/diagnosis.controller.js';
+import { DiagnosisService } from './diagnosis/diagnosis.service.js';
 import { EffectService } from './effect/effect.service.js';
 import { NetworkController } from './network/network.controller.js';
 import type { OwnCertificate } from './network/own-certificate.js';
@@ -72,6 +74,7 @@ class AppModule {
         AboutController,
         RoundController,
         PumpsController,
+        DiagnosisController,
         JournalController,
         SetUpController,
         EntryLogController,
@@ -96,6 +99,7 @@ class AppModule {
         JournalFileService,
         { provide: RoundService, useFactory: () => new RoundService(clock, reading, shelf) },
         { provide: PumpsService, useFactory: () => new PumpsService(clock, reading, shelf) },
+        { provide: DiagnosisService, useFactory: () => new DiagnosisService(clock, reading, shelf) },
         { provide: EntryLogService, useFactory: () => new EntryLogService(clock, database, reading, shelf, door) },
       ],
     };

@@ -20,6 +20,7 @@ export {
   MAX_BARS,
   startState,
   type BestPressures,
+  type CaseState,
   type Charge,
   type Counts,
   type JarSeen,
@@ -38,7 +39,7 @@ export { waterStory, type WaterFound, type WaterRun, type WaterStory } from './w
 export { lookInContext } from './judge-look.js';
 export { step } from './step.js';
 export { CHECKPOINT_EVERY, rebuild, refold, type Checkpoint } from './refold.js';
-export { limitsOf, sinceOf, type LimitStanding } from './limit-standing.js';
+export { isRunningIn, limitsOf, sinceOf, type LimitStanding } from './limit-standing.js';
 export { oilChangeDue } from './carry-over.js';
 export { dueForecastDays, FEW_INTERVALS, usageOf, type DueForecast, type Usage } from './due-forecast.js';
 export {

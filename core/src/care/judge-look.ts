@@ -150,6 +150,7 @@ function isCleared(finding: Finding, input: LookAtSump, context: LookInContext, 
     case 'changeOrSample':
     case 'flush':
     case 'inspect':
+    case 'case':
       return false;
   }
 }

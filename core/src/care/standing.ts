@@ -44,6 +44,8 @@ export type Reason =
   | (ReasonBase & { readonly code: 'lookDue'; readonly decides: LimitStanding; readonly sinceAt: string })
   | (ReasonBase & { readonly code: 'lastRunBeforeChange'; readonly decides: LimitStanding })
   | (ReasonBase & { readonly code: 'carriedOver'; readonly runs: number })
+  | (ReasonBase & { readonly code: 'caseOpen'; readonly sinceAt: string; readonly complaint: string })
+  | (ReasonBase & { readonly code: 'caseToCheck'; readonly closedAt: string; readonly complaint: string })
   | (ReasonBase & { readonly code: 'notTakenOver' });
 
 export type ReasonCode = Reason['code'];
@@ -170,6 +172,17 @@ export const canBleed = ({ model, product }: Pick<PumpSetUp, 'model' | 'product'
 /** Of an oil that nobody has said a word about, nobody can say “run on”. */
 const NOT_TAKEN_OVER: Reason = { code: 'notTakenOver', level: 'lookSooner', act: 'look', answeredBy: 'look' };
 
+/** A case that is open, or a remedy that has had its runs: did it hold? */
+function caseReasons({ case: known, totals }: PumpState): Reason[] {
+  if (known === null) return [];
+  const { complaint, at } = known;
+  if (known.status === 'open')
+    return [{ code: 'caseOpen', level: 'runOn', act: 'findCause', answeredBy: 'case', complaint, sinceAt: at }];
+  if (totals.runs < known.checkAtRuns) return [];
+  const toCheck = { level: 'lookSooner', act: 'checkRemedy', answeredBy: 'case' } as const;
+  return [{ code: 'caseToCheck', ...toCheck, complaint, closedAt: at }];
+}
+
 const rank = (reason: Reason): number => VERDICT_LEVELS.indexOf(reason.level) * 2 + (reason.act === 'change' ? 1 : 0);
 
 /**
@@ -189,9 +202,12 @@ export function standingAt(input: { state: PumpState; setUp: PumpSetUp; now: str
   const carriedOverRuns = charge?.carriedOverRuns ?? 0;
   const findings = state.sumps.flatMap((s) => s.findings);
   const unknown = state.entries === 0 && setUp.model.sumps.length > 0 ? [NOT_TAKEN_OVER] : [];
-  const reasons: Reason[] = [...unknown, ...findings, ...limitReasons(tasks, carriedOverRuns)].sort(
-    (a, b) => rank(b) - rank(a),
-  );
+  const reasons: Reason[] = [
+    ...unknown,
+    ...findings,
+    ...caseReasons(state),
+    ...limitReasons(tasks, carriedOverRuns),
+  ].sort((a, b) => rank(b) - rank(a));
   const verdict = worstLevel(reasons.map((r) => r.level));
   return {
     at: now,

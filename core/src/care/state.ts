@@ -6,7 +6,7 @@ import type { Load } from './run-weight.js';
 import type { TaskId } from './tasks.js';
 
 /** Raised whenever the meaning of a stored state changes; states of another version are rebuilt at start. */
-export const FOLD_VERSION = 4;
+export const FOLD_VERSION = 5;
 
 /** The state keeps at most so many bars; older ones are one collapsed piece. The ruler shows the last twelve. */
 export const MAX_BARS = 20;
@@ -179,6 +179,19 @@ export interface LastRun {
   readonly ventedBeforeStop: YesNo;
 }
 
+/** A case of this pump: open, or closed and to be checked after some runs whether the remedy held. */
+export type CaseState =
+  | { readonly status: 'open'; readonly caseId: string; readonly at: string; readonly complaint: string }
+  | {
+      readonly status: 'closed';
+      readonly caseId: string;
+      readonly at: string;
+      readonly complaint: string;
+      readonly causeId: string | null;
+      /** Of `totals.runs`. */
+      readonly checkAtRuns: number;
+    };
+
 /** Clock-free state of one pump: what its entries add up to. Bounded in size. */
 export interface PumpState {
   readonly foldVersion: number;
@@ -204,6 +217,8 @@ export interface PumpState {
   readonly ironRates: readonly IronRate[];
   /** When it was new or overhauled, and the running time until then. */
   readonly overhaul: { readonly at: string; readonly minutes: number } | null;
+  /** Null: no case, or the last one held. */
+  readonly case: CaseState | null;
 }
 
 export const NO_COUNTS: Counts = { runs: 0, weightMilli: 0, minutes: 0, unloggedMinutes: 0, changes: 0 };
@@ -257,6 +272,7 @@ export function initialState(pumpId: string): PumpState {
     samples: [],
     ironRates: [],
     overhaul: null,
+    case: null,
   };
 }
 

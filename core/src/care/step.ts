@@ -3,6 +3,7 @@ import { levelFinding, outlivesChange, toUl, type Finding, type GoneCharge } fro
 import type { PumpSetUp } from '../set-up/index.js';
 import { ballastFlowM3h, ballastRemovalGPerH, WATER_DEFAULTS, waterUlOfG } from '../water/index.js';
 import { done, onSump, originOf, sinceNow, type Context } from './fold-context.js';
+import { foldCase } from './fold-case.js';
 import { foldLabResult, foldLabSample } from './fold-lab.js';
 import { foldMeter } from './fold-meter.js';
 import { foldOpenRun, foldRun } from './fold-run.js';
@@ -78,6 +79,11 @@ function fold(state: PumpState, context: Context): PumpState {
       return foldMeter(state, context, entry.body);
     case 'takeOver':
       return foldTakeOver(state, context, entry.body);
+    case 'caseOpened':
+    case 'caseClosed':
+    case 'caseChecked':
+      return foldCase(state, entry);
+    case 'test':
     case 'note':
       return state;
   }

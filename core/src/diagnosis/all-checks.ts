@@ -7,6 +7,7 @@ import { crackleTest } from './checks/crackle-test.js';
 import { heatAndNoise } from './checks/heat-and-noise.js';
 import { filterPatch } from './checks/filter-patch.js';
 import { warmPurge } from './checks/warm-purge.js';
+import { jointsLook } from './checks/joints-look.js';
 import { turnValves } from './checks/turn-valves.js';
 import { stopperValve } from './checks/stopper-valve.js';
 import { blankOffPump } from './checks/blank-off-pump.js';
@@ -40,6 +41,7 @@ export const CHECKS = {
   heatAndNoise,
   filterPatch,
   warmPurge,
+  jointsLook,
   turnValves,
   stopperValve,
   blankOffPump,

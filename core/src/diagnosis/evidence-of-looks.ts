@@ -1,8 +1,7 @@
 import type { Entry, Level, LookBody, ParticleKind, Smell } from '../journal/index.js';
 import type { FindingId } from './all-findings.js';
-import { says, type Evidence } from './evidence.js';
+import { says, type SaidOfFinding as Said } from './evidence.js';
 
-type Said = Omit<Evidence, 'certainty'>;
 type Look = Extract<Entry, { kind: 'look' }>;
 
 const SMELL_STATES = {

@@ -2,9 +2,8 @@ import type { Entry } from '../journal/index.js';
 import type { Equipment, Material, PumpSetUp } from '../set-up/index.js';
 import { effectiveTrapTempC } from '../water/index.js';
 import type { FindingId } from './all-findings.js';
-import { says, type Evidence } from './evidence.js';
+import { says, type SaidOfFinding as Said } from './evidence.js';
 
-type Said = Omit<Evidence, 'certainty'>;
 type Run = Extract<Entry, { kind: 'run' }>;
 
 /** The last runs that speak for how it is used. */
@@ -12,6 +11,8 @@ const LAST_RUNS = 4;
 /** A trap this much warmer than it usually is lets nearly twice as much past (domain section 5). */
 const WARM_TRAP_K = 5;
 const RATED_HIGH = 2;
+/** Oil that wet loads should find, and oil that ages fast (domain sections 4 and 5). */
+const [WARM_C, HOT_C] = [60, 90];
 const POOR_TIMES = 1.2;
 const SEVERAL_HPA_PA = 300;
 
@@ -39,6 +40,11 @@ function ofOneRun(run: Run, { house, equipment }: PumpSetUp): Said[] {
     said.push(says(run, 'inLineFilter', inLineFilter === 'yes' ? 'fitted' : 'none'));
   if (ventedBeforeStop !== 'unknown')
     said.push(says(run, 'stoppedUnderVacuum', ventedBeforeStop === 'yes' ? 'no' : 'yes'));
+  const oilTempC = run.body.oilTempC ?? null;
+  if (oilTempC !== null) {
+    said.push(says(run, 'pumpTemp', oilTempC >= WARM_C ? 'warm' : 'cold'));
+    said.push(says(run, 'ranHot', oilTempC > HOT_C ? 'yes' : 'no'));
+  }
   return [...said, ...pressuresOf(run, house.equipment[named] ?? equipment)];
 }
 

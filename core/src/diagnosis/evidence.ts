@@ -1,45 +1,55 @@
-import type { Entry } from '../journal/index.js';
+import type { Entry, EntryKind } from '../journal/index.js';
 import { FINDINGS, type FindingId, type StateOf } from './all-findings.js';
 
-/** A finding that the journal holds, with where it came from. */
-export interface Evidence {
+/** What an entry says about a finding. */
+export interface SaidOfFinding {
   readonly id: FindingId;
   readonly state: string;
   /** When it was so, and the entry that says it. */
   readonly at: string;
   readonly entryId: string;
-  /** How much it still says, from 0 to 1. */
-  readonly certainty: number;
+  readonly kind: EntryKind;
+  /** How sure it was then, from 0 to 1. */
+  readonly sure: number;
 }
 
+/** A finding that the journal holds, with where it came from. */
+export interface Evidence extends SaidOfFinding {
+  /** How much it still says, from 0 to 1. */
+  readonly certainty: number;
+  /** What had been said before and is overruled: another state of the same finding. */
+  readonly before: SaidOfFinding | null;
+}
+
+/** A log may be wrong, and a look may be: nobody stands beside it now. */
+const LOGGED = 0.95;
+
 /** What one entry, or a few, say about a finding. */
-export const says = <F extends FindingId>(entry: Entry, id: F, state: StateOf<F>): Omit<Evidence, 'certainty'> => ({
+export const says = <F extends FindingId>(entry: Entry, id: F, state: StateOf<F>): SaidOfFinding => ({
   id,
   state,
   at: entry.happenedAt,
   entryId: entry.id,
+  kind: entry.kind,
+  sure: LOGGED,
 });
 
-/** A log may be wrong, and a look may be: nobody stands beside it now. */
-const LOGGED = 0.95;
-/** What says less than this is left out. */
-const LEAST_CERTAINTY = 0.1;
+/** What says less than this is as good as not known any more. */
+export const LEAST_CERTAINTY = 0.1;
 const DAY_MS = 86_400_000;
 
 /**
  * The newest word on each finding, the less certain the older it is: after its half-life it says half.
  * @param now instant of the question
  */
-export function newest(said: readonly Omit<Evidence, 'certainty'>[], now: string): Evidence[] {
-  const byId = new Map<FindingId, Omit<Evidence, 'certainty'>>();
-  for (const one of said) {
-    const known = byId.get(one.id);
-    if (!known || known.at <= one.at) byId.set(one.id, one);
-  }
-  return [...byId.values()]
-    .map((one): Evidence => {
-      const days = Math.max(0, (Date.parse(now) - Date.parse(one.at)) / DAY_MS);
-      return { ...one, certainty: LOGGED * 0.5 ** (days / FINDINGS[one.id].halfLifeDays) };
-    })
-    .filter((one) => one.certainty >= LEAST_CERTAINTY);
+export function newest(said: readonly SaidOfFinding[], now: string): Evidence[] {
+  const byId = new Map<FindingId, SaidOfFinding[]>();
+  for (const one of said) byId.set(one.id, [...(byId.get(one.id) ?? []), one]);
+  return [...byId.values()].flatMap((words): Evidence[] => {
+    const [last, before] = words.toReversed().sort((a, b) => Date.parse(b.at) - Date.parse(a.at));
+    if (!last) return [];
+    const days = Math.max(0, (Date.parse(now) - Date.parse(last.at)) / DAY_MS);
+    const certainty = last.sure * 0.5 ** (days / FINDINGS[last.id].halfLifeDays);
+    return [{ ...last, certainty, before: before && before.state !== last.state ? before : null }];
+  });
 }

@@ -11,8 +11,8 @@ export interface Finding<State extends string = string> {
   readonly name: string;
   readonly kind: 'sign' | 'condition';
   readonly states: Readonly<Record<State, string>>;
-  /** How often a state is seen with none of the causes at work; of signs only, and of all states but the first. */
-  readonly usual?: Readonly<Partial<Record<State, number>>>;
+  /** How often each state but the first is met: of a sign with none of the causes at work, of a condition at any pump. */
+  readonly usual: Readonly<Partial<Record<State, number>>>;
   readonly observedBy: ObservedBy;
   /** Days after which it says half as much. */
   readonly halfLifeDays: number;
@@ -27,9 +27,11 @@ export const sign = <State extends string>(
   halfLifeDays: number,
 ): Finding<State> => ({ name, kind: 'sign', states, usual, observedBy, halfLifeDays });
 
+/** @param usual how often each state but the first is met at any pump that somebody asks about */
 export const condition = <State extends string>(
   name: string,
   states: Record<State, string>,
+  usual: Partial<Record<State, number>>,
   observedBy: ObservedBy,
   halfLifeDays: number,
-): Finding<State> => ({ name, kind: 'condition', states, observedBy, halfLifeDays });
+): Finding<State> => ({ name, kind: 'condition', states, usual, observedBy, halfLifeDays });

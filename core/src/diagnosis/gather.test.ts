@@ -1,4 +1,4 @@
-import { at, bookOf, changeAt, entryAt, lookAt, runAt } from '../testing/small-yard.js';
+import { at, bookOf, caseAt, changeAt, entryAt, foundAt, lookAt, runAt } from '../testing/small-yard.js';
 import { rebuild } from '../care/index.js';
 import type { Entry } from '../journal/index.js';
 import { gatherEvidence, rank } from './index.js';
@@ -9,7 +9,7 @@ function evidence(entries: Entry[], now = NOW) {
   const setUp = book.pumpAt({ pumpId: 'p1', instant: at(now) });
   if (!setUp) throw new Error('the pump is missing');
   const state = rebuild({ pumpId: 'p1', entries, book });
-  return gatherEvidence({ entries, state, setUp, now: at(now) });
+  return gatherEvidence({ entries, state, setUp, now: at(now) }).evidence;
 }
 const states = (entries: Entry[], now = NOW) => Object.fromEntries(evidence(entries, now).map((e) => [e.id, e.state]));
 const run = (hours: number, body: object, materialId = 'fd-meat') => runAt(hours, 20, materialId, { body });
@@ -115,4 +115,54 @@ test('the newest word counts, and a ranking takes evidence as it is', () => {
   const said = evidence([changeAt(1), lookAt(200, { clarity: 'hazy' }), lookAt(250, { clarity: 'bright' })]);
   expect(said.filter((e) => e.id === 'haze')).toMatchObject([{ state: 'clear' }]);
   expect(rank({ process: 'freezeDrying', findings: said }).causes).toHaveLength(35);
+});
+
+test('what people found counts as sure as they were, and fades from there', () => {
+  const [found] = evidence([foundAt(NOW, { noise: 'louder' }, 0.55)]);
+  expect(found).toMatchObject({ id: 'noise', state: 'louder', kind: 'test', certainty: 0.55, before: null });
+  const [later] = evidence([foundAt(NOW, { noise: 'louder' }, 0.8)], NOW + 14 * 24);
+  expect(later!.certainty).toBeCloseTo(0.4, 6);
+});
+
+test('a person may contradict the log: the newer word stands and says what it overrules', () => {
+  const entries = [run(100, { ballast: 'closed' }), foundAt(250, { ballast: 'open' })];
+  const ballast = evidence(entries).find((e) => e.id === 'ballast');
+  expect(ballast).toMatchObject({ state: 'open', kind: 'test', before: { state: 'closed', kind: 'run' } });
+});
+
+test('what is too old says nothing any more, and is told apart from what nobody asked', () => {
+  const entries = [foundAt(0, { crackle: 'crackles' })];
+  const book = bookOf({});
+  const state = rebuild({ pumpId: 'p1', entries, book });
+  const setUp = book.pumpAt({ pumpId: 'p1', instant: at(NOW) })!;
+  const { evidence: standing, faded } = gatherEvidence({ entries, state, setUp, now: at(60 * 24) });
+  expect(standing).toEqual([]);
+  expect(faded.map((f) => f.id)).toEqual(['crackle']);
+});
+
+test('a closed case has dealt with the signs before it, not with how the pump is used', () => {
+  const before = [run(100, { ballast: 'closed' }), caseAt.opened(110), foundAt(120, { noise: 'louder' })];
+  expect(states([...before, caseAt.closed(130)])).toMatchObject({ ballast: 'closed' });
+  expect(states([...before, caseAt.closed(130)]).noise).toBeUndefined();
+  expect(states([...before, caseAt.closed(130, null)]).noise).toBe('louder');
+  expect(states([...before, caseAt.closed(130), caseAt.checked(140, false)]).noise).toBe('louder');
+  expect(states([...before, caseAt.closed(130), foundAt(150, { noise: 'usual' })]).noise).toBe('usual');
+});
+
+test('a finding that this version does not know is passed over', () => {
+  expect(evidence([foundAt(200, { noise: 'deafening', nothing: 'yes' })])).toEqual([]);
+});
+
+test('how warm the oil ran, and what the meter of the house says about service', () => {
+  expect(states([run(100, { oilTempC: 48 })])).toMatchObject({ pumpTemp: 'cold', ranHot: 'no' });
+  expect(states([run(100, { oilTempC: 96 })])).toMatchObject({ pumpTemp: 'warm', ranHot: 'yes' });
+  expect(states([run(100, {})]).exhaustFilter).toBe('inTime');
+});
+
+test('reports speak by the limits that judge the oil, for the day of their sample', () => {
+  const sample = entryAt(200, 'labSample', { sump: 'oil', drawnMl: 100 });
+  const report = (figures: object) => [sample, entryAt(280, 'labResult', { sampleId: sample.id, ...figures })];
+  expect(states(report({ ironPpm: 4 }))).toEqual({ iron: 'normal' });
+  expect(states(report({ ironPpm: 150 }))).toEqual({ iron: 'raised' });
+  expect(evidence(report({ ironPpm: 150 }))[0]?.at).toBe(at(200));
 });

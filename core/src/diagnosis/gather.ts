@@ -1,35 +1,52 @@
 import type { Charge, PumpState } from '../care/index.js';
-import type { Entry } from '../journal/index.js';
+import { caseIdOf, type Entry } from '../journal/index.js';
 import type { PumpSetUp } from '../set-up/index.js';
-import { newest, says, type Evidence } from './evidence.js';
+import { FINDINGS } from './all-findings.js';
+import { LEAST_CERTAINTY, newest, says, type Evidence, type SaidOfFinding as Said } from './evidence.js';
+import { evidenceOfLab } from './evidence-of-lab.js';
 import { evidenceOfLooks } from './evidence-of-looks.js';
 import { evidenceOfRuns } from './evidence-of-runs.js';
-
-type Said = Omit<Evidence, 'certainty'>;
+import { evidenceOfService } from './evidence-of-service.js';
+import { evidenceOfTests } from './evidence-of-tests.js';
 
 const IDLE_DAYS = 2;
 const DAY_MS = 86_400_000;
 
 /**
  * The evidence that a pump's journal holds by itself, each finding with its date and the entry it comes from. What nobody logged is
- * left out: it is unknown.
+ * left out: it is unknown. Signs from before a case was closed with its cause are dealt with; conditions stay.
  * @param input.entries of this pump, as they count, in the journal's order; those since the change before last are enough
  * @param input.now instant of the question; old findings fade
+ * @returns what still says something, and what was known once and is too old
  */
-export function gatherEvidence(input: {
-  entries: readonly Entry[];
-  state: PumpState;
-  setUp: PumpSetUp;
-  now: string;
-}): Evidence[] {
+export function gatherEvidence(input: { entries: readonly Entry[]; state: PumpState; setUp: PumpSetUp; now: string }): {
+  evidence: Evidence[];
+  faded: Evidence[];
+} {
   const { entries, setUp, now } = input;
   const said = [
     ...evidenceOfLooks(entries),
     ...evidenceOfRuns(entries, setUp),
+    ...evidenceOfLab(entries, setUp),
+    ...evidenceOfService(input),
     ...ofTheCharge(input),
     ...ofOilProducts(entries),
+    ...evidenceOfTests(entries),
   ];
-  return newest(said, now);
+  const dealtWith = dealtWithUntil(entries);
+  const known = newest(said, now).filter(({ id, at }) => FINDINGS[id].kind === 'condition' || at > dealtWith);
+  return {
+    evidence: known.filter((one) => one.certainty >= LEAST_CERTAINTY),
+    faded: known.filter((one) => one.certainty < LEAST_CERTAINTY),
+  };
+}
+
+/** When the last case was closed with its cause; one that did not hold later has dealt with nothing. */
+function dealtWithUntil(entries: readonly Entry[]): string {
+  const closed = entries.filter((e) => e.kind === 'caseClosed' && e.body.causeId !== null).at(-1);
+  if (!closed) return '';
+  const checked = entries.filter((e) => e.kind === 'caseChecked' && caseIdOf(e) === caseIdOf(closed)).at(-1);
+  return checked?.kind === 'caseChecked' && !checked.body.held ? '' : closed.happenedAt;
 }
 
 /** What the fold keeps of the present charge: its water, oil carried over, dark again, standing idle. */
@@ -44,7 +61,7 @@ function ofTheCharge({ entries, state, now }: { entries: readonly Entry[]; state
   if (lastRun) {
     said.push(says(lastRun, 'carriedOver', sump.charge.carriedOverRuns > 0 ? 'yes' : 'no'));
     const idleDays = (Date.parse(now) - Date.parse(lastRun.happenedAt)) / DAY_MS;
-    said.push({ ...says(lastRun, 'idle', idleDays > IDLE_DAYS ? 'days' : 'no'), at: now });
+    said.push(says(lastRun, 'idle', idleDays > IDLE_DAYS ? 'days' : 'no'));
   }
   const looked = entries.filter((e) => e.kind === 'look').at(-1);
   if (looked && change && looked.happenedAt >= change.happenedAt)

@@ -37,7 +37,16 @@ export interface RankedCheck {
 const entropy = (p: readonly number[]): number => p.reduce((sum, x) => (x > 0 ? sum - x * Math.log2(x) : sum), 0);
 const statesOf = (id: FindingId): string[] => Object.keys((FINDINGS[id] as Finding).states);
 
-/** By state, how likely it is with each of the posterior's sets: of a sign by the causes, of a condition by what makes them likely. */
+/** How often a condition's state is met; the first state has what the others leave. */
+function usualOf(id: FindingId, state: string): number {
+  const usual: Readonly<Record<string, number | undefined>> = (FINDINGS[id] as Finding).usual;
+  return usual[state] ?? 1 - Object.values(usual).reduce<number>((sum, share) => sum + (share ?? 0), 0);
+}
+
+/**
+ * By state, how likely it is with each of the posterior's sets: of a sign by the causes; of a condition by how often it is met and
+ * how much likelier it makes them.
+ */
 function byState(id: FindingId, { sets }: Posterior): Float64Array[] {
   const states = statesOf(id);
   if (FINDINGS[id].kind === 'sign') {
@@ -48,7 +57,8 @@ function byState(id: FindingId, { sets }: Posterior): Float64Array[] {
   }
   const weights = states.map((state) => {
     const times = CAUSE_IDS.map((c) => timesOf(c, id, state));
-    return column(sets.length, (i) => SETS[sets[i]!]!.reduce((product, c) => product * times[c]!, 1));
+    const usual = usualOf(id, state);
+    return column(sets.length, (i) => SETS[sets[i]!]!.reduce((product, c) => product * times[c]!, usual));
   });
   const sums = weights.reduce((sum, of) => sum.map((w, i) => w + (of[i] ?? 0)), new Float64Array(sets.length));
   return weights.map((of) => of.map((w, i) => w / (sums[i] ?? 1)));

@@ -162,6 +162,13 @@ export function rank(asked: Asked): Ranking {
   return { causes, nothing: weights[0] ?? 0, undecided: (causes[0]?.share ?? 0) < DECIDED };
 }
 
+/** The share of every cause, without what speaks for it. */
+export function sharesOfAll(asked: Asked): Record<CauseId, number> {
+  const findings = checked(asked.findings);
+  const shares = sharesOf(weightsOf(oddsBefore({ ...asked, findings }), factorsOf(findings.filter(isSign))));
+  return Object.fromEntries(CAUSE_IDS.map((id, c) => [id, shares[c] ?? 0])) as Record<CauseId, number>;
+}
+
 /** Sets less likely than this change nothing. */
 const LEAST_WEIGHT = 1e-5;
 

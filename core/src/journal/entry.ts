@@ -188,6 +188,46 @@ export interface NoteBody {
   readonly text: string;
 }
 
+/** One finding by the ids of core/diagnosis, and how sure whoever made it is, above 0 and up to 1. */
+export interface FoundSaid {
+  readonly id: string;
+  readonly state: string;
+  readonly certainty: number;
+}
+
+/** What somebody found out: by a test, at a step of the leak hunt, or by looking. */
+export interface TestBody {
+  /** A test of core/diagnosis; null for what was seen without one. */
+  readonly checkId?: string | null;
+  /** A step of the leak hunt, and whether it passed. */
+  readonly leakStep?: string | null;
+  readonly passed?: boolean | null;
+  readonly findings: readonly FoundSaid[];
+  /** SHA-256 of a photograph that was uploaded before. */
+  readonly photoId?: string | null;
+  readonly remark?: string | null;
+}
+
+/** A case is a subject of its own; its pump stands beside it. */
+export interface CaseOpenedBody {
+  readonly complaint: string;
+}
+
+/** What it was and what was done; null where no cause was found. */
+export interface CaseClosedBody {
+  readonly causeId: string | null;
+  readonly remedy: string;
+  /** Runs after which somebody looks whether it held. */
+  readonly checkAfterRuns: number;
+  readonly remark?: string | null;
+}
+
+export interface CaseCheckedBody {
+  /** Where it did not, the case is open again. */
+  readonly held: boolean;
+  readonly remark?: string | null;
+}
+
 export interface EntryBodies {
   run: RunBody;
   look: LookBody;
@@ -199,6 +239,10 @@ export interface EntryBodies {
   labResult: LabResultBody;
   meter: MeterBody;
   takeOver: TakeOverBody;
+  test: TestBody;
+  caseOpened: CaseOpenedBody;
+  caseClosed: CaseClosedBody;
+  caseChecked: CaseCheckedBody;
   note: NoteBody;
 }
 
@@ -214,11 +258,16 @@ export const ENTRY_KINDS = [
   'labResult',
   'meter',
   'takeOver',
+  'test',
+  'caseOpened',
+  'caseClosed',
+  'caseChecked',
   'note',
 ] as const satisfies readonly EntryKind[];
 
+export const SUBJECT_TYPES = ['pump', 'equipment', 'case'] as const;
 export interface Subject {
-  readonly type: 'pump' | 'equipment';
+  readonly type: (typeof SUBJECT_TYPES)[number];
   readonly id: string;
 }
 
@@ -259,6 +308,10 @@ export interface CorrectionBody {
 
 export type Correction = Envelope & { readonly kind: 'correction'; readonly body: CorrectionBody };
 export type JournalEntry = Entry | Correction;
+
+/** The case that an entry is about; null for none. */
+export const caseIdOf = (entry: { subjects: readonly Subject[] }): string | null =>
+  entry.subjects.find((s) => s.type === 'case')?.id ?? null;
 
 /** The pumps that an entry counts on. */
 export const pumpIdsOf = (entry: { subjects: readonly Subject[] }): string[] =>

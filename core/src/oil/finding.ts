@@ -6,7 +6,18 @@ export const VERDICT_LEVELS: readonly VerdictLevel[] = ['runOn', 'lookSooner', '
 
 /** What the third verdict says before "before next run", and what the large button offers. */
 export type Act =
-  'change' | 'purge' | 'flush' | 'washHousing' | 'inspect' | 'topUp' | 'drainToMark' | 'look' | 'bleed' | 'sample';
+  | 'change'
+  | 'purge'
+  | 'flush'
+  | 'washHousing'
+  | 'inspect'
+  | 'topUp'
+  | 'drainToMark'
+  | 'look'
+  | 'bleed'
+  | 'sample'
+  | 'findCause'
+  | 'checkRemedy';
 
 export type AnsweredBy =
   | 'change'
@@ -19,7 +30,8 @@ export type AnsweredBy =
   | 'drainToMark'
   | 'flush'
   | 'inspect'
-  | 'look';
+  | 'look'
+  | 'case';
 
 export type FindingCode =
   | 'water'

@@ -33,6 +33,7 @@ export {
   OIL_SIGNS,
   OIL_STEPS,
   resolveOilLimits,
+  stepPassed,
   type LimitLevel,
   type OilLimits,
   type SignId,

@@ -151,6 +151,8 @@ function shown(id: FindingId, body: Body): string | null {
       return body.ultimateTimes > 4 ? 'poor' : 'good';
     case 'rateOfRise':
       return body.leakPaM3s > 0.02 ? 'straight' : 'small';
+    case 'joints':
+      return body.leakPaM3s > 0.06 ? 'bad' : 'sound';
     case 'bubbles':
       return yes(body.leakPaM3s > 0.08);
     case 'pumpDown':

@@ -120,13 +120,14 @@ export function entryAt<K extends EntryKind>(
   hours: number,
   kind: K,
   body: EntryBodies[K],
-  more: { pumpId?: string; equipmentId?: string; id?: string } = {},
+  more: { pumpId?: string; equipmentId?: string; caseId?: string; id?: string } = {},
 ): Entry {
   made += 1;
   const id = more.id ?? `10000000-0000-4000-8000-${String(made).padStart(12, '0')}`;
   const subjects = [
     { type: 'pump' as const, id: more.pumpId ?? 'p1' },
     ...(more.equipmentId ? [{ type: 'equipment' as const, id: more.equipmentId }] : []),
+    ...(more.caseId ? [{ type: 'case' as const, id: more.caseId }] : []),
   ];
   return {
     id,
@@ -162,3 +163,17 @@ export const changeAt = (hours: number, productId = 'oil-a'): Entry =>
 
 export const lookAt = (hours: number, seen: Partial<EntryBodies['look']>): Entry =>
   entryAt(hours, 'look', { sump: 'oil', source: 'sightGlass', hoursStood: 8, ...seen });
+
+/** A case as its entries tell it, on one pump. */
+export const caseAt = {
+  opened: (hours: number, caseId = 'case-a', pumpId = 'p1'): Entry =>
+    entryAt(hours, 'caseOpened', { complaint: 'cream after every wet load' }, { caseId, pumpId }),
+  closed: (hours: number, causeId: string | null = 'condensation', caseId = 'case-a', pumpId = 'p1'): Entry =>
+    entryAt(hours, 'caseClosed', { causeId, remedy: 'Purged warm', checkAfterRuns: 2 }, { caseId, pumpId }),
+  checked: (hours: number, held: boolean, caseId = 'case-a'): Entry =>
+    entryAt(hours, 'caseChecked', { held }, { caseId }),
+};
+
+/** What somebody found, as sure as can be. */
+export const foundAt = (hours: number, found: Readonly<Record<string, string>>, certainty = 1): Entry =>
+  entryAt(hours, 'test', { findings: Object.entries(found).map(([id, state]) => ({ id, state, certainty })) });

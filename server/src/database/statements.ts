@@ -130,6 +130,25 @@ export type WritingStatements = ReturnType<typeof writingStatements>;
 /** Searches of the reading path; each is one indexed query. */
 export function readingStatements(db: Sqlite) {
   return {
+    casesOpened: db.prepare<[caseId: string], { pumpId: string }>(
+      `SELECT c."pumpId" FROM entry_subject s JOIN counted_entry c ON c."entryId" = s."entryId"
+       WHERE s."subjectType" = 'case' AND s."subjectId" = ? AND c."kind" = 'caseOpened'`,
+    ),
+    /** All that was said of cases in the yard but their tests, in the journal's order. */
+    caseEntries: db.prepare<[], { pumpId: string; content: string }>(
+      `SELECT c."pumpId", c."content" FROM entry_subject s JOIN counted_entry c ON c."entryId" = s."entryId"
+       WHERE s."subjectType" = 'case' AND c."kind" IN ('caseOpened', 'caseClosed', 'caseChecked')
+       ORDER BY c."happenedAt", c."recordedAt", c."entryId"`,
+    ),
+    /** Of one pump before a key: what people found, which outlasts oil changes. */
+    testsUntil: db.prepare<KeyParams, { content: string }>(
+      `SELECT "content" FROM counted_entry WHERE "pumpId" = @pumpId AND ${KEY} <= ${AT} AND "kind" = 'test'
+       ORDER BY "happenedAt", "recordedAt", "entryId"`,
+    ),
+    countedBetween: db.prepare<{ pumpId: string; from: string; until: string }, { content: string }>(
+      `SELECT "content" FROM counted_entry WHERE "pumpId" = @pumpId AND "happenedAt" >= @from AND "happenedAt" <= @until
+       ORDER BY "happenedAt", "recordedAt", "entryId"`,
+    ),
     pumpsWithEquipment: db.prepare<[equipmentId: string], { pumpId: string }>(
       `SELECT DISTINCT c."pumpId" FROM entry_subject s JOIN counted_entry c ON c."entryId" = s."entryId"
        WHERE s."subjectType" = 'equipment' AND s."subjectId" = ?`,

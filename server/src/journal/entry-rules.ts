@@ -13,6 +13,7 @@ import {
   type SumpKey,
 } from '@winter-jar/core';
 import type { WritingStatements } from '../database/statements.js';
+import { knowledgeIssues } from './case-rules.js';
 
 const unknownId = (field: string, value: unknown, what: string, where = 'in the set-up'): FieldIssue => ({
   field,
@@ -105,9 +106,14 @@ function bodyIssues(entry: Entry, pump: PumpSetUp): FieldIssue[] {
     }
     case 'labSample':
       return sumpIssues(pump, entry.body.sump, { 'body.drawnMl': entry.body.drawnMl });
+    case 'test':
+    case 'caseClosed':
+      return knowledgeIssues(entry);
     case 'labResult':
     case 'meter':
     case 'takeOver':
+    case 'caseOpened':
+    case 'caseChecked':
     case 'note':
       return [];
   }

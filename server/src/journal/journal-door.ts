@@ -18,6 +18,7 @@ import type { RecordName, SetUpShelf } from '../set-up/set-up-shelf.js';
 import { BulkWriting } from './bulk-writing.js';
 import { contentHash } from './content-hash.js';
 import { BEFORE_ALL, DerivedTables, touch } from './derived-tables.js';
+import { caseIssues } from './case-rules.js';
 import { questionsAbout, sampleIssues, setUpIssues } from './entry-rules.js';
 import { insertEntry } from './insert-entry.js';
 import { SetUpWriting } from './set-up-writing.js';
@@ -25,7 +26,7 @@ import { SetUpWriting } from './set-up-writing.js';
 const parse = <T>(text: string): T => JSON.parse(text) as T;
 
 function citedPhoto(entry: JournalEntry): string | null {
-  if (entry.kind === 'look') return entry.body.photoId ?? null;
+  if (entry.kind === 'look' || entry.kind === 'test') return entry.body.photoId ?? null;
   const body = entry.kind === 'correction' ? entry.body.body : null;
   return body && 'photoId' in body ? (body.photoId ?? null) : null;
 }
@@ -225,7 +226,7 @@ export class JournalDoor {
   }
 
   private entryIssues(entry: Entry): FieldIssue[] {
-    return [...setUpIssues(entry, this.shelf.book), ...sampleIssues(entry, this.sql)];
+    return [...setUpIssues(entry, this.shelf.book), ...sampleIssues(entry, this.sql), ...caseIssues(entry, this.sql)];
   }
 
   /** A correction whose target is not here yet waits, so only what can be known is checked. */

@@ -15,6 +15,7 @@ import {
 } from '@winter-jar/core';
 import { CLOCK, isoNow, type Clock } from '../clock.js';
 import { Reading } from '../database/reading.js';
+import { lastCharges } from './last-charges.js';
 import { roundRow } from '../round/round-row.js';
 import { SetUpShelf } from '../set-up/set-up-shelf.js';
 
@@ -74,7 +75,7 @@ export class PumpsService {
     const now = isoNow(this.clock);
     const setUp = this.shelf.book.pumpAt({ pumpId, instant: now });
     if (!setUp) throw new NotFoundException(`a pump in the set-up; "${pumpId}" is none`);
-    const { from, entries } = this.lastCharges(pumpId);
+    const { from, entries } = lastCharges(this.reading.sql, pumpId, STORY_CHARGES);
     const charges = oilStory({ from, pumpId, entries, book: this.shelf.book }).slice(-STORY_CHARGES - 1);
     const productId = charges.at(-1)?.productId ?? setUp.pump.oilProductId ?? '';
     return { charges, trends: chargeTrends(charges), product: setUp.house.oilProduct[productId] ?? null };
@@ -90,23 +91,16 @@ export class PumpsService {
     const others = equipment.coldTrap ? this.reading.sql.pumpsWithEquipment.all(pump.equipmentId) : [];
     const otherPumps = others
       .filter((o) => o.pumpId !== pumpId)
-      .map((o) => ({ pumpId: o.pumpId, entries: this.lastCharges(o.pumpId).entries }));
-    return { story: waterStory({ pumpId, entries: this.lastCharges(pumpId).entries, otherPumps, book, now }) };
-  }
-
-  /** The entries of the last charges, and the state before them. */
-  private lastCharges(pumpId: string): { from: PumpState; entries: Entry[] } {
-    const before = this.reading.sql.endedCharges.all(pumpId, STORY_CHARGES + 1);
-    const text = before.length > STORY_CHARGES ? before.at(-1)?.state : undefined;
-    const from = text ? (JSON.parse(text) as PumpState) : initialState(pumpId);
-    const key = from.last ?? { happenedAt: '', recordedAt: '', id: '' };
-    const rows = this.reading.sql.countedFrom.all({
-      pumpId,
-      happenedAt: key.happenedAt,
-      recordedAt: key.recordedAt,
-      entryId: key.id,
-    });
-    return { from, entries: rows.map((r) => JSON.parse(r.content) as Entry) };
+      .map((o) => ({ pumpId: o.pumpId, entries: lastCharges(this.reading.sql, o.pumpId, STORY_CHARGES).entries }));
+    return {
+      story: waterStory({
+        pumpId,
+        entries: lastCharges(this.reading.sql, pumpId, STORY_CHARGES).entries,
+        otherPumps,
+        book,
+        now,
+      }),
+    };
   }
 
   /** A page of the pump's entries as they count, newest first. */

@@ -28,6 +28,17 @@ const injectedRtkApi = api.injectEndpoints({
     entry: build.query<EntryApiResponse, EntryApiArg>({
       query: (queryArg) => ({ url: `/api/entries/${queryArg}` }),
     }),
+    diagnosis: build.query<DiagnosisApiResponse, DiagnosisApiArg>({
+      query: (queryArg) => ({
+        url: `/api/pumps/${queryArg.pumpId}/diagnosis`,
+        params: {
+          stopWeight: queryArg.stopWeight,
+        },
+      }),
+    }),
+    caseInFull: build.query<CaseInFullApiResponse, CaseInFullApiArg>({
+      query: (queryArg) => ({ url: `/api/cases/${queryArg}` }),
+    }),
     postEntries: build.mutation<PostEntriesApiResponse, PostEntriesApiArg>({
       query: (queryArg) => ({
         url: `/api/entries`,
@@ -188,6 +199,14 @@ export type JournalApiArg = {
 };
 export type EntryApiResponse = /** status 200 An entry with all its corrections */ EntryHistory;
 export type EntryApiArg = string;
+export type DiagnosisApiResponse =
+  /** status 200 What may be wrong with a pump: evidence, causes with the sums behind them, the tests that tell most */ DiagnosisAnswer;
+export type DiagnosisApiArg = {
+  pumpId: string;
+  stopWeight?: number;
+};
+export type CaseInFullApiResponse = /** status 200 A case with all that was written while it was open */ CaseAnswer;
+export type CaseInFullApiArg = string;
 export type PostEntriesApiResponse = /** status 201 Write entries, each answered by itself */ EntriesAnswer;
 export type PostEntriesApiArg = EntriesPost;
 export type PreviewEntriesApiResponse = /** status 200 What entries would change, without writing them */ EntriesEffect;
@@ -281,7 +300,18 @@ export type PumpKind = 'vane' | 'booster' | 'dry';
 export type Process = 'freezeDrying' | 'packaging' | 'composites' | 'industrial';
 export type VerdictLevel = 'runOn' | 'lookSooner' | 'beforeNextRun' | 'stop';
 export type Act =
-  'change' | 'purge' | 'flush' | 'washHousing' | 'inspect' | 'topUp' | 'drainToMark' | 'look' | 'bleed' | 'sample';
+  | 'change'
+  | 'purge'
+  | 'flush'
+  | 'washHousing'
+  | 'inspect'
+  | 'topUp'
+  | 'drainToMark'
+  | 'look'
+  | 'bleed'
+  | 'sample'
+  | 'findCause'
+  | 'checkRemedy';
 export type AnsweredBy =
   | 'change'
   | 'changeOrSample'
@@ -292,7 +322,8 @@ export type AnsweredBy =
   | 'drainToMark'
   | 'flush'
   | 'inspect'
-  | 'look';
+  | 'look'
+  | 'case';
 export type ParticleKind = 'black' | 'brown' | 'rustRed' | 'fibres' | 'glitter' | 'growth';
 export type WearSign = 'noise' | 'glitter' | 'poorBlankOff';
 export type FindingCode =
@@ -675,6 +706,22 @@ export type Reason =
   | {
       code: 'carriedOver';
       runs: number;
+      level: VerdictLevel;
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      code: 'caseOpen';
+      sinceAt: string;
+      complaint: string;
+      level: VerdictLevel;
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      code: 'caseToCheck';
+      closedAt: string;
+      complaint: string;
       level: VerdictLevel;
       act: Act;
       answeredBy: AnsweredBy;
@@ -1299,6 +1346,22 @@ export type IronRate = {
   chargeNumber: number;
   milliPpmPer100h: number;
 };
+export type CaseState =
+  | {
+      status: 'open';
+      caseId: string;
+      at: string;
+      complaint: string;
+    }
+  | {
+      status: 'closed';
+      caseId: string;
+      at: string;
+      complaint: string;
+      causeId: string | null;
+      /** Of `totals.runs`. */
+      checkAtRuns: number;
+    };
 export type PumpState = {
   foldVersion: number;
   pumpId: string;
@@ -1348,6 +1411,8 @@ export type PumpState = {
     at: string;
     minutes: number;
   } | null;
+  /** Null: no case, or the last one held. */
+  case: CaseState | null;
 };
 export type TaskStanding = {
   task: TaskId;
@@ -1606,7 +1671,7 @@ export type RunBody = {
   remark?: string | null;
 };
 export type Subject = {
-  type: 'pump' | 'equipment';
+  type: 'pump' | 'equipment' | 'case';
   id: string;
 };
 export type Precision = 'exact' | 'day' | 'unknown';
@@ -1710,6 +1775,37 @@ export type TakeOverBody = {
   /** Since that change; null when nobody knows. */
   runsSince?: number | null;
   minutesSince?: number | null;
+  remark?: string | null;
+};
+export type FoundSaid = {
+  id: string;
+  state: string;
+  certainty: number;
+};
+export type TestBody = {
+  /** A test of core/diagnosis; null for what was seen without one. */
+  checkId?: string | null;
+  /** A step of the leak hunt, and whether it passed. */
+  leakStep?: string | null;
+  passed?: boolean | null;
+  findings: FoundSaid[];
+  /** SHA-256 of a photograph that was uploaded before. */
+  photoId?: string | null;
+  remark?: string | null;
+};
+export type CaseOpenedBody = {
+  complaint: string;
+};
+export type CaseClosedBody = {
+  causeId: string | null;
+  remedy: string;
+  /** Runs after which somebody looks whether it held. */
+  checkAfterRuns: number;
+  remark?: string | null;
+};
+export type CaseCheckedBody = {
+  /** Where it did not, the case is open again. */
+  held: boolean;
   remark?: string | null;
 };
 export type NoteBody = {
@@ -1907,6 +2003,82 @@ export type Entry =
       bodyVersion: number;
     }
   | {
+      kind: 'test';
+      body: TestBody;
+      /** UUID made by the client. */
+      id: string;
+      /** Entries of one deed share it; they are written and undone together. */
+      actId: string;
+      subjects: Subject[];
+      happenedAt: string;
+      /** IANA zone of the site. */
+      zone: string;
+      precision: Precision;
+      recordedAt: string;
+      who?: string | null;
+      device?: string | null;
+      /** Codes of the soft questions the person has answered with yes. */
+      acknowledged: string[];
+      bodyVersion: number;
+    }
+  | {
+      kind: 'caseOpened';
+      body: CaseOpenedBody;
+      /** UUID made by the client. */
+      id: string;
+      /** Entries of one deed share it; they are written and undone together. */
+      actId: string;
+      subjects: Subject[];
+      happenedAt: string;
+      /** IANA zone of the site. */
+      zone: string;
+      precision: Precision;
+      recordedAt: string;
+      who?: string | null;
+      device?: string | null;
+      /** Codes of the soft questions the person has answered with yes. */
+      acknowledged: string[];
+      bodyVersion: number;
+    }
+  | {
+      kind: 'caseClosed';
+      body: CaseClosedBody;
+      /** UUID made by the client. */
+      id: string;
+      /** Entries of one deed share it; they are written and undone together. */
+      actId: string;
+      subjects: Subject[];
+      happenedAt: string;
+      /** IANA zone of the site. */
+      zone: string;
+      precision: Precision;
+      recordedAt: string;
+      who?: string | null;
+      device?: string | null;
+      /** Codes of the soft questions the person has answered with yes. */
+      acknowledged: string[];
+      bodyVersion: number;
+    }
+  | {
+      kind: 'caseChecked';
+      body: CaseCheckedBody;
+      /** UUID made by the client. */
+      id: string;
+      /** Entries of one deed share it; they are written and undone together. */
+      actId: string;
+      subjects: Subject[];
+      happenedAt: string;
+      /** IANA zone of the site. */
+      zone: string;
+      precision: Precision;
+      recordedAt: string;
+      who?: string | null;
+      device?: string | null;
+      /** Codes of the soft questions the person has answered with yes. */
+      acknowledged: string[];
+      bodyVersion: number;
+    }
+  | {
       kind: 'note';
       body: NoteBody;
       /** UUID made by the client. */
@@ -1974,6 +2146,10 @@ export type CorrectionBody = {
     | LabResultBody
     | MeterBody
     | TakeOverBody
+    | TestBody
+    | CaseOpenedBody
+    | CaseClosedBody
+    | CaseCheckedBody
     | NoteBody
     | any
     | null;
@@ -2006,6 +2182,120 @@ export type EntryHistory = {
   /** All entries of the same deed that still count; they are taken back together. */
   actEntryIds: string[];
   contradicted: boolean;
+};
+export type EntryKind = string;
+export type SaidLine = {
+  id: string;
+  state: string;
+  at: string;
+  entryId: string;
+  kind: EntryKind;
+  /** How sure it was then, from 0 to 1. */
+  sure: number;
+};
+export type EvidenceLine = {
+  id: string;
+  state: string;
+  at: string;
+  entryId: string;
+  kind: EntryKind;
+  /** How sure it was then, from 0 to 1. */
+  sure: number;
+  /** How much it still says, from 0 to 1. */
+  certainty: number;
+  /** What had been said before and is overruled. */
+  before: SaidLine | null;
+};
+export type LikelyCause = {
+  id: string;
+  share: number;
+  prior: number;
+  speaks: {
+    finding: string;
+    state: string;
+    weight: number;
+    because: string | null;
+  }[];
+  /** What held before anything was found, then finding by finding. */
+  steps: {
+    finding: string | null;
+    state: string | null;
+    share: number;
+  }[];
+};
+export type ProposedCheck = {
+  id: string;
+  bits: number;
+  effort: number;
+  outcomes: {
+    finding: string;
+    state: string;
+    probability: number;
+    top: {
+      cause: string;
+      share: number;
+    };
+  }[];
+};
+export type CaseLine = {
+  caseId: string;
+  pumpId: string;
+  complaint: string;
+  openedAt: string;
+  /** Null while it is open. */
+  closedAt: string | null;
+  causeId: string | null;
+  remedy: string | null;
+  /** Whether the remedy held; null while nobody has checked. */
+  held: boolean | null;
+};
+export type DiagnosisAnswer = {
+  process: Process;
+  /** The surest first. */
+  evidence: EvidenceLine[];
+  /** Known once, too long ago to say anything. */
+  faded: EvidenceLine[];
+  /** The likeliest first. */
+  causes: LikelyCause[];
+  /** Probability that none of the causes is at work. */
+  nothing: number;
+  undecided: boolean;
+  /** Those that tell most for what they take first. */
+  checks: ProposedCheck[];
+  /** The open case, or a closed one that is to be checked. */
+  case: CaseLine | null;
+  /** Tests and things seen since the case was opened, the oldest first; without a case those of two weeks. */
+  tried: {
+    kind: 'test';
+    body: TestBody;
+    /** UUID made by the client. */
+    id: string;
+    /** Entries of one deed share it; they are written and undone together. */
+    actId: string;
+    subjects: Subject[];
+    happenedAt: string;
+    /** IANA zone of the site. */
+    zone: string;
+    precision: Precision;
+    recordedAt: string;
+    who?: string | null;
+    device?: string | null;
+    /** Codes of the soft questions the person has answered with yes. */
+    acknowledged: string[];
+    bodyVersion: number;
+  }[];
+  /** Closed cases of this pump, the newest first. */
+  past: CaseLine[];
+  /** Confirmed causes that have shifted the shares before anything is found. */
+  counted: {
+    thisPump: number;
+    sameKind: number;
+  };
+};
+export type CaseAnswer = {
+  case: CaseLine;
+  setUp: PumpSetUp;
+  entries: Entry[];
 };
 export type Question =
   | {

@@ -11,6 +11,8 @@ const READ = [
   'record',
   'oilStory',
   'water',
+  'diagnosis',
+  'caseInFull',
   'logImport',
 ] as const;
 const WRITTEN = [
@@ -54,4 +56,6 @@ export const {
   useOpenDemoYardMutation,
   useOilStoryQuery,
   useWaterQuery,
+  useDiagnosisQuery,
+  useCaseInFullQuery,
 } = yardApi;

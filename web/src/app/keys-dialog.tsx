@@ -8,6 +8,8 @@ const KEYS: readonly [key: string, words: string][] = [
   ['L', 'Look at oil'],
   ['B', 'Bleed settled water'],
   ['S', 'Change oil'],
+  ['D', 'Find the cause'],
+  ['A', 'On What is wrong?: add what you see'],
   ['?', 'These keys'],
 ];
 

@@ -36,6 +36,8 @@ test('a name finds the pump, then what can be done on it', () => {
       'LF-02 top-up',
       'LF-02 lab-sample',
       'LF-02 lab-report',
+      'LF-02 what-is-wrong',
+      'LF-02 leak-hunt',
       'LF-02 meter',
       'LF-02 done',
       'LF-02 label',

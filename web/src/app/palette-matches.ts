@@ -14,13 +14,24 @@ const ACTIONS: readonly PaletteAction[] = [
   { path: 'top-up', words: 'top up' },
   { path: 'lab-sample', words: 'draw a lab sample' },
   { path: 'lab-report', words: 'enter a lab report' },
+  { path: 'what-is-wrong', words: 'find the cause' },
+  { path: 'leak-hunt', words: 'hunt a leak' },
   { path: 'meter', words: 'read the hour meter' },
   { path: 'done', words: 'task done' },
   { path: 'label', words: 'cart label' },
 ];
-const NEEDS_OIL: readonly string[] = ['look', 'bleed', 'change', 'top-up', 'lab-sample', 'lab-report'];
+const NEEDS_OIL: readonly string[] = [
+  'look',
+  'bleed',
+  'change',
+  'top-up',
+  'lab-sample',
+  'lab-report',
+  'what-is-wrong',
+  'leak-hunt',
+];
 const MAX_PUMPS = 20;
-const MAX_ACTIONS = 10;
+const MAX_ACTIONS = 12;
 
 type Row = Pick<RoundRow, 'pumpId' | 'name' | 'kind' | 'siteName' | 'equipmentName'>;
 const textOf = (row: Row): string => `${row.name} ${row.siteName} ${row.equipmentName}`.toLowerCase();

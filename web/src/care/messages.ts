@@ -32,6 +32,8 @@ const ACT_WORDS: Readonly<Record<Act, string>> = {
   look: 'Look',
   bleed: 'Bleed',
   sample: 'Draw a sample',
+  findCause: 'Find the cause',
+  checkRemedy: 'Check the remedy',
 };
 
 /** The verdict in words; the third names the act that its reason calls for. */
@@ -126,6 +128,14 @@ const REASON_WORDS: { readonly [C in ReasonCode]: (reason: ReasonOf<C>, words: W
     short: 'Not taken over yet',
     full: 'Nothing is known about this pump yet. Take it over: say when its oil was changed, or that nobody knows.',
   }),
+  caseOpen: (r, { zone, now }) => ({
+    short: 'A case is open',
+    full: `A case is open since ${dayWords(r.sinceAt, zone, now)}: ${r.complaint}.`,
+  }),
+  caseToCheck: (r, { zone, now }) => ({
+    short: 'Did the remedy hold?',
+    full: `The case “${r.complaint}” was closed ${dayWords(r.closedAt, zone, now)}, and the pump has run since: did the remedy hold?`,
+  }),
   carriedOver: (r) => ({
     short: `${r.runs} run${r.runs === 1 ? '' : 's'} on oil that was due`,
     full: `${r.runs === 1 ? 'One run' : `${r.runs} runs`} of this charge went out on oil that was due (↷ on the ruler).`,
@@ -165,7 +175,19 @@ export function headline(
 
 /** The one right action. */
 export type ActionKind =
-  'takeOver' | 'change' | 'topUp' | 'bleed' | 'purge' | 'flush' | 'washHousing' | 'inspect' | 'look' | 'sample' | 'run';
+  | 'takeOver'
+  | 'change'
+  | 'topUp'
+  | 'bleed'
+  | 'purge'
+  | 'flush'
+  | 'washHousing'
+  | 'inspect'
+  | 'look'
+  | 'sample'
+  | 'run'
+  | 'findCause'
+  | 'checkRemedy';
 
 /** What answers each act of a verdict, as the large button says it. */
 const ACT_ACTIONS: Readonly<Record<Act, { readonly action: ActionKind; readonly words: string }>> = {
@@ -179,6 +201,8 @@ const ACT_ACTIONS: Readonly<Record<Act, { readonly action: ActionKind; readonly 
   purge: { action: 'purge', words: 'Purge, then log it' },
   look: { action: 'look', words: 'Look at oil' },
   sample: { action: 'sample', words: 'Draw a lab sample' },
+  findCause: { action: 'findCause', words: 'Find the cause' },
+  checkRemedy: { action: 'checkRemedy', words: 'Say whether it held' },
 };
 
 export function rightAction(row: { kind: string; act: Act | null; nextTask: NextTask | null; untouched: boolean }): {

@@ -12,6 +12,10 @@ export const ENTRY_SCREENS: Readonly<Record<EntryKind, string>> = {
   labResult: 'lab-report',
   meter: 'meter',
   takeOver: 'take-over',
+  test: 'test',
+  caseOpened: 'case-open',
+  caseClosed: 'case-close',
+  caseChecked: 'case-check',
   note: 'note',
 };
 

@@ -73,6 +73,7 @@ export function EntryScreen<V extends FieldValues>({
   props,
   form,
   saveWords,
+  backTo,
   left,
   right,
   children,
@@ -81,6 +82,8 @@ export function EntryScreen<V extends FieldValues>({
   props: EntryPageProps;
   form: EntryForm<V>;
   saveWords: string;
+  /** The page that it was opened from; the pump's own when left out. */
+  backTo?: { readonly path: string; readonly words: string };
   left?: ReactNode;
   right?: (preview: Preview) => ReactNode;
   children: ReactNode;
@@ -99,7 +102,7 @@ export function EntryScreen<V extends FieldValues>({
       }}
     >
       <PageTitle title={`${title} · ${page.row.name}`} />
-      <EntryHead title={title} page={page} form={form} />
+      <EntryHead title={title} page={page} form={form} backTo={backTo} />
       <div className="flex min-w-0 flex-1 flex-col wide:flex-row">
         <main className="flex min-w-0 flex-1 flex-col wide:flex-row">
           {form.ready && wide && left && (
@@ -146,16 +149,18 @@ function EntryHead<V extends FieldValues>({
   title,
   page,
   form,
+  backTo = { path: `/pumps/${page.row.pumpId}`, words: page.row.name },
 }: {
   title: string;
   page: PumpPage;
   form: EntryForm<V>;
+  backTo: { readonly path: string; readonly words: string } | undefined;
 }) {
   return (
     <div className="flex items-center gap-3 border-b border-rule bg-sheet px-4 py-3">
       <Link
-        to={`/pumps/${page.row.pumpId}`}
-        aria-label={`Back to ${page.row.name}`}
+        to={backTo.path}
+        aria-label={`Back to ${backTo.words}`}
         className="flex size-11 items-center justify-center text-ink"
       >
         <ChevronLeft aria-hidden="true" />

@@ -10,5 +10,9 @@ export type Said<K extends EntryKind> =
       readonly alsoDone?: readonly string[];
       readonly alsoPumps?: readonly string[];
       readonly equipmentId?: string;
+      /** The case that it is about. */
+      readonly caseId?: string | null;
+      /** It is what a case begins with: opened in the same deed, with this complaint. */
+      readonly opensCase?: string | null;
     }
   | { readonly ok: false; readonly issues: Readonly<Record<string, string>> };

@@ -1,6 +1,7 @@
 import type { Entry, EntryKind, HouseSetUp, TaskId } from '@winter-jar/core';
 import { dayWords } from '../app/dates.js';
 import { TASK_WORDS, type Words } from '../care/messages.js';
+import { causeName, testWords } from '../diagnosis/diagnosis-words.js';
 import { figuresWords } from '../oil/lab-words.js';
 import { CLARITY_WORDS, FOAM_WORDS, PARTICLE_KIND_WORDS, SMELL_WORDS, SOURCE_WORDS } from '../oil/look-words.js';
 
@@ -15,6 +16,10 @@ export const KIND_WORDS: Readonly<Record<EntryKind, string>> = {
   labResult: 'Lab report',
   meter: 'Hour meter',
   takeOver: 'Take-over',
+  test: 'Test',
+  caseOpened: 'Case opened',
+  caseClosed: 'Case closed',
+  caseChecked: 'Remedy checked',
   note: 'Note',
 };
 
@@ -140,6 +145,14 @@ export function entryWords(entry: Entry, house: HouseSetUp, { print, zone, now }
       return joined([...figuresWords(entry.body), entry.body.remark]);
     case 'done':
       return joined([TASK_WORDS[entry.body.task as TaskId] ?? entry.body.task, entry.body.remark]);
+    case 'test':
+      return testWords(entry.body);
+    case 'caseOpened':
+      return entry.body.complaint;
+    case 'caseClosed':
+      return joined([causeName(entry.body.causeId), entry.body.remedy, entry.body.remark]);
+    case 'caseChecked':
+      return joined([entry.body.held ? 'it held' : 'it did not hold', entry.body.remark]);
     case 'note':
       return entry.body.text;
   }

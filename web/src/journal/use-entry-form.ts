@@ -1,5 +1,5 @@
 import { checkEntry, type EntryHistory, type FieldIssue, type PumpPage, type Question } from '@winter-jar/contracts';
-import type { Entry, EntryKind, JournalEntry } from '@winter-jar/core';
+import type { Entry, EntryKind, JournalEntry, Subject } from '@winter-jar/core';
 import { useMemo, useRef, useState } from 'react';
 import type { FieldValues } from 'react-hook-form';
 import { useNavigate } from 'react-router';
@@ -28,6 +28,10 @@ export interface EntryFormSpec<K extends EntryKind, V extends FieldValues> {
   readonly savedWords: (values: V) => string;
   /** Id of the entry to correct; null writes a new one. */
   readonly correctId: string | null;
+  /** What tells drafts of one kind apart. */
+  readonly draft?: string;
+  /** Where saving leads; the pump's page when left out. */
+  readonly then?: string;
 }
 
 /** What would be written now. */
@@ -64,7 +68,7 @@ export function useEntryForm<K extends EntryKind, V extends FieldValues>(spec: E
   const [defaults] = useState(spec.defaults);
   const [start, setStart] = useState<V | null>(correctId ? null : defaults);
   if (start === null && counts) setStart(spec.fill(counts));
-  const drafted = useDraftedForm<V>(`${correctId ? `${kind}/${correctId}` : kind}/${pumpId}`, start);
+  const drafted = useDraftedForm<V>([kind, correctId ?? spec.draft, pumpId].filter(Boolean).join('/'), start);
   const { form, values, ready, ids, show } = drafted;
   const id = ids[0] ?? '';
   const actId = ids[1] ?? id;
@@ -83,7 +87,12 @@ export function useEntryForm<K extends EntryKind, V extends FieldValues>(spec: E
     const recordedAt = new Date().toISOString();
     const every = { ...shared, actId, zone: page.row.zone, recordedAt, acknowledged };
     const pumps = [pumpId, ...(answer.alsoPumps ?? [])].map((id) => ({ type: 'pump' as const, id }));
-    const subjects = answer.equipmentId ? [...pumps, { type: 'equipment' as const, id: answer.equipmentId }] : pumps;
+    const caseId = answer.opensCase || kind === 'caseOpened' ? ids.at(-1) : answer.caseId;
+    const subjects: Subject[] = [
+      ...pumps,
+      ...(answer.equipmentId ? [{ type: 'equipment' as const, id: answer.equipmentId }] : []),
+      ...(caseId ? [{ type: 'case' as const, id: caseId }] : []),
+    ];
     if (correctId && counts) {
       const body = { action: 'replace', body: answer.body, happenedAt: answer.happenedAt } as const;
       const input = { actId, now: recordedAt, shared: { ...shared, acknowledged } };
@@ -107,15 +116,29 @@ export function useEntryForm<K extends EntryKind, V extends FieldValues>(spec: E
       precision: answer.precision,
       body: { task },
     }));
-    return [main, ...also];
+    return [...(answer.opensCase ? [opening(answer.opensCase)] : []), main, ...also];
+
+    function opening(complaint: string): Entry {
+      const { happenedAt, precision } = answer;
+      return {
+        ...every,
+        id: ids.at(-2) ?? newId(),
+        kind: 'caseOpened',
+        subjects,
+        happenedAt,
+        precision,
+        body: { complaint },
+      };
+    }
   }
+  const mainOf = (entries: readonly JournalEntry[]) => entries.find((e) => e.id === id);
 
   const key = JSON.stringify(values);
   const pending = said?.ok ? pendingOf(said) : null;
 
   function pendingOf(answer: Extract<Said<K>, { ok: true }>): Pending | null {
     const makeEntries = () => entriesOf(answer, []);
-    const entry = asEntry(makeEntries()[0], counts ?? null, answer);
+    const entry = asEntry(mainOf(makeEntries()), counts ?? null, answer);
     return entry && { entry, correcting: correctId !== null, makeEntries, key };
   }
 
@@ -149,10 +172,10 @@ export function useEntryForm<K extends EntryKind, V extends FieldValues>(spec: E
       toastsSlice.actions.shown({
         id: newId(),
         words: wordsOnceSaved(),
-        undo: undoOf(entries[0], counts ?? null),
+        undo: undoOf(mainOf(entries), counts ?? null),
       }),
     );
-    void navigate(`/pumps/${pumpId}`, { replace: true });
+    void navigate(spec.then ?? `/pumps/${pumpId}`, { replace: true });
   }
 
   function wordsOnceSaved(): string {

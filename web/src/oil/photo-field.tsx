@@ -34,17 +34,20 @@ async function sendPhoto(file: File): Promise<Kept> {
   }
 }
 
-/** A photograph of the jar, kept with the look; the jar can be laid over it. */
+/** A photograph, kept with its entry; the jar of a look can be laid over it. */
 export function PhotoField({
   photoId,
   onPhoto,
-  underlay,
-  onUnderlay,
+  what = 'of the jar',
+  underlay = null,
+  onUnderlay = null,
 }: {
   photoId: string;
   onPhoto: (photoId: string) => void;
-  underlay: Underlay | null;
-  onUnderlay: ((underlay: Underlay | null) => void) | null;
+  /** What it shows. */
+  what?: string;
+  underlay?: Underlay | null;
+  onUnderlay?: ((underlay: Underlay | null) => void) | null;
 }) {
   const input = useRef<HTMLInputElement>(null);
   const id = useId();
@@ -67,13 +70,13 @@ export function PhotoField({
         {photoId && (
           <img
             src={`/api/photos/${photoId}/thumb`}
-            alt="The photograph of this look"
+            alt={`The photograph ${what}`}
             className="h-20 w-20 rounded-[6px] border border-edge object-cover"
           />
         )}
         <label htmlFor={id} className={`${buttonClass('outline', 'field')} cursor-pointer focus-within:outline-2`}>
           <Camera size={18} aria-hidden="true" />
-          {sending ? 'Keeping it …' : photoId ? 'Another one' : 'Photo of the jar'}
+          {sending ? 'Keeping it …' : photoId ? 'Another one' : `Photo ${what}`}
           <input
             ref={input}
             id={id}

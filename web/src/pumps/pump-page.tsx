@@ -36,7 +36,7 @@ export function PumpPage() {
   const print = usePrint();
   const now = useNow();
   const go = (path: string) => () => void navigate(`/pumps/${pumpId}/${path}`);
-  useLetters({ r: go('run'), l: go('look'), b: go('bleed'), s: go('change') });
+  useLetters({ r: go('run'), l: go('look'), b: go('bleed'), s: go('change'), d: go('what-is-wrong') });
   if (isError && !page) {
     const missing = 'status' in error && error.status === 404;
     return (

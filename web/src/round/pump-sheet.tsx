@@ -29,8 +29,16 @@ export const ACTION_PATHS: Readonly<Record<ActionKind, string>> = {
   look: 'look',
   sample: 'lab-sample',
   run: 'run',
+  findCause: 'what-is-wrong',
+  checkRemedy: 'case-check',
 };
-const LETTERS: Readonly<Partial<Record<ActionKind, string>>> = { change: 'S', bleed: 'B', look: 'L', run: 'R' };
+const LETTERS: Readonly<Partial<Record<ActionKind, string>>> = {
+  change: 'S',
+  bleed: 'B',
+  look: 'L',
+  run: 'R',
+  findCause: 'D',
+};
 
 /** What can be done on a pump of this kind, the right one first. */
 function actionsOf(row: RoundRow): { action: ActionKind; words: string }[] {
@@ -43,6 +51,7 @@ function actionsOf(row: RoundRow): { action: ActionKind; words: string }[] {
           { action: 'bleed', words: 'Bleed' },
           { action: 'change', words: 'Change oil' },
           { action: 'topUp', words: 'Top up' },
+          { action: 'findCause', words: 'Find the cause' },
         ]
       : row.kind === 'booster'
         ? [

@@ -87,6 +87,7 @@ export function RoundPage() {
     l: act('look'),
     s: act('change'),
     b: act('bleed'),
+    d: act('what-is-wrong'),
   });
 
   if (isError && !data) {

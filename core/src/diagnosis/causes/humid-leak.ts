@@ -11,6 +11,7 @@ export const humidLeak: Cause = {
     brings('rateOfRise', 'straight', 0.85, 'a leak rises in a straight line'),
     brings('water', 'more', 0.4, 'the air brings water'),
     brings('water', 'farMore', 0.4, 'a large leak'),
+    brings('joints', 'bad', 0.55, 'so large a leak can be seen or felt'),
     brings('bubbles', 'yes', 0.5, 'air comes in below the water'),
     brings('flicker', 'yes', 0.3, 'at the leaking valve'),
     brings('pumpDown', 'slow', 0.6, 'it never stops coming'),

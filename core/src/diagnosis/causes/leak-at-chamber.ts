@@ -8,6 +8,7 @@ export const leakAtChamber: Cause = {
   brings: [
     brings('chamberPressure', 'poor', 0.9, 'the leak holds it up'),
     brings('rateOfRise', 'straight', 0.9, 'a leak rises in a straight line'),
+    brings('joints', 'bad', 0.45, 'most leaks can be seen or felt'),
     brings('flicker', 'yes', 0.35, 'at the valve that leaks'),
     brings('bubbles', 'yes', 0.6, 'air comes in below the water'),
     brings('stopperHelps', 'yes', 0.35, 'it is that valve'),

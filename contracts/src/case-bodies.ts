@@ -1,0 +1,48 @@
+import type { CaseCheckedBody, CaseClosedBody, CaseOpenedBody, FoundSaid, TestBody } from '@winter-jar/core';
+import { Type } from 'class-transformer';
+import { ArrayMaxSize, IsArray, IsBoolean, IsString, Length, ValidateNested } from 'class-validator';
+import { IdOf, Maybe, PhotoId, Remark, WholeWithin, Within } from './body-rules.js';
+import { MAX_CHECK_RUNS, MAX_FINDINGS } from './limits.js';
+
+const oneLine = { message: 'text of 1 to 500 characters' };
+const OneLine = (): PropertyDecorator => (target, name) => {
+  IsString(oneLine)(target, name);
+  Length(1, 500, oneLine)(target, name);
+};
+
+export class FoundSaidDto implements FoundSaid {
+  @IdOf('a finding') id!: string;
+  @IdOf('one of its states') state!: string;
+  @Within(0.05, 1, 'how sure it is, from 0.05 to 1') certainty!: number;
+}
+
+export class TestBodyDto implements TestBody {
+  @Maybe(IdOf('a test')) checkId?: string | null;
+  @Maybe(IdOf('a step of the leak hunt')) leakStep?: string | null;
+  @Maybe(IsBoolean({ message: 'true where the step passed' })) passed?: boolean | null;
+
+  @IsArray({ message: 'a list of findings, each with id, state and certainty' })
+  @ArrayMaxSize(MAX_FINDINGS, { message: `at most ${MAX_FINDINGS} findings` })
+  @ValidateNested({ each: true })
+  @Type(() => FoundSaidDto)
+  findings!: FoundSaidDto[];
+
+  @PhotoId() photoId?: string | null;
+  @Remark() remark?: string | null;
+}
+
+export class CaseOpenedBodyDto implements CaseOpenedBody {
+  @OneLine() complaint!: string;
+}
+
+export class CaseClosedBodyDto implements CaseClosedBody {
+  @Maybe(IdOf('a cause')) causeId!: string | null;
+  @OneLine() remedy!: string;
+  @WholeWithin(1, MAX_CHECK_RUNS, `runs from 1 to ${MAX_CHECK_RUNS}`) checkAfterRuns!: number;
+  @Remark() remark?: string | null;
+}
+
+export class CaseCheckedBodyDto implements CaseCheckedBody {
+  @IsBoolean({ message: 'true where the remedy held' }) held!: boolean;
+  @Remark() remark?: string | null;
+}

@@ -1,0 +1,33 @@
+import { BadRequestException, Controller, Get, Inject, Param, Query } from '@nestjs/common';
+import { ApiQuery } from '@nestjs/swagger';
+import type { CaseAnswer, DiagnosisAnswer } from '@winter-jar/contracts';
+import { Documented } from '../api/documented.js';
+import { DiagnosisService } from './diagnosis.service.js';
+
+/** A minute that a line waits may count as many minutes of work. */
+const MAX_STOP_WEIGHT = 100;
+
+@Controller('api')
+export class DiagnosisController {
+  constructor(@Inject(DiagnosisService) private readonly service: DiagnosisService) {}
+
+  @Get('pumps/:pumpId/diagnosis')
+  @ApiQuery({ name: 'stopWeight', required: false, type: Number })
+  @Documented({
+    id: 'diagnosis',
+    summary: 'What may be wrong with a pump: evidence, causes with the sums behind them, the tests that tell most',
+    answer: 'DiagnosisAnswer',
+  })
+  diagnosis(@Param('pumpId') pumpId: string, @Query('stopWeight') stopWeight = '1'): DiagnosisAnswer {
+    const weight = Number(stopWeight);
+    if (!(weight >= 0 && weight <= MAX_STOP_WEIGHT))
+      throw new BadRequestException(`stopWeight: a number from 0 to ${MAX_STOP_WEIGHT}; "${stopWeight}" is none`);
+    return this.service.diagnosis(pumpId, weight);
+  }
+
+  @Get('cases/:caseId')
+  @Documented({ id: 'caseInFull', summary: 'A case with all that was written while it was open', answer: 'CaseAnswer' })
+  caseInFull(@Param('caseId') caseId: string): CaseAnswer {
+    return this.service.caseInFull(caseId);
+  }
+}

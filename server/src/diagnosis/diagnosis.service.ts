@@ -1,0 +1,116 @@
+import { Inject, Injectable, NotFoundException } from '@nestjs/common';
+import type { CaseAnswer, CaseLine, DiagnosisAnswer, LikelyCause } from '@winter-jar/contracts';
+import {
+  gatherEvidence,
+  initialState,
+  nextChecks,
+  priorsAfter,
+  rank,
+  sharesInSteps,
+  type Asked,
+  type Entry,
+  type PumpSetUp,
+  type PumpState,
+  type RankedCause,
+} from '@winter-jar/core';
+import { CLOCK, isoNow, type Clock } from '../clock.js';
+import { Reading } from '../database/reading.js';
+import { lastCharges } from '../pumps/last-charges.js';
+import { SetUpShelf } from '../set-up/set-up-shelf.js';
+import { caseLines, confirmedFor } from './cases.js';
+
+/** Ended charges that evidence is gathered from: what the oil before last has shown says little about this one. */
+const EVIDENCE_CHARGES = 2;
+const SHOWN = { causes: 10, checks: 8 } as const;
+const LATELY_MS = 14 * 86_400_000;
+
+@Injectable()
+export class DiagnosisService {
+  constructor(
+    @Inject(CLOCK) private readonly clock: Clock,
+    private readonly reading: Reading,
+    private readonly shelf: SetUpShelf,
+  ) {}
+
+  /** @param stopWeight how many minutes a minute of standing still counts besides its own */
+  diagnosis(pumpId: string, stopWeight: number): DiagnosisAnswer {
+    const now = isoNow(this.clock);
+    const setUp = this.pumpAt(pumpId, now);
+    const entries = this.entriesOf(pumpId);
+    const stored = this.reading.sql.stateOf.get(pumpId);
+    const state = stored ? (JSON.parse(stored.state) as PumpState) : initialState(pumpId);
+    const { evidence, faded } = gatherEvidence({ entries, state, setUp, now });
+    const findings = evidence.toSorted((a, b) => b.certainty - a.certainty);
+
+    const { process } = setUp.equipment;
+    const cases = this.cases();
+    const processOf = (id: string) => this.shelf.book.pumpAt({ pumpId: id, instant: now })?.equipment.process ?? null;
+    const confirmed = confirmedFor({ pumpId, process, cases, processOf });
+    const asked = { process, findings, priors: priorsAfter({ process, cases: confirmed }) };
+    const ranking = rank(asked);
+    const ofPump = cases.filter((c) => c.pumpId === pumpId);
+    const current = ofPump.find((c) => c.caseId === state.case?.caseId) ?? null;
+    const since = current?.openedAt ?? new Date(Date.parse(now) - LATELY_MS).toISOString();
+    return {
+      process,
+      evidence: findings,
+      faded,
+      causes: withSteps(ranking.causes.slice(0, SHOWN.causes), asked),
+      nothing: ranking.nothing,
+      undecided: ranking.undecided,
+      checks: nextChecks({ ...asked, stopWeight }).slice(0, SHOWN.checks),
+      case: current,
+      tried: entries.filter((e) => e.kind === 'test').filter((e) => e.happenedAt >= since),
+      past: ofPump.filter((c) => c.closedAt !== null && c !== current).toReversed(),
+      counted: {
+        thisPump: confirmed.filter((c) => c.on === 'thisPump').length,
+        sameKind: confirmed.filter((c) => c.on === 'sameKind').length,
+      },
+    };
+  }
+
+  /** A case with all that was written about its pump from its opening to the last word on it. */
+  caseInFull(caseId: string): CaseAnswer {
+    const rows = this.caseRows();
+    const line = caseLines(rows).find((c) => c.caseId === caseId);
+    if (!line) throw new NotFoundException(`the id of a case; "${caseId}" is none`);
+    const now = isoNow(this.clock);
+    const said = rows.filter(({ entry }) => entry.subjects.some((s) => s.type === 'case' && s.id === caseId));
+    const until = line.closedAt ?? now;
+    const { pumpId, openedAt: from } = line;
+    const during = this.reading.sql.countedBetween.all({ pumpId, from, until });
+    const entries = during.map((r) => JSON.parse(r.content) as Entry);
+    const later = said.map((r) => r.entry).filter((e) => !entries.some((d) => d.id === e.id));
+    return { case: line, setUp: this.pumpAt(pumpId, now), entries: [...entries, ...later] };
+  }
+
+  private pumpAt(pumpId: string, instant: string): PumpSetUp {
+    const setUp = this.shelf.book.pumpAt({ pumpId, instant });
+    if (!setUp) throw new NotFoundException(`a pump in the set-up; "${pumpId}" is none`);
+    return setUp;
+  }
+
+  private entriesOf(pumpId: string): Entry[] {
+    const { key, entries } = lastCharges(this.reading.sql, pumpId, EVIDENCE_CHARGES);
+    const { id: entryId, ...moment } = key;
+    const tests = this.reading.sql.testsUntil.all({ pumpId, ...moment, entryId });
+    return [...tests.map((r) => JSON.parse(r.content) as Entry), ...entries];
+  }
+
+  private caseRows() {
+    const rows = this.reading.sql.caseEntries.all();
+    return rows.map(({ pumpId, content }) => ({ pumpId, entry: JSON.parse(content) as Entry }));
+  }
+
+  private cases(): CaseLine[] {
+    return caseLines(this.caseRows());
+  }
+}
+
+function withSteps(causes: readonly RankedCause[], asked: Asked): LikelyCause[] {
+  const steps = sharesInSteps(asked);
+  return causes.map((cause) => ({
+    ...cause,
+    steps: steps.map(({ finding, state, shares }) => ({ finding, state, share: shares[cause.id] })),
+  }));
+}

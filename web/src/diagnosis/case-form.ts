@@ -1,0 +1,9 @@
+import type { RoundRow } from '@winter-jar/contracts';
+import { reasonWords, type Words } from '../care/messages.js';
+
+/** What a case is opened with, when nobody has said it: the worst reason, else what was found first. */
+export function complaintOf(row: Pick<RoundRow, 'reasons' | 'verdict'>, words: Words, found: string | null): string {
+  const [worst] = row.reasons;
+  if (worst && row.verdict !== 'runOn') return reasonWords(worst, words).short;
+  return found ?? 'Something seems wrong';
+}

@@ -1,0 +1,134 @@
+import {
+  CAUSES,
+  CHECKS,
+  FINDINGS,
+  LEAK_STEPS,
+  type Cause,
+  type Check,
+  type EntryKind,
+  type FindingId,
+  type TestBody,
+} from '@winter-jar/core';
+
+/** Ids come over the wire as text; one that this version does not know has no words but itself. */
+const isOf = <T extends object>(list: T, id: string): id is keyof T & string => Object.hasOwn(list, id);
+
+export const causeOf = (id: string): Cause | null => (isOf(CAUSES, id) ? CAUSES[id] : null);
+export const causeName = (id: string | null): string =>
+  id === null ? 'no cause found' : (causeOf(id)?.name ?? `cause “${id}”`);
+export const checkOf = (id: string): Check | null => (isOf(CHECKS, id) ? CHECKS[id] : null);
+export const checkName = (id: string): string => checkOf(id)?.name ?? `test “${id}”`;
+
+/** Names that are too long for a line beside others. */
+const SHORT_NAMES: Readonly<Partial<Record<FindingId, string>>> = {
+  water: 'Water',
+  levelTrend: 'Level',
+  level: 'Level',
+  darkening: 'Darkens',
+  thickness: 'Oil',
+  crackle: 'Drop on a hot plate',
+  rust: 'Rust in drain or exhaust filter',
+  acid: 'Acid',
+  iron: 'Iron',
+  silicon: 'Silicon',
+  chamberPressure: 'Chamber pressure',
+  pumpPressure: 'Pump blanked off',
+  hosePressure: 'At the hose’s end',
+  rateOfRise: 'Closed chamber',
+  pumpDown: 'Pump-down',
+  flicker: 'Gauge flickers at one valve',
+  gauges: 'Thermal against capacitance gauge',
+  sensor: 'Sensor and wiring',
+  joints: 'Gaskets, drain, hoses, connections',
+  comesWarm: 'Comes right once warm',
+  stopperHelps: 'A stopper helps',
+  withoutFilter: 'Without filter or long hose',
+  suckbackBall: 'Anti-suckback valve',
+  inletScreen: 'Inlet screen',
+  exhaustMist: 'Oil from the exhaust',
+  waterInExhaust: 'Water in the exhaust pipe',
+  pumpWeeps: 'Oil weeps at the pump',
+  caseTemp: 'Case',
+  current: 'Motor current',
+  emptyRun: 'Empty run',
+  suspectRun: 'Suspect alone',
+  vanes: 'Vanes and seals',
+  ballast: 'Gas ballast',
+  pumpTemp: 'Pump',
+  trap: 'Cold trap',
+  drain: 'Chamber drain',
+  bled: 'Bled before runs',
+  resinLoads: 'Resin or styrene',
+  idle: 'Idle',
+  inLineFilter: 'In-line filter',
+  newPump: 'New or just overhauled',
+  hours: 'Hours since the overhaul',
+  productChanged: 'Another oil filled',
+  newWork: 'Worked on lately',
+  stoppedUnderVacuum: 'Stopped under vacuum',
+};
+const STATES_ALONE: Readonly<Record<string, string>> = { no: 'no', yes: '' };
+
+export const findingName = (id: string): string => (isOf(FINDINGS, id) ? FINDINGS[id].name : id);
+export const stateName = (id: string, state: string): string =>
+  isOf(FINDINGS, id) ? ((FINDINGS[id].states as Record<string, string>)[state] ?? state) : state;
+
+/** "Haze: hazy", "Foam that stays", "Foam that stays: no". */
+export function foundWords(id: string, state: string): string {
+  const name = SHORT_NAMES[id as FindingId] ?? findingName(id);
+  const alone = STATES_ALONE[state];
+  if (alone === '') return name;
+  return `${name}: ${alone ?? stateName(id, state)}`;
+}
+
+/** A share of 1 and of 0 are never certain. */
+export function shareWords(share: number): string {
+  if (share < 0.01) return 'under 1\u00a0%';
+  return share > 0.99 ? 'over 99\u00a0%' : `${Math.round(share * 100)}\u00a0%`;
+}
+
+/** What an entry of a kind is called as a source of evidence. */
+const SOURCE_WORDS: Readonly<Record<EntryKind, string>> = {
+  run: 'Run log',
+  look: 'Look at the oil',
+  bleed: 'Bleed',
+  topUp: 'Top-up',
+  change: 'Oil change',
+  done: 'Service',
+  labSample: 'Lab sample',
+  labResult: 'Lab report',
+  meter: 'Hour meter',
+  takeOver: 'Take-over',
+  test: 'Seen or tested',
+  caseOpened: 'Case',
+  caseClosed: 'Case',
+  caseChecked: 'Case',
+  note: 'Note',
+};
+export const sourceWords = (kind: EntryKind): string => SOURCE_WORDS[kind];
+
+/** How sure somebody is, as they say it; each with the certainty that it counts for. */
+export const SURENESS = [
+  { value: 'sure', words: 'sure', certainty: 0.97 },
+  { value: 'fairly', words: 'fairly sure', certainty: 0.8 },
+  { value: 'unsure', words: 'not sure', certainty: 0.55 },
+] as const;
+export type Sureness = (typeof SURENESS)[number]['value'];
+export const surenessOf = (certainty: number): Sureness =>
+  SURENESS.find((s) => certainty >= s.certainty - 0.1)?.value ?? 'unsure';
+
+/** A bullet by how much a finding still says: full, hollow, a question. */
+export const FULL_FROM = 0.6;
+
+export const leakStepOf = (id: string) => LEAK_STEPS.find((s) => s.id === id) ?? null;
+
+/** What a test says in one line of the journal. */
+export function testWords({ checkId, leakStep, passed, findings, photoId, remark }: TestBody): string {
+  const step = leakStep ? leakStepOf(leakStep) : null;
+  const named = step ? `Leak hunt, ${step.name.toLowerCase()}` : checkId ? checkName(checkId) : null;
+  const outcome = step ? (passed ? step.passed.words : step.failed.words) : null;
+  const found = step ? [] : findings.map((f) => foundWords(f.id, f.state));
+  const doubt = findings.some((f) => surenessOf(f.certainty) === 'unsure') ? 'not sure' : null;
+  const parts = [outcome ?? found.join(', '), doubt, photoId ? 'with a photograph' : null, remark].filter(Boolean);
+  return named ? [named, parts.join(' · ')].filter(Boolean).join(': ') : parts.join(' · ');
+}

@@ -1,0 +1,71 @@
+import { entryAt } from '@winter-jar/core/testing';
+import type { Entry } from '@winter-jar/core';
+import { happensNow } from '../journal/when-field.js';
+import { fieldsOf, findingsAskedFor, matchingFindings, NOT_LOOKED, readTest, type TestValues } from './test-form.js';
+
+const ZONE = 'Europe/Lisbon';
+const values = (given: Partial<TestValues>): TestValues => ({
+  checkId: '',
+  leakStep: '',
+  passed: '',
+  found: {},
+  sureness: 'sure',
+  photoId: '',
+  remark: '',
+  ...happensNow(ZONE),
+  ...given,
+});
+const read = (given: Partial<TestValues>) => readTest(values(given), ZONE, Date.now());
+
+test('a test says what was found, as sure as the person is; what nobody looked at is left out', () => {
+  const said = read({
+    checkId: 'lookRunning',
+    found: { haze: 'hazy', foam: NOT_LOOKED, level: '' },
+    sureness: 'unsure',
+  });
+  expect(said).toMatchObject({
+    ok: true,
+    body: { checkId: 'lookRunning', findings: [{ id: 'haze', state: 'hazy', certainty: 0.55 }] },
+  });
+});
+
+test('a step of the leak hunt says what its outcome means', () => {
+  expect(read({ leakStep: 'valves', passed: 'no' })).toMatchObject({
+    ok: true,
+    body: { leakStep: 'valves', passed: false, findings: [{ id: 'flicker', state: 'yes' }] },
+  });
+  expect(read({ leakStep: 'valves' })).toEqual({ ok: false, issues: { passed: 'Say whether the step passed.' } });
+});
+
+test('nothing found, no photograph and no remark are nothing to save', () => {
+  expect(read({ found: { haze: NOT_LOOKED } })).toMatchObject({
+    ok: false,
+    issues: { found: expect.any(String) as string },
+  });
+  expect(read({ remark: 'rattles when cold' })).toMatchObject({ ok: true, body: { findings: [] } });
+});
+
+test('a test that is corrected comes back as it was written', () => {
+  const body = {
+    checkId: 'crackleTest',
+    findings: [{ id: 'crackle', state: 'crackles', certainty: 0.8 }],
+    remark: 'loud',
+  };
+  const fields = fieldsOf(entryAt(5, 'test', body) as Extract<Entry, { kind: 'test' }>);
+  expect(fields).toMatchObject({ found: { crackle: 'crackles' }, sureness: 'fairly' });
+  expect(read(fields)).toMatchObject({ ok: true, body });
+});
+
+test('a test asks for what it settles, and for what was picked besides', () => {
+  expect(findingsAskedFor({ checkId: 'crackleTest', found: { noise: 'louder', crackle: '' } })).toEqual([
+    'crackle',
+    'noise',
+  ]);
+});
+
+test('findings are found by the words of their names and states; those that tell most come first', () => {
+  expect(matchingFindings('pitted', [])).toEqual(['suckbackBall']);
+  expect(matchingFindings('gauge flick', [])).toEqual(['flicker']);
+  expect(matchingFindings('', ['noise', 'water']).slice(0, 2)).toEqual(['noise', 'water']);
+  expect(matchingFindings('zzz', [])).toEqual([]);
+});

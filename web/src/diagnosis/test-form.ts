@@ -1,0 +1,83 @@
+import { CHECKS, FINDINGS, type CheckId, type Entry, type FindingId } from '@winter-jar/core';
+import type { Said } from '../journal/entry-said.js';
+import { remarkOf } from '../journal/remark-of.js';
+import { WHEN_WRONG, whenOf, type When } from '../journal/when-field.js';
+import { leakStepOf, SURENESS, surenessOf, type Sureness } from './diagnosis-words.js';
+
+/** Chosen where nobody looked: it says nothing. */
+export const NOT_LOOKED = 'notLooked';
+
+export interface TestValues extends When {
+  checkId: string;
+  leakStep: string;
+  passed: '' | 'yes' | 'no';
+  /** State by finding. */
+  found: Readonly<Record<string, string>>;
+  sureness: Sureness;
+  photoId: string;
+  remark: string;
+}
+
+/** What the test settles, or what was picked from the list. */
+export function findingsAskedFor({ checkId, found }: Pick<TestValues, 'checkId' | 'found'>): string[] {
+  const settles: readonly string[] = CHECKS[checkId as CheckId]?.settles ?? [];
+  return [...settles, ...Object.keys(found).filter((id) => !settles.includes(id))];
+}
+
+function stepFindings({ leakStep, passed }: TestValues): { id: string; state: string }[] {
+  const step = leakStepOf(leakStep);
+  if (!step || passed === '') return [];
+  return [...(passed === 'yes' ? step.passed : step.failed).findings];
+}
+
+export function readTest(v: TestValues, zone: string, nowMs: number): Said<'test'> {
+  const at = whenOf(v, zone, nowMs);
+  const stated = Object.entries(v.found).filter(([, state]) => state !== '' && state !== NOT_LOOKED);
+  const found = v.leakStep ? stepFindings(v) : stated.map(([id, state]) => ({ id, state }));
+  const silent = found.length === 0 && !v.photoId && !v.remark.trim();
+  const issues = {
+    ...(at ? {} : { at: WHEN_WRONG }),
+    ...(v.leakStep && v.passed === '' ? { passed: 'Say whether the step passed.' } : {}),
+    ...(!v.leakStep && silent ? { found: 'Say at least one thing that was found.' } : {}),
+  };
+  if (!at || Object.keys(issues).length > 0) return { ok: false, issues };
+  const certainty = SURENESS.find((s) => s.value === v.sureness)?.certainty ?? 1;
+  return {
+    ok: true,
+    happenedAt: at,
+    precision: 'exact',
+    body: {
+      ...(v.checkId ? { checkId: v.checkId } : {}),
+      ...(v.leakStep ? { leakStep: v.leakStep, passed: v.passed === 'yes' } : {}),
+      findings: found.map((f) => ({ ...f, certainty })),
+      ...(v.photoId ? { photoId: v.photoId } : {}),
+      ...remarkOf(v),
+    },
+  };
+}
+
+/** The fields of an entry that is corrected. */
+export function fieldsOf({ body }: Extract<Entry, { kind: 'test' }>): Omit<TestValues, keyof When> {
+  return {
+    checkId: body.checkId ?? '',
+    leakStep: body.leakStep ?? '',
+    passed: body.passed === true ? 'yes' : body.passed === false ? 'no' : '',
+    found: Object.fromEntries(body.findings.map((f) => [f.id, f.state])),
+    sureness: surenessOf(body.findings[0]?.certainty ?? 1),
+    photoId: body.photoId ?? '',
+    remark: body.remark ?? '',
+  };
+}
+
+const wordsOf = (id: FindingId): string =>
+  [FINDINGS[id].name, ...Object.values(FINDINGS[id].states)].join(' ').toLowerCase();
+
+/** Findings whose name or states hold every word typed; `first` ones come first. */
+export function matchingFindings(search: string, first: readonly string[]): FindingId[] {
+  const tokens = search.toLowerCase().split(/\s+/).filter(Boolean);
+  const ids = Object.keys(FINDINGS) as FindingId[];
+  const place = (id: string) => (first.includes(id) ? first.indexOf(id) : first.length);
+  return ids
+    .filter((id) => tokens.every((t) => wordsOf(id).includes(t)))
+    .sort((a, b) => place(a) - place(b) || ids.indexOf(a) - ids.indexOf(b));
+}

@@ -1,0 +1,195 @@
+import type { DiagnosisAnswer } from '@winter-jar/contracts';
+import { FINDINGS, type Entry, type FindingId } from '@winter-jar/core';
+import { useState } from 'react';
+import { useSearchParams } from 'react-router';
+import { useDiagnosisQuery } from '../api/yard-api.js';
+import { EntryScreen, WithPump, type EntryPageProps } from '../journal/entry-page.js';
+import { Remark } from '../journal/remark.js';
+import { useEntryForm } from '../journal/use-entry-form.js';
+import { happenedAt, happensNow, WhenField } from '../journal/when-field.js';
+import { PhotoField } from '../oil/photo-field.js';
+import { Button } from '../ui/button.js';
+import { Caution } from '../ui/caution.js';
+import { Chips } from '../ui/chips.js';
+import { TextField } from '../ui/field.js';
+import { Loading } from '../ui/page-state.js';
+import { complaintOf } from './case-form.js';
+import { checkOf, findingName, foundWords, leakStepOf, stateName, SURENESS } from './diagnosis-words.js';
+import { fieldsOf, findingsAskedFor, matchingFindings, NOT_LOOKED, readTest, type TestValues } from './test-form.js';
+
+/** A test with its how-to and its outcome, a step of the leak hunt, or anything that was seen. */
+export function TestPage() {
+  return <WithPump needsOil>{(props) => <WithCase {...props} />}</WithPump>;
+}
+
+/** What is found belongs to the open case; the first thing found opens one. */
+function WithCase(props: EntryPageProps) {
+  const { data, isError } = useDiagnosisQuery({ pumpId: props.page.row.pumpId });
+  if (!data && !isError) return <Loading what="the case" />;
+  return <Test {...props} answer={(data as DiagnosisAnswer | undefined) ?? null} />;
+}
+
+function Test({ answer, ...props }: EntryPageProps & { answer: DiagnosisAnswer | null }) {
+  const { page, correctId } = props;
+  const { zone, pumpId } = page.row;
+  const [search] = useSearchParams();
+  const asked = search.get('finding');
+  const hunting = search.get('step');
+  const open = answer?.case?.closedAt === null ? answer.case.caseId : null;
+  const from = hunting
+    ? { path: `/pumps/${pumpId}/leak-hunt`, words: 'the leak hunt' }
+    : { path: `/pumps/${pumpId}/what-is-wrong`, words: 'What is wrong?' };
+
+  const form = useEntryForm<'test', TestValues>({
+    kind: 'test',
+    page,
+    draft: search.get('check') ?? hunting ?? asked ?? 'seen',
+    defaults: {
+      checkId: search.get('check') ?? '',
+      leakStep: hunting ?? '',
+      passed: '',
+      found: asked ? { [asked]: '' } : {},
+      sureness: 'sure',
+      photoId: '',
+      remark: '',
+      ...happensNow(zone),
+    },
+    read: (v) => {
+      const said = readTest(v, zone, Date.now());
+      if (!said.ok || correctId) return said;
+      const [first] = said.body.findings;
+      const complaint = complaintOf(page.row, props.words, first ? foundWords(first.id, first.state) : null);
+      return open ? { ...said, caseId: open } : { ...said, opensCase: complaint };
+    },
+    fill: (entry: Extract<Entry, { kind: 'test' }>) => ({ ...fieldsOf(entry), ...happenedAt(entry.happenedAt, zone) }),
+    savedWords: () => `Saved on ${page.row.name}`,
+    correctId,
+    then: from.path,
+  });
+  const { values, set, error } = form;
+  const check = checkOf(values.checkId);
+  const step = leakStepOf(values.leakStep);
+  const how = step ?? check;
+  const setState = (id: string) => (state: string) => set('found')({ ...values.found, [id]: state });
+
+  return (
+    <EntryScreen
+      title={step?.name ?? check?.name ?? 'What you see'}
+      props={props}
+      form={form}
+      backTo={from}
+      saveWords={step ? 'Save the step' : check ? 'Save the result' : 'Save what you see'}
+    >
+      {how && (
+        <ol className="list-decimal pl-6 text-[16px] leading-6">
+          {how.how.map((line) => (
+            <li key={line} className="mt-1">
+              {line}
+            </li>
+          ))}
+        </ol>
+      )}
+      {(how?.cautions ?? []).map((caution) => (
+        <Caution key={caution}>{caution} Site rules and the maker’s manual come first.</Caution>
+      ))}
+      {step ? (
+        <Chips
+          label="How did it come out?"
+          value={values.passed || null}
+          onChange={set('passed')}
+          error={error('passed')}
+          chips={[
+            { value: 'yes', words: step.passed.words },
+            { value: 'no', words: step.failed.words },
+          ]}
+        />
+      ) : (
+        findingsAskedFor(values).map((id) => (
+          <Chips
+            key={id}
+            label={findingName(id)}
+            value={values.found[id] || null}
+            onChange={setState(id)}
+            chips={[
+              ...Object.keys(FINDINGS[id as FindingId]?.states ?? {}).map((state) => ({
+                value: state,
+                words: stateName(id, state),
+              })),
+              { value: NOT_LOOKED, words: 'not looked at' },
+            ]}
+          />
+        ))
+      )}
+      {!check && !step && (
+        <FindingPicker
+          first={(answer?.checks ?? []).flatMap((c) => checkOf(c.id)?.settles ?? [])}
+          chosen={Object.keys(values.found)}
+          onPick={(id) => setState(id)('')}
+        />
+      )}
+      {error('found') && (
+        <p role="alert" className="text-[14px] font-semibold text-stop">
+          {error('found')}
+        </p>
+      )}
+      {!step && (
+        <Chips
+          label="How sure are you?"
+          chips={SURENESS.map(({ value, words }) => ({ value, words }))}
+          value={values.sureness}
+          onChange={set('sureness')}
+        />
+      )}
+      <PhotoField photoId={values.photoId} onPhoto={set('photoId')} what="of what was found" />
+      <WhenField form={form} />
+      <Remark form={form} />
+    </EntryScreen>
+  );
+}
+
+/** Shown before anything is typed: those whose answer would tell most now. */
+const SHOWN = 8;
+
+/** Everything that can be seen or found, by its words. */
+function FindingPicker({
+  first,
+  chosen,
+  onPick,
+}: {
+  first: readonly string[];
+  chosen: readonly string[];
+  onPick: (id: string) => void;
+}) {
+  const [search, setSearch] = useState('');
+  const matches = matchingFindings(search, first).filter((id) => !chosen.includes(id));
+  const shown = search.trim() ? matches : matches.slice(0, SHOWN);
+  return (
+    <div className="flex flex-col gap-3">
+      <TextField
+        label={chosen.length > 0 ? 'Anything else?' : 'What do you see?'}
+        value={search}
+        onText={setSearch}
+        hint="Type a word, such as cream, noise, leak or filter; or take one of those that would tell most now."
+      />
+      <ul aria-label="Findings" className="flex flex-wrap gap-3">
+        {shown.map((id) => (
+          <li key={id}>
+            <Button
+              size="field"
+              className="!text-[15px] !font-normal"
+              onClick={() => {
+                onPick(id);
+                setSearch('');
+              }}
+            >
+              {findingName(id)}
+            </Button>
+          </li>
+        ))}
+      </ul>
+      {shown.length === 0 && (
+        <p className="text-[15px] text-ink-2">Nothing bears that word. Write it under “Anything odd”.</p>
+      )}
+    </div>
+  );
+}
