@@ -63,6 +63,8 @@ export interface ProposedCheck {
 /** What may be wrong with a pump, and why. */
 export interface DiagnosisAnswer {
   readonly process: Process;
+  /** Of each cause, before anything is found. */
+  readonly priors: Readonly<Record<string, number>>;
   /** The surest first. */
   readonly evidence: readonly EvidenceLine[];
   /** Known once, too long ago to say anything. */

@@ -53,6 +53,7 @@ export class DiagnosisService {
     const since = current?.openedAt ?? new Date(Date.parse(now) - LATELY_MS).toISOString();
     return {
       process,
+      priors: asked.priors,
       evidence: findings,
       faded,
       causes: withSteps(ranking.causes.slice(0, SHOWN.causes), asked),

@@ -2251,6 +2251,10 @@ export type CaseLine = {
 };
 export type DiagnosisAnswer = {
   process: Process;
+  /** Of each cause, before anything is found. */
+  priors: {
+    [key: string]: number;
+  };
   /** The surest first. */
   evidence: EvidenceLine[];
   /** Known once, too long ago to say anything. */

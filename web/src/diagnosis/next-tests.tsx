@@ -1,7 +1,7 @@
 import type { ProposedCheck } from '@winter-jar/contracts';
 import { Link } from 'react-router';
 import { LinkButton } from '../ui/button.js';
-import { causeName, checkName, checkOf, shareWords, stateName } from './diagnosis-words.js';
+import { causeName, checkName, checkOf, foundWords, shareWords } from './diagnosis-words.js';
 import type { DiagnosisProps } from './what-is-wrong-page.js';
 
 /** What it costs that the pump stands still, as the person says it. */
@@ -104,7 +104,7 @@ function Outcomes({ check, now }: { check: ProposedCheck; now: string }) {
         {check.outcomes.map((o) => (
           <li key={o.state} className="border-t border-rule-soft py-1.5">
             <span className="flex justify-between gap-3">
-              <span className="font-semibold">{stateName(o.finding, o.state)}</span>
+              <span className="font-semibold">{foundWords(o.finding, o.state)}</span>
               <span className="figure shrink-0 text-ink-2">{shareWords(o.probability)}</span>
             </span>
             <span className="block text-ink-2">

@@ -33,7 +33,7 @@ const DRAWINGS: Readonly<Record<SetPart, Drawing>> = {
     label: { x: 102, y: 146, anchor: 'middle' },
   },
   drain: { shape: <path d="M44 152h12v28h6v10H38v-10h6z" />, label: { x: 50, y: 208, anchor: 'middle' } },
-  port: { shape: <rect x="144" y="92" width="14" height="24" rx="2" />, label: { x: 151, y: 134, anchor: 'middle' } },
+  port: { shape: <rect x="144" y="92" width="14" height="24" rx="2" />, label: { x: 150, y: 142 } },
   valve: { shape: <path d="M164 92l28 24V92l-28 24z" />, label: { x: 198, y: 92 } },
   gauge: {
     shape: (
@@ -62,8 +62,8 @@ const DRAWINGS: Readonly<Record<SetPart, Drawing>> = {
     shape: (
       <>
         <circle cx="304" cy="196" r="36" />
-        <circle cx="300" cy="200" r="16" fill="none" />
-        <path d="M284 200h-12M316 200h22" fill="none" />
+        <circle cx="304" cy="206" r="20" fill="none" />
+        <path d="M290 192l-9-18M318 192l9-18" fill="none" />
       </>
     ),
     label: { x: 304, y: 248, anchor: 'middle' },

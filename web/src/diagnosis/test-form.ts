@@ -1,4 +1,5 @@
-import { CHECKS, FINDINGS, type CheckId, type Entry, type FindingId } from '@winter-jar/core';
+import type { DiagnosisAnswer } from '@winter-jar/contracts';
+import { CHECKS, FINDINGS, rank, type CheckId, type Entry, type FindingId, type RankedCause } from '@winter-jar/core';
 import type { Said } from '../journal/entry-said.js';
 import { remarkOf } from '../journal/remark-of.js';
 import { WHEN_WRONG, whenOf, type When } from '../journal/when-field.js';
@@ -80,4 +81,13 @@ export function matchingFindings(search: string, first: readonly string[]): Find
   return ids
     .filter((id) => tokens.every((t) => wordsOf(id).includes(t)))
     .sort((a, b) => place(a) - place(b) || ids.indexOf(a) - ids.indexOf(b));
+}
+
+/** The cause that would stand on top with what an entry says, its findings in place of older ones. */
+export function topWith(answer: DiagnosisAnswer, entry: Entry): Pick<RankedCause, 'id' | 'share'> | null {
+  if (entry.kind !== 'test') return null;
+  const said = entry.body.findings;
+  const kept = answer.evidence.filter((e) => !said.some((f) => f.id === e.id));
+  const findings = [...kept, ...said].map(({ id, state, certainty }) => ({ id: id as FindingId, state, certainty }));
+  return rank({ process: answer.process, priors: answer.priors, findings }).causes[0] ?? null;
 }

@@ -1,6 +1,6 @@
 import type { DiagnosisAnswer } from '@winter-jar/contracts';
 import { FINDINGS, type Entry, type FindingId } from '@winter-jar/core';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { useDiagnosisQuery } from '../api/yard-api.js';
 import { EntryScreen, WithPump, type EntryPageProps } from '../journal/entry-page.js';
@@ -14,8 +14,25 @@ import { Chips } from '../ui/chips.js';
 import { TextField } from '../ui/field.js';
 import { Loading } from '../ui/page-state.js';
 import { complaintOf } from './case-form.js';
-import { checkOf, findingName, foundWords, leakStepOf, stateName, SURENESS } from './diagnosis-words.js';
-import { fieldsOf, findingsAskedFor, matchingFindings, NOT_LOOKED, readTest, type TestValues } from './test-form.js';
+import {
+  causeName,
+  checkOf,
+  findingName,
+  foundWords,
+  leakStepOf,
+  shareWords,
+  stateName,
+  SURENESS,
+} from './diagnosis-words.js';
+import {
+  fieldsOf,
+  findingsAskedFor,
+  matchingFindings,
+  NOT_LOOKED,
+  readTest,
+  topWith,
+  type TestValues,
+} from './test-form.js';
 
 /** A test with its how-to and its outcome, a step of the leak hunt, or anything that was seen. */
 export function TestPage() {
@@ -78,6 +95,7 @@ function Test({ answer, ...props }: EntryPageProps & { answer: DiagnosisAnswer |
       props={props}
       form={form}
       backTo={from}
+      foot={answer ? <OrderThen answer={answer} pending={form.pending?.entry ?? null} /> : null}
       saveWords={step ? 'Save the step' : check ? 'Save the result' : 'Save what you see'}
     >
       {how && (
@@ -89,9 +107,9 @@ function Test({ answer, ...props }: EntryPageProps & { answer: DiagnosisAnswer |
           ))}
         </ol>
       )}
-      {(how?.cautions ?? []).map((caution) => (
-        <Caution key={caution}>{caution} Site rules and the maker’s manual come first.</Caution>
-      ))}
+      {how && how.cautions.length > 0 && (
+        <Caution>{how.cautions.join(' ')} Site rules and the maker’s manual come first.</Caution>
+      )}
       {step ? (
         <Chips
           label="How did it come out?"
@@ -144,6 +162,19 @@ function Test({ answer, ...props }: EntryPageProps & { answer: DiagnosisAnswer |
       <WhenField form={form} />
       <Remark form={form} />
     </EntryScreen>
+  );
+}
+
+/** What would stand on top with what is said here, before it is saved. */
+function OrderThen({ answer, pending }: { answer: DiagnosisAnswer; pending: Entry | null }) {
+  const now = answer.causes[0];
+  const then = useMemo(() => (pending ? topWith(answer, pending) : null), [answer, pending]);
+  if (!now) return null;
+  return (
+    <p aria-live="polite" className="text-[15px]">
+      {then ? 'With this' : 'Now'}: <strong>{causeName((then ?? now).id)}</strong>, {shareWords((then ?? now).share)}
+      {then && (then.id === now.id ? `; before ${shareWords(now.share)}` : `; before ${causeName(now.id)}`)}
+    </p>
   );
 }
 

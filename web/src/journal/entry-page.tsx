@@ -74,6 +74,7 @@ export function EntryScreen<V extends FieldValues>({
   form,
   saveWords,
   backTo,
+  foot,
   left,
   right,
   children,
@@ -84,6 +85,8 @@ export function EntryScreen<V extends FieldValues>({
   saveWords: string;
   /** The page that it was opened from; the pump's own when left out. */
   backTo?: { readonly path: string; readonly words: string };
+  /** What the entry changes, for one that does not touch the verdict. */
+  foot?: ReactNode;
   left?: ReactNode;
   right?: (preview: Preview) => ReactNode;
   children: ReactNode;
@@ -118,7 +121,7 @@ export function EntryScreen<V extends FieldValues>({
             <div className="sticky bottom-0 flex flex-col gap-3 border-t border-rule bg-sheet px-4 py-4">
               <Outcome form={form} words={words} />
               <RootError form={form} />
-              {!beside && <PreviewLine preview={preview} page={page} words={words} />}
+              {foot ?? (!beside && <PreviewLine preview={preview} page={page} words={words} />)}
               <Button
                 type="submit"
                 look="solid"
