@@ -14,6 +14,11 @@ const PAGES = [
   '/pumps/rl-02/lab-sample',
   '/pumps/rl-02/lab-report',
   '/pumps/lf-01/label',
+  '/pumps/hs-01/what-is-wrong',
+  '/pumps/hs-01/test?check=warmPurge',
+  '/pumps/hs-01/test',
+  '/pumps/hs-01/case-close',
+  '/pumps/lf-01/leak-hunt',
   '/start',
   '/round/print',
   '/set-up/pump',
@@ -29,7 +34,14 @@ const PAGES = [
 ];
 
 /** The dark theme swaps the same tokens, whose contrast has a test of its own: one page of each make is enough. */
-const DARK_PAGES = ['/', '/pumps/lf-01', '/pumps/lf-01/look', '/set-up/pumpModel/windlass-63', '/backup'];
+const DARK_PAGES = [
+  '/',
+  '/pumps/lf-01',
+  '/pumps/hs-01/what-is-wrong',
+  '/pumps/lf-01/look',
+  '/set-up/pumpModel/windlass-63',
+  '/backup',
+];
 
 for (const colorScheme of ['light', 'dark'] as const) {
   test.describe(`${colorScheme}`, () => {

@@ -12,6 +12,8 @@ export type LastEntry = {
     /** By which others cite it. */
     readonly name?: string;
     readonly cites?: string;
+    /** The case that it belongs to, by the name of its opening. */
+    readonly ofCase?: string;
   };
 }[EntryKind];
 
@@ -48,6 +50,76 @@ const lab = (
   ...(report
     ? [{ pumpId, kind: 'labResult' as const, hoursBefore: (daysBefore - 14) * 24, body: report, cites: label }]
     : []),
+];
+
+const DAY = 24;
+const found = (id: string, state: string, certainty = 0.97) => ({ id, state, certainty });
+
+/** A case from its opening to the check, and one that is open. */
+const CASES: readonly LastEntry[] = [
+  {
+    pumpId: 'cw-02',
+    kind: 'caseOpened',
+    hoursBefore: 58 * DAY,
+    name: 'hose',
+    ofCase: 'hose',
+    body: { complaint: 'Oil in the hose on Monday mornings' },
+  },
+  {
+    pumpId: 'cw-02',
+    kind: 'test',
+    hoursBefore: 58 * DAY - 1,
+    ofCase: 'hose',
+    body: { findings: [found('oilUpHose', 'now'), found('stoppedUnderVacuum', 'yes', 0.8)] },
+  },
+  {
+    pumpId: 'cw-02',
+    kind: 'test',
+    hoursBefore: 57 * DAY,
+    ofCase: 'hose',
+    body: {
+      checkId: 'suckbackOut',
+      findings: [found('suckbackBall', 'bad')],
+      remark: 'Ball pitted, a grain of oxide on its seat.',
+    },
+  },
+  {
+    pumpId: 'cw-02',
+    kind: 'caseClosed',
+    hoursBefore: 57 * DAY - 3,
+    ofCase: 'hose',
+    body: {
+      causeId: 'suckback',
+      remedy: 'Valve cleaned, new ball; the pump side is vented before every stop now.',
+      checkAfterRuns: 5,
+    },
+  },
+  { pumpId: 'cw-02', kind: 'caseChecked', hoursBefore: 40 * DAY, ofCase: 'hose', body: { held: true } },
+  {
+    pumpId: 'hs-01',
+    kind: 'caseOpened',
+    hoursBefore: 49,
+    name: 'dark',
+    ofCase: 'dark',
+    body: { complaint: 'Dark again within one run' },
+  },
+  {
+    pumpId: 'hs-01',
+    kind: 'test',
+    hoursBefore: 2.5,
+    ofCase: 'dark',
+    body: { findings: [found('darkening', 'inOneRun', 0.8)], remark: 'Fresh on Friday, brown by Monday.' },
+  },
+  {
+    pumpId: 'hs-01',
+    kind: 'test',
+    hoursBefore: 2,
+    ofCase: 'dark',
+    body: {
+      checkId: 'heatAndNoise',
+      findings: [found('current', 'usual'), found('caseTemp', 'usual'), found('noise', 'usual')],
+    },
+  },
 ];
 
 export const LAST_DAYS: readonly LastEntry[] = [
@@ -129,4 +201,5 @@ export const LAST_DAYS: readonly LastEntry[] = [
     hoursBefore: 1.8,
     body: { text: 'Trap of chamber A was slow to cool on Monday. Ask about the compressor.' },
   },
+  ...CASES,
 ];

@@ -29,14 +29,19 @@ export function yardHistory(now: string): Yard {
     const at = new Date(nowMs - said.hoursBefore * 3_600_000).toISOString();
     return { said, at, id: ids.uuid(Date.parse(at)) };
   });
-  const last = placed.map(({ said: { pumpId, equipmentId, kind, body, cites }, at, id }): Entry => {
-    const sampleId = placed.find((p) => p.said.name !== undefined && p.said.name === cites)?.id;
+  const last = placed.map(({ said: { pumpId, equipmentId, kind, body, cites, ofCase }, at, id }): Entry => {
+    const named = (name: string | undefined) => placed.find((p) => name !== undefined && p.said.name === name)?.id;
+    const [sampleId, caseId] = [named(cites), named(ofCase)];
     return {
       id,
       actId: id,
       kind,
       body: sampleId ? { ...body, sampleId } : body,
-      subjects: [{ type: 'pump', id: pumpId }, ...(equipmentId ? [{ type: 'equipment', id: equipmentId }] : [])],
+      subjects: [
+        { type: 'pump', id: pumpId },
+        ...(equipmentId ? [{ type: 'equipment', id: equipmentId }] : []),
+        ...(caseId ? [{ type: 'case', id: caseId }] : []),
+      ],
       happenedAt: at,
       zone: 'Europe/Lisbon',
       precision: 'exact',

@@ -25,6 +25,9 @@ const ALL = setsUpTo(AT_ONCE);
 
 /** Every set of up to three causes, the empty one first; each after the set that it extends. */
 export const SETS: readonly (readonly number[])[] = ALL.map((set) => set.causes);
+/** The same in one flat list, three places per set; where a set has fewer, {@link NO_CAUSE}, one past the last. */
+export const NO_CAUSE = CAUSE_IDS.length;
+export const MEMBERS = Uint8Array.from(ALL.flatMap(({ causes: [a, b, c] }) => [a, b, c].map((p) => p ?? NO_CAUSE)));
 export const PARENT: readonly number[] = ALL.map((set) => set.parent);
 /** The cause by which a set extends its parent. */
 export const LAST: readonly number[] = ALL.map((set) => set.causes.at(-1) ?? -1);

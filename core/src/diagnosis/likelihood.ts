@@ -1,5 +1,5 @@
 import { CAUSE_IDS, causeOf } from './causes-in-order.js';
-import { LAST, PARENT, SETS } from './cause-sets.js';
+import { column, LAST, PARENT, SETS } from './cause-sets.js';
 import { FINDINGS, type FindingId } from './all-findings.js';
 import { type Finding } from './finding.js';
 
@@ -75,6 +75,30 @@ export function likelihoodOf(id: FindingId, state: string): Float64Array {
   let likelihood = known.get(key);
   if (!likelihood) known.set(key, (likelihood = reckon(id, placeOf(id, state))));
   return likelihood;
+}
+
+/** The few different numbers in a likelihood, and which of them stands where. */
+interface Distinct {
+  readonly values: readonly number[];
+  readonly which: Uint16Array;
+}
+
+const distinct = new Map<string, Distinct>();
+
+/** A likelihood that is less sure: the closer to 1, the less sure; raised once per different number, as powers are dear. */
+export function softened(id: FindingId, state: string, certainty: number): Float64Array {
+  const likelihood = likelihoodOf(id, state);
+  if (certainty === 1) return likelihood;
+  const key = `${id}/${state}`;
+  let parts = distinct.get(key);
+  if (!parts) {
+    const places = new Map([...new Set(likelihood)].map((value, place) => [value, place]));
+    const which = Uint16Array.from(likelihood, (value) => places.get(value) ?? 0);
+    distinct.set(key, (parts = { values: [...places.keys()], which }));
+  }
+  const { values, which } = parts;
+  const raised = values.map((value) => value ** certainty);
+  return column(which.length, (i) => raised[which[i]!]!);
 }
 
 function reckon(id: FindingId, place: number): Float64Array {

@@ -4,8 +4,8 @@ import type { Cause } from './cause.js';
 import { FINDINGS, type FindingId, type Found } from './all-findings.js';
 import { type Finding } from './finding.js';
 import { CAUSE_IDS, causeOf } from './causes-in-order.js';
-import { column, SETS } from './cause-sets.js';
-import { likelihoodOf } from './likelihood.js';
+import { column, MEMBERS, NO_CAUSE, SETS } from './cause-sets.js';
+import { softened } from './likelihood.js';
 
 /** Below this no cause stands out: not enough to tell. */
 export const DECIDED = 0.5;
@@ -55,7 +55,7 @@ export interface Asked {
 }
 
 /** @throws RangeError naming a finding or a state that is not known, or a certainty outside 0 to 1 */
-function checked(findings: readonly Found[]): Found[] {
+export function checked(findings: readonly Found[]): Found[] {
   const times = new Map<string, number>();
   for (const { id, state, certainty = 1 } of findings) {
     const known = (FINDINGS as Readonly<Record<string, Finding>>)[id];
@@ -73,10 +73,10 @@ function checked(findings: readonly Found[]): Found[] {
 export const priorOf = (cause: Cause, process: Process): number =>
   typeof cause.prior === 'number' ? cause.prior : cause.prior[process];
 const oddsOf = (share: number): number => share / (1 - share);
-const isSign = (found: Found): boolean => FINDINGS[found.id].kind === 'sign';
+export const isSign = (found: Found): boolean => FINDINGS[found.id].kind === 'sign';
 
 /** Odds of each cause before the signs: by process, moved by the conditions. */
-function oddsBefore({ process, findings, priors }: Asked): number[] {
+export function oddsBefore({ process, findings, priors }: Asked): number[] {
   return CAUSE_IDS.map((id) => {
     const cause = causeOf(id);
     let odds = oddsOf(priors?.[id] ?? priorOf(cause, process));
@@ -89,37 +89,38 @@ function oddsBefore({ process, findings, priors }: Asked): number[] {
 }
 
 /** One factor per set of causes and sign: how likely the sign's state is with them, the less sure the closer to 1. */
-const factorsOf = (signs: readonly Found[]): Float64Array[] =>
-  signs.map(({ id, state, certainty = 1 }) => {
-    const likelihood = likelihoodOf(id, state);
-    return certainty === 1 ? likelihood : likelihood.map((p) => p ** certainty);
-  });
+export const factorsOf = (signs: readonly Found[]): Float64Array[] =>
+  signs.map(({ id, state, certainty = 1 }) => softened(id, state, certainty));
 
 function normalised(weights: Float64Array): Float64Array {
-  const sum = weights.reduce((total, w) => total + w, 0);
+  let sum = 0;
+  for (const weight of weights) sum += weight;
   return weights.map((w) => w / sum);
 }
 
-function weightsOf(odds: readonly number[], factors: readonly Float64Array[]): Float64Array {
-  const weights = column(SETS.length, (i) => {
-    let weight = i === 0 ? NOTHING_TIMES : 1;
-    for (const cause of SETS[i]!) weight *= odds[cause]!;
-    return weight;
-  });
+export function weightsOf(odds: readonly number[], factors: readonly Float64Array[]): Float64Array {
+  const times = Float64Array.from([...odds, 1]);
+  const weights = column(
+    SETS.length,
+    (i) => times[MEMBERS[3 * i]!]! * times[MEMBERS[3 * i + 1]!]! * times[MEMBERS[3 * i + 2]!]!,
+  );
+  weights[0]! *= NOTHING_TIMES;
   for (const factor of factors) for (let i = 0; i < weights.length; i++) weights[i]! *= factor[i]!;
   return weights;
 }
 
 /** Share of each cause; with `leftOut`, as if that sign had not been found. */
-function sharesOf(weights: Float64Array, leftOut?: Float64Array): Float64Array {
-  const shares = new Float64Array(CAUSE_IDS.length);
+export function sharesOf(weights: Float64Array, leftOut?: Float64Array): Float64Array {
+  const shares = new Float64Array(NO_CAUSE + 1);
   let sum = 0;
   for (let i = 0; i < weights.length; i++) {
     const weight = leftOut ? weights[i]! / leftOut[i]! : weights[i]!;
     sum += weight;
-    for (const cause of SETS[i]!) shares[cause]! += weight;
+    shares[MEMBERS[3 * i]!]! += weight;
+    shares[MEMBERS[3 * i + 1]!]! += weight;
+    shares[MEMBERS[3 * i + 2]!]! += weight;
   }
-  return shares.map((share) => share / sum);
+  return shares.subarray(0, NO_CAUSE).map((share) => share / sum);
 }
 
 const logOdds = (share: number): number => Math.log(Math.max(share, 1e-12) / Math.max(1 - share, 1e-12));
@@ -160,13 +161,6 @@ export function rank(asked: Asked): Ranking {
     };
   }).sort((a, b) => b.share - a.share);
   return { causes, nothing: weights[0] ?? 0, undecided: (causes[0]?.share ?? 0) < DECIDED };
-}
-
-/** The share of every cause, without what speaks for it. */
-export function sharesOfAll(asked: Asked): Record<CauseId, number> {
-  const findings = checked(asked.findings);
-  const shares = sharesOf(weightsOf(oddsBefore({ ...asked, findings }), factorsOf(findings.filter(isSign))));
-  return Object.fromEntries(CAUSE_IDS.map((id, c) => [id, shares[c] ?? 0])) as Record<CauseId, number>;
 }
 
 /** Sets less likely than this change nothing. */

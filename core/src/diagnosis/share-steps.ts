@@ -1,6 +1,7 @@
 import type { CauseId } from './all-causes.js';
-import { FINDINGS, type FindingId } from './all-findings.js';
-import { sharesOfAll, type Asked } from './rank.js';
+import type { FindingId, Found } from './all-findings.js';
+import { CAUSE_IDS } from './causes-in-order.js';
+import { checked, factorsOf, isSign, oddsBefore, sharesOf, weightsOf, type Asked } from './rank.js';
 
 /** The shares of all causes once this finding is known besides those before it. */
 export interface ShareStep {
@@ -16,14 +17,20 @@ export interface ShareStep {
  * @throws RangeError naming a finding or state that is not known
  */
 export function sharesInSteps(asked: Asked): ShareStep[] {
-  const isCondition = (id: FindingId) => FINDINGS[id].kind === 'condition';
-  const ordered = [
-    ...asked.findings.filter((f) => isCondition(f.id)),
-    ...asked.findings.filter((f) => !isCondition(f.id)),
-  ];
-  const shares = (known: number) => sharesOfAll({ ...asked, findings: ordered.slice(0, known) });
-  return [
-    { finding: null, state: null, shares: shares(0) },
-    ...ordered.map((found, i): ShareStep => ({ finding: found.id, state: found.state, shares: shares(i + 1) })),
-  ];
+  const findings = checked(asked.findings);
+  const conditions = findings.filter((f) => !isSign(f));
+  const signs = findings.filter(isSign);
+  const step = (found: Found | null, weights: Float64Array): ShareStep => {
+    const shares = sharesOf(weights);
+    const byId = Object.fromEntries(CAUSE_IDS.map((id, c) => [id, shares[c] ?? 0])) as Record<CauseId, number>;
+    return { finding: found?.id ?? null, state: found?.state ?? null, shares: byId };
+  };
+  const before = (known: number) => weightsOf(oddsBefore({ ...asked, findings: conditions.slice(0, known) }), []);
+  const steps = [step(null, before(0)), ...conditions.map((found, i) => step(found, before(i + 1)))];
+  const weights = before(conditions.length);
+  factorsOf(signs).forEach((factor, f) => {
+    for (let i = 0; i < weights.length; i++) weights[i]! *= factor[i]!;
+    steps.push(step(signs[f] ?? null, weights));
+  });
+  return steps;
 }

@@ -93,7 +93,14 @@ function OpenCase({ answer: _answer, ...props }: CaseProps) {
     then: backTo(pumpId).path,
   });
   return (
-    <EntryScreen title="Open a case" props={props} form={form} backTo={backTo(pumpId)} saveWords="Open the case">
+    <EntryScreen
+      title="Open a case"
+      foot={false}
+      props={props}
+      form={form}
+      backTo={backTo(pumpId)}
+      saveWords="Open the case"
+    >
       <TextField
         label="What seems wrong?"
         value={form.values.complaint}
@@ -176,7 +183,14 @@ function CloseCase({ answer, ...props }: CaseProps) {
   const others = (Object.keys(CAUSES) as CauseId[]).filter((id) => !likely.some((l) => l.id === id));
   const cause = causeOf(values.causeId);
   return (
-    <EntryScreen title="Close the case" props={props} form={form} backTo={backTo(pumpId)} saveWords="Close the case">
+    <EntryScreen
+      title="Close the case"
+      foot={false}
+      props={props}
+      form={form}
+      backTo={backTo(pumpId)}
+      saveWords="Close the case"
+    >
       <SelectField
         label="What was it?"
         value={values.causeId}
@@ -271,7 +285,7 @@ function CheckRemedy({ answer, ...props }: CaseProps) {
   });
   const cause = answer.case?.causeId ? causeOf(answer.case.causeId) : null;
   return (
-    <EntryScreen title="Did the remedy hold?" props={props} form={form} saveWords="Save">
+    <EntryScreen title="Did the remedy hold?" foot={false} props={props} form={form} saveWords="Save">
       {answer.case && (
         <p className="text-[16px]">
           “{answer.case.complaint}”: {cause?.name ?? 'no cause was found'}. {answer.case.remedy}

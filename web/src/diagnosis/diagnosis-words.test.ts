@@ -66,13 +66,21 @@ test('evidence that moves the causes on top comes first, and what people said is
   const speaks = [
     { finding: 'haze', weight: -0.4 },
     { finding: 'cream', weight: 1.2 },
-    { finding: 'idle', weight: 0.1 },
+    { finding: 'wetLoads', weight: 0.1 },
+    // Only by way of another cause that would explain it.
+    { finding: 'idle', weight: 2 },
   ];
   const answer = {
-    evidence: [line('idle', 'run'), line('haze', 'run'), line('noise', 'test'), line('cream', 'run')],
-    causes: [{ speaks }],
+    evidence: [
+      line('idle', 'run'),
+      line('wetLoads', 'run'),
+      line('haze', 'run'),
+      line('noise', 'test'),
+      line('cream', 'run'),
+    ],
+    causes: [{ id: 'condensation', speaks }],
   } as unknown as Pick<DiagnosisAnswer, 'evidence' | 'causes'>;
   const { telling, rest } = byHowMuchItSays(answer);
   expect(telling.map((e) => e.id)).toEqual(['cream', 'haze', 'noise']);
-  expect(rest.map((e) => e.id)).toEqual(['idle']);
+  expect(rest.map((e) => e.id)).toEqual(['idle', 'wetLoads']);
 });

@@ -14,6 +14,11 @@ import {
 const isOf = <T extends object>(list: T, id: string): id is keyof T & string => Object.hasOwn(list, id);
 
 export const causeOf = (id: string): Cause | null => (isOf(CAUSES, id) ? CAUSES[id] : null);
+/** Whether a finding speaks of a cause itself, and not only of others that would explain it. */
+export const isLinked = (causeId: string, findingId: string): boolean => {
+  const cause = causeOf(causeId);
+  return cause ? [...cause.brings, ...cause.after].some((link) => link.finding === findingId) : false;
+};
 export const causeName = (id: string | null): string =>
   id === null ? 'no cause found' : (causeOf(id)?.name ?? `cause “${id}”`);
 export const checkOf = (id: string): Check | null => (isOf(CHECKS, id) ? CHECKS[id] : null);

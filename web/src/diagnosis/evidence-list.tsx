@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import { dayWords } from '../app/dates.js';
 import type { Words } from '../care/messages.js';
 import { LinkButton } from '../ui/button.js';
-import { checkOf, findingName, foundWords, FULL_FROM, sourceWords, stateName } from './diagnosis-words.js';
+import { checkOf, findingName, foundWords, FULL_FROM, isLinked, sourceWords, stateName } from './diagnosis-words.js';
 import type { DiagnosisProps } from './what-is-wrong-page.js';
 
 /** Shown as open questions: what the first tests would settle. */
@@ -23,7 +23,7 @@ export function byHowMuchItSays({ evidence, causes }: Pick<DiagnosisAnswer, 'evi
       0,
       ...causes
         .slice(0, LOOKED_AT)
-        .flatMap((c) => c.speaks.filter((s) => s.finding === id).map((s) => Math.abs(s.weight))),
+        .flatMap((c) => c.speaks.filter((s) => s.finding === id && isLinked(c.id, id)).map((s) => Math.abs(s.weight))),
     );
   const sorted = evidence.toSorted((a, b) => weight(b) - weight(a));
   const tells = (one: EvidenceLine) => weight(one) >= TELLING || one.kind === 'test';

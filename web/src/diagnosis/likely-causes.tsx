@@ -2,7 +2,7 @@ import type { LikelyCause } from '@winter-jar/contracts';
 import { useState } from 'react';
 import { Button } from '../ui/button.js';
 import { Caution } from '../ui/caution.js';
-import { causeName, causeOf, foundWords, shareWords } from './diagnosis-words.js';
+import { causeName, causeOf, isLinked, foundWords, shareWords } from './diagnosis-words.js';
 import { ShareSum } from './share-sum.js';
 import type { DiagnosisProps } from './what-is-wrong-page.js';
 
@@ -45,7 +45,7 @@ export function LikelyCauses({ answer }: DiagnosisProps) {
 function Cause({ cause, first }: { cause: LikelyCause; first: boolean }) {
   const [open, setOpen] = useState(false);
   const name = causeName(cause.id);
-  const telling = cause.speaks.slice(0, CHIPS);
+  const telling = cause.speaks.filter((s) => isLinked(cause.id, s.finding)).slice(0, CHIPS);
   return (
     <li className="border-b border-rule py-3">
       <h3 className={first ? 'text-[20px]' : 'text-[16px]'}>
