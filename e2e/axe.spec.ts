@@ -19,6 +19,7 @@ const PAGES = [
   '/pumps/hs-01/test',
   '/pumps/hs-01/case-close',
   '/pumps/lf-01/leak-hunt',
+  '/suspects?pump=lf-01',
   '/start',
   '/round/print',
   '/set-up/pump',

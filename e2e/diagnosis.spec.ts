@@ -190,6 +190,22 @@ test('a leak is hunted step by step, no further than the first that fails', asyn
   await expect(page.getByText(/Leak hunt, drain line and plug: Open, wet or its seal is worn/)).toBeVisible();
 });
 
+test('suspect materials of the yard, and a plan that leads to what it asks for', async ({ page, yard }) => {
+  await open(page, yard, WRONG);
+  await page.getByRole('link', { name: 'Suspect materials' }).click();
+  await expect(page.getByRole('heading', { name: 'Suspect materials' })).toBeVisible();
+  await expect(page.getByText(/readings; usual on this yard/)).toHaveCount(2);
+  await expect(page.getByLabel('On which pump')).toHaveValue('lf-01');
+  await noSidewaysScroll(page);
+  await page.setViewportSize({ width: 390, height: 844 });
+  await noSidewaysScroll(page);
+  await page.getByRole('link', { name: 'say how it came out' }).first().click();
+  await expect(page.getByRole('heading', { name: 'An empty run as a control' })).toBeVisible();
+  await page.getByRole('radio', { name: 'clean', exact: true }).click();
+  await page.getByRole('button', { name: 'Save the result' }).click();
+  await expect(evidenceOf(page).getByText('Empty run: clean')).toBeVisible();
+});
+
 test('what a pump without an answer says', async ({ page, yard }) => {
   yard.expectedErrors = [/404/, /503|Failed to load resource/];
   await open(page, yard, '/pumps/hs-03/what-is-wrong').catch(() => undefined);

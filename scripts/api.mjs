@@ -41,6 +41,7 @@ const roots = [
   'About',
   'DiagnosisAnswer',
   'CaseAnswer',
+  'SuspectsAnswer',
   'RoundAnswer',
   'PumpPage',
   'JournalPage',

@@ -1,4 +1,4 @@
-import type { Entry, EntryKind, Process, PumpSetUp } from '@winter-jar/core';
+import type { Entry, EntryKind, Process, PumpSetUp, Suspects } from '@winter-jar/core';
 
 /** What was said of a finding, by the ids of core/diagnosis. */
 export interface SaidLine {
@@ -91,4 +91,14 @@ export interface CaseAnswer {
   readonly case: CaseLine;
   readonly setUp: PumpSetUp;
   readonly entries: readonly Entry[];
+}
+
+/** Which materials of the yard go with dark oil and with water. */
+export interface SuspectsAnswer {
+  /** Readings from then on are counted. */
+  readonly since: string;
+  readonly dark: Suspects;
+  readonly water: Suspects;
+  /** Names of the materials; one that was deleted has none. */
+  readonly names: Readonly<Record<string, string>>;
 }

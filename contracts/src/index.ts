@@ -50,7 +50,15 @@ export type {
   RestorePost,
   RestoreResult,
 } from './backup.js';
-export type { CaseAnswer, CaseLine, DiagnosisAnswer, EvidenceLine, LikelyCause, ProposedCheck } from './diagnosis.js';
+export type {
+  CaseAnswer,
+  CaseLine,
+  DiagnosisAnswer,
+  EvidenceLine,
+  LikelyCause,
+  ProposedCheck,
+  SuspectsAnswer,
+} from './diagnosis.js';
 export type { OilStory } from './oil-story.js';
 export type { WaterAnswer } from './water.js';
 export type { PhotoBytes, PhotoKept } from './photos.js';

@@ -301,6 +301,8 @@ export {
   rank,
   SET_PARTS,
   sharesInSteps,
+  stretchesOf,
+  suspectMaterials,
   type Asked,
   type Cause,
   type CauseId,
@@ -317,4 +319,9 @@ export {
   type Ranking,
   type SetPart,
   type ShareStep,
+  type Stretch,
+  type SuspectEvent,
+  type Suspects,
+  type SuspectSign,
+  type MaterialRate,
 } from './diagnosis/index.js';

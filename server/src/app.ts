@@ -17,6 +17,7 @@ import { Database } from './database/open.js';
 import { DemoYardController, OPEN_DEMO_YARD, type OpenDemoYard } from './demo-yard/demo-yard.controller.js';
 import { DiagnosisController } from './diagnosis/diagnosis.controller.js';
 import { DiagnosisService } from './diagnosis/diagnosis.service.js';
+import { SuspectsService } from './diagnosis/suspects.service.js';
 import { EffectService } from './effect/effect.service.js';
 import { NetworkController } from './network/network.controller.js';
 import type { OwnCertificate } from './network/own-certificate.js';
@@ -100,6 +101,7 @@ class AppModule {
         { provide: RoundService, useFactory: () => new RoundService(clock, reading, shelf) },
         { provide: PumpsService, useFactory: () => new PumpsService(clock, reading, shelf) },
         { provide: DiagnosisService, useFactory: () => new DiagnosisService(clock, reading, shelf) },
+        { provide: SuspectsService, useFactory: () => new SuspectsService(clock, reading, shelf) },
         { provide: EntryLogService, useFactory: () => new EntryLogService(clock, database, reading, shelf, door) },
       ],
     };

@@ -12,3 +12,5 @@ export { effortOf, nextChecks, type Outcome, type RankedCheck } from './next-che
 export { DECIDED, rank, type Asked, type RankedCause, type Ranking, type Speaks } from './rank.js';
 export { sharesInSteps, type ShareStep } from './share-steps.js';
 export { huntStanding, LEAK_STEPS, SET_PARTS, type HuntStanding, type LeakStep, type SetPart } from './leak-hunt.js';
+export { stretchesOf, type Stretch, type SuspectEvent, type SuspectSign } from './stretches.js';
+export { suspectMaterials, type MaterialRate, type Suspects } from './suspect-material.js';

@@ -17,6 +17,17 @@ export interface KeyParams {
   readonly entryId: string;
 }
 
+export interface SuspectRow {
+  readonly kind: 'run' | 'look' | 'bleed' | 'change';
+  readonly materialId: string | null;
+  readonly productId: string | null;
+  /** A number in steps of D1500. */
+  readonly colour: number | null;
+  readonly freeWaterMl: number | null;
+  readonly creamMl: number | null;
+  readonly waterMl: number | null;
+}
+
 const KEY = '("happenedAt", "recordedAt", "entryId")';
 const AT = '(@happenedAt, @recordedAt, @entryId)';
 const COUNTED_FROM = `SELECT "content" FROM counted_entry WHERE "pumpId" = @pumpId AND ${KEY} > ${AT} ORDER BY "happenedAt", "recordedAt", "entryId"`;
@@ -147,6 +158,16 @@ export function readingStatements(db: Sqlite) {
     ),
     countedBetween: db.prepare<{ pumpId: string; from: string; until: string }, { content: string }>(
       `SELECT "content" FROM counted_entry WHERE "pumpId" = @pumpId AND "happenedAt" >= @from AND "happenedAt" <= @until
+       ORDER BY "happenedAt", "recordedAt", "entryId"`,
+    ),
+    /** What may speak for or against a material, of one pump, without the rest of the entries. */
+    suspectRows: db.prepare<{ pumpId: string; from: string }, SuspectRow>(
+      `SELECT "kind", json_extract("content", '$.body.materialId') AS "materialId",
+         json_extract("content", '$.body.productId') AS "productId", json_extract("content", '$.body.colour') AS "colour",
+         json_extract("content", '$.body.freeWaterMl') AS "freeWaterMl", json_extract("content", '$.body.creamMl') AS "creamMl",
+         json_extract("content", '$.body.waterMl') AS "waterMl"
+       FROM counted_entry WHERE "pumpId" = @pumpId AND "happenedAt" >= @from AND "kind" IN ('run', 'look', 'bleed', 'change')
+         AND COALESCE(json_extract("content", '$.body.sump'), 'oil') = 'oil'
        ORDER BY "happenedAt", "recordedAt", "entryId"`,
     ),
     pumpsWithEquipment: db.prepare<[equipmentId: string], { pumpId: string }>(

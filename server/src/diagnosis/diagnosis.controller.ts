@@ -1,15 +1,19 @@
 import { BadRequestException, Controller, Get, Inject, Param, Query } from '@nestjs/common';
 import { ApiQuery } from '@nestjs/swagger';
-import type { CaseAnswer, DiagnosisAnswer } from '@winter-jar/contracts';
+import type { CaseAnswer, DiagnosisAnswer, SuspectsAnswer } from '@winter-jar/contracts';
 import { Documented } from '../api/documented.js';
 import { DiagnosisService } from './diagnosis.service.js';
+import { SuspectsService } from './suspects.service.js';
 
 /** A minute that a line waits may count as many minutes of work. */
 const MAX_STOP_WEIGHT = 100;
 
 @Controller('api')
 export class DiagnosisController {
-  constructor(@Inject(DiagnosisService) private readonly service: DiagnosisService) {}
+  constructor(
+    @Inject(DiagnosisService) private readonly service: DiagnosisService,
+    @Inject(SuspectsService) private readonly suspectsService: SuspectsService,
+  ) {}
 
   @Get('pumps/:pumpId/diagnosis')
   @ApiQuery({ name: 'stopWeight', required: false, type: Number })
@@ -23,6 +27,16 @@ export class DiagnosisController {
     if (!(weight >= 0 && weight <= MAX_STOP_WEIGHT))
       throw new BadRequestException(`stopWeight: a number from 0 to ${MAX_STOP_WEIGHT}; "${stopWeight}" is none`);
     return this.service.diagnosis(pumpId, weight);
+  }
+
+  @Get('suspects')
+  @Documented({
+    id: 'suspects',
+    summary: 'Which materials go with dark oil and with water on this yard, over the last year',
+    answer: 'SuspectsAnswer',
+  })
+  suspects(): Promise<SuspectsAnswer> {
+    return this.suspectsService.suspects();
   }
 
   @Get('cases/:caseId')

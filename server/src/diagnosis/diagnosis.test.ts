@@ -1,4 +1,4 @@
-import type { CaseAnswer, DiagnosisAnswer } from '@winter-jar/contracts';
+import type { CaseAnswer, DiagnosisAnswer, SuspectsAnswer } from '@winter-jar/contracts';
 import { at, caseAt, changeAt, entryAt, foundAt, lookAt, runAt } from '@winter-jar/core/testing';
 import { serveHouse, type ServedHouse } from '../testing/served-house.js';
 import { NOW_HOURS } from '../testing/test-house.js';
@@ -122,4 +122,28 @@ test.each<[string, object, string]>([
 test('no pump and no case are no answer', async () => {
   expect((await served.get('/api/pumps/p9/diagnosis')).status).toBe(404);
   expect((await served.get('/api/cases/none')).status).toBe(404);
+});
+
+test('a material that goes with water again and again stands out over all pumps, by its name', async () => {
+  const stretch = (from: number, materialId: string, waterMl: number) => [
+    runAt(ago(from), 2, materialId),
+    entryAt(ago(from - 5), 'bleed', { sump: 'oil', drawnMl: 40, waterMl }),
+  ];
+  const wet = [3000, 2900, 2800, 2700, 2600].flatMap((h) => stretch(h, 'fd-meat', 12));
+  const dry = [2500, 2400, 2300, 2200, 2100, 2000, 1900, 1800].flatMap((h) => stretch(h, 'any-empty', 0));
+  served.house.write(changeAt(ago(3100)), ...wet, ...dry);
+  const { dark, water, names } = (await served.get('/api/suspects')).body as SuspectsAnswer;
+  expect(water.stretches).toBe(13);
+  expect(water.materials.map((m) => [m.materialId, m.standsOut, m.came])).toEqual([
+    ['fd-meat', true, 5],
+    ['any-empty', false, 0],
+  ]);
+  expect(Object.keys(names)).toContain('fd-meat');
+  expect(dark.materials).toEqual([]);
+});
+
+test('what is older than a year is not weighed', async () => {
+  served.house.write(changeAt(ago(NOW_HOURS - 1)), runAt(ago(NOW_HOURS - 5), 2, 'fd-meat'));
+  const { water } = (await served.get('/api/suspects')).body as SuspectsAnswer;
+  expect(water.materials).toEqual([]);
 });

@@ -36,6 +36,9 @@ const injectedRtkApi = api.injectEndpoints({
         },
       }),
     }),
+    suspects: build.query<SuspectsApiResponse, SuspectsApiArg>({
+      query: () => ({ url: `/api/suspects` }),
+    }),
     caseInFull: build.query<CaseInFullApiResponse, CaseInFullApiArg>({
       query: (queryArg) => ({ url: `/api/cases/${queryArg}` }),
     }),
@@ -205,6 +208,9 @@ export type DiagnosisApiArg = {
   pumpId: string;
   stopWeight?: number;
 };
+export type SuspectsApiResponse =
+  /** status 200 Which materials go with dark oil and with water on this yard, over the last year */ SuspectsAnswer;
+export type SuspectsApiArg = void;
 export type CaseInFullApiResponse = /** status 200 A case with all that was written while it was open */ CaseAnswer;
 export type CaseInFullApiArg = string;
 export type PostEntriesApiResponse = /** status 201 Write entries, each answered by itself */ EntriesAnswer;
@@ -2294,6 +2300,37 @@ export type DiagnosisAnswer = {
   counted: {
     thisPump: number;
     sameKind: number;
+  };
+};
+export type MaterialRate = {
+  materialId: string;
+  runs: number;
+  /** Stretches with it in which the sign came about. */
+  came: number;
+  /** Per run, drawn towards the yard's usual rate where there are few runs; 10, 50 and 90 %. */
+  p10: number;
+  p50: number;
+  p90: number;
+  /** Its rate is above the yard's usual one, nine times in ten. */
+  standsOut: boolean;
+  /** Clean runs in a row of it alone that would clear it, four times in five. */
+  runsToClear: number;
+};
+export type Suspects = {
+  /** Per run, over all materials. */
+  usualRate: number;
+  stretches: number;
+  /** The most suspect first. */
+  materials: MaterialRate[];
+};
+export type SuspectsAnswer = {
+  /** Readings from then on are counted. */
+  since: string;
+  dark: Suspects;
+  water: Suspects;
+  /** Names of the materials; one that was deleted has none. */
+  names: {
+    [key: string]: string;
   };
 };
 export type CaseAnswer = {

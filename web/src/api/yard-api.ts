@@ -13,6 +13,7 @@ const READ = [
   'water',
   'diagnosis',
   'caseInFull',
+  'suspects',
   'logImport',
 ] as const;
 const WRITTEN = [
@@ -58,4 +59,5 @@ export const {
   useWaterQuery,
   useDiagnosisQuery,
   useCaseInFullQuery,
+  useSuspectsQuery,
 } = yardApi;

@@ -22,6 +22,7 @@ export default function Palette({ close, show }: { close: () => void; show: (wha
     { words: 'Add a pump', act: () => go('/set-up/add-pump') },
     { words: 'Start runs', act: () => go('/start') },
     { words: 'Set-up: pumps, sites, equipment, models, oils, materials, people', act: () => go('/set-up') },
+    { words: 'Suspect materials', act: () => go('/suspects') },
     { words: 'Set-up as a file', act: () => go('/set-up/file') },
     { words: 'Backup and restore', act: () => go('/backup') },
     { words: 'The Round on paper', act: () => go('/round/print') },

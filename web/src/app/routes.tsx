@@ -27,6 +27,7 @@ const PAGES: Readonly<Record<string, () => Promise<ComponentType>>> = {
   'cases/:caseId': async () => (await import('../diagnosis/case-report-page.js')).CaseReportPage,
   'pumps/:pumpId/entries/:entryId': async () => (await import('../journal/history-page.js')).HistoryPage,
   'pumps/:pumpId/label': async () => (await import('../labels/labels-page.js')).LabelPage,
+  suspects: async () => (await import('../diagnosis/suspects-page.js')).SuspectsPage,
   labels: async () => (await import('../labels/labels-page.js')).LabelsPage,
   start: async () => (await import('../journal/start-page.js')).StartPage,
   'round/print': async () => (await import('../round/printed-round.js')).PrintedRound,

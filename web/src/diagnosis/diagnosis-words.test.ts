@@ -82,5 +82,5 @@ test('evidence that moves the causes on top comes first, and what people said is
   } as unknown as Pick<DiagnosisAnswer, 'evidence' | 'causes'>;
   const { telling, rest } = byHowMuchItSays(answer);
   expect(telling.map((e) => e.id)).toEqual(['cream', 'haze', 'noise']);
-  expect(rest.map((e) => e.id)).toEqual(['idle', 'wetLoads']);
+  expect(rest.map((e) => e.id)).toEqual(['wetLoads', 'idle']);
 });

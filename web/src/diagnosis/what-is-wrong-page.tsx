@@ -164,6 +164,7 @@ function CaseActs({ page, answer }: DiagnosisProps) {
       {known?.closedAt && <LinkButton to={`/pumps/${pumpId}/case-check`}>Say whether the remedy held</LinkButton>}
       {!known && <LinkButton to={`/pumps/${pumpId}/case-open`}>Open a case in your words</LinkButton>}
       <LinkButton to={`/pumps/${pumpId}/leak-hunt`}>Hunt a leak step by step</LinkButton>
+      <LinkButton to={`/suspects?pump=${pumpId}`}>Suspect materials</LinkButton>
       {known && <LinkButton to={`/cases/${known.caseId}`}>Report for the customer</LinkButton>}
     </div>
   );

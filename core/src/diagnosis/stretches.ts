@@ -1,0 +1,69 @@
+/** What happened at one pump, as far as suspects are concerned, in the order in which it happened. */
+export type SuspectEvent =
+  | { readonly kind: 'run'; readonly materialId: string }
+  | {
+      readonly kind: 'look';
+      /** ASTM D1500. */
+      readonly colour: number | null;
+      /** Free water and half the cream that stand in the oil; null where nobody looked for water. */
+      readonly waterMl: number | null;
+    }
+  | { readonly kind: 'bleed'; readonly waterMl: number }
+  | { readonly kind: 'change'; readonly freshColour: number };
+
+/** Runs between two readings, and whether what was asked for had come about by the second. */
+export interface Stretch {
+  readonly runs: Readonly<Record<string, number>>;
+  readonly came: boolean;
+}
+
+export type SuspectSign = 'dark' | 'water';
+
+/** Steps of D1500 from one reading to the next that are darker, and mL of water that are found. */
+const DARKER_STEPS = 1;
+const FOUND_ML = 5;
+
+const countOf = (materialIds: readonly string[]): Record<string, number> => {
+  const runs: Record<string, number> = {};
+  for (const id of materialIds) runs[id] = (runs[id] ?? 0) + 1;
+  return runs;
+};
+
+/** Cuts what happened at a pump into stretches between readings of a sign. Runs before the first reading tell nothing. */
+export function stretchesOf(events: readonly SuspectEvent[], sign: SuspectSign): Stretch[] {
+  return sign === 'dark' ? byColour(events) : byWater(events);
+}
+
+function byColour(events: readonly SuspectEvent[]): Stretch[] {
+  const stretches: Stretch[] = [];
+  let last: number | null = null;
+  let runs: string[] = [];
+  for (const event of events) {
+    if (event.kind === 'run') runs.push(event.materialId);
+    const reads = event.kind === 'change' ? event.freshColour : event.kind === 'look' ? event.colour : null;
+    if (reads === null) continue;
+    // A change begins anew; what the oil before it had become, its own look said.
+    if (event.kind === 'look' && last !== null && runs.length > 0)
+      stretches.push({ runs: countOf(runs), came: reads - last >= DARKER_STEPS });
+    last = reads;
+    runs = [];
+  }
+  return stretches;
+}
+
+function byWater(events: readonly SuspectEvent[]): Stretch[] {
+  const stretches: Stretch[] = [];
+  let standingMl: number | null = null;
+  let runs: string[] = [];
+  for (const event of events) {
+    if (event.kind === 'run') runs.push(event.materialId);
+    if (event.kind === 'run' || (event.kind === 'look' && event.waterMl === null)) continue;
+    const foundMl = event.kind === 'change' ? 0 : (event.waterMl ?? 0) - (standingMl ?? 0);
+    if (event.kind !== 'change' && standingMl !== null && runs.length > 0)
+      stretches.push({ runs: countOf(runs), came: foundMl >= FOUND_ML });
+    // Bled or changed, none of it stands in the oil any more.
+    standingMl = event.kind === 'look' ? event.waterMl : 0;
+    runs = [];
+  }
+  return stretches;
+}
