@@ -30,7 +30,10 @@ async function keep(path, text) {
 }
 
 const generator = createGenerator({
-  path: join(root, 'contracts/src/{pages,requests,answers,entry-log,backup,set-up-file,photos,oil-story,water,diagnosis}.ts'),
+  path: join(
+    root,
+    'contracts/src/{pages,requests,answers,entry-log,backup,set-up-file,photos,oil-story,water,diagnosis}.ts',
+  ),
   tsconfig: join(root, 'contracts/tsconfig.json'),
   skipTypeCheck: true,
   additionalProperties: true,

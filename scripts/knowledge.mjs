@@ -15,7 +15,7 @@ const states = (finding) =>
   Object.entries(finding.states)
     .map(([id, name]) => `\`${id}\` ${name}`)
     .join(' · ');
-const usual = ({ usual: often = {} }) =>
+const usual = ({ usual: often }) =>
   Object.entries(often)
     .map(([state, p]) => `\`${state}\` ${percent(p)}`)
     .join(' · ');
@@ -62,8 +62,8 @@ ${table(
 What was there before, and makes causes more or less likely.
 
 ${table(
-  ['Id', 'Name', 'States', 'By', 'Says half after'],
-  byKind('condition').map((f) => [`\`${f.id}\``, f.name, states(f), f.observedBy, `${f.halfLifeDays} d`]),
+  ['Id', 'Name', 'States, the usual one first', 'Met at', 'By', 'Says half after'],
+  byKind('condition').map((f) => [`\`${f.id}\``, f.name, states(f), usual(f), f.observedBy, `${f.halfLifeDays} d`]),
 )}
 
 ## Tests

@@ -43,23 +43,37 @@ const openHistory = async (page) => {
   await page.getByText('Reckoning').waitFor();
   await page.getByText('Reckoning').waitFor({ state: 'detached' });
 };
+/** Two steps passed, the third failed. */
+const huntToTheHose = async (page) => {
+  for (const outcome of ['Clean, soft, whole', 'Closed, dry, seal whole', 'Cracked, hard or loose']) {
+    await page.getByRole('link', { name: 'Do this step', exact: true }).click();
+    await page.getByRole('radio', { name: outcome }).click();
+    await page.getByRole('button', { name: 'Save the step' }).click();
+    await page.getByRole('heading', { name: 'Leak hunt' }).waitFor();
+  }
+  await page.getByText('It is here').waitFor();
+};
+const openReport = async (page) => {
+  await page.getByRole('link', { name: /^Anti-suckback valve stuck/ }).click();
+  await page.getByRole('heading', { name: /^Case report/ }).waitFor();
+};
 const SHOTS = [
   { name: 'round', path: '/?pump=lf-01', size: DESK },
   { name: 'round-dark', path: '/?pump=lf-01', size: DESK, dark: true },
   { name: 'pump', path: '/pumps/lf-01', size: TALL },
-  { name: 'pump-dark', path: '/pumps/qp-01', size: DESK, dark: true },
-  { name: 'log-run', path: '/pumps/lf-02/run', size: DESK },
   { name: 'read-the-jar', path: '/pumps/lf-01/look', size: DESK, act: readJar },
   { name: 'set-up', path: '/set-up/material', size: DESK },
-  { name: 'set-up-model', path: '/set-up/pumpModel/bollard-6', size: DESK },
   { name: 'care-rules', path: '/set-up/houseRules/house', size: DESK, act: askRule },
   { name: 'history', path: '/pumps/lf-01', size: DESK, act: openHistory },
   { name: 'labels', path: '/labels', size: DESK },
+  { name: 'what-is-wrong', path: '/pumps/lf-01/what-is-wrong', size: DESK },
+  { name: 'phone-what-is-wrong', path: '/pumps/hs-01/what-is-wrong', size: PHONE },
+  { name: 'leak-hunt', path: '/pumps/lf-03/leak-hunt', size: DESK, act: huntToTheHose },
+  { name: 'case-report', path: '/pumps/cw-02/what-is-wrong', size: DESK, act: openReport },
+  { name: 'suspects', path: '/suspects?pump=lf-01', size: DESK },
   { name: 'phone-round', path: '/', size: PHONE },
-  { name: 'phone-pump', path: '/pumps/hs-02', size: PHONE },
   { name: 'phone-log-run', path: '/pumps/lf-02/run', size: PHONE },
   { name: 'phone-read-the-jar', path: '/pumps/lf-02/look', size: PHONE, act: readJarByThumb },
-  { name: 'phone-change', path: '/pumps/lf-01/change', size: PHONE, dark: true },
 ];
 const EMPTY_SHOTS = [
   { name: 'first-screen', path: '/', size: DESK },
@@ -76,21 +90,24 @@ const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', arg
 async function shoot({ shots, demo, port }) {
   const data = mkdtempSync(join(tmpdir(), 'winter-jar-shots-'));
   const server = await startServer({ data, port, demo, quiet: true });
-  if (demo) {
-    const { seedYard } = await import(join(root, 'demo/dist/index.js'));
-    await seedYard({ address: server.address, now: new Date().toISOString() });
+  try {
+    if (demo) {
+      const { seedYard } = await import(join(root, 'demo/dist/index.js'));
+      await seedYard({ address: server.address, now: new Date().toISOString() });
+    }
+    for (const { name, path, size, dark, act } of shots) {
+      const page = await browser.newPage({ viewport: size, colorScheme: dark ? 'dark' : 'light' });
+      await page.goto(server.address + path);
+      await page.waitForLoadState('networkidle');
+      await act?.(page);
+      await page.waitForLoadState('networkidle');
+      await page.screenshot({ path: join(folder, `${name}.png`) });
+      await page.close();
+      console.log(`docs/screenshots/${name}.png`);
+    }
+  } finally {
+    await stopServer(server);
   }
-  for (const { name, path, size, dark, act } of shots) {
-    const page = await browser.newPage({ viewport: size, colorScheme: dark ? 'dark' : 'light' });
-    await page.goto(server.address + path);
-    await page.waitForLoadState('networkidle');
-    await act?.(page);
-    await page.waitForLoadState('networkidle');
-    await page.screenshot({ path: join(folder, `${name}.png`) });
-    await page.close();
-    console.log(`docs/screenshots/${name}.png`);
-  }
-  await stopServer(server);
   rmSync(data, { recursive: true, force: true });
 }
 await shoot({ shots: SHOTS, demo: true, port: 4879 });

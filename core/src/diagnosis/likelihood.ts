@@ -21,7 +21,7 @@ const withRest = (states: readonly string[], of: (state: string) => number): Sta
 };
 
 function numbersOf(id: FindingId): SignNumbers {
-  const { states: named, usual = {} } = finding(id);
+  const { states: named, usual } = finding(id);
   const states = Object.keys(named);
   const byCause = new Map<number, States>();
   CAUSE_IDS.forEach((cause, i) => {

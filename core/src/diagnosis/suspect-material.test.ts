@@ -15,6 +15,12 @@ test('a single anecdote is not a suspect: one dark run of one stays near the yar
   expect(sausage.standsOut).toBe(false);
 });
 
+test('where the sign is rare, two readings are anecdotes still and three are not', () => {
+  const yard = (came: number) => [...alone('bread', 300, 0), ...alone('sausage', 20, came)];
+  expect(of(yard(2), 'sausage').standsOut).toBe(false);
+  expect(of(yard(3), 'sausage').standsOut).toBe(true);
+});
+
 test('what goes with it again and again stands out, and what does not is clear of it', () => {
   const yard = [...alone('bread', 60, 3), ...alone('sausage', 12, 9)];
   expect(of(yard, 'sausage')).toMatchObject({ standsOut: true, runs: 12, came: 9 });

@@ -10,7 +10,7 @@ export interface MaterialRate {
   readonly p10: number;
   readonly p50: number;
   readonly p90: number;
-  /** Its rate is above the yard's usual one, nine times in ten. */
+  /** Its rate is above the yard's usual one, nine times in ten, and by more than an anecdote or two. */
   readonly standsOut: boolean;
   /** Clean runs in a row of it alone that would clear it, four times in five. */
   readonly runsToClear: number;
@@ -26,6 +26,8 @@ export interface Suspects {
 
 /** What the yard's usual rate counts for, in runs: with fewer of its own a material is mostly what all are. */
 const USUAL_RUNS = 4;
+/** One or two readings are anecdotes, however rare the sign is. */
+const LEAST_CAME = 3;
 const CLEARED = 0.2;
 const ROUNDS = 60;
 const STEPS = 400;
@@ -88,14 +90,15 @@ export function suspectMaterials(stretches: readonly Stretch[]): Suspects {
       number,
       number,
     ];
+    const came = own.filter((s) => s.came).length;
     return {
       materialId,
       runs,
-      came: own.filter((s) => s.came).length,
+      came,
       p10,
       p50,
       p90,
-      standsOut: p10 > usualRate,
+      standsOut: p10 > usualRate && came >= LEAST_CAME,
       runsToClear: Math.max(1, Math.ceil(Math.log(CLEARED) / Math.log(1 - p50))),
     };
   });

@@ -92,6 +92,10 @@ export function shareWords(share: number): string {
   return share > 0.99 ? 'over 99\u00a0%' : `${Math.round(share * 100)}\u00a0%`;
 }
 
+/** A rate per run: small ones with one more digit. */
+export const rateWords = (rate: number): string =>
+  `${(rate * 100).toLocaleString('en-GB', { maximumFractionDigits: rate < 0.1 ? 1 : 0 })}\u00a0%`;
+
 /** What an entry of a kind is called as a source of evidence. */
 const SOURCE_WORDS: Readonly<Record<EntryKind, string>> = {
   run: 'Run log',

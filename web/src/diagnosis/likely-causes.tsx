@@ -79,6 +79,7 @@ function Cause({ cause, first }: { cause: LikelyCause; first: boolean }) {
           ))}
         </ul>
       )}
+      {telling.length === 0 && <p className="mt-1 text-[13px] text-ink-2">Nothing that was found speaks of it.</p>}
       {open && <ShareSum cause={cause} />}
     </li>
   );

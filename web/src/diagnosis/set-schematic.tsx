@@ -62,8 +62,7 @@ const DRAWINGS: Readonly<Record<SetPart, Drawing>> = {
     shape: (
       <>
         <circle cx="304" cy="196" r="36" />
-        <circle cx="304" cy="206" r="20" fill="none" />
-        <path d="M290 192l-9-18M318 192l9-18" fill="none" />
+        <path d="M282 168l57 20M282 224l57-20" fill="none" />
       </>
     ),
     label: { x: 304, y: 248, anchor: 'middle' },

@@ -23,14 +23,14 @@ export function ShareSum({ cause }: { cause: LikelyCause }) {
           <tr className="border-b border-rule text-left text-ink-2">
             <th className="py-1 font-normal">Known</th>
             <th className="py-1 text-right font-normal">Odds</th>
-            <th className="py-1 pl-3 text-right font-normal">Share then</th>
+            <th className="py-1 pl-3 text-right font-normal whitespace-nowrap">Share then</th>
           </tr>
         </thead>
         <tbody>
           <tr className="border-b border-rule-soft">
             <td className="py-1">Before anything was found, in this process</td>
             <td />
-            <td className="figure py-1 pl-3 text-right">{shareWords(start?.share ?? 0)}</td>
+            <td className="figure py-1 pl-3 text-right whitespace-nowrap">{shareWords(start?.share ?? 0)}</td>
           </tr>
           {moving.map((r) => (
             <tr key={r.finding} className="border-b border-rule-soft align-top">
@@ -38,8 +38,8 @@ export function ShareSum({ cause }: { cause: LikelyCause }) {
                 {foundWords(r.finding ?? '', r.state ?? '')}
                 {because(r.finding) && <span className="text-ink-2">: {because(r.finding)}</span>}
               </td>
-              <td className="figure py-1 text-right">{timesWords(odds(r.share) / odds(r.from))}</td>
-              <td className="figure py-1 pl-3 text-right">{shareWords(r.share)}</td>
+              <td className="figure py-1 text-right whitespace-nowrap">{timesWords(odds(r.share) / odds(r.from))}</td>
+              <td className="figure py-1 pl-3 text-right whitespace-nowrap">{shareWords(r.share)}</td>
             </tr>
           ))}
         </tbody>

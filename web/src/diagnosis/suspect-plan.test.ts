@@ -27,6 +27,10 @@ test('where none stands out, the most suspect of each', () => {
   expect(plan.map((p) => p.materialId)).toEqual(['sausage', 'fruit']);
 });
 
+test('one so rare that clearing it takes months is left out', () => {
+  expect(suspectPlan({ dark: suspects(rate('bread', 86)), water: suspects() })).toEqual([]);
+});
+
 test('at most three at once, and none without readings', () => {
   const many = suspects(...['a', 'b', 'c', 'd'].map((id) => rate(id, 3, true)));
   expect(suspectPlan({ dark: many, water: suspects() })).toHaveLength(3);

@@ -8,6 +8,8 @@ export interface PlannedSuspect {
 
 /** More at once takes weeks; the next ones come when these are cleared. */
 const MOST = 3;
+/** What needs more clean runs than this is not worth clearing. */
+const MOST_RUNS = 12;
 
 /** Those that stand out, dark oil before water; where none does, the most suspect of each. */
 export function suspectPlan({ dark, water }: { dark: Suspects; water: Suspects }): PlannedSuspect[] {
@@ -20,5 +22,8 @@ export function suspectPlan({ dark, water }: { dark: Suspects; water: Suspects }
     const known = worst.get(one.materialId);
     if (!known || known.runsToClear < one.runsToClear) worst.set(one.materialId, one);
   }
-  return [...worst.values()].slice(0, MOST).map(({ materialId, runsToClear }) => ({ materialId, runsToClear }));
+  return [...worst.values()]
+    .filter((one) => one.runsToClear <= MOST_RUNS)
+    .slice(0, MOST)
+    .map(({ materialId, runsToClear }) => ({ materialId, runsToClear }));
 }

@@ -8,7 +8,7 @@ import { Button, LinkButton } from '../ui/button.js';
 import { Caution } from '../ui/caution.js';
 import { Empty, Loading, Trouble } from '../ui/page-state.js';
 import { SelectField } from '../ui/select-field.js';
-import { shareWords } from './diagnosis-words.js';
+import { rateWords } from './diagnosis-words.js';
 import { suspectPlan } from './suspect-plan.js';
 
 const FIRST = 6;
@@ -33,7 +33,7 @@ export function SuspectsPage() {
       <p className="mt-1 max-w-[720px] text-[15px]">
         Over the last year and all pumps: how often, per run, a material goes with oil that got a step darker, or with
         5&nbsp;mL of water or more. Runs between two readings share what they showed. The bar is where the rate lies
-        four times in five; few runs keep it near the yard’s usual, the dashed line.
+        four times in five; few runs keep it near the yard’s usual, the dotted line.
       </p>
       {answer.dark.materials.length + answer.water.materials.length === 0 ? (
         <Empty title="Nothing to weigh yet">
@@ -60,7 +60,7 @@ function Rates({ title, suspects, names }: { title: string; suspects: Suspects; 
     <section className="min-w-0">
       <h2 className="text-[20px]">{title}</h2>
       <p className="text-[14px] text-ink-2">
-        {suspects.stretches} readings; usual on this yard {shareWords(suspects.usualRate)} per run
+        {suspects.stretches} readings; usual on this yard {rateWords(suspects.usualRate)} per run
       </p>
       <ul className="mt-2">
         {shown.map((m) => (
@@ -70,12 +70,12 @@ function Rates({ title, suspects, names }: { title: string; suspects: Suspects; 
                 {names[m.materialId] ?? m.materialId}
                 {m.standsOut && <span className="ml-2 text-[13px] text-before-next-run">▲ stands out</span>}
               </span>
-              <span className="figure shrink-0 text-[14px]">{shareWords(m.p50)}</span>
+              <span className="figure shrink-0 text-[14px]">{rateWords(m.p50)}</span>
             </div>
             <RateBar rate={m} usual={suspects.usualRate} most={most} />
             <p className="text-[13px] text-ink-2">
               {m.runs} run{m.runs === 1 ? '' : 's'}, {m.came} reading{m.came === 1 ? '' : 's'} with it · likely{' '}
-              {shareWords(m.p10)} to {shareWords(m.p90)}
+              {rateWords(m.p10)} to {rateWords(m.p90)}
             </p>
           </li>
         ))}
@@ -92,14 +92,14 @@ function Rates({ title, suspects, names }: { title: string; suspects: Suspects; 
 function RateBar({ rate, usual, most }: { rate: MaterialRate; usual: number; most: number }) {
   const at = (share: number) => `${(Math.min(share, most) / most) * 100}%`;
   return (
-    <span className="relative my-1 block h-3" aria-hidden="true">
-      <span className="absolute inset-y-1 w-full rounded-full bg-rule-soft" />
+    <span className="relative my-1 block h-4" aria-hidden="true">
+      <span className="absolute inset-y-1.5 w-full rounded-full bg-rule-soft" />
       <span
-        className={`absolute inset-y-1 rounded-full ${rate.standsOut ? 'bg-before-next-run' : 'bg-edge'}`}
+        className={`absolute inset-y-1.5 rounded-full ${rate.standsOut ? 'bg-before-next-run' : 'bg-edge'}`}
         style={{ left: at(rate.p10), right: `calc(100% - ${at(rate.p90)})` }}
       />
-      <span className="absolute inset-y-0 w-0.5 bg-ink" style={{ left: at(rate.p50) }} />
-      <span className="absolute inset-y-0 border-l-2 border-dashed border-ink-2" style={{ left: at(usual) }} />
+      <span className="absolute inset-y-0.5 w-1 -ml-0.5 bg-ink" style={{ left: at(rate.p50) }} />
+      <span className="absolute inset-y-0 -ml-px border-l-2 border-dotted border-ink" style={{ left: at(usual) }} />
     </span>
   );
 }
