@@ -141,8 +141,8 @@ export type WritingStatements = ReturnType<typeof writingStatements>;
 /** Searches of the reading path; each is one indexed query. */
 export function readingStatements(db: Sqlite) {
   return {
-    casesOpened: db.prepare<[caseId: string], { pumpId: string }>(
-      `SELECT c."pumpId" FROM entry_subject s JOIN counted_entry c ON c."entryId" = s."entryId"
+    casesOpened: db.prepare<[caseId: string], { pumpId: string; entryId: string }>(
+      `SELECT c."pumpId", c."entryId" FROM entry_subject s JOIN counted_entry c ON c."entryId" = s."entryId"
        WHERE s."subjectType" = 'case' AND s."subjectId" = ? AND c."kind" = 'caseOpened'`,
     ),
     /** All that was said of cases in the yard but their tests, in the journal's order. */

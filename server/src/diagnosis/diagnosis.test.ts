@@ -86,14 +86,6 @@ test('a cause that did not hold shifts nothing, and the case is open again', asy
   expect(answer.case).toMatchObject({ caseId: 'case-a', closedAt: null });
 });
 
-test('cases of other pumps in the same process count a little, those of another process not', async () => {
-  served.house.write(caseAt.opened(ago(200), 'case-b', 'b1'), caseAt.closed(ago(180), 'meltwater', 'case-b', 'b1'));
-  const { counted } = await answerOf('p1');
-  const other = await answerOf('b1');
-  expect(other.counted).toEqual({ thisPump: 1, sameKind: 0 });
-  expect(counted.thisPump).toBe(0);
-});
-
 test('what a bench has shown outlasts oil changes', async () => {
   served.house.write(foundAt(ago(2000), { vanes: 'worn' }), ...[900, 700, 500, 300].map((h) => changeAt(ago(h))));
   expect((await answerOf('p1')).evidence.find((e) => e.id === 'vanes')).toMatchObject({ state: 'worn', kind: 'test' });
@@ -117,6 +109,20 @@ test.each<[string, object, string]>([
   const [answer] = served.house.door.write([entry]);
   expect(answer?.status).toBe('refused');
   expect(JSON.stringify(answer)).toContain(right);
+});
+
+test('what a case was opened with can be corrected', async () => {
+  const opened = caseAt.opened(ago(50));
+  const correction = {
+    ...opened,
+    id: '20000000-0000-4000-8000-000000000001',
+    actId: '20000000-0000-4000-8000-000000000001',
+    kind: 'correction',
+    recordedAt: at(ago(40)),
+    body: { targetId: opened.id, supersedes: null, action: 'replace', body: { complaint: 'haze, not cream' } },
+  };
+  expect(served.house.write(opened, correction)).toEqual(['written', 'written']);
+  expect((await answerOf('p1')).case).toMatchObject({ complaint: 'haze, not cream' });
 });
 
 test('no pump and no case are no answer', async () => {

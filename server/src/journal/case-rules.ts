@@ -38,8 +38,11 @@ export function caseIssues(entry: Entry, sql: Pick<WritingStatements, 'casesOpen
   const field = `subjects.${entry.subjects.findIndex((s) => s.type === 'case')}.id`;
   const [pumpId = ''] = pumpIdsOf(entry);
   const opened = sql.casesOpened.all(caseId);
+  // Its own opening is there already when it is corrected.
   if (entry.kind === 'caseOpened')
-    return opened.length === 0 ? [] : [{ field, value: caseId, code: 'twice', right: 'the id of a new case' }];
+    return opened.every((o) => o.entryId === entry.id)
+      ? []
+      : [{ field, value: caseId, code: 'twice', right: 'the id of a new case' }];
   return opened.some((o) => o.pumpId === pumpId)
     ? []
     : [unknown(field, caseId, 'the id of a case of this pump that was opened before')];
