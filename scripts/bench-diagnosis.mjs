@@ -48,6 +48,25 @@ function calibration(predictions) {
 
 const mean = (numbers) => numbers.reduce((sum, n) => sum + n, 0) / numbers.length;
 
+/** Median time of a ranking and of a next test with so many unsure findings, ms. */
+function growth(core) {
+  const ids = Object.keys(core.FINDINGS);
+  const medianOf = (work) => {
+    const times = Array.from({ length: 9 }, () => msOf(work).ms).sort((a, b) => a - b);
+    return times[4];
+  };
+  return [5, 10, 20, 40].map((count) => {
+    const findings = ids
+      .slice(0, count)
+      .map((id) => ({ id, state: Object.keys(core.FINDINGS[id].states)[0], certainty: 0.9 }));
+    const asked = { process: 'freezeDrying', findings };
+    return { count, rank: medianOf(() => core.rank(asked)), next: medianOf(() => core.nextChecks(asked)) };
+  });
+}
+
+/** Sets of at most three of so many causes: what every sign is weighed with. */
+const setsOf = (causes) => 1 + causes + (causes * (causes - 1)) / 2 + (causes * (causes - 1) * (causes - 2)) / 6;
+
 /** @returns how often the fault is found, what it takes against a fixed order, and how far shares can be trusted */
 export function benchDiagnosis({ core, seeds = PUMPS, from = 1 }) {
   const cheapToDear = Object.entries(core.CHECKS)
@@ -91,5 +110,7 @@ export function benchDiagnosis({ core, seeds = PUMPS, from = 1 }) {
     ms: mean(times.map((t) => t.ms)),
     findings: mean(times.map((t) => t.findings)),
     failed,
+    growth: growth(core),
+    sets: [35, 50, 70].map((causes) => ({ causes, sets: setsOf(causes) })),
   };
 }

@@ -284,6 +284,12 @@ console.log(
   `        ranking and next test: ${hunt.ms.toFixed(0)} ms (target 50 ms) with ${hunt.findings.toFixed(0)} findings, ${Object.keys(core.CAUSES).length} causes, ${Object.keys(core.FINDINGS).length} known findings`,
 );
 
+for (const { count, rank, next } of hunt.growth)
+  console.log(`        with ${count} unsure findings: ranking ${rank.toFixed(1)} ms, next test ${next.toFixed(1)} ms`);
+console.log(
+  `        grows with the sets of causes: ${hunt.sets.map((s) => `${s.causes} causes ${s.sets.toLocaleString('en-GB')}`).join(', ')}`,
+);
+
 const water = benchWater({ core, at, bookOf });
 report(
   'share of yards whose meltwater of 20 mL stays unnoticed for two runs',

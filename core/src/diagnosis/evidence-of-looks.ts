@@ -31,6 +31,9 @@ const PARTICLE_FINDINGS = {
   growth: 'growth',
 } as const satisfies Readonly<Partial<Record<ParticleKind, FindingId>>>;
 
+/** Oil that stood in such a room starts thick. */
+const COLD_ROOM_C = 12;
+
 /** Steps of D1500 that a look within one run makes a fast darkening. */
 const FAST_STEPS = 1.5;
 
@@ -53,8 +56,9 @@ export function evidenceOfLooks(entries: readonly Entry[]): Said[] {
 }
 
 function ofOneLook(look: Look): Said[] {
-  const { level, clarity, smell, foam, thrownFromExhaust } = look.body;
+  const { level, clarity, smell, foam, thrownFromExhaust, jarTempC } = look.body;
   return [
+    ...(typeof jarTempC === 'number' ? [says(look, 'room', jarTempC < COLD_ROOM_C ? 'cold' : 'usual')] : []),
     ...(level ? [says(look, 'level', LEVEL_STATES[level])] : []),
     ...(clarity ? [says(look, 'haze', clarity === 'bright' ? 'clear' : 'hazy')] : []),
     ...creamOf(look),

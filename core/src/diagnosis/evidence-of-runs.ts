@@ -1,3 +1,4 @@
+import type { BestPressures } from '../care/index.js';
 import type { Entry } from '../journal/index.js';
 import type { Equipment, Material, PumpSetUp } from '../set-up/index.js';
 import { effectiveTrapTempC } from '../water/index.js';
@@ -14,21 +15,27 @@ const RATED_HIGH = 2;
 /** Oil that wet loads should find, and oil that ages fast (domain sections 4 and 5). */
 const [WARM_C, HOT_C] = [60, 90];
 const POOR_TIMES = 1.2;
+/** A house reading where no target is set: three times the best is more than load and weather make. */
+const TIMES_BEST = 3;
 const SEVERAL_HPA_PA = 300;
 
 /** What the runs say: how the pump was used, what was in it, what pressures it reached. */
-export function evidenceOfRuns(entries: readonly Entry[], setUp: PumpSetUp): Said[] {
+export function evidenceOfRuns(
+  entries: readonly Entry[],
+  setUp: PumpSetUp,
+  best: readonly BestPressures[] = [],
+): Said[] {
   const runs = entries.filter((e): e is Run => e.kind === 'run' && !e.body.stillRunning);
   const recent = runs.slice(-LAST_RUNS);
   return [
-    ...recent.flatMap((run) => ofOneRun(run, setUp)),
+    ...recent.flatMap((run) => ofOneRun(run, setUp, best)),
     ...trapOf(runs),
     ...loadsOf(recent, setUp),
     ...bledOf(entries, recent),
   ];
 }
 
-function ofOneRun(run: Run, { house, equipment }: PumpSetUp): Said[] {
+function ofOneRun(run: Run, { house, equipment }: PumpSetUp, best: readonly BestPressures[]): Said[] {
   const { ballast, defrostedBefore, drainClosed, inLineFilter, ventedBeforeStop } = run.body;
   const named = run.subjects.find((s) => s.type === 'equipment')?.id ?? '';
   const said: Said[] = [];
@@ -45,20 +52,23 @@ function ofOneRun(run: Run, { house, equipment }: PumpSetUp): Said[] {
     said.push(says(run, 'pumpTemp', oilTempC >= WARM_C ? 'warm' : 'cold'));
     said.push(says(run, 'ranHot', oilTempC > HOT_C ? 'yes' : 'no'));
   }
-  return [...said, ...pressuresOf(run, house.equipment[named] ?? equipment)];
+  const own = best.find((b) => b.equipmentId === named) ?? null;
+  return [...said, ...pressuresOf(run, house.equipment[named] ?? equipment, own)];
 }
 
-/** Against the targets of its own set. */
-function pressuresOf(run: Run, { targetFirstPa, targetUltimatePa }: Equipment): Said[] {
+/** Against the targets of its own set; where it has none, against the pump's own best on it. */
+function pressuresOf(run: Run, { targetFirstPa, targetUltimatePa }: Equipment, own: BestPressures | null): Said[] {
   const { firstPressurePa, lowestPressurePa } = run.body;
+  const limit = (targetPa: number | null | undefined, bestPa: number | null | undefined): number | null =>
+    targetPa ? POOR_TIMES * targetPa : bestPa ? TIMES_BEST * bestPa : null;
+  const [lowestLimit, firstLimit] = [limit(targetUltimatePa, own?.lowestPa), limit(targetFirstPa, own?.firstPa)];
   const said: Said[] = [];
-  if (targetUltimatePa && lowestPressurePa) {
-    const state = lowestPressurePa <= POOR_TIMES * targetUltimatePa ? 'good' : 'poor';
+  if (lowestLimit && lowestPressurePa) {
+    const state = lowestPressurePa <= lowestLimit ? 'good' : 'poor';
     const stands = lowestPressurePa >= SEVERAL_HPA_PA && state === 'poor';
     said.push(says(run, 'chamberPressure', stands ? 'severalHpa' : state));
   }
-  if (targetFirstPa && firstPressurePa)
-    said.push(says(run, 'pumpDown', firstPressurePa > POOR_TIMES * targetFirstPa ? 'slow' : 'usual'));
+  if (firstLimit && firstPressurePa) said.push(says(run, 'pumpDown', firstPressurePa > firstLimit ? 'slow' : 'usual'));
   return said;
 }
 

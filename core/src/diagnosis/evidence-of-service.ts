@@ -1,9 +1,9 @@
-import { isRunningIn, standingAt, type PumpState } from '../care/index.js';
+import { isRunningIn, standingAt, type PumpState, type TaskId } from '../care/index.js';
 import type { Entry } from '../journal/index.js';
 import type { PumpSetUp } from '../set-up/index.js';
 import { says, type SaidOfFinding } from './evidence.js';
 
-/** By the count up to the last run: whether the exhaust filter is in time, and whether the pump is new or just overhauled. */
+/** By the count up to the last run: exhaust filter in time, vanes past their usual life, new or just overhauled. */
 export function evidenceOfService(input: {
   entries: readonly Entry[];
   state: PumpState;
@@ -13,9 +13,15 @@ export function evidenceOfService(input: {
   const { entries, state, setUp, now } = input;
   const last = entries.filter((e) => e.kind === 'run').at(-1);
   if (!last) return [];
-  const filter = standingAt({ state, setUp, now }).tasks.find((t) => t.task === 'exhaustFilter');
+  const { tasks } = standingAt({ state, setUp, now });
+  const isOver = (task: TaskId) => {
+    const standing = tasks.find((t) => t.task === task);
+    return standing ? standing.status === 'reached' : null;
+  };
+  const [filter, vanes] = [isOver('exhaustFilter'), isOver('vaneCheck')];
   return [
-    ...(filter ? [says(last, 'exhaustFilter', filter.status === 'reached' ? 'overdue' : 'inTime')] : []),
+    ...(filter === null ? [] : [says(last, 'exhaustFilter', filter ? 'overdue' : 'inTime')]),
+    ...(vanes === null ? [] : [says(last, 'hours', vanes ? 'many' : 'few')]),
     ...(isRunningIn(state, setUp.pump.overhauledAt) ? [says(last, 'newPump', 'yes')] : []),
   ];
 }

@@ -166,3 +166,18 @@ test('reports speak by the limits that judge the oil, for the day of their sampl
   expect(states(report({ ironPpm: 150 }))).toEqual({ iron: 'raised' });
   expect(evidence(report({ ironPpm: 150 }))[0]?.at).toBe(at(200));
 });
+
+test('where the set has no target a pressure is held against the pump’s own best', () => {
+  const at3 = (hours: number, pa: number) => run(hours, { lowestPressurePa: pa, firstPressurePa: 10 * pa });
+  expect(states([at3(100, 5), at3(130, 14)])).toMatchObject({ chamberPressure: 'good', pumpDown: 'usual' });
+  expect(states([at3(100, 5), at3(130, 16)])).toMatchObject({ chamberPressure: 'poor', pumpDown: 'slow' });
+  expect(states([run(100, {})]).chamberPressure).toBeUndefined();
+});
+
+test('vanes past their usual hours, and a room that is cold', () => {
+  const long = Array.from({ length: 9 }, (_, i) => runAt(i * 1000, 950));
+  expect(states(long, 9500).hours).toBe('many');
+  expect(states(long.slice(0, 2), 2500).hours).toBe('few');
+  const jar = (jarTempC: number) => lookAt(250, { source: 'sample', lookedAtMl: 100, jarTempC });
+  expect([states([jar(8)]).room, states([jar(19)]).room]).toEqual(['cold', 'usual']);
+});

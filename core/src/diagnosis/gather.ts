@@ -26,7 +26,7 @@ export function gatherEvidence(input: { entries: readonly Entry[]; state: PumpSt
   const { entries, setUp, now } = input;
   const said = [
     ...evidenceOfLooks(entries),
-    ...evidenceOfRuns(entries, setUp),
+    ...evidenceOfRuns(entries, setUp, input.state.best),
     ...evidenceOfLab(entries, setUp),
     ...evidenceOfService(input),
     ...ofTheCharge(input),

@@ -47,8 +47,10 @@ const nothing = (words: string): Outcome => ({ words, findings: [] });
 export const LEAK_STEPS: readonly LeakStep[] = [
   {
     id: 'gaskets',
-    name: 'Door gasket clean and sound',
-    how: ['Wipe gasket and seat, look along it against a light, feel for cuts and flat spots.'],
+    name: 'Gasket of door or lid, clean and sound',
+    how: [
+      'Wipe gasket and seat, look along it against a light, feel for cuts and flat spots; on a bag, press its seal down all round.',
+    ],
     cautions: [VENT],
     checkId: 'jointsLook',
     proves: ['door'],
@@ -58,7 +60,7 @@ export const LEAK_STEPS: readonly LeakStep[] = [
   },
   {
     id: 'drain',
-    name: 'Drain line and plug',
+    name: 'Drain line and plug, or the catch pot',
     how: ['Closed to the stop, dry, its seal whole; close it with a stopper if in doubt.'],
     cautions: [VENT],
     checkId: 'jointsLook',

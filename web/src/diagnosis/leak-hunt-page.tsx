@@ -107,7 +107,12 @@ function Hunt({ page }: EntryPageProps) {
         </section>
         <section>
           <h2 className="mb-2 text-[18px]">What is proven</h2>
-          <SetSchematic proven={proven} suspect={failed?.proves ?? []} hasTrap={hasTrap} />
+          <SetSchematic
+            proven={proven}
+            suspect={failed?.proves ?? []}
+            hasTrap={hasTrap}
+            process={page.setUp.equipment.process}
+          />
           <div className="mt-4">
             <Caution>
               Vent before a joint is opened: lines and boosters hold vacuum. Off, isolated and locked out before a cover

@@ -1,7 +1,7 @@
-import { SET_PARTS, type SetPart } from '@winter-jar/core';
+import { SET_PARTS, type Process, type SetPart } from '@winter-jar/core';
 import type { ReactNode } from 'react';
 
-export const PART_WORDS: Readonly<Record<SetPart, string>> = {
+const PART_WORDS: Readonly<Record<SetPart, string>> = {
   chamber: 'chamber',
   door: 'door gasket',
   drain: 'drain',
@@ -13,6 +13,13 @@ export const PART_WORDS: Readonly<Record<SetPart, string>> = {
   gauge: 'gauge',
   pump: 'pump',
 };
+
+/** What the same place is called on another process. */
+const OTHER_WORDS: Readonly<Partial<Record<Process, Partial<Record<SetPart, string>>>>> = {
+  packaging: { door: 'lid gasket' },
+  composites: { chamber: 'bag', door: 'bag seal', drain: 'catch pot' },
+};
+const partWords = (part: SetPart, process: Process): string => OTHER_WORDS[process]?.[part] ?? PART_WORDS[part];
 
 interface Drawing {
   readonly shape: ReactNode;
@@ -74,15 +81,17 @@ export function SetSchematic({
   proven,
   suspect,
   hasTrap,
+  process,
 }: {
   proven: readonly SetPart[];
   /** Parts of the step that failed. */
   suspect: readonly SetPart[];
   hasTrap: boolean;
+  process: Process;
 }) {
   const parts = SET_PARTS.filter((p) => hasTrap || p !== 'trap');
   const standing = (part: SetPart) => (suspect.includes(part) ? 'suspect' : proven.includes(part) ? 'proven' : 'open');
-  const named = (what: readonly SetPart[]) => what.map((p) => PART_WORDS[p]).join(', ') || 'nothing yet';
+  const named = (what: readonly SetPart[]) => what.map((p) => partWords(p, process)).join(', ') || 'nothing yet';
   return (
     <figure>
       <svg
@@ -118,7 +127,7 @@ export function SetSchematic({
             aria-hidden="true"
           >
             {standing(part) === 'proven' ? '✓ ' : standing(part) === 'suspect' ? '✗ ' : ''}
-            {PART_WORDS[part]}
+            {partWords(part, process)}
           </text>
         ))}
       </svg>

@@ -1,7 +1,15 @@
 import { entryAt } from '@winter-jar/core/testing';
 import type { Entry } from '@winter-jar/core';
 import { happensNow } from '../journal/when-field.js';
-import { fieldsOf, findingsAskedFor, matchingFindings, NOT_LOOKED, readTest, type TestValues } from './test-form.js';
+import {
+  fieldsOf,
+  findingsAskedFor,
+  matchingFindings,
+  NOT_LOOKED,
+  readTest,
+  topWith,
+  type TestValues,
+} from './test-form.js';
 
 const ZONE = 'Europe/Lisbon';
 const values = (given: Partial<TestValues>): TestValues => ({
@@ -68,4 +76,22 @@ test('findings are found by the words of their names and states; those that tell
   expect(matchingFindings('gauge flick', [])).toEqual(['flicker']);
   expect(matchingFindings('', ['noise', 'water']).slice(0, 2)).toEqual(['noise', 'water']);
   expect(matchingFindings('zzz', [])).toEqual([]);
+});
+
+test('what would stand on top: a new word takes the place of an older one on the same finding', () => {
+  const line = { at: '', entryId: '', kind: 'run', sure: 0.95, certainty: 0.95, before: null } as const;
+  const answer = {
+    process: 'freezeDrying',
+    priors: {},
+    evidence: [
+      { ...line, id: 'cream', state: 'yes' },
+      { ...line, id: 'ballast', state: 'closed' },
+    ],
+  } as const;
+  expect(topWith(answer, [])).toMatchObject({ id: 'condensation' });
+  const cleared = [
+    { id: 'cream', state: 'no', certainty: 0.97 },
+    { id: 'oilUpHose', state: 'always', certainty: 0.97 },
+  ];
+  expect(topWith(answer, cleared)).toMatchObject({ id: 'suckback' });
 });

@@ -1,5 +1,14 @@
 import type { DiagnosisAnswer } from '@winter-jar/contracts';
-import { CHECKS, FINDINGS, rank, type CheckId, type Entry, type FindingId, type RankedCause } from '@winter-jar/core';
+import {
+  CHECKS,
+  FINDINGS,
+  rank,
+  type CheckId,
+  type Entry,
+  type FindingId,
+  type FoundSaid,
+  type RankedCause,
+} from '@winter-jar/core';
 import type { Said } from '../journal/entry-said.js';
 import { remarkOf } from '../journal/remark-of.js';
 import { WHEN_WRONG, whenOf, type When } from '../journal/when-field.js';
@@ -83,10 +92,11 @@ export function matchingFindings(search: string, first: readonly string[]): Find
     .sort((a, b) => place(a) - place(b) || ids.indexOf(a) - ids.indexOf(b));
 }
 
-/** The cause that would stand on top with what an entry says, its findings in place of older ones. */
-export function topWith(answer: DiagnosisAnswer, entry: Entry): Pick<RankedCause, 'id' | 'share'> | null {
-  if (entry.kind !== 'test') return null;
-  const said = entry.body.findings;
+/** The cause that would stand on top with what is said, in place of older words on the same findings. */
+export function topWith(
+  answer: Pick<DiagnosisAnswer, 'process' | 'priors' | 'evidence'>,
+  said: readonly FoundSaid[],
+): Pick<RankedCause, 'id' | 'share'> | null {
   const kept = answer.evidence.filter((e) => !said.some((f) => f.id === e.id));
   const findings = [...kept, ...said].map(({ id, state, certainty }) => ({ id: id as FindingId, state, certainty }));
   return rank({ process: answer.process, priors: answer.priors, findings }).causes[0] ?? null;

@@ -1,5 +1,5 @@
 import type { DiagnosisAnswer } from '@winter-jar/contracts';
-import { FINDINGS, type Entry, type FindingId } from '@winter-jar/core';
+import { FINDINGS, type Entry, type FindingId, type FoundSaid } from '@winter-jar/core';
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { useDiagnosisQuery } from '../api/yard-api.js';
@@ -168,7 +168,9 @@ function Test({ answer, ...props }: EntryPageProps & { answer: DiagnosisAnswer |
 /** What would stand on top with what is said here, before it is saved. */
 function OrderThen({ answer, pending }: { answer: DiagnosisAnswer; pending: Entry | null }) {
   const now = answer.causes[0];
-  const then = useMemo(() => (pending ? topWith(answer, pending) : null), [answer, pending]);
+  // Weighed anew when a finding changes, not with every letter of a remark.
+  const said = pending?.kind === 'test' ? JSON.stringify(pending.body.findings) : null;
+  const then = useMemo(() => (said === null ? null : topWith(answer, JSON.parse(said) as FoundSaid[])), [answer, said]);
   if (!now) return null;
   return (
     <p aria-live="polite" className="text-[15px]">
