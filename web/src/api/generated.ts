@@ -2311,7 +2311,7 @@ export type MaterialRate = {
   p10: number;
   p50: number;
   p90: number;
-  /** Its rate is above the yard's usual one, nine times in ten. */
+  /** Its rate is above the yard's usual one, nine times in ten, and by more than an anecdote or two. */
   standsOut: boolean;
   /** Clean runs in a row of it alone that would clear it, four times in five. */
   runsToClear: number;
