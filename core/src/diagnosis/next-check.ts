@@ -4,7 +4,7 @@ import { CAUSE_IDS, causeOf } from './causes-in-order.js';
 import type { Check } from './check.js';
 import { FINDINGS, type FindingId } from './all-findings.js';
 import { type Finding } from './finding.js';
-import { column, SETS } from './cause-sets.js';
+import { column, MEMBERS, NO_CAUSE, SETS } from './cause-sets.js';
 import { likelihoodOf } from './likelihood.js';
 import { posteriorOf, type Asked, type Posterior } from './rank.js';
 
@@ -34,7 +34,11 @@ export interface RankedCheck {
   readonly outcomes: readonly Outcome[];
 }
 
-const entropy = (p: readonly number[]): number => p.reduce((sum, x) => (x > 0 ? sum - x * Math.log2(x) : sum), 0);
+function entropy(p: Float64Array): number {
+  let sum = 0;
+  for (const x of p) if (x > 0) sum -= x * Math.log2(x);
+  return sum;
+}
 const statesOf = (id: FindingId): string[] => Object.keys((FINDINGS[id] as Finding).states);
 
 /** How often a condition's state is met; the first state has what the others leave. */
@@ -68,10 +72,15 @@ const timesOf = (cause: CauseId, id: FindingId, state: string): number =>
   causeOf(cause).after.find((a) => a.finding === id && a.state === state)?.times ?? 1;
 
 function sharesOf(sets: readonly number[], weights: ArrayLike<number>): number[] {
-  const shares = CAUSE_IDS.map(() => 0);
-  for (let i = 0; i < sets.length; i++)
-    for (const c of SETS[sets[i] ?? 0] ?? []) shares[c] = (shares[c] ?? 0) + (weights[i] ?? 0);
-  return shares;
+  const shares = new Float64Array(NO_CAUSE + 1);
+  for (let i = 0; i < sets.length; i++) {
+    const set = 3 * sets[i]!;
+    const weight = weights[i]!;
+    shares[MEMBERS[set]!]! += weight;
+    shares[MEMBERS[set + 1]!]! += weight;
+    shares[MEMBERS[set + 2]!]! += weight;
+  }
+  return [...shares.subarray(0, NO_CAUSE)];
 }
 
 interface Group {
@@ -106,17 +115,31 @@ const byGroup = (states: readonly Float64Array[], groups: readonly Group[], { we
     }),
   );
 
-/** All combinations of the states of several findings, taken as independent once the causes in question are given. */
-function joint(byGroups: readonly number[][][]): number[][] {
-  return byGroups.reduce((all, next) => all.map((p, i) => p.flatMap((x) => (next[i] ?? []).map((y) => x * y))));
+/** All combinations of the states of several findings, taken as independent once the causes in question are given; by group. */
+function joint(byGroups: readonly number[][][]): Float64Array[] {
+  const groups = byGroups[0] ?? [];
+  return groups.map((_, g) => {
+    let all = Float64Array.of(1);
+    for (const byGroup of byGroups) {
+      const states = byGroup[g]!;
+      const next = new Float64Array(all.length * states.length);
+      for (let a = 0; a < all.length; a++)
+        for (let s = 0; s < states.length; s++) next[a * states.length + s] = all[a]! * states[s]!;
+      all = next;
+    }
+    return all;
+  });
 }
 
 /** @param outcomes how likely each outcome is, by group */
-function bitsOf(outcomes: readonly number[][], groups: readonly Group[]): number {
-  const mean = (outcomes[0] ?? []).map((_, o) =>
-    groups.reduce((sum, { weight }, g) => sum + weight * (outcomes[g]?.[o] ?? 0), 0),
-  );
-  const noise = groups.reduce((sum, { weight }, g) => sum + weight * entropy(outcomes[g] ?? []), 0);
+function bitsOf(outcomes: readonly Float64Array[], groups: readonly Group[]): number {
+  const mean = new Float64Array(outcomes[0]?.length ?? 0);
+  let noise = 0;
+  groups.forEach(({ weight }, g) => {
+    const of = outcomes[g]!;
+    for (let o = 0; o < mean.length; o++) mean[o]! += weight * of[o]!;
+    noise += weight * entropy(of);
+  });
   return Math.max(0, entropy(mean) - noise);
 }
 

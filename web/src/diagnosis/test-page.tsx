@@ -1,7 +1,7 @@
 import type { DiagnosisAnswer } from '@winter-jar/contracts';
-import { FINDINGS, type Entry, type FindingId, type FoundSaid } from '@winter-jar/core';
+import { FINDINGS, type CheckId, type Entry, type FindingId, type FoundSaid } from '@winter-jar/core';
 import { useMemo, useState } from 'react';
-import { useSearchParams } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { useDiagnosisQuery } from '../api/yard-api.js';
 import { EntryScreen, WithPump, type EntryPageProps } from '../journal/entry-page.js';
 import { Remark } from '../journal/remark.js';
@@ -38,6 +38,13 @@ import {
 export function TestPage() {
   return <WithPump needsOil>{(props) => <WithCase {...props} />}</WithPump>;
 }
+
+/** Tests whose result has a screen that measures more. */
+const OWN_SCREENS: Readonly<Partial<Record<CheckId, { readonly path: string; readonly words: string }>>> = {
+  standingSample: { path: 'look', words: 'Read the jar instead' },
+  particleLook: { path: 'look', words: 'Read the jar instead' },
+  labSample: { path: 'lab-sample', words: 'Log the sample instead, then its report' },
+};
 
 /** What is found belongs to the open case; the first thing found opens one. */
 function WithCase(props: EntryPageProps) {
@@ -87,6 +94,7 @@ function Test({ answer, ...props }: EntryPageProps & { answer: DiagnosisAnswer |
   const check = checkOf(values.checkId);
   const step = leakStepOf(values.leakStep);
   const how = step ?? check;
+  const elsewhere = OWN_SCREENS[values.checkId as CheckId] ?? null;
   const setState = (id: string) => (state: string) => set('found')({ ...values.found, [id]: state });
 
   return (
@@ -106,6 +114,14 @@ function Test({ answer, ...props }: EntryPageProps & { answer: DiagnosisAnswer |
             </li>
           ))}
         </ol>
+      )}
+      {elsewhere && !correctId && (
+        <p className="text-[15px]">
+          <Link to={`/pumps/${pumpId}/${elsewhere.path}`} className="font-semibold text-ink">
+            {elsewhere.words}
+          </Link>
+          : what is written there comes into the evidence by itself.
+        </p>
       )}
       {how && how.cautions.length > 0 && (
         <Caution>{how.cautions.join(' ')} Site rules and the maker’s manual come first.</Caution>
