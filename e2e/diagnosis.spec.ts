@@ -187,7 +187,9 @@ test('a leak is hunted step by step, no further than the first that fails', asyn
   await page.setViewportSize({ width: 390, height: 844 });
   await noSidewaysScroll(page);
   await open(page, yard, WRONG);
-  await expect(page.getByText(/Leak hunt, drain line and plug: Open, wet or its seal is worn/)).toBeVisible();
+  await expect(
+    page.getByText(/Leak hunt, drain line and plug, or the catch pot: Open, wet or its seal is worn/),
+  ).toBeVisible();
 });
 
 test('suspect materials of the yard, and a plan that leads to what it asks for', async ({ page, yard }) => {

@@ -1,34 +1,24 @@
 import { entryAt } from '@winter-jar/core/testing';
 import type { Entry } from '@winter-jar/core';
-import { happensNow } from '../journal/when-field.js';
 import {
   fieldsOf,
   findingsAskedFor,
   matchingFindings,
   NOT_LOOKED,
+  nothingFound,
   readTest,
   topWith,
   type TestValues,
 } from './test-form.js';
 
 const ZONE = 'Europe/Lisbon';
-const values = (given: Partial<TestValues>): TestValues => ({
-  checkId: '',
-  leakStep: '',
-  passed: '',
-  found: {},
-  sureness: 'sure',
-  photoId: '',
-  remark: '',
-  ...happensNow(ZONE),
-  ...given,
-});
+const values = (given: Partial<TestValues>): TestValues => ({ ...nothingFound(ZONE), ...given });
 const read = (given: Partial<TestValues>) => readTest(values(given), ZONE, Date.now());
 
 test('a test says what was found, as sure as the person is; what nobody looked at is left out', () => {
   const said = read({
     checkId: 'lookRunning',
-    found: { haze: 'hazy', foam: NOT_LOOKED, level: '' },
+    found: { haze: 'hazy', foam: NOT_LOOKED, nothingFound, level: '' },
     sureness: 'unsure',
   });
   expect(said).toMatchObject({

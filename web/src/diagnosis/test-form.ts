@@ -11,7 +11,7 @@ import {
 } from '@winter-jar/core';
 import type { Said } from '../journal/entry-said.js';
 import { remarkOf } from '../journal/remark-of.js';
-import { WHEN_WRONG, whenOf, type When } from '../journal/when-field.js';
+import { happensNow, WHEN_WRONG, whenOf, type When } from '../journal/when-field.js';
 import { leakStepOf, SURENESS, surenessOf, type Sureness } from './diagnosis-words.js';
 
 /** Chosen where nobody looked: it says nothing. */
@@ -27,6 +27,18 @@ export interface TestValues extends When {
   photoId: string;
   remark: string;
 }
+
+/** The fields before anything is said, now. */
+export const nothingFound = (zone: string): TestValues => ({
+  checkId: '',
+  leakStep: '',
+  passed: '',
+  found: {},
+  sureness: 'sure',
+  photoId: '',
+  remark: '',
+  ...happensNow(zone),
+});
 
 /** What the test settles, or what was picked from the list. */
 export function findingsAskedFor({ checkId, found }: Pick<TestValues, 'checkId' | 'found'>): string[] {

@@ -6,7 +6,7 @@ import { useDiagnosisQuery } from '../api/yard-api.js';
 import { EntryScreen, WithPump, type EntryPageProps } from '../journal/entry-page.js';
 import { Remark } from '../journal/remark.js';
 import { useEntryForm } from '../journal/use-entry-form.js';
-import { happenedAt, happensNow, WhenField } from '../journal/when-field.js';
+import { happenedAt, WhenField } from '../journal/when-field.js';
 import { PhotoField } from '../oil/photo-field.js';
 import { Button } from '../ui/button.js';
 import { Caution } from '../ui/caution.js';
@@ -29,6 +29,7 @@ import {
   findingsAskedFor,
   matchingFindings,
   NOT_LOOKED,
+  nothingFound,
   readTest,
   topWith,
   type TestValues,
@@ -69,14 +70,10 @@ function Test({ answer, ...props }: EntryPageProps & { answer: DiagnosisAnswer |
     page,
     draft: search.get('check') ?? hunting ?? asked ?? 'seen',
     defaults: {
+      ...nothingFound(zone),
       checkId: search.get('check') ?? '',
       leakStep: hunting ?? '',
-      passed: '',
       found: asked ? { [asked]: '' } : {},
-      sureness: 'sure',
-      photoId: '',
-      remark: '',
-      ...happensNow(zone),
     },
     read: (v) => {
       const said = readTest(v, zone, Date.now());
@@ -149,7 +146,7 @@ function Test({ answer, ...props }: EntryPageProps & { answer: DiagnosisAnswer |
                 value: state,
                 words: stateName(id, state),
               })),
-              { value: NOT_LOOKED, words: 'not looked at' },
+              { value: NOT_LOOKED, nothingFound, words: 'not looked at' },
             ]}
           />
         ))
