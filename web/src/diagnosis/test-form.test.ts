@@ -18,7 +18,7 @@ const read = (given: Partial<TestValues>) => readTest(values(given), ZONE, Date.
 test('a test says what was found, as sure as the person is; what nobody looked at is left out', () => {
   const said = read({
     checkId: 'lookRunning',
-    found: { haze: 'hazy', foam: NOT_LOOKED, nothingFound, level: '' },
+    found: { haze: 'hazy', foam: NOT_LOOKED, level: '' },
     sureness: 'unsure',
   });
   expect(said).toMatchObject({

@@ -146,7 +146,7 @@ function Test({ answer, ...props }: EntryPageProps & { answer: DiagnosisAnswer |
                 value: state,
                 words: stateName(id, state),
               })),
-              { value: NOT_LOOKED, nothingFound, words: 'not looked at' },
+              { value: NOT_LOOKED, words: 'not looked at' },
             ]}
           />
         ))
