@@ -104,7 +104,7 @@ export const FINDINGS = {
   // What the vacuum shows
   chamberPressure: sign(
     'Pressure at the chamber',
-    { good: 'at its target', poor: 'above its target', severalHpa: 'stands at several hPa' },
+    { good: 'at its target or usual', poor: 'above its target or usual', severalHpa: 'stands at several hPa' },
     { poor: 0.05, severalHpa: 0.006 },
     'gauge',
     14,

@@ -1,5 +1,5 @@
-import type { BestPressures } from '../care/index.js';
 import type { Entry } from '../journal/index.js';
+import { ownLimit } from '../oil/index.js';
 import type { Equipment, Material, PumpSetUp } from '../set-up/index.js';
 import { effectiveTrapTempC } from '../water/index.js';
 import type { FindingId } from './all-findings.js';
@@ -15,29 +15,25 @@ const RATED_HIGH = 2;
 /** Oil that wet loads should find, and oil that ages fast (domain sections 4 and 5). */
 const [WARM_C, HOT_C] = [60, 90];
 const POOR_TIMES = 1.2;
-/** A house reading where no target is set: three times the best is more than load and weather make. */
-const TIMES_BEST = 3;
+/** Of the logarithm: runs that are all alike still scatter by a quarter. */
+const LEAST_SPREAD = 0.2;
 const SEVERAL_HPA_PA = 300;
 
 /** What the runs say: how the pump was used, what was in it, what pressures it reached. */
-export function evidenceOfRuns(
-  entries: readonly Entry[],
-  setUp: PumpSetUp,
-  best: readonly BestPressures[] = [],
-): Said[] {
+export function evidenceOfRuns(entries: readonly Entry[], setUp: PumpSetUp): Said[] {
   const runs = entries.filter((e): e is Run => e.kind === 'run' && !e.body.stillRunning);
   const recent = runs.slice(-LAST_RUNS);
   return [
-    ...recent.flatMap((run) => ofOneRun(run, setUp, best)),
+    ...recent.flatMap((run) => ofOneRun(run, runs, setUp)),
     ...trapOf(runs),
     ...loadsOf(recent, setUp),
     ...bledOf(entries, recent),
   ];
 }
 
-function ofOneRun(run: Run, { house, equipment }: PumpSetUp, best: readonly BestPressures[]): Said[] {
+function ofOneRun(run: Run, runs: readonly Run[], { house, equipment }: PumpSetUp): Said[] {
   const { ballast, defrostedBefore, drainClosed, inLineFilter, ventedBeforeStop } = run.body;
-  const named = run.subjects.find((s) => s.type === 'equipment')?.id ?? '';
+  const named = equipmentIdOf(run);
   const said: Said[] = [];
   if (ballast !== 'unknown') said.push(says(run, 'ballast', ballast));
   if (defrostedBefore && defrostedBefore !== 'unknown') said.push(says(run, 'defrosted', defrostedBefore));
@@ -52,16 +48,23 @@ function ofOneRun(run: Run, { house, equipment }: PumpSetUp, best: readonly Best
     said.push(says(run, 'pumpTemp', oilTempC >= WARM_C ? 'warm' : 'cold'));
     said.push(says(run, 'ranHot', oilTempC > HOT_C ? 'yes' : 'no'));
   }
-  const own = best.find((b) => b.equipmentId === named) ?? null;
-  return [...said, ...pressuresOf(run, house.equipment[named] ?? equipment, own)];
+  const earlier = runs.slice(0, runs.indexOf(run)).filter((r) => equipmentIdOf(r) === named);
+  return [...said, ...pressuresOf(run, house.equipment[named] ?? equipment, earlier)];
 }
 
-/** Against the targets of its own set; where it has none, against the pump's own best on it. */
-function pressuresOf(run: Run, { targetFirstPa, targetUltimatePa }: Equipment, own: BestPressures | null): Said[] {
+const equipmentIdOf = (run: Run): string => run.subjects.find((s) => s.type === 'equipment')?.id ?? '';
+
+/** Against the targets of its own set; where it has none, against what earlier runs on it have reached. */
+function pressuresOf(run: Run, { targetFirstPa, targetUltimatePa }: Equipment, earlier: readonly Run[]): Said[] {
   const { firstPressurePa, lowestPressurePa } = run.body;
-  const limit = (targetPa: number | null | undefined, bestPa: number | null | undefined): number | null =>
-    targetPa ? POOR_TIMES * targetPa : bestPa ? TIMES_BEST * bestPa : null;
-  const [lowestLimit, firstLimit] = [limit(targetUltimatePa, own?.lowestPa), limit(targetFirstPa, own?.firstPa)];
+  const lowestLimit = limitPa(
+    targetUltimatePa,
+    earlier.map((r) => r.body.lowestPressurePa),
+  );
+  const firstLimit = limitPa(
+    targetFirstPa,
+    earlier.map((r) => r.body.firstPressurePa),
+  );
   const said: Said[] = [];
   if (lowestLimit && lowestPressurePa) {
     const state = lowestPressurePa <= lowestLimit ? 'good' : 'poor';
@@ -70,6 +73,14 @@ function pressuresOf(run: Run, { targetFirstPa, targetUltimatePa }: Equipment, o
   }
   if (firstLimit && firstPressurePa) said.push(says(run, 'pumpDown', firstPressurePa > firstLimit ? 'slow' : 'usual'));
   return said;
+}
+
+/** Pressures scatter by factors, so what is unusual is reckoned on their logarithms; null with too few runs. */
+function limitPa(targetPa: number | null | undefined, reachedPa: readonly (number | null | undefined)[]) {
+  if (targetPa) return POOR_TIMES * targetPa;
+  const values = reachedPa.flatMap((pa) => (pa ? [Math.log10(pa)] : []));
+  const own = ownLimit({ values, leastSpread: LEAST_SPREAD });
+  return own && 10 ** own.limit;
 }
 
 const trapTempOf = ({ body }: Run): number | null =>

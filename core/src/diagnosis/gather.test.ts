@@ -167,11 +167,14 @@ test('reports speak by the limits that judge the oil, for the day of their sampl
   expect(evidence(report({ ironPpm: 150 }))[0]?.at).toBe(at(200));
 });
 
-test('where the set has no target a pressure is held against the pump’s own best', () => {
-  const at3 = (hours: number, pa: number) => run(hours, { lowestPressurePa: pa, firstPressurePa: 10 * pa });
-  expect(states([at3(100, 5), at3(130, 14)])).toMatchObject({ chamberPressure: 'good', pumpDown: 'usual' });
-  expect(states([at3(100, 5), at3(130, 16)])).toMatchObject({ chamberPressure: 'poor', pumpDown: 'slow' });
-  expect(states([run(100, {})]).chamberPressure).toBeUndefined();
+test('where the set has no target a pressure is held against what the pump has reached on it before', () => {
+  const reached = (...pa: number[]) =>
+    pa.map((p, i) => run(20 + 24 * i, { lowestPressurePa: p, firstPressurePa: 10 * p }));
+  const usual = [5, 8, 4, 12, 6, 9];
+  expect(states(reached(...usual, 14))).toMatchObject({ chamberPressure: 'good', pumpDown: 'usual' });
+  expect(states(reached(...usual, 90))).toMatchObject({ chamberPressure: 'poor', pumpDown: 'slow' });
+  expect(states(reached(...usual, 400))).toMatchObject({ chamberPressure: 'severalHpa' });
+  expect(states(reached(5, 8, 90)).chamberPressure).toBeUndefined();
 });
 
 test('vanes past their usual hours, and a room that is cold', () => {

@@ -26,7 +26,7 @@ export function gatherEvidence(input: { entries: readonly Entry[]; state: PumpSt
   const { entries, setUp, now } = input;
   const said = [
     ...evidenceOfLooks(entries),
-    ...evidenceOfRuns(entries, setUp, input.state.best),
+    ...evidenceOfRuns(entries, setUp),
     ...evidenceOfLab(entries, setUp),
     ...evidenceOfService(input),
     ...ofTheCharge(input),

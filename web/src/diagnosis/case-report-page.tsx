@@ -38,13 +38,18 @@ export function CaseReportPage() {
   return <Report answer={answer} words={{ print, zone: answer.setUp.site.zone, now }} />;
 }
 
+/** So that no day is called today. */
+const NO_DAY = '1970-01-01T00:00:00.000Z';
+
 const photoOf = (entry: Entry): string | null =>
   (entry.kind === 'test' || entry.kind === 'look') && entry.body.photoId ? entry.body.photoId : null;
 
 function Report({ answer, words }: { answer: CaseAnswer; words: Words }) {
   const { case: known, setUp, entries } = answer;
   const { pump, site, equipment, model, house } = setUp;
-  const day = (at: string) => dayWords(at, words.zone, words.now);
+  // A report is read in other years too.
+  const day = (at: string) => dayWords(at, words.zone, NO_DAY);
+  const moment = (at: string) => momentWords(at, words.zone, NO_DAY);
   const photos = entries.flatMap((e) => photoOf(e) ?? []);
   const history = entries.filter((e) => e.kind !== 'caseOpened' && e.kind !== 'caseClosed' && e.kind !== 'caseChecked');
   const cause = known.causeId ? causeOf(known.causeId) : null;
@@ -96,11 +101,11 @@ function Report({ answer, words }: { answer: CaseAnswer; words: Words }) {
           {history.map((entry) => (
             <li
               key={entry.id}
-              className="grid grid-cols-[104px_minmax(0,1fr)] gap-x-3 border-b border-rule-soft py-1.5 text-[14px] wide:grid-cols-[144px_96px_minmax(0,1fr)]"
+              className="grid grid-cols-[144px_minmax(0,1fr)] gap-x-3 border-b border-rule-soft py-1.5 text-[14px] wide:grid-cols-[152px_96px_minmax(0,1fr)] print:grid-cols-[152px_96px_minmax(0,1fr)]"
             >
-              <span className="figure text-ink-2">{momentWords(entry.happenedAt, words.zone, words.now)}</span>
+              <span className="figure text-ink-2">{moment(entry.happenedAt)}</span>
               <span className="font-semibold">{KIND_WORDS[entry.kind]}</span>
-              <span className="col-span-2 wide:col-span-1">{entryWords(entry, house, words)}</span>
+              <span className="col-span-2 wide:col-span-1 print:col-span-1">{entryWords(entry, house, words)}</span>
             </li>
           ))}
         </ol>
@@ -126,7 +131,7 @@ function Report({ answer, words }: { answer: CaseAnswer; words: Words }) {
         </p>
       )}
       <p className="mt-8 hidden border-t border-rule pt-2 text-[13px] text-ink-2 print:block">
-        Printed {momentWords(words.now, words.zone, words.now)} · signed: ______________________________
+        Printed {moment(words.now)} · signed: ______________________________
       </p>
     </main>
   );

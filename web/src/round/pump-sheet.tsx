@@ -77,12 +77,12 @@ export function Actions({ row }: { row: RoundRow }) {
           {right.words}
         </LinkButton>
       )}
-      {others.map(({ action, words }) => (
+      {others.map(({ action, words }, i) => (
         <LinkButton
           key={action}
           to={`/pumps/${row.pumpId}/${ACTION_PATHS[action]}`}
           letter={LETTERS[action]}
-          className="min-h-11"
+          className={`min-h-11 ${i === others.length - 1 && i % 2 === 0 ? 'col-span-2' : ''}`}
         >
           {words}
         </LinkButton>
