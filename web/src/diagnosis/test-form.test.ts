@@ -84,4 +84,5 @@ test('what would stand on top: a new word takes the place of an older one on the
     { id: 'oilUpHose', state: 'always', certainty: 0.97 },
   ];
   expect(topWith(answer, cleared)).toMatchObject({ id: 'suckback' });
+  expect(topWith(answer, cleared)).toEqual(topWith({ ...answer, evidence: answer.evidence.slice(1) }, cleared));
 });
