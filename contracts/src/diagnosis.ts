@@ -6,7 +6,8 @@ export interface SaidLine {
   readonly state: string;
   readonly at: string;
   readonly entryId: string;
-  readonly kind: EntryKind;
+  /** `setUp`: the site's, whose id stands for the entry's. */
+  readonly kind: EntryKind | 'setUp';
   /** How sure it was then, from 0 to 1. */
   readonly sure: number;
 }

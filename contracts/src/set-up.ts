@@ -3,10 +3,12 @@ import {
   MEASURES,
   OIL_LIMITS,
   PUMP_PLACES,
+  SEASONS,
   SET_UP_KINDS,
   TASKS,
   VERDICT_LEVELS,
   type Limits,
+  type Season,
   type SetUpKind,
 } from '@winter-jar/core';
 import { Type } from 'class-transformer';
@@ -118,6 +120,8 @@ export class SiteDto {
   @IsIn(PROCESSES, oneOf(PROCESSES)) process!: string;
   @IsOptional() @IsString(text(120)) @MaxLength(120, text(120)) note?: string | null;
   @IsZone() zone!: string;
+  @Maybe(IsIn(SEASONS, oneOf(SEASONS))) dampSeason?: Season | null;
+  @Maybe(IsIn(SEASONS, oneOf(SEASONS))) coldSeason?: Season | null;
 }
 
 export class EquipmentDto {

@@ -205,6 +205,7 @@ export {
 } from './oil/index.js';
 export {
   PUMP_PLACES,
+  SEASONS,
   SET_UP_KINDS,
   type Equipment,
   type HouseRules,
@@ -220,6 +221,7 @@ export {
   type SetUpBodies,
   type SetUpKind,
   type SetUpVersion,
+  type Season,
   type Site,
   type Sump,
   type WaterBehaviour,

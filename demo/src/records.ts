@@ -14,11 +14,17 @@ const ZONE = 'Europe/Lisbon';
 
 /** The yard at the salt marsh looks after the pumps of five customers. All of it is made up. */
 const SITES: Record<string, Site> = {
-  ferry: { name: 'Low Ferry Records', process: 'freezeDrying', note: 'flood-wet paper', zone: ZONE },
+  ferry: {
+    name: 'Low Ferry Records',
+    process: 'freezeDrying',
+    note: 'flood-wet paper',
+    zone: ZONE,
+    dampSeason: 'sepToNov',
+  },
   heath: { name: 'Heath Seed Bank', process: 'freezeDrying', note: 'plants, cultures', zone: ZONE },
   quay: { name: 'Quayside Packing', process: 'packaging', note: 'smoked fish, brined vegetables', zone: ZONE },
   loft: { name: 'Rudder Loft', process: 'composites', note: 'bag tables, infusion', zone: ZONE },
-  coil: { name: 'Coil Works', process: 'industrial', note: 'varnish, booster set', zone: ZONE },
+  coil: { name: 'Coil Works', process: 'industrial', note: 'varnish, booster set', zone: ZONE, coldSeason: 'decToFeb' },
 };
 
 const drying = (siteId: string, name: string, referenceHours: number): Equipment => ({

@@ -5,10 +5,10 @@ import { FINDINGS, type FindingId, type StateOf } from './all-findings.js';
 export interface SaidOfFinding {
   readonly id: FindingId;
   readonly state: string;
-  /** When it was so, and the entry that says it. */
+  /** When it was so, and the entry that says it; the site where its set-up does. */
   readonly at: string;
   readonly entryId: string;
-  readonly kind: EntryKind;
+  readonly kind: EntryKind | 'setUp';
   /** How sure it was then, from 0 to 1. */
   readonly sure: number;
 }

@@ -184,3 +184,17 @@ test('vanes past their usual hours, and a room that is cold', () => {
   const jar = (jarTempC: number) => lookAt(250, { source: 'sample', lookedAtMl: 100, jarTempC });
   expect([states([jar(8)]).room, states([jar(19)]).room]).toEqual(['cold', 'usual']);
 });
+
+test('the time of year speaks for damp air and cold rooms, until somebody has found how it is', () => {
+  const book = bookOf({});
+  const known = book.pumpAt({ pumpId: 'p1', instant: at(NOW) })!;
+  const setUp = { ...known, site: { ...known.site, dampSeason: 'decToFeb', coldSeason: 'junToAug' } as const };
+  const statesAt = (hours: number, ...entries: Entry[]) => {
+    const state = rebuild({ pumpId: 'p1', entries, book });
+    return gatherEvidence({ entries, state, setUp, now: at(hours) }).evidence;
+  };
+  const [january, july] = [300, 24 * 190];
+  expect(statesAt(january)).toMatchObject([{ id: 'humidRoom', state: 'humid', kind: 'setUp', certainty: 0.6 }]);
+  expect(statesAt(july)).toMatchObject([{ id: 'room', state: 'cold' }]);
+  expect(statesAt(january, foundAt(290, { humidRoom: 'usual' }))).toMatchObject([{ state: 'usual', kind: 'test' }]);
+});

@@ -6,6 +6,7 @@ import { LEAST_CERTAINTY, newest, says, type Evidence, type SaidOfFinding as Sai
 import { evidenceOfLab } from './evidence-of-lab.js';
 import { evidenceOfLooks } from './evidence-of-looks.js';
 import { evidenceOfRuns } from './evidence-of-runs.js';
+import { evidenceOfSeason } from './evidence-of-season.js';
 import { evidenceOfService } from './evidence-of-service.js';
 import { evidenceOfTests } from './evidence-of-tests.js';
 
@@ -35,8 +36,11 @@ export function gatherEvidence(input: { entries: readonly Entry[]; state: PumpSt
   ];
   const dealtWith = dealtWithUntil(entries);
   const known = newest(said, now).filter(({ id, at }) => FINDINGS[id].kind === 'condition' || at > dealtWith);
+  const standing = known.filter((one) => one.certainty >= LEAST_CERTAINTY);
+  // What somebody has found beats what the time of year makes likely.
+  const season = evidenceOfSeason(setUp, now).filter((one) => !standing.some((s) => s.id === one.id));
   return {
-    evidence: known.filter((one) => one.certainty >= LEAST_CERTAINTY),
+    evidence: [...standing, ...newest(season, now)],
     faded: known.filter((one) => one.certainty < LEAST_CERTAINTY),
   };
 }

@@ -1,5 +1,6 @@
 export {
   PUMP_PLACES,
+  SEASONS,
   SET_UP_KINDS,
   type Equipment,
   type HouseRules,
@@ -15,6 +16,7 @@ export {
   type SetUpBodies,
   type SetUpKind,
   type SetUpVersion,
+  type Season,
   type Site,
   type Sump,
   type WaterBehaviour,

@@ -8,6 +8,10 @@ export type PumpKind = 'vane' | 'booster' | 'dry';
 export type OilBase = 'mineral' | 'synthetic' | 'ester' | 'pfpe';
 export type WaterBehaviour = 'demulsifying' | 'detergent';
 
+/** Quarters of a year, for what comes with the weather of a place. */
+export const SEASONS = ['none', 'decToFeb', 'marToMay', 'junToAug', 'sepToNov'] as const;
+export type Season = (typeof SEASONS)[number];
+
 export interface Site {
   readonly name: string;
   readonly process: Process;
@@ -15,6 +19,9 @@ export interface Site {
   readonly note?: string | null;
   /** IANA zone; days follow it. */
   readonly zone: string;
+  /** When the air of its rooms is damp, and when they are cold. */
+  readonly dampSeason?: Season | null;
+  readonly coldSeason?: Season | null;
 }
 
 export interface Equipment {

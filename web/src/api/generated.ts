@@ -1004,6 +1004,7 @@ export type PumpModel = {
   sumps: Sump[];
   limits?: SparseLimits | null;
 };
+export type Season = 'none' | 'decToFeb' | 'marToMay' | 'junToAug' | 'sepToNov';
 export type Site = {
   name: string;
   process: Process;
@@ -1011,6 +1012,9 @@ export type Site = {
   note?: string | null;
   /** IANA zone; days follow it. */
   zone: string;
+  /** When the air of its rooms is damp, and when they are cold. */
+  dampSeason?: Season | null;
+  coldSeason?: Season | null;
 };
 export type Equipment = {
   name: string;
@@ -2195,7 +2199,8 @@ export type SaidLine = {
   state: string;
   at: string;
   entryId: string;
-  kind: EntryKind;
+  /** `setUp`: the site's, whose id stands for the entry's. */
+  kind: EntryKind | 'setUp';
   /** How sure it was then, from 0 to 1. */
   sure: number;
 };
@@ -2204,7 +2209,8 @@ export type EvidenceLine = {
   state: string;
   at: string;
   entryId: string;
-  kind: EntryKind;
+  /** `setUp`: the site's, whose id stands for the entry's. */
+  kind: EntryKind | 'setUp';
   /** How sure it was then, from 0 to 1. */
   sure: number;
   /** How much it still says, from 0 to 1. */

@@ -97,7 +97,8 @@ export const rateWords = (rate: number): string =>
   `${(rate * 100).toLocaleString('en-GB', { maximumFractionDigits: rate < 0.1 ? 1 : 0 })}\u00a0%`;
 
 /** What an entry of a kind is called as a source of evidence. */
-const SOURCE_WORDS: Readonly<Record<EntryKind, string>> = {
+const SOURCE_WORDS: Readonly<Record<EntryKind | 'setUp', string>> = {
+  setUp: 'Time of year at this site',
   run: 'Run log',
   look: 'Look at the oil',
   bleed: 'Bleed',
@@ -114,7 +115,7 @@ const SOURCE_WORDS: Readonly<Record<EntryKind, string>> = {
   caseChecked: 'Case',
   note: 'Note',
 };
-export const sourceWords = (kind: EntryKind): string => SOURCE_WORDS[kind];
+export const sourceWords = (kind: EntryKind | 'setUp'): string => SOURCE_WORDS[kind];
 
 /** How sure somebody is, as they say it; each with the certainty that it counts for. */
 export const SURENESS = [

@@ -102,7 +102,10 @@ function Known({ one, pumpId, words }: { one: EvidenceLine; pumpId: string; word
           <span className="sr-only">{full ? ', stands' : ', fading or not sure'}</span>
         </span>
         <span className="block text-[13px] text-ink-2">
-          <Link to={`/pumps/${pumpId}/entries/${one.entryId}`} className="text-ink-2">
+          <Link
+            to={one.kind === 'setUp' ? `/set-up/site/${one.entryId}` : `/pumps/${pumpId}/entries/${one.entryId}`}
+            className="text-ink-2"
+          >
             {sourceWords(one.kind)}, {dayWords(one.at, words.zone, words.now)}
           </Link>
           {one.before &&

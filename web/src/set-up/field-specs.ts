@@ -1,4 +1,4 @@
-import type { Dimension, SetUpKind } from '@winter-jar/core';
+import type { Dimension, Season, SetUpKind } from '@winter-jar/core';
 import { PROCESS_WORDS } from '../care/process-words.js';
 import { SCHOOL_WORDS } from '../care/school-words.js';
 import type { Chip } from '../ui/chips.js';
@@ -46,6 +46,14 @@ const kindIs =
   (values: RecordValues): boolean =>
     kinds.includes(values.kind ?? '');
 const notDry = (values: RecordValues): boolean => values.kind !== 'dry';
+
+const SEASON_WORDS: Readonly<Record<Season, string>> = {
+  none: 'never',
+  decToFeb: 'Dec – Feb',
+  marToMay: 'Mar – May',
+  junToAug: 'Jun – Aug',
+  sepToNov: 'Sep – Nov',
+};
 
 const name: FieldSpec = { path: 'name', label: 'Name', type: 'text', wanted: true };
 const process: FieldSpec = {
@@ -100,6 +108,14 @@ export const FIELD_SPECS: Readonly<Record<SetUpKind, readonly FieldSpec[]>> = {
     process,
     { path: 'note', label: 'What it does', type: 'text', hint: 'a few words, shown on the Round' },
     { path: 'zone', label: 'Time zone', type: 'zone', wanted: true, hint: 'its days follow it' },
+    {
+      path: 'dampSeason',
+      label: 'Air of the rooms is damp',
+      type: 'choice',
+      chips: chipsOf(SEASON_WORDS),
+      hint: 'what a cause of water is weighed with',
+    },
+    { path: 'coldSeason', label: 'Rooms are cold', type: 'choice', chips: chipsOf(SEASON_WORDS) },
   ],
   equipment: [
     name,
