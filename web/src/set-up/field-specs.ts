@@ -113,7 +113,7 @@ export const FIELD_SPECS: Readonly<Record<SetUpKind, readonly FieldSpec[]>> = {
       label: 'Air of the rooms is damp',
       type: 'choice',
       chips: chipsOf(SEASON_WORDS),
-      hint: 'what a cause of water is weighed with',
+      hint: 'weighed when the cause of water is looked for',
     },
     { path: 'coldSeason', label: 'Rooms are cold', type: 'choice', chips: chipsOf(SEASON_WORDS) },
   ],
