@@ -151,9 +151,10 @@ export function readingStatements(db: Sqlite) {
        WHERE s."subjectType" = 'case' AND c."kind" IN ('caseOpened', 'caseClosed', 'caseChecked')
        ORDER BY c."happenedAt", c."recordedAt", c."entryId"`,
     ),
-    /** Of one pump before a key: what people found, which outlasts oil changes. */
-    testsUntil: db.prepare<KeyParams, { content: string }>(
-      `SELECT "content" FROM counted_entry WHERE "pumpId" = @pumpId AND ${KEY} <= ${AT} AND "kind" = 'test'
+    /** Of one pump before a key: what people found, which outlasts oil changes, and the cases that dealt with it. */
+    foundUntil: db.prepare<KeyParams, { content: string }>(
+      `SELECT "content" FROM counted_entry WHERE "pumpId" = @pumpId AND ${KEY} <= ${AT}
+       AND "kind" IN ('test', 'caseClosed', 'caseChecked')
        ORDER BY "happenedAt", "recordedAt", "entryId"`,
     ),
     countedBetween: db.prepare<{ pumpId: string; from: string; until: string }, { content: string }>(

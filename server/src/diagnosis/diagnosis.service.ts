@@ -94,8 +94,8 @@ export class DiagnosisService {
   private entriesOf(pumpId: string): Entry[] {
     const { key, entries } = lastCharges(this.reading.sql, pumpId, EVIDENCE_CHARGES);
     const { id: entryId, ...moment } = key;
-    const tests = this.reading.sql.testsUntil.all({ pumpId, ...moment, entryId });
-    return [...tests.map((r) => JSON.parse(r.content) as Entry), ...entries];
+    const found = this.reading.sql.foundUntil.all({ pumpId, ...moment, entryId });
+    return [...found.map((r) => JSON.parse(r.content) as Entry), ...entries];
   }
 
   private caseRows() {

@@ -91,6 +91,17 @@ test('what a bench has shown outlasts oil changes', async () => {
   expect((await answerOf('p1')).evidence.find((e) => e.id === 'vanes')).toMatchObject({ state: 'worn', kind: 'test' });
 });
 
+test('a case closed before those oil changes has dealt with it', async () => {
+  const changes = [900, 700, 500, 300].map((h) => changeAt(ago(h)));
+  served.house.write(
+    foundAt(ago(2000), { vanes: 'worn' }),
+    caseAt.opened(ago(1900)),
+    caseAt.closed(ago(1800), 'wornVanes'),
+  );
+  served.house.write(...changes);
+  expect((await answerOf('p1')).evidence.map((e) => e.id)).not.toContain('vanes');
+});
+
 test.each<[string, object, string]>([
   ['a finding that is none', foundAt(ago(1), { moonlight: 'yes' }), 'the id of a finding'],
   ['a state that is none', foundAt(ago(1), { noise: 'deafening' }), 'one of usual, louder'],

@@ -1,0 +1,30 @@
+import type { DiagnosisAnswer } from '@winter-jar/contracts';
+import type { ReactNode } from 'react';
+import { useDiagnosisQuery } from '../api/yard-api.js';
+import { WithPump, type EntryPageProps } from '../journal/entry-page.js';
+import { Empty, Loading } from '../ui/page-state.js';
+
+export interface CaseProps extends EntryPageProps {
+  readonly answer: DiagnosisAnswer;
+}
+
+/** Fetches the pump and its case for a screen about it. */
+export function WithCase({ children }: { children: (props: CaseProps) => ReactNode }) {
+  return <WithPump needsOil>{(props) => <Fetched {...props}>{children}</Fetched>}</WithPump>;
+}
+
+function Fetched({ children, ...props }: EntryPageProps & { children: (props: CaseProps) => ReactNode }) {
+  const { data } = useDiagnosisQuery({ pumpId: props.page.row.pumpId });
+  if (!data) return <Loading what="the case" />;
+  return children({ ...props, answer: data as DiagnosisAnswer });
+}
+
+export const backTo = (pumpId: string) => ({ path: `/pumps/${pumpId}/what-is-wrong`, words: 'What is wrong?' });
+
+export function NoCase({ page, children }: Pick<EntryPageProps, 'page'> & { children: string }) {
+  return (
+    <main>
+      <Empty title={`No such case on ${page.row.name}`}>{children}</Empty>
+    </main>
+  );
+}
