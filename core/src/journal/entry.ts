@@ -1,3 +1,5 @@
+import type { CaseCheckedBody, CaseClosedBody, CaseOpenedBody, TestBody } from './case-bodies.js';
+
 /** What happened, as it is written in the journal and sent over the wire. Instants are ISO 8601 UTC with milliseconds. */
 export type SumpKey = 'oil' | 'gearA' | 'gearB' | 'sealCup';
 export type BallastUse = 'closed' | 'open' | 'purge' | 'unknown';
@@ -186,46 +188,6 @@ export interface DoneBody {
 
 export interface NoteBody {
   readonly text: string;
-}
-
-/** One finding by the ids of core/diagnosis, and how sure whoever made it is, above 0 and up to 1. */
-export interface FoundSaid {
-  readonly id: string;
-  readonly state: string;
-  readonly certainty: number;
-}
-
-/** What somebody found out: by a test, at a step of the leak hunt, or by looking. */
-export interface TestBody {
-  /** A test of core/diagnosis; null for what was seen without one. */
-  readonly checkId?: string | null;
-  /** A step of the leak hunt, and whether it passed. */
-  readonly leakStep?: string | null;
-  readonly passed?: boolean | null;
-  readonly findings: readonly FoundSaid[];
-  /** SHA-256 of a photograph that was uploaded before. */
-  readonly photoId?: string | null;
-  readonly remark?: string | null;
-}
-
-/** A case is a subject of its own; its pump stands beside it. */
-export interface CaseOpenedBody {
-  readonly complaint: string;
-}
-
-/** What it was and what was done; null where no cause was found. */
-export interface CaseClosedBody {
-  readonly causeId: string | null;
-  readonly remedy: string;
-  /** Runs after which somebody looks whether it held. */
-  readonly checkAfterRuns: number;
-  readonly remark?: string | null;
-}
-
-export interface CaseCheckedBody {
-  /** Where it did not, the case is open again. */
-  readonly held: boolean;
-  readonly remark?: string | null;
 }
 
 export interface EntryBodies {

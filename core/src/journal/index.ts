@@ -14,11 +14,6 @@ export {
   caseIdOf,
   pumpIdsOf,
   SUBJECT_TYPES,
-  type CaseCheckedBody,
-  type CaseClosedBody,
-  type CaseOpenedBody,
-  type FoundSaid,
-  type TestBody,
   type BallastUse,
   type BleedBody,
   type ChangeBody,
@@ -57,3 +52,4 @@ export {
 export { compareOrder, orderKeyOf, type OrderKey } from './order.js';
 export { correctionsConflict, effectiveEntries, effectiveEntry, winningCorrection } from './corrections.js';
 export { isZone, localDay } from './local-day.js';
+export type { CaseCheckedBody, CaseClosedBody, CaseOpenedBody, FoundSaid, TestBody } from './case-bodies.js';

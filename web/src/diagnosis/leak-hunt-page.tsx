@@ -7,7 +7,7 @@ import { PageTitle } from '../app/page-title.js';
 import { WithPump, type EntryPageProps } from '../journal/entry-page.js';
 import { LinkButton } from '../ui/button.js';
 import { Caution } from '../ui/caution.js';
-import { Loading } from '../ui/page-state.js';
+import { Loading, Trouble } from '../ui/page-state.js';
 import { SetSchematic } from './set-schematic.js';
 
 /** The hunt for a leak: step by step, and no further than the first one that fails. */
@@ -17,7 +17,13 @@ export function LeakHuntPage() {
 
 function Hunt({ page }: EntryPageProps) {
   const { pumpId, name, equipmentName } = page.row;
-  const { data } = useDiagnosisQuery({ pumpId });
+  const { data, isError, refetch } = useDiagnosisQuery({ pumpId });
+  if (isError && !data)
+    return (
+      <Trouble title="The hunt could not be fetched" onRetry={() => void refetch()}>
+        The server does not answer. Every step that was saved is kept.
+      </Trouble>
+    );
   if (!data) return <Loading what="the hunt" />;
   const hasTrap = page.setUp.equipment.coldTrap;
   const said = (data as DiagnosisAnswer).tried.flatMap(({ body }) =>

@@ -2,7 +2,7 @@ import type { DiagnosisAnswer } from '@winter-jar/contracts';
 import type { ReactNode } from 'react';
 import { useDiagnosisQuery } from '../api/yard-api.js';
 import { WithPump, type EntryPageProps } from '../journal/entry-page.js';
-import { Empty, Loading } from '../ui/page-state.js';
+import { Empty, Loading, Trouble } from '../ui/page-state.js';
 
 export interface CaseProps extends EntryPageProps {
   readonly answer: DiagnosisAnswer;
@@ -14,7 +14,13 @@ export function WithCase({ children }: { children: (props: CaseProps) => ReactNo
 }
 
 function Fetched({ children, ...props }: EntryPageProps & { children: (props: CaseProps) => ReactNode }) {
-  const { data } = useDiagnosisQuery({ pumpId: props.page.row.pumpId });
+  const { data, isError, refetch } = useDiagnosisQuery({ pumpId: props.page.row.pumpId });
+  if (isError && !data)
+    return (
+      <Trouble title="The case could not be fetched" onRetry={() => void refetch()}>
+        The server does not answer. What you typed before is kept on this device.
+      </Trouble>
+    );
   if (!data) return <Loading what="the case" />;
   return children({ ...props, answer: data as DiagnosisAnswer });
 }

@@ -1,7 +1,9 @@
-import type { Dimension, Season, SetUpKind } from '@winter-jar/core';
+// Every field of the set-up in one list, in one view: longer than other files.
+import type { Dimension, SetUpKind } from '@winter-jar/core';
 import { PROCESS_WORDS } from '../care/process-words.js';
 import { SCHOOL_WORDS } from '../care/school-words.js';
 import type { Chip } from '../ui/chips.js';
+import { SEASON_WORDS } from './season-words.js';
 
 interface SpecBase {
   /** Path in the record's body, `sumps.0.chargeMl`. */
@@ -46,14 +48,6 @@ const kindIs =
   (values: RecordValues): boolean =>
     kinds.includes(values.kind ?? '');
 const notDry = (values: RecordValues): boolean => values.kind !== 'dry';
-
-const SEASON_WORDS: Readonly<Record<Season, string>> = {
-  none: 'never',
-  decToFeb: 'Dec – Feb',
-  marToMay: 'Mar – May',
-  junToAug: 'Jun – Aug',
-  sepToNov: 'Sep – Nov',
-};
 
 const name: FieldSpec = { path: 'name', label: 'Name', type: 'text', wanted: true };
 const process: FieldSpec = {
