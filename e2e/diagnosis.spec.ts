@@ -230,6 +230,18 @@ test('suspect materials of the yard, and a plan that leads to what it asks for',
   await expect(evidenceOf(page).getByText('Empty run: clean')).toBeVisible();
 });
 
+test('a test can be saved without the evidence, and opens no second case', async ({ page, yard }) => {
+  yard.expectedErrors = [/ERR_FAILED/];
+  const before = (await yard.pump('hs-01')).state.case;
+  expect(before?.status).toBe('open');
+  await page.route('**/api/pumps/hs-01/diagnosis*', (route) => route.abort());
+  await open(page, yard, '/pumps/hs-01/test?check=crackleTest');
+  await page.getByRole('radio', { name: 'silent', exact: true }).click();
+  await page.getByRole('button', { name: 'Save the result' }).click();
+  await expect(page.getByText('The evidence could not be fetched')).toBeVisible();
+  expect((await yard.pump('hs-01')).state.case).toEqual(before);
+});
+
 test('what a pump without an answer says', async ({ page, yard }) => {
   yard.expectedErrors = [/404/, /503|Failed to load resource/];
   await open(page, yard, '/pumps/hs-03/what-is-wrong').catch(() => undefined);

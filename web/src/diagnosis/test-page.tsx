@@ -60,7 +60,8 @@ function Test({ answer, ...props }: EntryPageProps & { answer: DiagnosisAnswer |
   const [search] = useSearchParams();
   const asked = search.get('finding');
   const hunting = search.get('step');
-  const open = answer?.case?.closedAt === null ? answer.case.caseId : null;
+  // The pump knows its case, also where the evidence could not be fetched.
+  const open = page.state.case?.status === 'open' ? page.state.case.caseId : null;
   const from = hunting
     ? { path: `/pumps/${pumpId}/leak-hunt`, words: 'the leak hunt' }
     : { path: `/pumps/${pumpId}/what-is-wrong`, words: 'What is wrong?' };
