@@ -16,9 +16,12 @@ for (const [name, standings] of Object.entries(GOLDEN_YARDS)) {
       (id) => before && JSON.stringify(before.pumps[id]?.[what]) !== JSON.stringify(now.pumps[id][what]),
     );
   if (moved('states').length > 0 && before.foldVersion === now.foldVersion)
-    stop(`${name}: states of ${moved('states').length} pumps moved. Raise FOLD_VERSION, so that stored ones are rebuilt.`);
+    stop(
+      `${name}: states of ${moved('states').length} pumps moved. Raise FOLD_VERSION, so that stored ones are rebuilt.`,
+    );
   for (const what of ['states', 'verdict', 'reasons', 'tasks'])
-    if (moved(what).length > 0) console.log(`${name}: ${what} of ${moved(what).length} pumps: ${moved(what).slice(0, 8).join(', ')}`);
+    if (moved(what).length > 0)
+      console.log(`${name}: ${what} of ${moved(what).length} pumps: ${moved(what).slice(0, 8).join(', ')}`);
   const lines = Object.entries(now.pumps).map(([id, pump]) => `    ${JSON.stringify(id)}: ${JSON.stringify(pump)}`);
   writeFileSync(file, `{\n  "foldVersion": ${now.foldVersion},\n  "pumps": {\n${lines.join(',\n')}\n  }\n}\n`);
 }

@@ -61,9 +61,8 @@ function wordsOf(standing: Standing): Pick<GoldenPump, 'verdict' | 'reasons' | '
   return {
     verdict: [standing.verdict, standing.act].filter(Boolean).join(': '),
     reasons: standing.reasons.map((r) => `${r.code} ${r.level} ${r.act}`),
-    tasks: standing.tasks.map(
-      (t) =>
-        `${t.task} ${t.status} ${t.decides?.measure ?? ''} ${t.forecast ? t.forecast.p50Days.toFixed(2) : ''}`.trimEnd(),
+    tasks: standing.tasks.map((t) =>
+      `${t.task} ${t.status} ${t.decides?.measure ?? ''} ${t.forecast ? t.forecast.p50Days.toFixed(2) : ''}`.trimEnd(),
     ),
   };
 }
