@@ -1,4 +1,4 @@
-import type { Entry } from '@winter-jar/core';
+import { equipmentIdOf, type Entry } from '@winter-jar/core';
 import Papa from 'papaparse';
 
 /** The yard's runs as the run log file that docs/formats.md describes. */
@@ -13,7 +13,7 @@ export function runLogText(runs: readonly Entry[]): string {
           id: entry.id,
           pump,
           runs_with: also.join(' '),
-          equipment: entry.subjects.find((s) => s.type === 'equipment')?.id ?? '',
+          equipment: equipmentIdOf(entry) ?? '',
           started: entry.happenedAt,
           minutes: body.minutes ?? '',
           cycles: body.cycles ?? '',

@@ -1,18 +1,19 @@
 import type { RunBody } from '../journal/index.js';
+import { equipmentOfRun } from '../set-up/index.js';
 import { runWater, waterUlOfG } from '../water/index.js';
 import { oilChangeDue } from './carry-over.js';
 import { onSump, originOf, withBar, type Context } from './fold-context.js';
 import { loadOf, runMinutes, runWeightMilli } from './run-weight.js';
 import { KEPT, type BestPressures, type PumpState } from './state.js';
 
-const equipmentIdOf = ({ entry, setUp }: Context): string =>
-  entry.subjects.find((s) => s.type === 'equipment')?.id ?? setUp.pump.equipmentId;
-
 /** A run whose end is not known yet shows, and does not count. */
 export function foldOpenRun(state: PumpState, context: Context, { materialId }: RunBody): PumpState {
   return {
     ...state,
-    running: [...state.running, { ...originOf(context), equipmentId: equipmentIdOf(context), materialId }],
+    running: [
+      ...state.running,
+      { ...originOf(context), equipmentId: equipmentOfRun(context.entry, context.setUp).equipmentId, materialId },
+    ],
   };
 }
 
@@ -31,8 +32,7 @@ function bestWith(best: readonly BestPressures[], equipmentId: string, body: Run
 
 export function foldRun(state: PumpState, context: Context, body: RunBody): PumpState {
   const { setUp, entry, day } = context;
-  const named = equipmentIdOf(context);
-  const equipment = setUp.house.equipment[named] ?? setUp.equipment;
+  const { equipmentId, equipment } = equipmentOfRun(entry, setUp);
   const material = setUp.house.material[body.materialId];
   if (!material) throw new RangeError(`materialId: ${body.materialId} is not in the set-up`);
   const minutes = runMinutes(body, equipment);
@@ -56,12 +56,12 @@ export function foldRun(state: PumpState, context: Context, body: RunBody): Pump
       weightMilli: state.totals.weightMilli + weightMilli,
       minutes: state.totals.minutes + minutes,
     },
-    best: bestWith(state.best, named, body),
+    best: bestWith(state.best, equipmentId, body),
     recentRuns: [...state.recentRuns, run].slice(-KEPT.recentRuns),
     lastRun: {
       entryId: entry.id,
       happenedAt: entry.happenedAt,
-      equipmentId: named,
+      equipmentId,
       materialId: body.materialId,
       minutes,
       cycles: body.cycles ?? null,

@@ -35,8 +35,9 @@ export {
 } from './state.js';
 export { labReading } from './fold-lab.js';
 export { heldAgainst, type PressureHeld } from './pressure-held.js';
-export { waterStory, type WaterFound, type WaterRun, type WaterStory } from './water-story.js';
-export { lookInContext } from './judge-look.js';
+export { waterStory, type WaterRun, type WaterStory } from './water-story.js';
+export { saysWater, type WaterFound } from './water-found.js';
+export { expectedMl, holdsDenserOil, lookInContext, productIn } from './judge-look.js';
 export { step } from './step.js';
 export { CHECKPOINT_EVERY, rebuild, refold, type Checkpoint } from './refold.js';
 export { isRunningIn, limitsOf, sinceOf, type LimitStanding } from './limit-standing.js';
@@ -49,6 +50,7 @@ export {
   type Reason,
   type ReasonCode,
   type Standing,
+  type StandingFinding,
   type TaskStanding,
 } from './standing.js';
 export { runRuler, type RunRuler } from './run-ruler.js';

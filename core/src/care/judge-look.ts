@@ -1,11 +1,11 @@
-import type { LookBody } from '../journal/index.js';
+import type { LookBody, SumpKey } from '../journal/index.js';
 import {
+  isDenserThanWater,
   isDirty,
   isHarder,
   jarShapeOf,
   readOil,
   toUl,
-  waterUlOf,
   type ChargeSeen,
   type Finding,
   type FindingCode,
@@ -16,6 +16,7 @@ import {
 } from '../oil/index.js';
 import type { OilProduct, PumpSetUp } from '../set-up/index.js';
 import type { PumpState, SumpState } from './state.js';
+import { afterBleed, afterLook, NOTHING_FOUND, type WaterCount } from './water-found.js';
 
 /** Where the oil's product is not known, the strictest of the common ones. */
 export const UNKNOWN_PRODUCT: JudgedProduct = {
@@ -41,6 +42,16 @@ export function withFinding(sump: SumpState, code: FindingCode, finding: Finding
 export function productOf(chargeProductId: string | null, { pump, house }: PumpSetUp): OilProduct | null {
   const id = chargeProductId ?? pump.oilProductId;
   return (id && house.oilProduct[id]) || null;
+}
+
+/** The oil that is in a sump now, as far as anyone has said. */
+export const productIn = (state: PumpState, setUp: PumpSetUp, key: SumpKey): OilProduct | null =>
+  productOf(state.sumps.find((s) => s.key === key)?.charge.productId ?? null, setUp);
+
+/** In such an oil the water floats: there is nothing to bleed at the bottom. */
+export function holdsDenserOil(state: PumpState, setUp: PumpSetUp, key: SumpKey): boolean {
+  const product = productIn(state, setUp, key);
+  return product !== null && isDenserThanWater(product);
 }
 
 /**
@@ -161,7 +172,6 @@ const needsSettling = ({ code }: Finding): boolean => code !== 'smell' && code !
 function chargeAfter(input: LookAtSump, context: LookInContext): SumpState['charge'] {
   const { sump, look } = input;
   const { charge } = sump;
-  const seenUl = waterUlOf(look);
   const answered = answersWater(input, context);
   const asked = look.clarity ?? look.creamMl ?? null;
   const wet = readOil(withoutOldWater(context)).findings.some((f) => f.code === 'water');
@@ -174,13 +184,26 @@ function chargeAfter(input: LookAtSump, context: LookInContext): SumpState['char
     answeredWaterUl: answered ? charge.bledWaterUl + charge.sampledWaterUl : charge.answeredWaterUl,
     answeredExpectedUl: answered ? charge.expectedWaterUl : charge.answeredExpectedUl,
   };
-  if (look.source === 'sightGlass') return next;
-  if (look.source === 'bleed')
-    return {
-      ...next,
-      bledWaterUl: charge.bledWaterUl - (charge.unreadBleedUl ?? 0) + seenUl,
-      unreadBleedUl: null,
-      bledSinceWaterSeen: true,
-    };
-  return { ...next, sampledWaterUl: charge.sampledWaterUl + seenUl };
+  const water = takenOutOf(afterLook(foundOn(charge), look));
+  return look.source === 'bleed' ? { ...next, ...water, bledSinceWaterSeen: true } : { ...next, ...water };
 }
+
+/** What is kept of the water on a charge: what was taken out. What stands in the oil, the jars show. */
+const foundOn = ({ bledWaterUl, sampledWaterUl, unreadBleedUl }: SumpState['charge']): WaterCount => ({
+  ...NOTHING_FOUND,
+  bledUl: bledWaterUl,
+  sampledUl: sampledWaterUl,
+  unreadBleedUl,
+});
+const takenOutOf = ({ bledUl, sampledUl, unreadBleedUl }: WaterCount) => ({
+  bledWaterUl: bledUl,
+  sampledWaterUl: sampledUl,
+  unreadBleedUl,
+});
+
+/** The charge after a bleed as it was said when drawn. */
+export const chargeAfterBleed = (charge: SumpState['charge'], waterMl: number): SumpState['charge'] => ({
+  ...charge,
+  ...takenOutOf(afterBleed(foundOn(charge), waterMl)),
+  bledSinceWaterSeen: true,
+});

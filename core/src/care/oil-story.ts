@@ -4,6 +4,7 @@ import type { SetUpBook } from '../set-up/index.js';
 import { standingAt } from './standing.js';
 import { initialState, type JarSeen, type PumpState } from './state.js';
 import { step } from './step.js';
+import { saysWater } from './water-found.js';
 
 /** One look or bleed on a charge, with what had run by then. */
 export interface StoryPoint {
@@ -52,7 +53,7 @@ function waterSeen(state: PumpState, entry: Entry): number | null {
   if (!charge) return null;
   const takenOut = charge.bledWaterUl + charge.sampledWaterUl;
   if (entry.kind === 'bleed') return takenOut;
-  if (entry.kind !== 'look' || ((entry.body.freeWaterMl ?? null) === null && !entry.body.creamMl)) return null;
+  if (entry.kind !== 'look' || !saysWater(entry.body)) return null;
   return entry.body.source === 'sightGlass' ? takenOut + waterUlOf(entry.body) : takenOut;
 }
 

@@ -175,3 +175,13 @@ describe('oil carried over', () => {
     expect(carried([changeAt(1), runAt(24 * 9, 30), runAt(24 * 11, 10)], options)).toEqual([false, true]);
   });
 });
+
+test('a finding says in which sump it stands: both ends of a booster can be low', () => {
+  const low = (hours: number, sump: 'gearA' | 'gearB') =>
+    entryAt(hours, 'look', { sump, source: 'sightGlass', hoursStood: 8, level: 'low' }, { pumpId: 'b1' });
+  const { reasons } = standing([low(10, 'gearA'), low(11, 'gearB')], 20, { pumpId: 'b1' });
+  expect(reasons.filter((r) => r.code === 'level')).toMatchObject([
+    { found: 'low', sump: 'gearA' },
+    { found: 'low', sump: 'gearB' },
+  ]);
+});

@@ -1,4 +1,4 @@
-import { localDay } from '../journal/index.js';
+import { localDay, type SumpKey } from '../journal/index.js';
 import {
   isDenserThanWater,
   VERDICT_LEVELS,
@@ -8,7 +8,7 @@ import {
   type Finding,
   type VerdictLevel,
 } from '../oil/index.js';
-import type { PumpSetUp } from '../set-up/index.js';
+import { equipmentOf, type PumpSetUp } from '../set-up/index.js';
 import { usageOf, type DueForecast, type Usage } from './due-forecast.js';
 import { isRunningIn, limitsOf, limitStanding, sinceOf, type LimitStanding } from './limit-standing.js';
 import type { OpenRun, PumpState } from './state.js';
@@ -32,9 +32,12 @@ interface ReasonBase {
   readonly answeredBy: AnsweredBy;
 }
 
+/** A finding with the sump in which it stands: a booster has three that can be low. */
+export type StandingFinding = Finding & { readonly sump: SumpKey };
+
 /** Why the verdict is what it is. Findings come from looks, the others from limits. */
 export type Reason =
-  | Finding
+  | StandingFinding
   | (ReasonBase & {
       readonly code: 'changeDue';
       readonly task: TaskId;
@@ -76,7 +79,7 @@ const HOUR_MS = 3_600_000;
 export function overlongRuns(input: { state: PumpState; setUp: PumpSetUp; now: string }): OpenRun[] {
   const { state, setUp, now } = input;
   return state.running.filter((run) => {
-    const { referenceHours } = setUp.house.equipment[run.equipmentId] ?? setUp.equipment;
+    const { referenceHours } = equipmentOf(run.equipmentId, setUp);
     const limit = Math.max(OVERLONG.hours, OVERLONG.timesReference * referenceHours);
     return (Date.parse(now) - Date.parse(run.at)) / HOUR_MS > limit;
   });
@@ -200,7 +203,7 @@ export function standingAt(input: { state: PumpState; setUp: PumpSetUp; now: str
     .sort((a, b) => STATUS_ORDER.indexOf(a.status) - STATUS_ORDER.indexOf(b.status) || medianOf(a) - medianOf(b));
   const charge = state.sumps[0]?.charge;
   const carriedOverRuns = charge?.carriedOverRuns ?? 0;
-  const findings = state.sumps.flatMap((s) => s.findings);
+  const findings = state.sumps.flatMap(({ key, findings: found }) => found.map((f) => ({ ...f, sump: key })));
   const unknown = state.entries === 0 && setUp.model.sumps.length > 0 ? [NOT_TAKEN_OVER] : [];
   const reasons: Reason[] = [
     ...unknown,

@@ -8,7 +8,7 @@ import { foldLabResult, foldLabSample } from './fold-lab.js';
 import { foldMeter } from './fold-meter.js';
 import { foldOpenRun, foldRun } from './fold-run.js';
 import { foldTakeOver } from './fold-take-over.js';
-import { expectedMl, judgeLook, withFinding } from './judge-look.js';
+import { chargeAfterBleed, expectedMl, judgeLook, withFinding } from './judge-look.js';
 import { KEPT, newCharge, startState, type Charge, type JarSeen, type PumpState, type SumpState } from './state.js';
 import type { TaskId } from './tasks.js';
 
@@ -44,12 +44,7 @@ function fold(state: PumpState, context: Context): PumpState {
       const { sump, waterMl, drawnMl } = entry.body;
       const bled = onSump(state, sump, (s) => ({
         ...s,
-        charge: {
-          ...s.charge,
-          bledWaterUl: s.charge.bledWaterUl + toUl(waterMl),
-          unreadBleedUl: toUl(waterMl),
-          bledSinceWaterSeen: true,
-        },
+        charge: chargeAfterBleed(s.charge, waterMl),
         findings: s.findings.filter((f) => !(f.code === 'level' && f.found === 'high')),
       }));
       const jar = jarOf(context, { source: 'bleed', oilUl: toUl(drawnMl) - toUl(waterMl), waterUl: toUl(waterMl) });

@@ -1,6 +1,6 @@
 import type { Entry } from '../journal/index.js';
-import { toUl, waterUlOf } from '../oil/index.js';
-import type { PumpSetUp, SetUpBook } from '../set-up/index.js';
+import { waterUlOf } from '../oil/index.js';
+import { equipmentOfRun, type PumpSetUp, type SetUpBook } from '../set-up/index.js';
 import {
   excessHints,
   fitTrapEfficiency,
@@ -16,6 +16,15 @@ import {
   type WaterSegment,
 } from '../water/index.js';
 import { runMinutes } from './run-weight.js';
+import {
+  afterBleed,
+  afterLook,
+  foundUlOf,
+  NOTHING_FOUND,
+  saysWater,
+  type WaterCount,
+  type WaterFound,
+} from './water-found.js';
 
 /** One run of the present charge with its water. */
 export interface WaterRun {
@@ -24,15 +33,6 @@ export interface WaterRun {
   readonly minutes: number;
   readonly materialId: string;
   readonly water: RunWater;
-}
-
-/** Where the water of a charge went, µL. */
-export interface WaterFound {
-  readonly bledUl: number;
-  /** Drawn with samples. */
-  readonly sampledUl: number;
-  /** Seen standing in the glass since, free water and half the cream. */
-  readonly standingUl: number;
 }
 
 export interface WaterStory {
@@ -60,12 +60,8 @@ interface Stretch {
   readonly open: boolean;
 }
 
-const NOTHING_FOUND: WaterFound = { bledUl: 0, sampledUl: 0, standingUl: 0 };
-const foundUlOf = ({ bledUl, sampledUl, standingUl }: WaterFound): number => bledUl + sampledUl + standingUl;
-
 function runToReckon(entry: Extract<Entry, { kind: 'run' }>, setUp: PumpSetUp): RunToReckon & { equipmentId: string } {
-  const equipmentId = entry.subjects.find((s) => s.type === 'equipment')?.id ?? setUp.pump.equipmentId;
-  const equipment = setUp.house.equipment[equipmentId] ?? setUp.equipment;
+  const { equipmentId, equipment } = equipmentOfRun(entry, setUp);
   const minutes = runMinutes(entry.body, equipment);
   return { body: entry.body, minutes, equipment, model: setUp.model, equipmentId };
 }
@@ -95,7 +91,7 @@ interface Walked {
   readonly known: boolean;
   readonly runs: readonly (WaterRun & { readonly toReckon: RunToReckon })[];
   readonly runsSeen: number;
-  readonly found: WaterFound;
+  readonly found: WaterCount;
   readonly purged: boolean;
   /** Stretches between two looks in which all ran on one equipment. */
   readonly segments: readonly WaterSegment[];
@@ -107,14 +103,12 @@ function walk({ pumpId, entries }: PumpEntries, equipmentId: string, book: SetUp
   let since = '';
   let known = false;
   let runs: (WaterRun & { readonly toReckon: RunToReckon })[] = [];
-  let found = NOTHING_FOUND;
+  let found: WaterCount = NOTHING_FOUND;
   let purged = false;
   let runsSeen = 0;
   let stretch: Stretch = { ...FRESH, open: true };
   /** Of the charge that went out, until the jar of its change is read; with all that was found on that charge. */
   let gone: (Stretch & { readonly foundByThenUl: number }) | null = null;
-  /** As it was said when drawn, until its jar is read. */
-  let unreadBleedUl: number | null = null;
   const segments: WaterSegment[] = [];
 
   const learn = (from: Stretch, foundUl: number): void => {
@@ -140,31 +134,24 @@ function walk({ pumpId, entries }: PumpEntries, equipmentId: string, book: SetUp
       stretch =
         on === equipmentId ? { ...stretch, runs: [...stretch.runs, toReckon] } : { ...stretch, runs: [], open: true };
     } else if (entry.kind === 'bleed' && entry.body.sump === 'oil') {
-      unreadBleedUl = toUl(entry.body.waterMl);
-      found = { ...found, bledUl: found.bledUl + unreadBleedUl, standingUl: 0 };
+      found = afterBleed(found, entry.body.waterMl);
       runsSeen = runs.length;
     } else if (entry.kind === 'look' && entry.body.sump === 'oil') {
-      const seenUl = waterUlOf(entry.body);
-      const { source, freeWaterMl = null } = entry.body;
+      const { source } = entry.body;
       if (source === 'drained' && runs.length === 0 && gone) {
-        learn(gone, gone.foundByThenUl + seenUl);
+        learn(gone, gone.foundByThenUl + waterUlOf(entry.body));
         gone = null;
         continue;
       }
-      if (source === 'bleed') {
-        found = { ...found, bledUl: found.bledUl - (unreadBleedUl ?? 0) + seenUl };
-        unreadBleedUl = null;
-      } else if (source === 'sightGlass') {
-        if (freeWaterMl !== null) found = { ...found, standingUl: seenUl };
-      } else found = { ...found, sampledUl: found.sampledUl + seenUl };
-      if (freeWaterMl === null) continue;
+      found = afterLook(found, entry.body);
+      if (!saysWater(entry.body)) continue;
       runsSeen = runs.length;
       if (source === 'bleed') continue;
       learn(stretch, foundUlOf(found));
       stretch = { ...FRESH, foundUl: foundUlOf(found) };
     } else if (entry.kind === 'change' && entry.body.sump === 'oil') {
       gone = { ...stretch, foundByThenUl: found.bledUl + found.sampledUl };
-      [stretch, unreadBleedUl] = [FRESH, null];
+      stretch = FRESH;
       [since, known, runs, runsSeen, found, purged] = [entry.happenedAt, true, [], 0, NOTHING_FOUND, false];
     } else if (entry.kind === 'done' && entry.body.task === 'purge') {
       purged = true;
@@ -188,7 +175,8 @@ export function waterStory(
   const { equipmentId } = present.pump;
   const here = walk(input, equipmentId, book);
   const others = (input.otherPumps ?? []).map((other) => walk(other, equipmentId, book));
-  const { since, known, runs, runsSeen, found, purged } = here;
+  const { since, known, runs, runsSeen, purged } = here;
+  const { unreadBleedUl: _, ...found } = here.found;
   const hasTrap = present.equipment.coldTrap;
   const fit = hasTrap ? fitTrapEfficiency([here, ...others].flatMap((w) => w.segments)) : null;
   const reckoned = known ? runs.slice(0, runsSeen).map((r) => r.toReckon) : [];

@@ -1,59 +1,43 @@
-import type { Entry, LabValues } from '../journal/index.js';
-import { stepPassed, type OilLimits } from '../oil/index.js';
-import type { OilProduct, PumpSetUp } from '../set-up/index.js';
+import { labReading, type PumpState } from '../care/index.js';
+import type { Entry, LabReading } from '../journal/index.js';
+import { labReadingOf } from '../oil/index.js';
+import type { SetUpBook } from '../set-up/index.js';
 import { says, type SaidOfFinding } from './evidence.js';
 
-interface Held {
-  readonly values: LabValues;
-  readonly product: OilProduct;
-  readonly limits: OilLimits;
-}
+type LabReport = ReturnType<typeof labReading>;
 
 /**
- * What reports say, by the same limits that judge the oil: the first of them passed is a finding. Silicon has no limit of the trade;
- * whoever reads the report says it.
+ * What reports say, judged as the verdict judges them: by the oil that the sample was drawn from and the limits in force when the
+ * report came. Silicon has no limit of the trade; whoever reads the report says it.
  */
-export function evidenceOfLab(entries: readonly Entry[], { product, oilLimits }: PumpSetUp): SaidOfFinding[] {
-  if (!product) return [];
+export function evidenceOfLab(input: {
+  pumpId: string;
+  entries: readonly Entry[];
+  state: PumpState;
+  book: SetUpBook;
+}): SaidOfFinding[] {
+  const { pumpId, entries, state, book } = input;
   return entries.flatMap((entry) => {
     if (entry.kind !== 'labResult') return [];
-    const sample = entries.find((e) => e.id === entry.body.sampleId);
-    if (sample?.kind !== 'labSample' || sample.body.sump !== 'oil') return [];
+    const sample = state.samples.find((s) => s.entryId === entry.body.sampleId && s.sump === 'oil');
+    const setUp = book.pumpAt({ pumpId, instant: entry.happenedAt });
+    if (!sample || !setUp) return [];
+    const report = labReading({ state, sample, body: entry.body, setUp });
+    const judged = (reading: LabReading) =>
+      (entry.body[reading] ?? null) !== null && !report.notJudged.some((n) => n.reading === reading);
+    const passed = (reading: LabReading) => report.findings.some((f) => labReadingOf(f) === reading);
+    const said: SaidOfFinding[] = [];
+    if (judged('viscosity40Mm2s')) said.push(says(entry, 'thickness', thicknessOf(report)));
+    if (judged('ironPpm')) said.push(says(entry, 'iron', passed('ironPpm') ? 'raised' : 'normal'));
+    // Detergent oils hold their own bases: there the base number speaks, and the acid number is not judged.
+    if (judged('acidMgKohG') || judged('baseMgKohG'))
+      said.push(says(entry, 'acid', passed('acidMgKohG') || passed('baseMgKohG') ? 'raised' : 'normal'));
     // A report speaks for the day of its sample.
-    const ofSample = { at: sample.happenedAt };
-    const held = { values: entry.body, product, limits: oilLimits };
-    const [thick, iron, acid] = [thicknessOf(held), ironOf(held), acidOf(held)];
-    return [
-      ...(thick ? [{ ...says(entry, 'thickness', thick), ...ofSample }] : []),
-      ...(iron ? [{ ...says(entry, 'iron', iron), ...ofSample }] : []),
-      ...(acid ? [{ ...says(entry, 'acid', acid), ...ofSample }] : []),
-    ];
+    return said.map((one) => ({ ...one, at: sample.at }));
   });
 }
 
-function thicknessOf({ values, product, limits }: Held): 'asFresh' | 'thin' | 'thick' | null {
-  const [found, fresh] = [values.viscosity40Mm2s ?? null, product.viscosity40Mm2s ?? null];
-  if (found === null || !fresh) return null;
-  const percent = (found / fresh - 1) * 100;
-  if (stepPassed(limits, 'thickerPercent', percent)) return 'thick';
-  return stepPassed(limits, 'thinnerPercent', -percent) ? 'thin' : 'asFresh';
-}
-
-function ironOf({ values, product, limits }: Held): 'normal' | 'raised' | null {
-  const found = values.ironPpm ?? null;
-  if (found === null) return null;
-  return stepPassed(limits, 'ironPpm', found - (product.freshIronPpm ?? 0)) ? 'raised' : 'normal';
-}
-
-/** Detergent oils hold their own bases: there the base number speaks. */
-function acidOf({ values, product, limits }: Held): 'normal' | 'raised' | null {
-  const detergent = product.waterBehaviour === 'detergent';
-  const [found, fresh] = detergent
-    ? [values.baseMgKohG ?? null, product.freshBaseMgKohG ?? null]
-    : [values.acidMgKohG ?? null, product.freshAcidMgKohG ?? null];
-  if (found === null || fresh === null || (detergent && fresh === 0)) return null;
-  const passed = detergent
-    ? stepPassed(limits, 'baseLostPercent', (1 - found / fresh) * 100)
-    : stepPassed(limits, 'acidRise', found - fresh);
-  return passed ? 'raised' : 'normal';
+function thicknessOf({ findings }: LabReport): 'asFresh' | 'thin' | 'thick' {
+  const found = findings.find((f) => f.code === 'viscosity');
+  return found ? (found.thinner ? 'thin' : 'thick') : 'asFresh';
 }

@@ -1,35 +1,18 @@
-import type { Entry, Level, LookBody, ParticleKind, Smell } from '../journal/index.js';
-import type { FindingId } from './all-findings.js';
+import type { Entry, Level, LookBody, ParticleKind } from '../journal/index.js';
 import { says, type SaidOfFinding as Said } from './evidence.js';
+import { PARTICLE_SIGNS, SMELL_SIGNS } from './look-signs.js';
 
 type Look = Extract<Entry, { kind: 'look' }>;
 
-const SMELL_STATES = {
-  none: 'none',
-  sour: 'sour',
-  burnt: 'burnt',
-  solvent: 'solvent',
-  rancid: 'rancid',
-  fishy: 'rancid',
-  ammonia: 'sharp',
-} as const satisfies Readonly<Record<Smell, string>>;
-
+/** A hair outside the marks is neither. */
 const LEVEL_STATES = {
   none: 'low',
   low: 'low',
-  hair: 'right',
+  hair: null,
   right: 'right',
   high: 'high',
-} as const satisfies Readonly<Record<Level, string>>;
+} as const satisfies Readonly<Record<Level, string | null>>;
 const HEIGHT: Readonly<Record<Level, number>> = { none: 0, low: 1, hair: 2, right: 2, high: 3 };
-
-const PARTICLE_FINDINGS = {
-  black: 'blackParticles',
-  rustRed: 'rustParticles',
-  glitter: 'glitter',
-  fibres: 'fibres',
-  growth: 'growth',
-} as const satisfies Readonly<Partial<Record<ParticleKind, FindingId>>>;
 
 /** Oil that stood in such a room starts thick. */
 const COLD_ROOM_C = 12;
@@ -39,7 +22,7 @@ const FAST_STEPS = 1.5;
 
 /** What looks at the oil say, each by itself and against the one before it. */
 export function evidenceOfLooks(entries: readonly Entry[]): Said[] {
-  const said: Said[] = [];
+  const said: Said[] = levelOf(entries);
   let last: Look | null = null;
   let sinceLast: Entry[] = [];
   for (const entry of entries) {
@@ -55,14 +38,32 @@ export function evidenceOfLooks(entries: readonly Entry[]): Said[] {
   return said;
 }
 
+/** The level now: as the last look read it or the last service left it. What a look read above MAX, a bleed has lowered. */
+function levelOf(entries: readonly Entry[]): Said[] {
+  let said: Said[] = [];
+  for (const entry of entries) {
+    if (!('sump' in entry.body) || entry.body.sump !== 'oil') continue;
+    if (entry.kind === 'bleed' && said.at(-1)?.state === 'high') said = [];
+    const level =
+      entry.kind === 'look'
+        ? entry.body.level
+        : entry.kind === 'topUp' || entry.kind === 'change'
+          ? entry.body.levelAfter
+          : null;
+    if (!level) continue;
+    const state = LEVEL_STATES[level];
+    said = state === null ? [] : [...said, says(entry, 'level', state)];
+  }
+  return said;
+}
+
 function ofOneLook(look: Look): Said[] {
-  const { level, clarity, smell, foam, thrownFromExhaust, jarTempC } = look.body;
+  const { clarity, smell, foam, thrownFromExhaust, jarTempC } = look.body;
   return [
     ...(typeof jarTempC === 'number' ? [says(look, 'room', jarTempC < COLD_ROOM_C ? 'cold' : 'usual')] : []),
-    ...(level ? [says(look, 'level', LEVEL_STATES[level])] : []),
     ...(clarity ? [says(look, 'haze', clarity === 'bright' ? 'clear' : 'hazy')] : []),
     ...creamOf(look),
-    ...(smell ? [says(look, 'smell', SMELL_STATES[smell])] : []),
+    ...(smell ? [says(look, 'smell', SMELL_SIGNS[smell])] : []),
     ...(foam ? [says(look, 'foam', foam === 'stays' ? 'yes' : 'no')] : []),
     ...(thrownFromExhaust ? [says(look, 'exhaustMist', 'thrown')] : []),
     ...solidsOf(look),
@@ -81,7 +82,7 @@ function solidsOf(look: Look): Said[] {
   const { particles, particleKinds, sludgeMl } = look.body;
   const sludge = isJar(look.body) ? [says(look, 'sludge', (sludgeMl ?? 0) > 0 ? 'yes' : 'no')] : [];
   if (!particles) return sludge;
-  const kinds = Object.entries(PARTICLE_FINDINGS) as [ParticleKind, (typeof PARTICLE_FINDINGS)['black']][];
+  const kinds = Object.entries(PARTICLE_SIGNS) as [ParticleKind, (typeof PARTICLE_SIGNS)['black']][];
   return [
     ...sludge,
     ...kinds.map(([kind, id]) => says(look, id, particles !== 'none' && particleKinds?.includes(kind) ? 'yes' : 'no')),

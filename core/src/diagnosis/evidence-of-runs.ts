@@ -1,6 +1,6 @@
 import type { Entry } from '../journal/index.js';
 import { ownLimit } from '../oil/index.js';
-import type { Equipment, Material, PumpSetUp } from '../set-up/index.js';
+import { equipmentOfRun, type Equipment, type Material, type PumpSetUp } from '../set-up/index.js';
 import { effectiveTrapTempC } from '../water/index.js';
 import type { FindingId } from './all-findings.js';
 import { says, type SaidOfFinding as Said } from './evidence.js';
@@ -31,9 +31,9 @@ export function evidenceOfRuns(entries: readonly Entry[], setUp: PumpSetUp): Sai
   ];
 }
 
-function ofOneRun(run: Run, runs: readonly Run[], { house, equipment }: PumpSetUp): Said[] {
+function ofOneRun(run: Run, runs: readonly Run[], setUp: PumpSetUp): Said[] {
   const { ballast, defrostedBefore, drainClosed, inLineFilter, ventedBeforeStop } = run.body;
-  const named = equipmentIdOf(run);
+  const { equipmentId, equipment } = equipmentOfRun(run, setUp);
   const said: Said[] = [];
   if (ballast !== 'unknown') said.push(says(run, 'ballast', ballast));
   if (defrostedBefore && defrostedBefore !== 'unknown') said.push(says(run, 'defrosted', defrostedBefore));
@@ -48,11 +48,9 @@ function ofOneRun(run: Run, runs: readonly Run[], { house, equipment }: PumpSetU
     said.push(says(run, 'pumpTemp', oilTempC >= WARM_C ? 'warm' : 'cold'));
     said.push(says(run, 'ranHot', oilTempC > HOT_C ? 'yes' : 'no'));
   }
-  const earlier = runs.slice(0, runs.indexOf(run)).filter((r) => equipmentIdOf(r) === named);
-  return [...said, ...pressuresOf(run, house.equipment[named] ?? equipment, earlier)];
+  const earlier = runs.slice(0, runs.indexOf(run)).filter((r) => equipmentOfRun(r, setUp).equipmentId === equipmentId);
+  return [...said, ...pressuresOf(run, equipment, earlier)];
 }
-
-const equipmentIdOf = (run: Run): string => run.subjects.find((s) => s.type === 'equipment')?.id ?? '';
 
 /** Against the targets of its own set; where it has none, against what earlier runs on it have reached. */
 function pressuresOf(run: Run, { targetFirstPa, targetUltimatePa }: Equipment, earlier: readonly Run[]): Said[] {

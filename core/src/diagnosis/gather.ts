@@ -1,6 +1,6 @@
-import type { Charge, PumpState } from '../care/index.js';
+import { saysWater, type Charge, type PumpState } from '../care/index.js';
 import { caseIdOf, type Entry } from '../journal/index.js';
-import type { PumpSetUp } from '../set-up/index.js';
+import type { SetUpBook } from '../set-up/index.js';
 import { FINDINGS } from './all-findings.js';
 import { LEAST_CERTAINTY, newest, says, type Evidence, type SaidOfFinding as Said } from './evidence.js';
 import { evidenceOfLab } from './evidence-of-lab.js';
@@ -9,6 +9,7 @@ import { evidenceOfRuns } from './evidence-of-runs.js';
 import { evidenceOfSeason } from './evidence-of-season.js';
 import { evidenceOfService } from './evidence-of-service.js';
 import { evidenceOfTests } from './evidence-of-tests.js';
+import { evidenceOfVerdict, withVerdict } from './evidence-of-verdict.js';
 
 const IDLE_DAYS = 2;
 const DAY_MS = 86_400_000;
@@ -19,23 +20,34 @@ const DAY_MS = 86_400_000;
  * @param input.entries of this pump, as they count, in the journal's order; those since the change before last are enough
  * @param input.now instant of the question; old findings fade
  * @returns what still says something, and what was known once and is too old
+ * @throws RangeError when the pump is not in the set-up
  */
-export function gatherEvidence(input: { entries: readonly Entry[]; state: PumpState; setUp: PumpSetUp; now: string }): {
+export function gatherEvidence(input: {
+  pumpId: string;
+  entries: readonly Entry[];
+  state: PumpState;
+  book: SetUpBook;
+  now: string;
+}): {
   evidence: Evidence[];
   faded: Evidence[];
 } {
-  const { entries, setUp, now } = input;
+  const { pumpId, entries, state, book, now } = input;
+  const setUp = book.pumpAt({ pumpId, instant: now });
+  if (!setUp) throw new RangeError(`pumpId: ${pumpId} is not in the set-up`);
   const said = [
     ...evidenceOfLooks(entries),
     ...evidenceOfRuns(entries, setUp),
-    ...evidenceOfLab(entries, setUp),
-    ...evidenceOfService(input),
+    ...evidenceOfLab(input),
+    ...evidenceOfService({ entries, state, setUp, now }),
     ...ofTheCharge(input),
     ...ofOilProducts(entries),
     ...evidenceOfTests(entries),
   ];
   const dealtWith = dealtWithUntil(entries);
-  const known = newest(said, now).filter(({ id, at }) => FINDINGS[id].kind === 'condition' || at > dealtWith);
+  const isOpen = ({ id, at }: Said) => FINDINGS[id].kind === 'condition' || at > dealtWith;
+  const ofVerdict = newest(evidenceOfVerdict(state), now).filter(isOpen);
+  const known = withVerdict(newest(said, now).filter(isOpen), ofVerdict);
   const standing = known.filter((one) => one.certainty >= LEAST_CERTAINTY);
   // What somebody has found beats what the time of year makes likely.
   const season = evidenceOfSeason(setUp, now).filter((one) => !standing.some((s) => s.id === one.id));
@@ -70,23 +82,15 @@ function ofTheCharge({ entries, state, now }: { entries: readonly Entry[]; state
   const looked = entries.filter((e) => e.kind === 'look').at(-1);
   if (looked && change && looked.happenedAt >= change.happenedAt)
     said.push(says(looked, 'darkAfterChange', has('darkAgain') ? 'yes' : 'no'));
-  return [...said, ...waterOf(sump.charge, standingUl(state, sump.charge), looked ?? null)];
+  const lookedForWater = entries.filter((e) => e.kind === 'look' && e.body.sump === 'oil' && saysWater(e.body)).at(-1);
+  return [...said, ...waterOf(sump.charge, has('waterAboveExpected'), lookedForWater ?? null)];
 }
 
-/** Found against expected, by the limits of domain section 6; only where all runs of the charge could be reckoned. */
-function waterOf(charge: Charge, standing: number, looked: Entry | null): Said[] {
-  if (!looked || charge.unreckonedRuns > 0) return [];
-  const found = charge.bledWaterUl + charge.sampledWaterUl + standing;
-  if (found === 0 && charge.expectedWaterUl === 0) return [];
-  const over = (times: number, leastUl: number) =>
-    found > times * charge.expectedWaterUl && found - charge.expectedWaterUl >= leastUl;
-  return [says(looked, 'water', over(3, 15_000) ? 'farMore' : over(1.5, 5_000) ? 'more' : 'asExpected')];
-}
-
-/** Water that still stood in the oil at the last look: all that is free, and half the cream. */
-function standingUl({ jars }: PumpState, { since }: Charge): number {
-  const last = jars.filter((j) => j.at >= since.at && (j.source === 'sightGlass' || j.source === 'sample')).at(-1);
-  return last ? last.waterUl + last.creamUl / 2 : 0;
+/** As much as its runs explain, where they can be reckoned and somebody has looked; more than that, the verdict says. */
+function waterOf(charge: Charge, isMore: boolean, looked: Entry | null): Said[] {
+  const isReckoned = charge.number > 0 && charge.unreckonedRuns === 0 && charge.expectedWaterUl > 0;
+  if (isMore || !isReckoned || !looked || looked.happenedAt < charge.since.at) return [];
+  return [says(looked, 'water', 'asExpected')];
 }
 
 function ofOilProducts(entries: readonly Entry[]): Said[] {

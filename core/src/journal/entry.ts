@@ -275,6 +275,10 @@ export type JournalEntry = Entry | Correction;
 export const caseIdOf = (entry: { subjects: readonly Subject[] }): string | null =>
   entry.subjects.find((s) => s.type === 'case')?.id ?? null;
 
+/** The equipment that an entry names; null for none. */
+export const equipmentIdOf = (entry: { subjects: readonly Subject[] }): string | null =>
+  entry.subjects.find((s) => s.type === 'equipment')?.id ?? null;
+
 /** The pumps that an entry counts on. */
 export const pumpIdsOf = (entry: { subjects: readonly Subject[] }): string[] =>
   entry.subjects.filter((s) => s.type === 'pump').map((s) => s.id);

@@ -12,6 +12,7 @@ export {
   SMELLS,
   WEAR_SIGNS,
   caseIdOf,
+  equipmentIdOf,
   pumpIdsOf,
   SUBJECT_TYPES,
   type BallastUse,

@@ -2,10 +2,11 @@ import type { LabReading, LabValues, WearSign } from '../journal/index.js';
 import type { OilProduct } from '../set-up/index.js';
 import type { Act, FindingCode, OilFinding } from './finding.js';
 import { stepPassed, type LimitLevel, type OilLimits } from './oil-limits.js';
+import { isDenserThanWater } from './settling.js';
 import { median } from './trend.js';
 import { waterSolubilityPpm } from './water-solubility.js';
 
-export type LabProduct = Pick<OilProduct, 'base' | 'waterBehaviour'> &
+export type LabProduct = Pick<OilProduct, 'base' | 'waterBehaviour' | 'densityKgM3'> &
   Partial<Pick<OilProduct, 'viscosity40Mm2s' | 'freshAcidMgKohG' | 'freshBaseMgKohG' | 'freshIronPpm'>>;
 
 /** What is known of the charge that the sample was drawn from. */
@@ -75,7 +76,7 @@ function waterAct(lab: JudgedLab, level: LimitLevel): Act {
   const mayHoldSolvent = viscosity(lab) !== null && (thickerPercent(lab) ?? 0) < 0;
   if (mayHoldSolvent) return level === 'lookSooner' ? 'look' : 'change';
   if (level === 'lookSooner' && lab.product.waterBehaviour === 'demulsifying')
-    return lab.product.base === 'pfpe' ? 'look' : 'bleed';
+    return isDenserThanWater(lab.product) ? 'look' : 'bleed';
   return 'purge';
 }
 

@@ -5,12 +5,12 @@ import { OIL_LIMITS } from './oil-limits.js';
 import { readLab, type LabCharge } from './read-lab.js';
 
 /** Lab reports judged by the table and the special rules of the trade, not by what the engine says. */
-type Oil = Partial<OilProduct> & Pick<OilProduct, 'base' | 'waterBehaviour'>;
+type Oil = Partial<OilProduct> & Pick<OilProduct, 'base' | 'waterBehaviour' | 'densityKgM3'>;
 
 const FRESH = { viscosity40Mm2s: 68, freshAcidMgKohG: 0.1, freshIronPpm: 1 };
-const MINERAL: Oil = { base: 'mineral', waterBehaviour: 'demulsifying', ...FRESH };
-const DETERGENT: Oil = { base: 'mineral', waterBehaviour: 'detergent', ...FRESH, freshBaseMgKohG: 8 };
-const ESTER: Oil = { base: 'ester', waterBehaviour: 'demulsifying', ...FRESH };
+const MINERAL: Oil = { base: 'mineral', waterBehaviour: 'demulsifying', densityKgM3: 870, ...FRESH };
+const DETERGENT: Oil = { base: 'mineral', waterBehaviour: 'detergent', densityKgM3: 880, ...FRESH, freshBaseMgKohG: 8 };
+const ESTER: Oil = { base: 'ester', waterBehaviour: 'demulsifying', densityKgM3: 960, ...FRESH };
 
 const CHARGE: LabCharge = { hours: 200, runningOilTempC: 70, earlierIronRates: [], glitterSeen: false };
 

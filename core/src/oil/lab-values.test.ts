@@ -39,6 +39,7 @@ const lab = (given: Partial<JudgedLab>): JudgedLab => ({
   product: {
     base: 'mineral',
     waterBehaviour: 'demulsifying',
+    densityKgM3: 870,
     viscosity40Mm2s: 68,
     freshAcidMgKohG: 0.1,
     freshBaseMgKohG: 8,
@@ -51,6 +52,7 @@ const lab = (given: Partial<JudgedLab>): JudgedLab => ({
 const product = fc.record({
   base: fc.constantFrom('mineral', 'synthetic', 'ester', 'pfpe'),
   waterBehaviour: fc.constantFrom('demulsifying', 'detergent'),
+  densityKgM3: fc.constantFrom(870, 1890),
   viscosity40Mm2s: fc.constantFrom(null, 46, 68),
   freshAcidMgKohG: fc.constantFrom(null, 0.1),
   freshBaseMgKohG: fc.constantFrom(null, 8),
@@ -87,7 +89,7 @@ test('each figure that was given is judged, or says why it is not', () => {
     readLab(
       lab({
         values: { viscosity40Mm2s: 30, acidMgKohG: 4, waterPpm: 900 },
-        product: { base: 'ester', waterBehaviour: 'demulsifying' },
+        product: { base: 'ester', waterBehaviour: 'demulsifying', densityKgM3: 960 },
       }),
     ),
   ).toMatchObject({
@@ -104,7 +106,7 @@ test('each figure that was given is judged, or says why it is not', () => {
 
 test('limits of one’s own: an ester gets a number, a mineral oil’s saturation is silenced', () => {
   const own = resolveOilLimits({ 'labWaterPpm.beforeNextRun': 800 });
-  const ester = { base: 'ester', waterBehaviour: 'demulsifying' } as const;
+  const ester = { base: 'ester', waterBehaviour: 'demulsifying', densityKgM3: 960 } as const;
   expect(readLab(lab({ values: { waterPpm: 900 }, product: ester, limits: own }))).toMatchObject({
     level: 'beforeNextRun',
     findings: [{ code: 'labWater', limitPpm: 800, saturatedAtC: null }],

@@ -21,4 +21,5 @@ export {
   type Sump,
   type WaterBehaviour,
 } from './records.js';
+export { equipmentOf, equipmentOfRun } from './equipment-of-run.js';
 export { HOUSE_RULES_ID, setUpBook, type HouseSetUp, type PumpSetUp, type SetUpBook } from './set-up-book.js';

@@ -8,6 +8,9 @@ export const ATMOSPHERE_PA = 101_325;
 /** Density of cold water, g/mL: what is seen in a jar against what was reckoned in grams. */
 export const WATER_G_PER_ML = 0.998;
 
+/** Standard deviation of a jar’s or glass’s reading, mL: people read water to a few millilitres. */
+export const READING_SD_ML = 2;
+
 /** Microlitres that so much water takes in a jar. */
 export const waterUlOfG = (g: number): number => Math.round((g / WATER_G_PER_ML) * 1000);
 

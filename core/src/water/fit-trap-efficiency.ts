@@ -1,3 +1,5 @@
+import { READING_SD_ML } from './constants.js';
+
 /** Water found after some runs, and what those runs should have left for a trap of any efficiency. */
 export interface WaterSegment {
   readonly foundMl: number;
@@ -25,8 +27,6 @@ const PRIOR = { low: 0.1, high: 1 } as const;
 const EFFICIENCY_STEPS = 120;
 /** Relative scatter, wide enough for a trap read 5 K wrong each time; all alike beforehand. */
 const SCATTERS = [0.06, 0.1, 0.15, 0.22, 0.32, 0.46, 0.65] as const;
-/** Step in which a jar is read, mL. */
-const READING_SD_ML = 1.5;
 /** Student's t: heavy tails, so that one wrong trap temperature does not carry the fit away. */
 const DEGREES_OF_FREEDOM = 4;
 const INTERVAL = { low: 0.05, middle: 0.5, high: 0.95 } as const;

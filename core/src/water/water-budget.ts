@@ -1,4 +1,4 @@
-import { WATER_DEFAULTS, waterUlOfG } from './constants.js';
+import { READING_SD_ML, WATER_DEFAULTS, waterUlOfG } from './constants.js';
 import { runWater, type RunToReckon } from './run-water.js';
 import type { TrapFit } from './fit-trap-efficiency.js';
 
@@ -27,8 +27,6 @@ const USUAL_SCATTER = 0.25;
 const SET_UP_RANGE = 0.15;
 /** Nobody has said it, and too little is known to fit it: from a perfect trap to a poor one. */
 const ASSUMED_WORST = 0.3;
-/** Reading a jar, mL. */
-const READING_SD_ML = 2;
 
 const leftMl = (runs: readonly RunToReckon[], efficiency: number | null): number | null => {
   let ul = 0;

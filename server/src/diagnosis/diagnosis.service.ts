@@ -39,7 +39,7 @@ export class DiagnosisService {
     const entries = this.entriesOf(pumpId);
     const stored = this.reading.sql.stateOf.get(pumpId);
     const state = stored ? (JSON.parse(stored.state) as PumpState) : initialState(pumpId);
-    const { evidence, faded } = gatherEvidence({ entries, state, setUp, now });
+    const { evidence, faded } = gatherEvidence({ pumpId, entries, state, book: this.shelf.book, now });
     const findings = evidence.toSorted((a, b) => b.certainty - a.certainty);
 
     const { process } = setUp.equipment;

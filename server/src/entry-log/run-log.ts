@@ -1,4 +1,4 @@
-import { effectiveTrapTempC, type HouseSetUp, type RunBody, type Subject } from '@winter-jar/core';
+import { effectiveTrapTempC, equipmentIdOf, type HouseSetUp, type RunBody, type Subject } from '@winter-jar/core';
 import type { CellReader } from './csv-table.js';
 import { SHARED_COLUMNS, type EntryLog } from './entry-log.js';
 
@@ -119,7 +119,7 @@ export const RUN_LOG: EntryLog<'run'> = {
     const [, ...also] = subjects.filter((s) => s.type === 'pump').map((s) => s.id);
     return {
       runs_with: also.join(' '),
-      equipment: subjects.find((s) => s.type === 'equipment')?.id,
+      equipment: equipmentIdOf({ subjects }),
       minutes: body.minutes,
       cycles: body.cycles,
       material: body.materialId,

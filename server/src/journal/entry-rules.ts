@@ -1,6 +1,8 @@
 import type { FieldIssue, Question } from '@winter-jar/contracts';
 import {
   capacityMl,
+  equipmentIdOf,
+  equipmentOfRun,
   jarShapeOf,
   pumpIdsOf,
   runMinutes,
@@ -52,8 +54,7 @@ function bodyIssues(entry: Entry, pump: PumpSetUp): FieldIssue[] {
   switch (entry.kind) {
     case 'run': {
       const { materialId, cycles, minutes } = entry.body;
-      const named = entry.subjects.find((s) => s.type === 'equipment')?.id;
-      if (!named)
+      if (equipmentIdOf(entry) === null)
         return [
           {
             field: 'subjects',
@@ -62,7 +63,7 @@ function bodyIssues(entry: Entry, pump: PumpSetUp): FieldIssue[] {
             right: 'the equipment that it ran on, beside the pump',
           },
         ];
-      const equipment = house.equipment[named] ?? pump.equipment;
+      const { equipment } = equipmentOfRun(entry, pump);
       const issues = house.material[materialId] ? [] : [unknownId('body.materialId', materialId, 'a material')];
       if (cycles && !minutes && !equipment.cycleTimeS) {
         issues.push({
@@ -191,11 +192,10 @@ const RUNS_BEFORE = 3;
 const NOT_ENDED = '9999-12-31T00:00:00.000Z';
 
 /** When a run ended; null for what does not last. */
-export function endOfRun(entry: Entry, { house, equipment }: PumpSetUp): string | null {
+export function endOfRun(entry: Entry, setUp: PumpSetUp): string | null {
   if (entry.kind !== 'run') return null;
   if (entry.body.stillRunning) return NOT_ENDED;
-  const named = entry.subjects.find((s) => s.type === 'equipment')?.id ?? '';
-  const minutes = runMinutes(entry.body, house.equipment[named] ?? equipment);
+  const minutes = runMinutes(entry.body, equipmentOfRun(entry, setUp).equipment);
   return new Date(Date.parse(entry.happenedAt) + minutes * 60_000).toISOString();
 }
 

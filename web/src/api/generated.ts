@@ -318,6 +318,7 @@ export type Act =
   | 'sample'
   | 'findCause'
   | 'checkRemedy';
+export type SumpKey = 'oil' | 'gearA' | 'gearB' | 'sealCup';
 export type AnsweredBy =
   | 'change'
   | 'changeOrSample'
@@ -358,8 +359,9 @@ export type FindingCode =
   | 'otherProduct'
   | 'unknownAge'
   | 'goneCharge';
-export type Finding =
+export type StandingFinding =
   | {
+      sump: SumpKey;
       entryId: string;
       at: string;
       code: 'water';
@@ -372,6 +374,7 @@ export type Finding =
       answeredBy: AnsweredBy;
     }
   | {
+      sump: SumpKey;
       entryId: string;
       at: string;
       code: 'waterAboveExpected';
@@ -384,6 +387,7 @@ export type Finding =
       answeredBy: AnsweredBy;
     }
   | {
+      sump: SumpKey;
       entryId: string;
       at: string;
       code: 'waterAtPickUp';
@@ -393,6 +397,7 @@ export type Finding =
       answeredBy: AnsweredBy;
     }
   | {
+      sump: SumpKey;
       entryId: string;
       at: string;
       code: 'levelFromWater';
@@ -403,6 +408,7 @@ export type Finding =
       answeredBy: AnsweredBy;
     }
   | {
+      sump: SumpKey;
       entryId: string;
       at: string;
       code: 'cream';
@@ -416,6 +422,7 @@ export type Finding =
       answeredBy: AnsweredBy;
     }
   | {
+      sump: SumpKey;
       entryId: string;
       at: string;
       code: 'creamThroughout';
@@ -425,6 +432,7 @@ export type Finding =
       answeredBy: AnsweredBy;
     }
   | {
+      sump: SumpKey;
       entryId: string;
       at: string;
       code: 'clarity';
@@ -438,6 +446,7 @@ export type Finding =
       answeredBy: AnsweredBy;
     }
   | {
+      sump: SumpKey;
       entryId: string;
       at: string;
       code: 'colour';
@@ -450,6 +459,7 @@ export type Finding =
       answeredBy: AnsweredBy;
     }
   | {
+      sump: SumpKey;
       entryId: string;
       at: string;
       code: 'darkAgain';
@@ -462,6 +472,7 @@ export type Finding =
       answeredBy: AnsweredBy;
     }
   | {
+      sump: SumpKey;
       entryId: string;
       at: string;
       code: 'sludge';
@@ -474,6 +485,7 @@ export type Finding =
       answeredBy: AnsweredBy;
     }
   | {
+      sump: SumpKey;
       entryId: string;
       at: string;
       code: 'particles';
@@ -487,6 +499,7 @@ export type Finding =
       answeredBy: AnsweredBy;
     }
   | {
+      sump: SumpKey;
       entryId: string;
       at: string;
       code: 'smell';
@@ -497,6 +510,7 @@ export type Finding =
       answeredBy: AnsweredBy;
     }
   | {
+      sump: SumpKey;
       entryId: string;
       at: string;
       code: 'foam';
@@ -507,6 +521,7 @@ export type Finding =
       answeredBy: AnsweredBy;
     }
   | {
+      sump: SumpKey;
       entryId: string;
       at: string;
       code: 'level';
@@ -518,6 +533,7 @@ export type Finding =
       answeredBy: AnsweredBy;
     }
   | {
+      sump: SumpKey;
       entryId: string;
       at: string;
       code: 'thrownOil';
@@ -527,6 +543,7 @@ export type Finding =
       answeredBy: AnsweredBy;
     }
   | {
+      sump: SumpKey;
       entryId: string;
       at: string;
       code: 'viscosity';
@@ -540,6 +557,7 @@ export type Finding =
       answeredBy: AnsweredBy;
     }
   | {
+      sump: SumpKey;
       entryId: string;
       at: string;
       code: 'labWater';
@@ -553,6 +571,7 @@ export type Finding =
       answeredBy: AnsweredBy;
     }
   | {
+      sump: SumpKey;
       entryId: string;
       at: string;
       code: 'iron';
@@ -564,6 +583,7 @@ export type Finding =
       answeredBy: AnsweredBy;
     }
   | {
+      sump: SumpKey;
       entryId: string;
       at: string;
       code: 'ironRate';
@@ -576,6 +596,7 @@ export type Finding =
       answeredBy: AnsweredBy;
     }
   | {
+      sump: SumpKey;
       entryId: string;
       at: string;
       code: 'wear';
@@ -587,6 +608,7 @@ export type Finding =
       answeredBy: AnsweredBy;
     }
   | {
+      sump: SumpKey;
       entryId: string;
       at: string;
       code: 'acid';
@@ -599,6 +621,7 @@ export type Finding =
       answeredBy: AnsweredBy;
     }
   | {
+      sump: SumpKey;
       entryId: string;
       at: string;
       code: 'base';
@@ -610,6 +633,7 @@ export type Finding =
       answeredBy: AnsweredBy;
     }
   | {
+      sump: SumpKey;
       entryId: string;
       at: string;
       code: 'otherProduct';
@@ -621,6 +645,7 @@ export type Finding =
       answeredBy: AnsweredBy;
     }
   | {
+      sump: SumpKey;
       entryId: string;
       at: string;
       code: 'unknownAge';
@@ -631,6 +656,7 @@ export type Finding =
       answeredBy: AnsweredBy;
     }
   | {
+      sump: SumpKey;
       entryId: string;
       at: string;
       code: 'goneCharge';
@@ -684,7 +710,7 @@ export type LimitStanding = {
   forecast: DueForecast | null;
 };
 export type Reason =
-  | Finding
+  | StandingFinding
   | {
       code: 'changeDue';
       task: TaskId;
@@ -972,7 +998,6 @@ export type Pump = {
   limits?: SparseLimits | null;
   oilLimits?: SparseOilLimits | null;
 };
-export type SumpKey = 'oil' | 'gearA' | 'gearB' | 'sealCup';
 export type Sump = {
   key: SumpKey;
   chargeMl: number;
@@ -1284,6 +1309,288 @@ export type Charge = {
   /** The charge before it; null for the first on record. */
   gone: GoneCharge | null;
 };
+export type Finding =
+  | {
+      entryId: string;
+      at: string;
+      code: 'water';
+      foundUl: number;
+      chargeUl: number;
+      limitShare: number;
+      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      entryId: string;
+      at: string;
+      code: 'waterAboveExpected';
+      foundUl: number;
+      expectedUl: number;
+      limitTimes: number;
+      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      entryId: string;
+      at: string;
+      code: 'waterAtPickUp';
+      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      entryId: string;
+      at: string;
+      code: 'levelFromWater';
+      foundUl: number;
+      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      entryId: string;
+      at: string;
+      code: 'cream';
+      creamUl: number;
+      chargeUl: number;
+      limitShare: number;
+      afterPurge: boolean;
+      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      entryId: string;
+      at: string;
+      code: 'creamThroughout';
+      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      entryId: string;
+      at: string;
+      code: 'clarity';
+      clarity: 'hazy' | 'cloudy' | 'opaque' | 'cream';
+      hoursStood: number;
+      running: boolean;
+      afterPurge: boolean;
+      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      entryId: string;
+      at: string;
+      code: 'colour';
+      colour: number;
+      startColour: number;
+      limitRise: number;
+      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      entryId: string;
+      at: string;
+      code: 'darkAgain';
+      colour: number;
+      startColour: number;
+      runs: number;
+      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      entryId: string;
+      at: string;
+      code: 'sludge';
+      sludgeUl: number;
+      chargeUl: number;
+      limitShare: number;
+      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      entryId: string;
+      at: string;
+      code: 'particles';
+      amount: 'few' | 'many';
+      kinds: ParticleKind[];
+      /** Metal in a new or overhauled pump's first hours. */
+      runningIn: boolean;
+      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      entryId: string;
+      at: string;
+      code: 'smell';
+      smell: 'sour' | 'burnt' | 'solvent' | 'rancid' | 'fishy' | 'ammonia';
+      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      entryId: string;
+      at: string;
+      code: 'foam';
+      withHaze: boolean;
+      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      entryId: string;
+      at: string;
+      code: 'level';
+      found: 'none' | 'low' | 'high' | 'hair';
+      nothingAdded: boolean;
+      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      entryId: string;
+      at: string;
+      code: 'thrownOil';
+      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      entryId: string;
+      at: string;
+      code: 'viscosity';
+      foundMm2s: number;
+      freshMm2s: number;
+      thinner: boolean;
+      limitPercent: number;
+      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      entryId: string;
+      at: string;
+      code: 'labWater';
+      foundPpm: number;
+      limitPpm: number;
+      /** The oil's temperature at which so much stays dissolved; null for a plain number. */
+      saturatedAtC: number | null;
+      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      entryId: string;
+      at: string;
+      code: 'iron';
+      abovePpm: number;
+      limitPpm: number;
+      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      entryId: string;
+      at: string;
+      code: 'ironRate';
+      per100h: number;
+      usualPer100h: number;
+      limitTimes: number;
+      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      entryId: string;
+      at: string;
+      code: 'wear';
+      abovePpm: number;
+      signs: WearSign[];
+      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      entryId: string;
+      at: string;
+      code: 'acid';
+      foundMgKohG: number;
+      freshMgKohG: number;
+      limitRise: number;
+      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      entryId: string;
+      at: string;
+      code: 'base';
+      foundMgKohG: number;
+      freshMgKohG: number;
+      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      entryId: string;
+      at: string;
+      code: 'otherProduct';
+      beforeId: string;
+      afterId: string;
+      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      entryId: string;
+      at: string;
+      code: 'unknownAge';
+      changedKnown: boolean;
+      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      entryId: string;
+      at: string;
+      code: 'goneCharge';
+      cause: FindingCode;
+      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: AnsweredBy;
+    };
 export type SumpState = {
   key: SumpKey;
   charge: Charge;
@@ -1572,7 +1879,7 @@ export type WaterFound = {
   bledUl: number;
   /** Drawn with samples. */
   sampledUl: number;
-  /** Seen standing in the glass since, free water and half the cream. */
+  /** Seen standing in the glass since: free water and half the cream. */
   standingUl: number;
 };
 export type WaterBudget = {

@@ -1,6 +1,15 @@
 import type { LimitStanding, Reason, TaskStanding } from '@winter-jar/core';
 import { printDuration, printQuantity } from '@winter-jar/core';
-import { dueWords, forecastWords, headline, reasonWords, rightAction, verdictWords, type Words } from './messages.js';
+import {
+  dueWords,
+  forecastWords,
+  headline,
+  reasonKey,
+  reasonWords,
+  rightAction,
+  verdictWords,
+  type Words,
+} from './messages.js';
 
 const words: Words = {
   zone: 'Europe/Lisbon',
@@ -13,7 +22,7 @@ const words: Words = {
   },
 };
 const at = '2031-03-07T08:00:00.000Z';
-const found = { entryId: 'e', at };
+const found = { entryId: 'e', at, sump: 'oil' as const };
 const limit: LimitStanding = {
   measure: 'hours',
   limit: 750,
@@ -163,4 +172,13 @@ test('with nothing against the next run, a bleed that is due comes first', () =>
     rightAction({ kind: 'vane', untouched: false, act: null, nextTask: task({ task: 'bleed', status: 'reached' }) })
       .action,
   ).toBe('bleed');
+});
+
+test('two low gear chambers say which end, and are two reasons on the screen', () => {
+  const low = { code: 'level', found: 'low', level: 'beforeNextRun', act: 'topUp', answeredBy: 'topUp' } as const;
+  const reason = (sump: 'gearA' | 'gearB'): Reason => ({ ...low, nothingAdded: false, ...found, sump });
+  const [a, b] = [reason('gearA'), reason('gearB')];
+  expect(reasonWords(a, words).short).toBe('Gear end A: level below MIN');
+  expect(reasonWords(b, words).full).toBe('Gear end B: level below MIN (Fri 7 Mar). Top up to the mark.');
+  expect(reasonKey(a)).not.toBe(reasonKey(b));
 });

@@ -13,6 +13,7 @@ import type {
 import { dayFromNow, dayWords } from '../app/dates.js';
 import type { Print } from '../app/use-print.js';
 import { FINDING_WORDS } from '../oil/finding-words.js';
+import { SUMP_WORDS } from './sump-words.js';
 
 /** What the words need to know besides the data. */
 export interface Words {
@@ -143,8 +144,18 @@ const REASON_WORDS: { readonly [C in ReasonCode]: (reason: ReasonOf<C>, words: W
 };
 
 /** A reason in the person's units and days. The compiler checks that no code is forgotten. */
-export const reasonWords = (reason: Reason, words: Words): Sentence =>
-  (REASON_WORDS[reason.code] as (r: Reason, w: Words) => Sentence)(reason, words);
+export function reasonWords(reason: Reason, words: Words): Sentence {
+  const said = (REASON_WORDS[reason.code] as (r: Reason, w: Words) => Sentence)(reason, words);
+  // A vane pump has one oil; of a booster's three it must be told which.
+  if (!('sump' in reason) || reason.sump === 'oil') return said;
+  const where = SUMP_WORDS[reason.sump];
+  const after = (text: string) =>
+    `${where.charAt(0).toUpperCase()}${where.slice(1)}: ${text.charAt(0).toLowerCase()}${text.slice(1)}`;
+  return { short: after(said.short), full: after(said.full) };
+}
+
+/** Tells the reasons of one verdict apart. */
+export const reasonKey = (reason: Reason): string => `${reason.code}/${'sump' in reason ? reason.sump : ''}`;
 
 /** "about 9 Dec, 3-12 Dec" for a forecast, "Mon 9 Mar" for a date. */
 export function forecastWords(forecast: DueForecast, { now, zone }: Words): { about: string; range: string | null } {

@@ -1,4 +1,4 @@
-import type { Entry, SumpKey } from '@winter-jar/core';
+import { holdsDenserOil, type Entry, type SumpKey } from '@winter-jar/core';
 import { Caution } from '../ui/caution.js';
 import { QuantityField } from '../ui/quantity-field.js';
 import { quantityText } from '../ui/quantity-text.js';
@@ -27,7 +27,6 @@ function Bleed(props: EntryPageProps) {
   const { page, correctId } = props;
   const units = useUnits();
   const { zone } = page.row;
-  const denser = page.setUp.product?.base === 'pfpe';
 
   function read(v: BleedValues): Said<'bleed'> {
     const fields = fieldReader(units);
@@ -67,6 +66,7 @@ function Bleed(props: EntryPageProps) {
     correctId,
   });
   const { values, set, error } = form;
+  const denser = holdsDenserOil(page.state, page.setUp, values.sump);
 
   return (
     <EntryScreen title="Bleed settled water" props={props} form={form} saveWords="Save the bleed">

@@ -1,3 +1,4 @@
+import { equipmentOf } from '@winter-jar/core';
 import { Chips } from '../ui/chips.js';
 import { TextField } from '../ui/field.js';
 import { QuantityField } from '../ui/quantity-field.js';
@@ -55,7 +56,7 @@ function LogRun(props: EntryPageProps) {
     correctId,
   });
   const { values, set, error } = form;
-  const equipment = page.setUp.house.equipment[values.equipmentId] ?? page.setUp.equipment;
+  const equipment = equipmentOf(values.equipmentId, page.setUp);
   const countsCycles = Boolean(equipment.cyclesPerRun);
   const running = values.mode === 'started';
 

@@ -1,5 +1,5 @@
 import type { PumpPage } from '@winter-jar/contracts';
-import { heldAgainst, parseQuantity, type PressureHeld } from '@winter-jar/core';
+import { equipmentOf, heldAgainst, parseQuantity, type PressureHeld } from '@winter-jar/core';
 import type { Print } from '../app/use-print.js';
 import { useUnits } from '../app/use-units.js';
 import { PRESSURE_BOUNDS, type RunValues } from './run-form.js';
@@ -22,8 +22,7 @@ export function heldWords(held: PressureHeld, print: Print): string {
 /** What the pressures typed mean for this set, live. */
 export function PressuresHeld({ values, page, print }: { values: RunValues; page: PumpPage; print: Print }) {
   const units = useUnits();
-  const { house } = page.setUp;
-  const equipment = house.equipment[values.equipmentId] ?? page.setUp.equipment;
+  const equipment = equipmentOf(values.equipmentId, page.setUp);
   const read = (text: string): number | null => {
     const parsed = parseQuantity({ text, dimension: 'pressure', defaultUnit: units.pressure, ...PRESSURE_BOUNDS });
     return parsed.ok ? parsed.value : null;

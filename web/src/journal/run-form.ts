@@ -1,14 +1,16 @@
 import { MAX_RUN_MINUTES, type PumpPage } from '@winter-jar/contracts';
-import type {
-  BallastUse,
-  Dimension,
-  Entry,
-  HouseSetUp,
-  Pump,
-  RunBody,
-  SessionKind,
-  TrapReading,
-  YesNo,
+import {
+  equipmentIdOf,
+  equipmentOf,
+  type BallastUse,
+  type Dimension,
+  type Entry,
+  type HouseSetUp,
+  type Pump,
+  type RunBody,
+  type SessionKind,
+  type TrapReading,
+  type YesNo,
 } from '@winter-jar/core';
 import { toLocalField } from '../app/dates.js';
 import { readNumberPairs } from '../forms/number-pairs.js';
@@ -112,7 +114,7 @@ export function readRun(
   { page, units, nowMs }: { page: PumpPage; units: Units; nowMs: number },
 ): Said<'run'> {
   const { house } = page.setUp;
-  const equipment = house.equipment[v.equipmentId] ?? page.setUp.equipment;
+  const equipment = equipmentOf(v.equipmentId, page.setUp);
   const fields = fieldReader(units);
   const running = v.mode === 'started';
   const cycles = !running && equipment.cyclesPerRun && v.cycles.trim() !== '' ? cyclesOf(v.cycles) : null;
@@ -200,7 +202,7 @@ export function runValuesOf(
   const endedAt = new Date(endedMs).toISOString();
   return {
     materialId: body.materialId,
-    equipmentId: entry.subjects.find((s) => s.type === 'equipment')?.id ?? '',
+    equipmentId: equipmentIdOf(entry) ?? '',
     mode: entry.precision === 'day' ? 'day' : 'times',
     duration: quantityText(body.minutes, 'h'),
     start: toLocalField(happenedAt, zone),

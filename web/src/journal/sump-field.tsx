@@ -1,13 +1,7 @@
 import type { PumpPage } from '@winter-jar/contracts';
 import type { SumpKey } from '@winter-jar/core';
+import { SUMP_WORDS } from '../care/sump-words.js';
 import { Chips } from '../ui/chips.js';
-
-const SUMP_WORDS: Readonly<Record<SumpKey, string>> = {
-  oil: 'oil case',
-  gearA: 'gear end A',
-  gearB: 'gear end B',
-  sealCup: 'seal cup',
-};
 
 /** Which sump, where the pump has several. */
 export function SumpField({

@@ -178,7 +178,7 @@ function ReportVerdict({
                   <span className="pt-0.5">
                     <VerdictShape level={f.level} />
                   </span>
-                  <span>{reasonWords({ ...f, entryId: '', at: sample.at }, words).full}</span>
+                  <span>{reasonWords({ ...f, entryId: '', at: sample.at, sump: sample.sump }, words).full}</span>
                 </li>
               ))}
             </ul>

@@ -1,4 +1,4 @@
-import type { Settling } from '@winter-jar/core';
+import { holdsDenserOil, productIn, type Settling } from '@winter-jar/core';
 import type { EntryPageProps } from '../journal/entry-page.js';
 import { LEVEL_CHIPS } from '../journal/level-chips.js';
 import type { EntryForm } from '../journal/use-entry-form.js';
@@ -9,15 +9,7 @@ import { QuantityField } from '../ui/quantity-field.js';
 import { SelectField } from '../ui/select-field.js';
 import { Unfolding } from '../ui/unfolding.js';
 import { CLARITY_WORDS, chipsOf, FOAM_WORDS, PARTICLE_KIND_WORDS, PARTICLE_WORDS, SMELL_WORDS } from './look-words.js';
-import {
-  isDenser,
-  jarChoices,
-  productIn,
-  STOOD_GLASS,
-  STOOD_JAR,
-  type Odd,
-  type ReadJarValues,
-} from './read-jar-form.js';
+import { jarChoices, STOOD_GLASS, STOOD_JAR, type Odd, type ReadJarValues } from './read-jar-form.js';
 import { settlingWords } from './reading-words.js';
 
 type Form = EntryForm<ReadJarValues>;
@@ -39,7 +31,7 @@ export function JarFields({
 }) {
   const { values, set, error } = form;
   const product = productIn(page.state, page.setUp, values.sump);
-  const holdsUp = product?.waterBehaviour === 'detergent' || isDenser(page.state, page.setUp, values.sump);
+  const holdsUp = product?.waterBehaviour === 'detergent' || holdsDenserOil(page.state, page.setUp, values.sump);
   return (
     <div className="flex flex-col gap-3">
       <div className="grid grid-cols-2 gap-4 sm:grid-cols-3">

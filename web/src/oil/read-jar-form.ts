@@ -1,9 +1,9 @@
 import {
   capacityMl,
-  isDenserThanWater,
   JAR_SHAPES,
   jarShapeOf,
   parseQuantity,
+  productIn,
   settlingOf,
   shelfJar,
   type Clarity,
@@ -147,17 +147,6 @@ export const jarChoices = (setUp: PumpSetUp): { value: string; words: string; gr
   ...Object.entries(setUp.house.jarShape).map(([value, s]) => ({ value, words: s.name, group: 'Your own' })),
   ...Object.entries<JarShape>(JAR_SHAPES).map(([value, s]) => ({ value, words: s.name, group: 'Common' })),
 ];
-
-/** The oil that is in a sump now, as far as anyone has said. */
-export function productIn(state: PumpState, setUp: PumpSetUp, sump: SumpKey) {
-  const id = state.sumps.find((s) => s.key === sump)?.charge.productId ?? setUp.pump.oilProductId;
-  return (id && setUp.house.oilProduct[id]) || null;
-}
-
-export const isDenser = (state: PumpState, setUp: PumpSetUp, sump: SumpKey): boolean => {
-  const product = productIn(state, setUp, sump);
-  return product !== null && isDenserThanWater(product);
-};
 
 /** How long this oil needs in this jar, said before anything else is: it tells how long to wait. Null while the jar is not described. */
 export function settlingOfFields(v: ReadJarValues, units: Units, state: PumpState, setUp: PumpSetUp): Settling | null {

@@ -1,4 +1,4 @@
-import type { JarSeen, LookSource } from '@winter-jar/core';
+import { holdsDenserOil, type JarSeen, type LookSource } from '@winter-jar/core';
 import { useState } from 'react';
 import { useUnits } from '../app/use-units.js';
 import { useWide } from '../app/use-wide.js';
@@ -17,7 +17,6 @@ import { PhotoField } from './photo-field.js';
 import { JarFields, OilFields, StoodField } from './read-jar-fields.js';
 import {
   initialValues,
-  isDenser,
   jarOf,
   readJar,
   settlingOfFields,
@@ -114,7 +113,7 @@ function useJar(
     layers: values.layers,
     totalMl,
     shape: jarOf(values.jarShapeId, totalMl, page.setUp),
-    denser: isDenser(page.state, page.setUp, values.sump),
+    denser: holdsDenserOil(page.state, page.setUp, values.sump),
     colour: values.colour,
     hazy: values.layers.hazyMl === 0 && values.clarity !== '' && values.clarity !== 'bright',
     underlay,

@@ -1,6 +1,6 @@
 import type { PumpPage } from '@winter-jar/contracts';
 import { isHarder } from '@winter-jar/core';
-import { reasonWords, verdictWords, type Words } from '../care/messages.js';
+import { reasonKey, reasonWords, verdictWords, type Words } from '../care/messages.js';
 import type { Preview } from '../journal/use-preview.js';
 import { Verdict, VerdictShape } from '../ui/verdict.js';
 import { confidenceWords, nextLookWords, tippingWords } from './reading-words.js';
@@ -46,7 +46,7 @@ export function ReadingVerdict({
       {spoken.length > 0 ? (
         <ul className="border-t border-rule">
           {spoken.map((r) => (
-            <li key={r.code} className="flex gap-2 border-b border-rule py-2 text-[15px]">
+            <li key={reasonKey(r)} className="flex gap-2 border-b border-rule py-2 text-[15px]">
               <span className="pt-0.5">
                 <VerdictShape level={r.level} />
               </span>

@@ -3,6 +3,7 @@ import { dayWords } from '../app/dates.js';
 import { jarWords, LAYER_WORDS } from '../care/jar-words.js';
 import {
   dueWords,
+  reasonKey,
   reasonWords,
   rightAction,
   TASK_WORDS,
@@ -113,7 +114,7 @@ export function Reasons({ row, words }: { row: Pick<RoundRow, 'reasons' | 'nextT
   return (
     <ul className="list-disc pl-5 text-[15px] leading-6">
       {row.reasons.map((reason) => (
-        <li key={reason.code} className="mt-1 first:mt-0 first:font-semibold">
+        <li key={reasonKey(reason)} className="mt-1 first:mt-0 first:font-semibold">
           {reasonWords(reason, words).full}
         </li>
       ))}

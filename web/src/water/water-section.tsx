@@ -67,7 +67,15 @@ function Budget({ story, page, words }: { story: WaterStory; page: PumpPage; wor
 const grams = (g: number): string => `${Math.round(g).toLocaleString('en-GB')}\u00a0g`;
 
 /** Taken in and expected in the oil are kept apart, run by run. */
-function RunsTable({ story, page, words }: { story: WaterStory; page: PumpPage; words: Words }) {
+export function RunsTable({
+  story,
+  page,
+  words,
+}: {
+  story: Pick<WaterStory, 'runs'>;
+  page: Pick<PumpPage, 'setUp'>;
+  words: Words;
+}) {
   if (story.runs.length === 0) return null;
   return (
     <details>
@@ -86,7 +94,7 @@ function RunsTable({ story, page, words }: { story: WaterStory; page: PumpPage; 
             {[...story.runs].reverse().map(({ entryId, at, materialId, water }) => (
               <tr key={entryId} className="border-b border-rule-soft align-top">
                 <td className="py-2 pr-3">
-                  {dayWords(at, words.zone, words.now)} · {page.row.materialNames[materialId] ?? materialId}
+                  {dayWords(at, words.zone, words.now)} · {page.setUp.house.material[materialId]?.name ?? materialId}
                 </td>
                 {water.ok ? (
                   <>

@@ -1,0 +1,76 @@
+import type { PumpState } from '../care/index.js';
+import type { Entry, EntryKind } from '../journal/index.js';
+import { labReadingOf, type Finding as OfVerdict, type FindingCode } from '../oil/index.js';
+import type { FindingId, StateOf } from './all-findings.js';
+import { LEAST_CERTAINTY, says, type Evidence, type SaidOfFinding } from './evidence.js';
+import { PARTICLE_SIGNS, SMELL_SIGNS } from './look-signs.js';
+
+type Sign = { [F in FindingId]: readonly [id: F, state: StateOf<F>] }[FindingId];
+
+/** What each finding of the verdict is among the signs of the diagnosis; the compiler checks that none is forgotten. */
+const SIGNS_OF: { readonly [C in FindingCode]: (found: Extract<OfVerdict, { code: C }>) => readonly Sign[] } = {
+  // So much of the charge: whether it is more than its runs explain is another finding.
+  water: () => [],
+  waterAboveExpected: ({ level }) => [['water', level === 'lookSooner' ? 'more' : 'farMore']],
+  waterAtPickUp: () => [],
+  levelFromWater: () => [['level', 'high']],
+  cream: () => [['cream', 'yes']],
+  creamThroughout: () => [
+    ['cream', 'yes'],
+    ['haze', 'hazy'],
+  ],
+  clarity: () => [['haze', 'hazy']],
+  // How dark it is says less than how fast it came.
+  colour: () => [],
+  darkAgain: () => [['darkAfterChange', 'yes']],
+  sludge: () => [['sludge', 'yes']],
+  particles: ({ kinds }) =>
+    kinds.flatMap((kind): Sign[] => {
+      const id = kind === 'brown' ? null : PARTICLE_SIGNS[kind];
+      return id ? [[id, 'yes']] : [];
+    }),
+  smell: ({ smell }) => [['smell', SMELL_SIGNS[smell]]],
+  foam: () => [['foam', 'yes']],
+  // A hair outside the marks is neither low nor high.
+  level: ({ found }) => (found === 'hair' ? [] : [['level', found === 'high' ? 'high' : 'low']]),
+  thrownOil: () => [['exhaustMist', 'thrown']],
+  viscosity: ({ thinner }) => [['thickness', thinner ? 'thin' : 'thick']],
+  labWater: () => [],
+  iron: () => [['iron', 'raised']],
+  ironRate: () => [['iron', 'raised']],
+  wear: () => [['iron', 'raised']],
+  acid: () => [['acid', 'raised']],
+  base: () => [['acid', 'raised']],
+  otherProduct: () => [['productChanged', 'yes']],
+  unknownAge: () => [],
+  goneCharge: () => [],
+};
+
+const signsOf = (found: OfVerdict): readonly Sign[] =>
+  (SIGNS_OF[found.code] as (f: OfVerdict) => readonly Sign[])(found);
+
+const kindOf = (found: OfVerdict): EntryKind =>
+  labReadingOf(found) ? 'labResult' : found.code === 'otherProduct' ? 'change' : 'look';
+
+/** What the verdict on the oil holds until it is answered, as signs. */
+export const evidenceOfVerdict = ({ sumps }: PumpState): SaidOfFinding[] =>
+  (sumps.find((s) => s.key === 'oil')?.findings ?? []).flatMap((found) =>
+    signsOf(found).map(([id, state]) => {
+      const source = { id: found.entryId, kind: kindOf(found), happenedAt: found.at } as Entry;
+      return says(source, id, state as never);
+    }),
+  );
+
+/**
+ * What stands in the verdict has been answered by nothing: no other word overrules it, such as a jar that had not stood its time, and
+ * it never fades so far that it counts as not known.
+ */
+export function withVerdict(known: readonly Evidence[], verdict: readonly Evidence[]): Evidence[] {
+  const standing = verdict.map((one) => {
+    const said = known.find((k) => k.id === one.id);
+    // The look or report itself says it nearer to its words.
+    const same = said?.state === one.state ? said : one;
+    return { ...same, certainty: Math.max(same.certainty, LEAST_CERTAINTY) };
+  });
+  return [...known.filter((k) => !standing.some((s) => s.id === k.id)), ...standing];
+}
