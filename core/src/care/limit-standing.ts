@@ -1,8 +1,8 @@
-import type { CareRules, LimitSource, ResolvedLimit } from './care-rules.js';
+import type { LimitSource, ResolvedLimit } from '../set-up/care-rules.js';
 import { forecastLimit, type DueForecast, type Usage } from './due-forecast.js';
 import type { Measure } from './presets.js';
-import type { Counts, PumpState, Since } from './state.js';
-import type { TaskId } from './tasks.js';
+import { usedSince } from './limit-use.js';
+import type { Counts, Since } from './state.js';
 
 export interface LimitStanding {
   readonly measure: Measure;
@@ -22,21 +22,6 @@ export interface LimitStanding {
 export interface NextRun {
   readonly weight: number;
   readonly hours: number;
-}
-
-const PER_UNIT: Readonly<Record<Exclude<Measure, 'days'>, { count: keyof Counts; size: number }>> = {
-  runs: { count: 'runs', size: 1 },
-  weight: { count: 'weightMilli', size: 1000 },
-  hours: { count: 'minutes', size: 60 },
-  changes: { count: 'changes', size: 1 },
-};
-
-/** How much of a measure has been used since a moment. */
-export function usedSince(input: { measure: Measure; since: Since; totals: Counts; todayDay: number }): number {
-  const { measure, since, totals, todayDay } = input;
-  if (measure === 'days') return Math.max(0, todayDay - since.day);
-  const { count, size } = PER_UNIT[measure];
-  return (totals[count] - since.counts[count]) / size;
 }
 
 function usedByNextRun(measure: Measure, nextRun: NextRun): number {
@@ -69,30 +54,4 @@ export function limitStanding(input: {
     withinNextRun: !reached && measure !== 'changes' && used + usedByNextRun(measure, nextRun) >= value,
     forecast: reached ? null : forecastLimit({ measure, left, usage }),
   };
-}
-
-/** Since when a task counts: its charge for the oil, the last time it was done, else the pump's start. Null before the first entry. */
-export function sinceOf(state: PumpState, task: TaskId): Since | null {
-  if (task === 'oilChange') return state.sumps.find((s) => s.key === 'oil')?.charge.since ?? state.start;
-  if (task === 'boosterOil') {
-    const ends = state.sumps.filter((s) => s.key === 'gearA' || s.key === 'gearB').map((s) => s.charge.since);
-    return (
-      ends.reduce<Since | null>((oldest, s) => (oldest === null || s.at < oldest.at ? s : oldest), null) ?? state.start
-    );
-  }
-  return state.tasks[task] ?? state.start;
-}
-
-/** The limits of a task; the first charge of a new or overhauled pump has the running-in limit besides. */
-export function limitsOf(rules: CareRules, task: TaskId, runningIn: boolean): readonly ResolvedLimit[] {
-  const limits = rules.tasks.find((t) => t.task === task)?.limits ?? [];
-  if (task !== 'oilChange' || !runningIn) return limits;
-  const hours: ResolvedLimit = { measure: 'hours', value: rules.runningInHours, from: 'runningIn' };
-  return [...limits.filter((l) => l.measure !== 'hours' || l.value < hours.value), hours];
-}
-
-/** True while the oil in a new or overhauled pump is still its first charge. */
-export function isRunningIn(state: PumpState, overhauledAt: string | null | undefined): boolean {
-  const charge = state.sumps.find((s) => s.key === 'oil')?.charge;
-  return Boolean(overhauledAt && charge && charge.since.at <= overhauledAt);
 }

@@ -1,4 +1,5 @@
-import type { PumpKind, PumpModel } from '../set-up/index.js';
+/** What a pump is: oil-sealed vanes, a mechanical booster in front of one, or a dry pump beside it. */
+export type PumpKind = 'vane' | 'booster' | 'dry';
 
 /** Every service task that can have limits. Words for them live in the interface. */
 export type TaskId =
@@ -48,6 +49,6 @@ export const TASKS: readonly Task[] = [
   { id: 'tipSeals', kinds: ['dry'], doneBy: 'done' },
 ];
 
-export function tasksOf(model: Pick<PumpModel, 'kind' | 'hasOilFilter'>): Task[] {
+export function tasksOf(model: { readonly kind: PumpKind; readonly hasOilFilter: boolean }): Task[] {
   return TASKS.filter((t) => t.kinds.includes(model.kind) && (!t.needsOilFilter || model.hasOilFilter));
 }

@@ -1,8 +1,5 @@
+import type { VerdictLevel } from './verdict-level.js';
 import type { Clarity, ParticleAmount, ParticleKind, Smell, WearSign } from '../journal/index.js';
-
-/** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
-export type VerdictLevel = 'runOn' | 'lookSooner' | 'beforeNextRun' | 'stop';
-export const VERDICT_LEVELS: readonly VerdictLevel[] = ['runOn', 'lookSooner', 'beforeNextRun', 'stop'];
 
 /** What the third verdict says before "before next run", and what the large button offers. */
 export type Act =
@@ -147,12 +144,6 @@ export type OilFinding = FindingBase &
 export type Finding = OilFinding & { readonly entryId: string; readonly at: string };
 
 export type FindingOf<C extends FindingCode> = Extract<OilFinding, { readonly code: C }>;
-
-export const isHarder = (a: VerdictLevel, b: VerdictLevel): boolean =>
-  VERDICT_LEVELS.indexOf(a) > VERDICT_LEVELS.indexOf(b);
-
-export const worstLevel = (levels: readonly VerdictLevel[]): VerdictLevel =>
-  levels.reduce<VerdictLevel>((worst, l) => (isHarder(l, worst) ? l : worst), 'runOn');
 
 /** Level is a task, not a state of the oil. */
 export const isLevelTask = ({ code }: Pick<OilFinding, 'code'>): boolean => code === 'level' || code === 'thrownOil';

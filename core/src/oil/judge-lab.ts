@@ -3,7 +3,7 @@ import type { OilProduct } from '../set-up/index.js';
 import type { Act, FindingCode, OilFinding } from './finding.js';
 import { stepPassed, type LimitLevel, type OilLimits } from './oil-limits.js';
 import { isDenserThanWater } from './settling.js';
-import { median } from './trend.js';
+import { median } from './median.js';
 import { waterSolubilityPpm } from './water-solubility.js';
 
 export type LabProduct = Pick<OilProduct, 'base' | 'waterBehaviour' | 'densityKgM3'> &

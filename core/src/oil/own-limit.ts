@@ -1,4 +1,4 @@
-import { median } from './trend.js';
+import { median } from './median.js';
 
 /** From so many ended charges on, a pump has a usual of its own. */
 export const LEAST_FOR_OWN_LIMIT = 5;

@@ -1,3 +1,5 @@
+import { median } from './median.js';
+
 /** Fewer values than this cannot show a trend at all: with four, even a perfect row happens one time in twelve. */
 export const LEAST_FOR_TREND = 5;
 const CERTAIN_BELOW = 0.05;
@@ -39,15 +41,6 @@ export function trendOf({ values }: { values: readonly number[] }): Trend {
   const p = method === 'exact' ? exactP(n, s) : normalP(values, s);
   const verdict = n < LEAST_FOR_TREND ? 'tooFew' : p >= CERTAIN_BELOW ? 'none' : s > 0 ? 'rising' : 'falling';
   return { n, s, p, slope: median(slopes), method, verdict };
-}
-
-/** Median of numbers; 0 of none. */
-export function median(values: readonly number[]): number {
-  if (values.length === 0) return 0;
-  const sorted = [...values].sort((a, b) => a - b);
-  const middle = sorted.length >> 1;
-  const high = sorted[middle] ?? 0;
-  return sorted.length % 2 === 1 ? high : ((sorted[middle - 1] ?? 0) + high) / 2;
 }
 
 /** From the number of orders of n values with so many falling pairs (Kendall 1975, chapter 5), counted up value by value. */

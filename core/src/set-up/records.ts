@@ -4,7 +4,6 @@ import type { JarShape, SparseOilLimits } from '../oil/index.js';
 
 /** The four kinds of customer of domain section 1, and what lies beside them. */
 export type Process = 'freezeDrying' | 'packaging' | 'composites' | 'industrial';
-export type PumpKind = 'vane' | 'booster' | 'dry';
 export type OilBase = 'mineral' | 'synthetic' | 'ester' | 'pfpe';
 export type WaterBehaviour = 'demulsifying' | 'detergent';
 

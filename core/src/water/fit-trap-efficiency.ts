@@ -1,3 +1,4 @@
+import { weightedQuantile } from '../oil/weighted-quantile.js';
 import { READING_SD_ML } from './constants.js';
 
 /** Water found after some runs, and what those runs should have left for a trap of any efficiency. */
@@ -36,21 +37,6 @@ const PRIOR_WIDTH = (INTERVAL.high - INTERVAL.low) * (PRIOR.high - PRIOR.low);
 /** Log density of Student's t, without its constant. */
 const logT = (z: number): number => (-(DEGREES_OF_FREEDOM + 1) / 2) * Math.log(1 + (z * z) / DEGREES_OF_FREEDOM);
 
-/** The value below which a share of the weights lies, between grid points. */
-function quantile(values: readonly number[], weights: readonly number[], share: number): number {
-  const total = weights.reduce((a, b) => a + b, 0);
-  let below = 0;
-  for (const [i, value] of values.entries()) {
-    const weight = (weights[i] ?? 0) / total;
-    if (below + weight >= share) {
-      const before = values[i - 1] ?? value;
-      return weight === 0 ? value : before + (value - before) * ((share - below) / weight);
-    }
-    below += weight;
-  }
-  return values.at(-1) ?? NaN;
-}
-
 /**
  * How good a cold trap is, from the water that was found after runs with known trap temperatures: the posterior on a grid,
  * for a uniform prior on 0.1-1, Student-t errors (4 degrees of freedom) and an unknown relative scatter, over which it is
@@ -77,14 +63,14 @@ export function fitTrapEfficiency(segments: readonly WaterSegment[]): TrapFit {
   const weights = logs.map((row) => row.map((log) => Math.exp(log - top)));
   const ofEfficiency = weights.map((row) => row.reduce((a, b) => a + b, 0));
   const ofScatter = SCATTERS.map((_, k) => weights.reduce((sum, row) => sum + (row[k] ?? 0), 0));
-  const at = (share: number) => quantile(grid, ofEfficiency, share);
+  const at = (share: number) => weightedQuantile(grid, ofEfficiency, share);
   const [low, efficiency, high] = [at(INTERVAL.low), at(INTERVAL.middle), at(INTERVAL.high)];
   return {
     ok: true,
     efficiency,
     low,
     high,
-    scatter: quantile(SCATTERS, ofScatter, INTERVAL.middle),
+    scatter: weightedQuantile(SCATTERS, ofScatter, INTERVAL.middle),
     segments: segments.length,
     knowsEnough: high - low < PRIOR_WIDTH / 2,
   };

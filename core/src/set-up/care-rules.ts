@@ -1,4 +1,4 @@
-import type { HouseRules, OilProduct, Process, Pump, PumpModel } from '../set-up/index.js';
+import type { HouseRules, OilProduct, Process, Pump, PumpModel } from './records.js';
 import {
   CALENDAR_LIMIT_DAYS,
   HOUSE_LIMITS,
@@ -8,8 +8,8 @@ import {
   RUNNING_IN_HOURS,
   type Measure,
   type PresetId,
-} from './presets.js';
-import { tasksOf, type TaskId } from './tasks.js';
+} from '../care/presets.js';
+import { tasksOf, type TaskId } from '../care/tasks.js';
 
 /** Where a limit's value comes from, the nearest to the pump winning. */
 export type LimitSource = 'preset' | 'house' | 'model' | 'product' | 'pump' | 'calendar' | 'runningIn';
