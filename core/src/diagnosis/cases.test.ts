@@ -1,6 +1,7 @@
 // Longer than a file should be: one table of cases, each a story of the trade.
 import type { Process } from '../set-up/index.js';
-import { diagnose, type CauseId } from './index.js';
+import { diagnose } from './diagnose.js';
+import type { CauseId } from './all-causes.js';
 
 type Findings = Readonly<Record<string, string>>;
 type Case = readonly [story: string, process: Process, findings: Findings, ...expected: CauseId[]];

@@ -1,10 +1,11 @@
-import { rebuild, standingAt, step, initialState, type PumpState } from '../care/index.js';
+import { rebuild, step, initialState, type PumpState } from '../fold/index.js';
+import { standingAt } from '../standing/index.js';
 import type { Entry, EntryBodies } from '../journal/index.js';
 import type { Finding, FindingCode } from '../oil/index.js';
 import { setUpBook, type SetUpBook, type SetUpVersion } from '../set-up/index.js';
 import { longYardEntries, longYardVersions } from '../testing/long-yard.js';
 import { at, changeAt, entryAt, lookAt, runAt, START, versionsOf, type YardOptions } from '../testing/small-yard.js';
-import { gatherEvidence } from './index.js';
+import { gatherEvidence } from './gather.js';
 
 type Bodies = Readonly<Record<string, object>>;
 

@@ -1,4 +1,4 @@
-import { labReading, type PumpState } from '../care/index.js';
+import { labReading, type PumpState } from '../fold/index.js';
 import type { Entry, LabReading } from '../journal/index.js';
 import { labReadingOf } from '../oil/index.js';
 import type { SetUpBook } from '../set-up/index.js';

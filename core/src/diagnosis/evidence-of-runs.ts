@@ -1,5 +1,5 @@
 import type { Entry } from '../journal/index.js';
-import { ownLimit } from '../oil/index.js';
+import { ownLimit } from '../statistics/index.js';
 import { equipmentOfRun, type Equipment, type Material, type PumpSetUp } from '../set-up/index.js';
 import { effectiveTrapTempC } from '../water/index.js';
 import type { FindingId } from './all-findings.js';

@@ -1,4 +1,6 @@
-import { isRunningIn, standingAt, type PumpState, type TaskId } from '../care/index.js';
+import { isRunningIn, type PumpState } from '../fold/index.js';
+import { standingAt } from '../standing/index.js';
+import type { TaskId } from '../limits/index.js';
 import type { Entry } from '../journal/index.js';
 import type { PumpSetUp } from '../set-up/index.js';
 import { says, type SaidOfFinding } from './evidence.js';

@@ -1,4 +1,4 @@
-import type { PumpState } from '../care/index.js';
+import type { PumpState } from '../fold/index.js';
 import type { Entry, EntryKind } from '../journal/index.js';
 import { labReadingOf, type Finding as OfVerdict, type FindingCode } from '../oil/index.js';
 import type { FindingId, StateOf } from './all-findings.js';

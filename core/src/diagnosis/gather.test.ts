@@ -1,8 +1,9 @@
 import { at, bookOf, caseAt, changeAt, entryAt, foundAt, lookAt, runAt, versionsOf } from '../testing/small-yard.js';
-import { rebuild } from '../care/index.js';
+import { rebuild } from '../fold/index.js';
 import type { Entry } from '../journal/index.js';
 import { setUpBook, type SetUpVersion } from '../set-up/index.js';
-import { gatherEvidence, rank } from './index.js';
+import { gatherEvidence } from './gather.js';
+import { rank } from './rank.js';
 
 const NOW = 300;
 function evidence(entries: Entry[], now = NOW) {

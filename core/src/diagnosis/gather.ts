@@ -1,4 +1,4 @@
-import { saysWater, type Charge, type PumpState } from '../care/index.js';
+import { saysWater, type Charge, type PumpState } from '../fold/index.js';
 import { caseIdOf, type Entry } from '../journal/index.js';
 import type { SetUpBook } from '../set-up/index.js';
 import { FINDINGS } from './all-findings.js';

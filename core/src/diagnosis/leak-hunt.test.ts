@@ -1,4 +1,5 @@
-import { CHECKS, FINDINGS } from './index.js';
+import { CHECKS } from './all-checks.js';
+import { FINDINGS } from './all-findings.js';
 import { huntStanding, LEAK_STEPS } from './leak-hunt.js';
 
 const said = (steps: Record<string, boolean>) =>

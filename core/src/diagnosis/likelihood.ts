@@ -1,7 +1,7 @@
 import { CAUSE_IDS, causeOf } from './causes-in-order.js';
 import { column, LAST, PARENT, SETS } from './cause-sets.js';
 import { FINDINGS, type FindingId } from './all-findings.js';
-import { type Finding } from './finding.js';
+import type { Finding } from './finding.js';
 
 /** How often a cause brings the states of one sign about: one number per state, the first being what is left for the usual state. */
 type States = readonly number[];

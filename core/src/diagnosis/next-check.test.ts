@@ -1,14 +1,9 @@
-import {
-  CAUSES,
-  CHECKS,
-  FINDINGS,
-  nextChecks,
-  rank,
-  type CheckId,
-  type Finding,
-  type FindingId,
-  type Found,
-} from './index.js';
+import { CAUSES } from './all-causes.js';
+import { CHECKS, type CheckId } from './all-checks.js';
+import { FINDINGS, type FindingId, type Found } from './all-findings.js';
+import { nextChecks } from './next-check.js';
+import { rank } from './rank.js';
+import type { Finding } from './finding.js';
 import { likelihoodOf, stateProbabilities } from './likelihood.js';
 import { SETS } from './cause-sets.js';
 

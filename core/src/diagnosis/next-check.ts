@@ -3,7 +3,7 @@ import { CHECKS, type CheckId } from './all-checks.js';
 import { CAUSE_IDS, causeOf } from './causes-in-order.js';
 import type { Check } from './check.js';
 import { FINDINGS, type FindingId } from './all-findings.js';
-import { type Finding } from './finding.js';
+import type { Finding } from './finding.js';
 import { column, MEMBERS, NO_CAUSE, SETS } from './cause-sets.js';
 import { likelihoodOf } from './likelihood.js';
 import { posteriorOf, type Asked, type Posterior } from './rank.js';

@@ -1,4 +1,6 @@
-import { CAUSES, priorsAfter, rank, type CauseId } from './index.js';
+import { CAUSES, type CauseId } from './all-causes.js';
+import { priorsAfter } from './priors-after.js';
+import { rank } from './rank.js';
 
 const tradesPrior = (id: CauseId) => (CAUSES[id].prior as { freezeDrying: number }).freezeDrying;
 const after = (...cases: Parameters<typeof priorsAfter>[0]['cases'][number][]) =>

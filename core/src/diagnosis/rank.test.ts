@@ -1,4 +1,7 @@
-import { CAUSES, diagnose, FINDINGS, rank, type CauseId, type Found } from './index.js';
+import { CAUSES, type CauseId } from './all-causes.js';
+import { diagnose } from './diagnose.js';
+import { FINDINGS, type Found } from './all-findings.js';
+import { rank } from './rank.js';
 
 const found = (findings: Readonly<Record<string, string>>): Found[] =>
   Object.entries(findings).map(([id, state]) => ({ id, state }) as Found);

@@ -2,7 +2,7 @@ import type { Process } from '../set-up/index.js';
 import type { CauseId } from './all-causes.js';
 import type { Cause } from './cause.js';
 import { FINDINGS, type FindingId, type Found } from './all-findings.js';
-import { type Finding } from './finding.js';
+import type { Finding } from './finding.js';
 import { CAUSE_IDS, causeOf } from './causes-in-order.js';
 import { column, MEMBERS, NO_CAUSE, SETS } from './cause-sets.js';
 import { softened } from './likelihood.js';

@@ -1,4 +1,5 @@
-import { rank, sharesInSteps, type Asked } from './index.js';
+import { rank, type Asked } from './rank.js';
+import { sharesInSteps } from './share-steps.js';
 
 const asked: Asked = {
   process: 'freezeDrying',

@@ -1,5 +1,6 @@
 import { seededRandom } from '../simulate/random.js';
-import { stretchesOf, suspectMaterials, type Stretch, type SuspectEvent } from './index.js';
+import { stretchesOf, type Stretch, type SuspectEvent } from './stretches.js';
+import { suspectMaterials } from './suspect-material.js';
 
 const alone = (materialId: string, n: number, came: number): Stretch[] =>
   Array.from({ length: n }, (_, i) => ({ runs: { [materialId]: 1 }, came: i < came }));

@@ -1,4 +1,4 @@
-import type { VerdictLevel } from './verdict-level.js';
+import type { VerdictLevel } from '../limits/index.js';
 import type { Clarity, ParticleAmount, ParticleKind, Smell, WearSign } from '../journal/index.js';
 
 /** What the third verdict says before "before next run", and what the large button offers. */

@@ -1,70 +1,22 @@
+export { type Confidence, confidenceOf, type Doubt } from './confidence.js';
 export {
-  isHarder,
-  isLevelTask,
-  outlivesChange,
-  VERDICT_LEVELS,
-  worstLevel,
   type Act,
   type AnsweredBy,
   type Finding,
   type FindingCode,
+  isLevelTask,
   type OilFinding,
-  type VerdictLevel,
+  outlivesChange,
 } from './finding.js';
-export {
-  capacityMl,
-  JAR_SHAPES,
-  jarHeightMm,
-  jarShapeIssue,
-  jarShapeOf,
-  jarVolumeMl,
-  shelfJar,
-  type JarShape,
-} from './jar-shape.js';
-export { confidenceOf, type Confidence, type Doubt } from './confidence.js';
 export { isDirty } from './is-dirty.js';
+export { ironRatePer100h, type JudgedLab, labReadingOf } from './judge-lab.js';
 export { levelFinding } from './judge-level.js';
-export { toUl, waterUlOf } from './judge.js';
-export {
-  LAB_SIGNS,
-  LAB_STEPS,
-  LIMIT_LEVELS,
-  OIL_LIMITS,
-  OIL_SIGNS,
-  OIL_STEPS,
-  resolveOilLimits,
-  stepPassed,
-  type LimitLevel,
-  type OilLimits,
-  type SignId,
-  type SparseOilLimits,
-  type StepId,
-  type StepKey,
-} from './oil-limits.js';
-export {
-  isOfGoneCharge,
-  onNewCharge,
-  readOil,
-  type ChargeSeen,
-  type GoneCharge,
-  type JudgedProduct,
-  type LookInContext,
-  type OilReading,
-} from './read-oil.js';
-export { ironRatePer100h, labReadingOf } from './judge-lab.js';
-export { iso4406Code } from './particle-code.js';
-export {
-  readLab,
-  type JudgedLab,
-  type LabCharge,
-  type LabProduct,
-  type LabReport,
-  type NotJudged,
-} from './read-lab.js';
-export { isDenserThanWater, SETTLING, settlingOf, stokesSettlingMmPerH, type Settling } from './settling.js';
-export { kinematicViscosityMm2s } from './viscosity.js';
+export { type ChargeSeen, type GoneCharge, type JudgedProduct, toUl, waterUlOf } from './judge.js';
 export { nextLook, type NextLook } from './next-look.js';
-export { ownLimit } from './own-limit.js';
-export { trendOf, type Trend } from './trend.js';
+export { iso4406Code } from './particle-code.js';
+export { type LabReport, type NotJudged, readLab } from './read-lab.js';
+export { type LookInContext, type OilReading, onNewCharge, readOil } from './read-oil.js';
+export { isDenserThanWater, type Settling, SETTLING, settlingOf, stokesSettlingMmPerH } from './settling.js';
+export { kinematicViscosityMm2s } from './viscosity.js';
 export { waterSolubilityPpm } from './water-solubility.js';
-export { whatWouldChange, type Dragged, type Tipping } from './what-would-change.js';
+export { type Dragged, type Tipping, whatWouldChange } from './what-would-change.js';

@@ -1,9 +1,11 @@
 // Longer than a file should be: one table of jars, each a story of the trade.
 import type { LookBody } from '../journal/index.js';
 import type { OilProduct } from '../set-up/index.js';
-import type { Act, FindingCode, VerdictLevel } from './finding.js';
-import { OIL_LIMITS } from './oil-limits.js';
-import { readOil, type ChargeSeen } from './read-oil.js';
+import type { Act, FindingCode } from './finding.js';
+import type { VerdictLevel } from '../limits/verdict-level.js';
+import { OIL_LIMITS } from '../limits/oil-limits.js';
+import { readOil } from './read-oil.js';
+import type { ChargeSeen } from './judge.js';
 
 /**
  * Sixty-odd jars and glasses judged by the table and the special rules of the trade, not by what the engine says.

@@ -1,6 +1,6 @@
 import { purgeOr, toUl, type Judge } from './judge.js';
-import { worstLevel, type Act, type VerdictLevel } from './finding.js';
-import { stepPassed, type OilLimits } from './oil-limits.js';
+import { worstLevel, type VerdictLevel, stepPassed, type OilLimits } from '../limits/index.js';
+import type { Act } from './finding.js';
 
 const ASK_AGAIN = 'changeOrClearLook' as const;
 

@@ -1,5 +1,5 @@
 import type { Judge, Judged } from './judge.js';
-import { DARK_AGAIN_RUNS, stepPassed, type StepId } from './oil-limits.js';
+import { DARK_AGAIN_RUNS, stepPassed, type StepId } from '../limits/index.js';
 
 /** Detergent, ester and dyed oils turn darker without harm; PFPE is not judged by colour at all. */
 function colourStep({ product }: Judged): StepId | null {

@@ -1,9 +1,9 @@
 import type { LabReading, LabValues, WearSign } from '../journal/index.js';
 import type { OilProduct } from '../set-up/index.js';
 import type { Act, FindingCode, OilFinding } from './finding.js';
-import { stepPassed, type LimitLevel, type OilLimits } from './oil-limits.js';
+import { stepPassed, type LimitLevel, type OilLimits } from '../limits/index.js';
 import { isDenserThanWater } from './settling.js';
-import { median } from './median.js';
+import { median } from '../statistics/index.js';
 import { waterSolubilityPpm } from './water-solubility.js';
 
 export type LabProduct = Pick<OilProduct, 'base' | 'waterBehaviour' | 'densityKgM3'> &

@@ -1,7 +1,6 @@
 import type { ParticleKind } from '../journal/index.js';
 import { toUl, type Judge, type Judged } from './judge.js';
-import { worstLevel, type VerdictLevel } from './finding.js';
-import { METAL_EXPECTED_HOURS, stepPassed } from './oil-limits.js';
+import { worstLevel, type VerdictLevel, METAL_EXPECTED_HOURS, stepPassed } from '../limits/index.js';
 
 const SLUDGE_ACTS = { lookSooner: 'look', beforeNextRun: 'flush', stop: 'washHousing' } as const;
 

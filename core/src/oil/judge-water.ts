@@ -1,7 +1,7 @@
 import { foundUlOf, toUl, type Judge } from './judge.js';
-import { isHarder, type Act } from './finding.js';
+import { isHarder, stepPassed, type LimitLevel } from '../limits/index.js';
+import type { Act } from './finding.js';
 import { isDenserThanWater } from './settling.js';
-import { stepPassed, type LimitLevel } from './oil-limits.js';
 
 const answeredBy = 'bleedOrPurgeThenLook' as const;
 

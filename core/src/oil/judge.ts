@@ -1,7 +1,7 @@
 import type { LookBody } from '../journal/index.js';
 import type { OilProduct } from '../set-up/index.js';
 import type { OilFinding } from './finding.js';
-import type { OilLimits } from './oil-limits.js';
+import type { OilLimits } from '../limits/index.js';
 
 export type JudgedProduct = Pick<OilProduct, 'base' | 'waterBehaviour' | 'freshColour' | 'densityKgM3'> &
   Partial<Pick<OilProduct, 'dyed' | 'viscosity40Mm2s' | 'viscosity100Mm2s'>>;

@@ -1,8 +1,10 @@
 import type { LabValues, WearSign } from '../journal/index.js';
 import type { OilProduct } from '../set-up/index.js';
-import type { Act, FindingCode, VerdictLevel } from './finding.js';
-import { OIL_LIMITS } from './oil-limits.js';
-import { readLab, type LabCharge } from './read-lab.js';
+import type { Act, FindingCode } from './finding.js';
+import type { VerdictLevel } from '../limits/verdict-level.js';
+import { OIL_LIMITS } from '../limits/oil-limits.js';
+import { readLab } from './read-lab.js';
+import type { LabCharge } from './judge-lab.js';
 
 /** Lab reports judged by the table and the special rules of the trade, not by what the engine says. */
 type Oil = Partial<OilProduct> & Pick<OilProduct, 'base' | 'waterBehaviour' | 'densityKgM3'>;

@@ -1,10 +1,11 @@
 import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { LAB_READINGS, type LabReading } from '../journal/index.js';
-import { isHarder } from './finding.js';
-import { OIL_LIMITS, resolveOilLimits } from './oil-limits.js';
+import { isHarder } from '../limits/verdict-level.js';
+import { OIL_LIMITS, resolveOilLimits } from '../limits/oil-limits.js';
 import { iso4406Code } from './particle-code.js';
-import { readLab, type JudgedLab } from './read-lab.js';
+import { readLab } from './read-lab.js';
+import type { JudgedLab } from './judge-lab.js';
 import { waterSolubilityPpm } from './water-solubility.js';
 
 const reference = JSON.parse(readFileSync(new URL('../../reference/core-values.json', import.meta.url), 'utf8')) as {

@@ -1,9 +1,8 @@
 import { LAB_READINGS, type LabReading } from '../journal/index.js';
-import type { Act, OilFinding, VerdictLevel } from './finding.js';
+import type { Act, OilFinding } from './finding.js';
+import type { VerdictLevel } from '../limits/index.js';
 import { LAB_JUDGES, type JudgedLab } from './judge-lab.js';
 import { worstFirst } from './read-oil.js';
-
-export type { JudgedLab, LabCharge, LabProduct } from './judge-lab.js';
 
 /** Why a figure of the report is kept but not judged. */
 export type NotJudged = 'noFreshValue' | 'noLimitForThisOil';

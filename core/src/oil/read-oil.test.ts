@@ -1,10 +1,11 @@
 import fc from 'fast-check';
 import { CLARITIES, FOAMS, LEVELS, LOOK_SOURCES, PARTICLE_AMOUNTS, SMELLS, type LookBody } from '../journal/index.js';
 import { confidenceOf } from './confidence.js';
-import { VERDICT_LEVELS, type VerdictLevel } from './finding.js';
+import { VERDICT_LEVELS, type VerdictLevel } from '../limits/verdict-level.js';
 import { nextLook } from './next-look.js';
-import { OIL_LIMITS, resolveOilLimits } from './oil-limits.js';
-import { readOil, type ChargeSeen } from './read-oil.js';
+import { OIL_LIMITS, resolveOilLimits } from '../limits/oil-limits.js';
+import { readOil } from './read-oil.js';
+import type { ChargeSeen } from './judge.js';
 import { whatWouldChange } from './what-would-change.js';
 
 const rank = (level: VerdictLevel) => VERDICT_LEVELS.indexOf(level);

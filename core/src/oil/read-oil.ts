@@ -1,14 +1,6 @@
 import type { LookBody } from '../journal/index.js';
-import {
-  isLevelTask,
-  outlivesChange,
-  VERDICT_LEVELS,
-  worstLevel,
-  type Act,
-  type OilFinding,
-  type VerdictLevel,
-} from './finding.js';
-import type { JarShape } from './jar-shape.js';
+import { isLevelTask, outlivesChange, type Act, type OilFinding } from './finding.js';
+import { VERDICT_LEVELS, worstLevel, type VerdictLevel, type JarShape, type OilLimits } from '../limits/index.js';
 import { judgeClarity, judgeCream, judgeCreamThroughout, judgeFoam } from './judge-clarity.js';
 import { judgeColour, judgeDarkAgain } from './judge-colour.js';
 import { judgeLevel, judgeThrownOil } from './judge-level.js';
@@ -16,10 +8,7 @@ import { judgeSmell } from './judge-smell.js';
 import { judgeParticles, judgeSludge } from './judge-solids.js';
 import { judgeLevelFromWater, judgeUnexpectedWater, judgeWater, judgeWaterAtPickUp } from './judge-water.js';
 import type { ChargeSeen, Judge, JudgedProduct } from './judge.js';
-import type { OilLimits } from './oil-limits.js';
 import { settlingOf, type Settling } from './settling.js';
-
-export type { ChargeSeen, GoneCharge, JudgedProduct } from './judge.js';
 
 /** Every reading that is judged. A new one is one more entry here. */
 const JUDGES: readonly Judge[] = [

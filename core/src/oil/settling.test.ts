@@ -8,7 +8,7 @@ import {
   JAR_SHAPES,
   shelfJar,
   type JarShape,
-} from './jar-shape.js';
+} from '../limits/jar-shape.js';
 import { settlingOf, stokesSettlingMmPerH } from './settling.js';
 
 /** Relative tolerance of the reference values. */

@@ -1,6 +1,6 @@
 import type { LookBody } from '../journal/index.js';
 import type { OilProduct } from '../set-up/index.js';
-import { capacityMl, jarHeightMm, shelfJar, type JarShape } from './jar-shape.js';
+import { capacityMl, jarHeightMm, shelfJar, type JarShape } from '../limits/index.js';
 import { kinematicViscosityMm2s, parallelV100Mm2s } from './viscosity.js';
 
 const GRAVITY_MS2 = 9.80665;

@@ -1,5 +1,6 @@
 import type { LookBody } from '../journal/index.js';
-import { isHarder, type Act, type VerdictLevel } from './finding.js';
+import { isHarder, type VerdictLevel } from '../limits/index.js';
+import type { Act } from './finding.js';
 import { readOil, type LookInContext } from './read-oil.js';
 
 /** Readings that a person drags or steps. */

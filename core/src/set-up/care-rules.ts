@@ -8,8 +8,9 @@ import {
   RUNNING_IN_HOURS,
   type Measure,
   type PresetId,
-} from '../care/presets.js';
-import { tasksOf, type TaskId } from '../care/tasks.js';
+  tasksOf,
+  type TaskId,
+} from '../limits/index.js';
 
 /** Where a limit's value comes from, the nearest to the pump winning. */
 export type LimitSource = 'preset' | 'house' | 'model' | 'product' | 'pump' | 'calendar' | 'runningIn';

@@ -1,7 +1,7 @@
+export { type CareRules, type LimitSource, oilLifeFactor, type ResolvedLimit, resolveRules } from './care-rules.js';
+export { equipmentOf, equipmentOfRun } from './equipment-of-run.js';
+export { MATERIAL_LIBRARY } from './material-library.js';
 export {
-  PUMP_PLACES,
-  SEASONS,
-  SET_UP_KINDS,
   type Equipment,
   type HouseRules,
   type Material,
@@ -10,16 +10,17 @@ export {
   type Person,
   type Process,
   type Pump,
-  type PumpKind,
+  PUMP_PLACES,
   type PumpModel,
   type PumpPlace,
+  type Season,
+  SEASONS,
+  SET_UP_KINDS,
   type SetUpBodies,
   type SetUpKind,
   type SetUpVersion,
-  type Season,
   type Site,
   type Sump,
   type WaterBehaviour,
 } from './records.js';
-export { equipmentOf, equipmentOfRun } from './equipment-of-run.js';
-export { HOUSE_RULES_ID, setUpBook, type HouseSetUp, type PumpSetUp, type SetUpBook } from './set-up-book.js';
+export { HOUSE_RULES_ID, type HouseSetUp, type PumpSetUp, setUpBook, type SetUpBook } from './set-up-book.js';

@@ -1,6 +1,5 @@
 import type { SumpKey } from '../journal/index.js';
-import type { PresetId, SparseLimits } from '../care/index.js';
-import type { JarShape, SparseOilLimits } from '../oil/index.js';
+import type { PumpKind, PresetId, SparseLimits, JarShape, SparseOilLimits } from '../limits/index.js';
 
 /** The four kinds of customer of domain section 1, and what lies beside them. */
 export type Process = 'freezeDrying' | 'packaging' | 'composites' | 'industrial';

@@ -1,5 +1,5 @@
-import { resolveRules, type CareRules } from '../care/index.js';
-import { resolveOilLimits, type JarShape, type OilLimits } from '../oil/index.js';
+import { resolveRules, type CareRules } from './care-rules.js';
+import { resolveOilLimits, type JarShape, type OilLimits } from '../limits/index.js';
 import type {
   Equipment,
   HouseRules,

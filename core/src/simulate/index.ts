@@ -1,4 +1,4 @@
-export { seededRandom, type Random } from './random.js';
-export { simulatePump, type PumpProfile } from './pump-life.js';
 export { ailingPump, type AilingPump } from './ailing-pump.js';
+export { type PumpProfile, simulatePump } from './pump-life.js';
+export { type Random, seededRandom } from './random.js';
 export { SIMULATED_FAULTS } from './simulated-faults.js';

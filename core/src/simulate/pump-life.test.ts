@@ -1,4 +1,5 @@
-import { rebuild, standingAt } from '../care/index.js';
+import { rebuild } from '../fold/index.js';
+import { standingAt } from '../standing/index.js';
 import { at, bookOf, START } from '../testing/small-yard.js';
 import { simulatePump, type PumpProfile } from './pump-life.js';
 import { seededRandom } from './random.js';

@@ -1,4 +1,6 @@
-import { initialState, oilChangeDue, standingAt, step, TASKS, type PumpState, type TaskId } from '../care/index.js';
+import { initialState, oilChangeDue, step, type PumpState } from '../fold/index.js';
+import { standingAt } from '../standing/index.js';
+import { TASKS, type TaskId } from '../limits/index.js';
 import {
   localDay,
   type BallastUse,

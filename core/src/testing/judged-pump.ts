@@ -1,4 +1,5 @@
-import { rebuild, standingAt, type PumpState, type Reason, type Standing } from '../care/index.js';
+import { rebuild, type PumpState } from '../fold/index.js';
+import { standingAt, type Reason, type Standing } from '../standing/index.js';
 import type { Entry } from '../journal/index.js';
 import { at, bookOf, type YardOptions } from './small-yard.js';
 

@@ -1,6 +1,13 @@
-import { MATERIAL_LIBRARY, type PresetId, type SparseLimits } from '../care/index.js';
+import {
+  MATERIAL_LIBRARY,
+  setUpBook,
+  type Process,
+  type PumpModel,
+  type SetUpBook,
+  type SetUpVersion,
+} from '../set-up/index.js';
+import type { PresetId, SparseLimits } from '../limits/index.js';
 import type { Entry, EntryBodies, EntryKind } from '../journal/index.js';
-import { setUpBook, type Process, type PumpModel, type SetUpBook, type SetUpVersion } from '../set-up/index.js';
 
 /** One site with a vane pump, a dry pump and a booster: what the tests of the fold need. */
 export const START = '2031-01-01T00:00:00.000Z';

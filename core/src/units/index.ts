@@ -1,9 +1,9 @@
-export { UNITS, findUnit, unitOf, type Dimension, type Unit } from './units.js';
 export {
+  type ParsedQuantity,
   parseQuantity,
   QUANTITY_EXAMPLES,
-  type ParsedQuantity,
   type QuantityIssue,
   type QuantityIssueCode,
 } from './parse-quantity.js';
 export { inUnit, printDuration, printQuantity } from './print-quantity.js';
+export { type Dimension, findUnit, type Unit, unitOf, UNITS } from './units.js';

@@ -1,4 +1,6 @@
-import { parseQuantity, printQuantity, type Dimension } from './index.js';
+import { parseQuantity } from './parse-quantity.js';
+import { printQuantity } from './print-quantity.js';
+import type { Dimension } from './units.js';
 
 const parse = (text: string, dimension: Dimension, defaultUnit: string) =>
   parseQuantity({ text, dimension, defaultUnit });

@@ -1,4 +1,4 @@
-import { weightedQuantile } from '../oil/weighted-quantile.js';
+import { weightedQuantile } from '../statistics/index.js';
 import { READING_SD_ML } from './constants.js';
 
 /** Water found after some runs, and what those runs should have left for a trap of any efficiency. */

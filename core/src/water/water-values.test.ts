@@ -4,17 +4,14 @@ import {
   airBrings,
   airVapourPressurePa,
   ballastRemovalGPerH,
-  cycleWater,
-  effectiveTrapTempC,
-  iceVapourPressurePa,
-  leakToExplain,
   molarBalanceHpa,
-  trapCarryoverG,
-  waterLeftInOilG,
-  waterSaturationPressurePa,
   waterVapourToleranceHpa,
   waterVapourToleranceMolarHpa,
-} from './index.js';
+} from './ballast.js';
+import { cycleWater } from './cycle-water.js';
+import { effectiveTrapTempC, leakToExplain, trapCarryoverG } from './trap.js';
+import { iceVapourPressurePa, waterSaturationPressurePa } from './vapour-pressure.js';
+import { waterLeftInOilG } from './water-left.js';
 
 type Case = Record<string, number> & { expected: number };
 const reference = JSON.parse(

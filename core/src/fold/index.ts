@@ -1,0 +1,35 @@
+export { oilChangeDue } from './carry-over.js';
+export { labReading } from './fold-lab.js';
+export { holdsDenserOil, lookInContext, productIn } from './judge-look.js';
+export { isRunningIn, limitsOf, sinceOf, usedSince } from './limit-use.js';
+export { type Checkpoint, CHECKPOINT_EVERY, rebuild, refold } from './refold.js';
+export { type Load, loadOf, materialFactor, runMinutes, runWeightMilli, WEIGHT_DEFAULTS } from './run-weight.js';
+export {
+  type BestPressures,
+  type CaseState,
+  type Charge,
+  type Counts,
+  FOLD_VERSION,
+  initialState,
+  type JarSeen,
+  type LastRun,
+  MAX_BARS,
+  type MeterSegment,
+  type OpenRun,
+  type PumpState,
+  type RulerBar,
+  type SampleDrawn,
+  type Since,
+  startState,
+  type SumpState,
+} from './state.js';
+export { step } from './step.js';
+export {
+  afterBleed,
+  afterLook,
+  foundUlOf,
+  NOTHING_FOUND,
+  saysWater,
+  type WaterCount,
+  type WaterFound,
+} from './water-found.js';

@@ -1,0 +1,304 @@
+import {
+  type BallastUse,
+  type Clarity,
+  type LabReading,
+  type Level,
+  type LookSource,
+  type OrderKey,
+  type SumpKey,
+  type YesNo,
+  localDay,
+} from '../journal/index.js';
+import type { PumpSetUp } from '../set-up/index.js';
+import type { Finding, GoneCharge } from '../oil/index.js';
+import type { Load } from './run-weight.js';
+import type { TaskId } from '../limits/index.js';
+
+/** Raised whenever the meaning of a stored state changes; states of another version are rebuilt at start. */
+export const FOLD_VERSION = 5;
+
+/** The state keeps at most so many bars; older ones are one collapsed piece. The ruler shows the last twelve. */
+export const MAX_BARS = 20;
+const RECENT_RUNS = 21;
+const LAST_JARS = 4;
+/** A laboratory answers within weeks; a report on an older sample is kept, but judged no more. */
+const LAST_SAMPLES = 6;
+const LAST_IRON_RATES = 8;
+const LAST_EQUIPMENTS = 3;
+export const KEPT = {
+  bars: MAX_BARS,
+  recentRuns: RECENT_RUNS,
+  jars: LAST_JARS,
+  samples: LAST_SAMPLES,
+  ironRates: LAST_IRON_RATES,
+  equipments: LAST_EQUIPMENTS,
+} as const;
+
+/** Integer counters since the pump's first entry. */
+export interface Counts {
+  readonly runs: number;
+  /** thousandths of a weighted run */
+  readonly weightMilli: number;
+  /** Running time: logged runs, and what the hour meter counted beside them. */
+  readonly minutes: number;
+  /** The part of `minutes` that no run was logged for. */
+  readonly unloggedMinutes: number;
+  readonly changes: number;
+}
+
+/** A moment from which a task or a charge counts. */
+export interface Since {
+  readonly at: string;
+  /** local calendar day of the site */
+  readonly day: number;
+  readonly entryId: string | null;
+  readonly counts: Counts;
+}
+
+export interface RulerBar {
+  readonly entryId: string;
+  readonly at: string;
+  readonly weightMilli: number;
+  readonly minutes: number;
+  readonly load: Load;
+  readonly materialId: string;
+  readonly carriedOver: boolean;
+  readonly bled: boolean;
+  readonly looked: boolean;
+}
+
+export interface Charge {
+  /** 0 until the first change that was logged. */
+  readonly number: number;
+  readonly since: Since;
+  readonly productId: string | null;
+  readonly filledUl: number | null;
+  /** ASTM D1500 at the start: the first look at this charge, at most the fresh oil's own colour. */
+  readonly startColour: number | null;
+  readonly bledWaterUl: number;
+  readonly toppedUpUl: number;
+  readonly carriedOverRuns: number;
+  /** Water of this charge that a bleed or purge and a clear look after it have answered. */
+  readonly answeredWaterUl: number;
+  /** Taken out with samples since the change. */
+  readonly sampledWaterUl: number;
+  /** What its runs should have left in it, and how much of that had been answered with the water found. */
+  readonly expectedWaterUl: number;
+  readonly answeredExpectedUl: number;
+  /** Runs whose water could not be reckoned. */
+  readonly unreckonedRuns: number;
+  readonly bledSinceWaterSeen: boolean;
+  /** A purge was done since cream or haze was seen. */
+  readonly purgedSinceSeen: boolean;
+  /** The level was read between the marks, and nothing was added since. */
+  readonly levelKnown: boolean;
+  /** Water of the last bleed as it was said when drawn, until its jar is read. */
+  readonly unreadBleedUl: number | null;
+  /** The charge before it; null for the first on record. */
+  readonly gone: GoneCharge | null;
+}
+
+export interface SumpState {
+  readonly key: SumpKey;
+  readonly charge: Charge;
+  readonly findings: readonly Finding[];
+}
+
+/** A look or a drain as a small jar. */
+export interface JarSeen {
+  readonly entryId: string;
+  readonly at: string;
+  readonly source: LookSource | 'change';
+  /** All the oil, hazy or clear. */
+  readonly oilUl: number;
+  readonly sludgeUl: number;
+  readonly waterUl: number;
+  readonly creamUl: number;
+  readonly hazyUl: number;
+  readonly photoId: string | null;
+  readonly colour: number | null;
+  readonly clarity: Clarity | null;
+  readonly level: Level | null;
+  readonly hoursStood: number | null;
+}
+
+/** A bottle drawn for the laboratory, and what has come back of it. */
+export interface SampleDrawn {
+  readonly entryId: string;
+  readonly at: string;
+  readonly sump: SumpKey;
+  readonly label: string | null;
+  readonly chargeNumber: number;
+  readonly productId: string | null;
+  /** Running time on this oil by then. */
+  readonly minutes: number;
+  readonly measured: readonly LabReading[];
+}
+
+/** Iron that a charge took up, in thousandths of a ppm per 100 h. */
+export interface IronRate {
+  readonly chargeNumber: number;
+  readonly milliPpmPer100h: number;
+}
+
+/** A run that was started and has not ended yet. */
+export interface OpenRun {
+  readonly entryId: string;
+  readonly at: string;
+  readonly equipmentId: string;
+  readonly materialId: string;
+}
+
+/** The hour meter's present segment, from its last reading. */
+export interface MeterSegment {
+  readonly entryId: string;
+  readonly at: string;
+  /** On the meter. */
+  readonly minutes: number;
+  /** Minutes of logged runs at that reading. */
+  readonly loggedMinutes: number;
+  /** Logged beyond what the meter had counted by then: a run that was still going, or one logged too long. */
+  readonly aheadMinutes: number;
+}
+
+export interface RecentRun {
+  readonly at: string;
+  readonly weightMilli: number;
+  readonly minutes: number;
+}
+
+/** The best that a pump has reached on one equipment, Pa; null where nothing was logged. */
+export interface BestPressures {
+  readonly equipmentId: string;
+  readonly firstPa: number | null;
+  readonly lowestPa: number | null;
+}
+
+/** What the next log of a run starts from. */
+export interface LastRun {
+  readonly entryId: string;
+  readonly happenedAt: string;
+  readonly equipmentId: string;
+  readonly materialId: string;
+  readonly minutes: number;
+  readonly cycles: number | null;
+  readonly ballast: BallastUse;
+  readonly trapTempC: number | null;
+  readonly lowestPressurePa: number | null;
+  readonly ventedBeforeStop: YesNo;
+}
+
+/** A case of this pump: open, or closed and to be checked after some runs whether the remedy held. */
+export type CaseState =
+  | { readonly status: 'open'; readonly caseId: string; readonly at: string; readonly complaint: string }
+  | {
+      readonly status: 'closed';
+      readonly caseId: string;
+      readonly at: string;
+      readonly complaint: string;
+      readonly causeId: string | null;
+      /** Of `totals.runs`. */
+      readonly checkAtRuns: number;
+    };
+
+/** Clock-free state of one pump: what its entries add up to. Bounded in size. */
+export interface PumpState {
+  readonly foldVersion: number;
+  readonly pumpId: string;
+  readonly entries: number;
+  readonly last: OrderKey | null;
+  readonly totals: Counts;
+  readonly tasks: { readonly [T in TaskId]?: Since };
+  /** Start of the count of tasks never done. */
+  readonly start: Since | null;
+  readonly sumps: readonly SumpState[];
+  readonly bars: readonly RulerBar[];
+  readonly collapsed: { readonly runs: number; readonly weightMilli: number; readonly minutes: number };
+  readonly recentRuns: readonly RecentRun[];
+  readonly jars: readonly JarSeen[];
+  readonly lastRun: LastRun | null;
+  /** Of its last equipments, the newest last. */
+  readonly best: readonly BestPressures[];
+  readonly running: readonly OpenRun[];
+  readonly meter: MeterSegment | null;
+  readonly samples: readonly SampleDrawn[];
+  /** Of the main oil's charges, oldest first. */
+  readonly ironRates: readonly IronRate[];
+  /** When it was new or overhauled, and the running time until then. */
+  readonly overhaul: { readonly at: string; readonly minutes: number } | null;
+  /** Null: no case, or the last one held. */
+  readonly case: CaseState | null;
+}
+
+export const NO_COUNTS: Counts = { runs: 0, weightMilli: 0, minutes: 0, unloggedMinutes: 0, changes: 0 };
+
+export function newCharge(input: {
+  number: number;
+  since: Since;
+  productId: string | null;
+  filledUl: number | null;
+  levelKnown?: boolean;
+  gone?: GoneCharge | null;
+}): Charge {
+  return {
+    ...input,
+    startColour: null,
+    bledWaterUl: 0,
+    toppedUpUl: 0,
+    carriedOverRuns: 0,
+    answeredWaterUl: 0,
+    sampledWaterUl: 0,
+    expectedWaterUl: 0,
+    answeredExpectedUl: 0,
+    unreckonedRuns: 0,
+    bledSinceWaterSeen: false,
+    purgedSinceSeen: false,
+    unreadBleedUl: null,
+    levelKnown: input.levelKnown ?? false,
+    gone: input.gone ?? null,
+  };
+}
+
+/** State before the first entry: counts start where the pump's set-up starts to count. */
+export function initialState(pumpId: string): PumpState {
+  return {
+    foldVersion: FOLD_VERSION,
+    pumpId,
+    entries: 0,
+    last: null,
+    totals: NO_COUNTS,
+    tasks: {},
+    start: null,
+    sumps: [],
+    bars: [],
+    collapsed: { runs: 0, weightMilli: 0, minutes: 0 },
+    recentRuns: [],
+    jars: [],
+    lastRun: null,
+    best: [],
+    running: [],
+    meter: null,
+    samples: [],
+    ironRates: [],
+    overhaul: null,
+    case: null,
+  };
+}
+
+/** The state with its sumps and its start in place, from the first entry on. */
+export function startState(state: PumpState, input: { at: string; zone: string; setUp: PumpSetUp }): PumpState {
+  if (state.start) return state;
+  const start: Since = {
+    at: input.at,
+    day: localDay(input),
+    entryId: null,
+    counts: NO_COUNTS,
+  };
+  const productId = input.setUp.pump.oilProductId ?? null;
+  const sumps = input.setUp.model.sumps.map(({ key }) => ({
+    key,
+    charge: newCharge({ number: 0, since: start, productId, filledUl: null }),
+    findings: [],
+  }));
+  return { ...state, start, sumps };
+}

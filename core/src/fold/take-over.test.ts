@@ -1,0 +1,148 @@
+import type { Entry, MeterBody, TakeOverBody } from '../journal/index.js';
+import { at, bookOf, changeAt, entryAt, lookAt, runAt, type YardOptions } from '../testing/small-yard.js';
+import { rebuild } from './refold.js';
+import { initialState } from './state.js';
+import { overlongRuns, standingAt } from '../standing/standing.js';
+
+const takeOver = (hours: number, body: TakeOverBody, more?: { pumpId: string }): Entry =>
+  entryAt(hours, 'takeOver', body, more);
+const meter = (hours: number, onMeterHours: number, more: Partial<MeterBody> = {}): Entry =>
+  entryAt(hours, 'meter', { action: 'read', minutes: onMeterHours * 60, ...more });
+const openRun = (hours: number): Entry =>
+  entryAt(
+    hours,
+    'run',
+    {
+      materialId: 'any-empty',
+      stillRunning: true,
+      session: 'run',
+      ballast: 'closed',
+      ventedBeforeStop: 'unknown',
+    },
+    { equipmentId: 'chamber' },
+  );
+
+function pump(entries: Entry[], nowHours: number, options: YardOptions = {}) {
+  const book = bookOf(options);
+  const pumpId = entries[0]?.subjects.find((s) => s.type === 'pump')?.id ?? 'p1';
+  const state = rebuild({ pumpId, entries, book });
+  const setUp = book.pumpAt({ pumpId, instant: at(nowHours) });
+  if (!setUp) throw new Error(`no pump ${pumpId}`);
+  return { state, setUp, standing: standingAt({ state, setUp, now: at(nowHours) }) };
+}
+
+describe('take-over', () => {
+  test('runs and days since the change count from what is known of them', () => {
+    const { standing } = pump(
+      [takeOver(24 * 40, { oilChangedAt: at(24 * 10), runsSince: 3, minutesSince: 4000 })],
+      24 * 41,
+    );
+    const change = standing.tasks.find((t) => t.task === 'oilChange');
+    const used = Object.fromEntries(change?.limits.map((l) => [l.measure, l.used]) ?? []);
+    expect(used).toEqual({ runs: 3, weight: 3, days: 31 });
+    expect(standing.reasons).toEqual([]);
+  });
+
+  test('without hours a known run counts as one of the equipment’s plain runs, 20 h here', () => {
+    const options: YardOptions = { preset: 'byTheHour' };
+    const { standing } = pump([takeOver(100, { oilChangedAt: at(1), runsSince: 4 })], 101, options);
+    const hours = standing.tasks.find((t) => t.task === 'oilChange')?.limits.find((l) => l.measure === 'hours');
+    expect(hours?.used).toBe(80);
+  });
+
+  test('two more runs on five allowed: the limit is reached', () => {
+    const entries = [takeOver(100, { oilChangedAt: at(1), runsSince: 3 }), runAt(110, 20), runAt(140, 20)];
+    expect(pump(entries, 170).standing).toMatchObject({ verdict: 'beforeNextRun', act: 'change' });
+  });
+
+  test('oil of unknown age asks for a look, and a look at its colour or clarity answers', () => {
+    const unknown = takeOver(10, {});
+    expect(pump([unknown], 11).standing).toMatchObject({
+      verdict: 'lookSooner',
+      act: 'look',
+      reasons: [{ code: 'unknownAge', changedKnown: false, entryId: unknown.id }],
+    });
+    expect(pump([unknown, lookAt(12, { level: 'right' })], 13).standing.verdict).toBe('lookSooner');
+    expect(pump([unknown, lookAt(12, { clarity: 'bright' })], 13).standing.verdict).toBe('runOn');
+    expect(pump([unknown, changeAt(12)], 13).standing.verdict).toBe('runOn');
+  });
+
+  test('a known day with unknown use still asks for a look; hours alone are enough', () => {
+    expect(pump([takeOver(10, { oilChangedAt: at(2) })], 11).standing.reasons).toMatchObject([
+      { code: 'unknownAge', changedKnown: true },
+    ]);
+    expect(pump([takeOver(10, { oilChangedAt: at(2), minutesSince: 600 })], 11).standing.reasons).toEqual([]);
+  });
+
+  test('of oil that nobody has said a word about, nobody says “run on”; any entry ends that', () => {
+    const untouched = (pumpId: string) => {
+      const setUp = bookOf().pumpAt({ pumpId, instant: at(1) });
+      if (!setUp) throw new Error('no pump');
+      return standingAt({ state: initialState(pumpId), setUp, now: at(1) });
+    };
+    expect(untouched('p1')).toMatchObject({ verdict: 'lookSooner', reasons: [{ code: 'notTakenOver' }] });
+    expect(untouched('d1').verdict).toBe('runOn');
+    expect(pump([changeAt(1)], 2).standing.verdict).toBe('runOn');
+  });
+
+  test('a dry pump has no oil to be of any age', () => {
+    const { standing, state } = pump([takeOver(10, { meterMinutes: 90_000 }, { pumpId: 'd1' })], 11);
+    expect(standing.reasons).toEqual([]);
+    expect(state.meter?.minutes).toBe(90_000);
+  });
+});
+
+describe('hour meter', () => {
+  const start = takeOver(1, { oilChangedAt: at(0), runsSince: 0, meterMinutes: 1000 * 60 });
+
+  test('meter minus logged runs is unlogged time, and counts on the oil', () => {
+    const { state, standing } = pump([start, runAt(10, 20), meter(60, 1050)], 61);
+    expect(state.totals).toMatchObject({ runs: 1, minutes: 50 * 60, unloggedMinutes: 30 * 60 });
+    // 20 h of a plain run, and 30 h that weigh as 1.5 plain runs.
+    expect(state.totals.weightMilli).toBe(2500);
+    expect(standing.unloggedMinutes).toBe(1800);
+    expect(state.bars.map((b) => b.load)).toEqual(['clean', 'unlogged']);
+  });
+
+  test('a reading in the middle of a run that is logged in full is made good by the next one', () => {
+    const { state } = pump([start, runAt(10, 20), meter(15, 1005), meter(60, 1020)], 61);
+    expect(state.totals).toMatchObject({ minutes: 20 * 60, unloggedMinutes: 0 });
+    expect(state.meter?.aheadMinutes).toBe(0);
+  });
+
+  test('a replaced meter goes on from what the new one shows', () => {
+    const replaced = meter(50, 1030, { action: 'replaced', newMinutes: 2 * 60 });
+    const { state } = pump([start, runAt(10, 20), replaced, meter(90, 7)], 91);
+    // 1000 → 1030 is 30 h, 20 of them logged; 2 → 7 is 5 h more.
+    expect(state.totals).toMatchObject({ minutes: 35 * 60, unloggedMinutes: 15 * 60 });
+  });
+
+  test('a meter that shows less than before starts a new count, and takes nothing away', () => {
+    const { state } = pump([start, runAt(10, 20), meter(60, 900), meter(70, 904)], 71);
+    expect(state.totals).toMatchObject({ minutes: 24 * 60, unloggedMinutes: 4 * 60 });
+  });
+
+  test('after a change only what ran since counts as unlogged on this charge', () => {
+    const { standing } = pump([start, meter(40, 1030), changeAt(50), meter(90, 1042)], 91);
+    expect(standing.unloggedMinutes).toBe(12 * 60);
+  });
+});
+
+describe('a run that goes on', () => {
+  test('shows, and counts only when its end is known', () => {
+    const going = openRun(10);
+    const { state } = pump([going], 20);
+    expect(state.running).toEqual([{ entryId: going.id, at: at(10), equipmentId: 'chamber', materialId: 'any-empty' }]);
+    expect(state.totals.runs).toBe(0);
+  });
+
+  test('is asked about after twice its equipment’s plain run, and a day at least', () => {
+    const book = bookOf();
+    const state = rebuild({ pumpId: 'p1', entries: [openRun(10)], book });
+    const setUp = book.pumpAt({ pumpId: 'p1', instant: at(10) });
+    if (!setUp) throw new Error('no pump');
+    // 20 h are a plain run in the chamber.
+    expect(overlongRuns({ state, setUp, now: at(49) })).toHaveLength(0);
+    expect(overlongRuns({ state, setUp, now: at(51) })).toHaveLength(1);
+  });
+});

@@ -1,0 +1,134 @@
+import { gammaQuantile } from '../statistics/index.js';
+import type { Measure } from '../limits/index.js';
+import type { PumpState } from '../fold/index.js';
+
+/** With fewer observed intervals the scatter is taken as that of a Poisson stream (domain section 4). */
+export const FEW_INTERVALS = 5;
+const DAY_MS = 86_400_000;
+
+/**
+ * Days until the n-th run from now, at 10, 50 and 90 %.
+ * Source: domain section 4 (renewal stream): Gamma with shape n / CV² and mean n / rate. Runs left and CV have no unit.
+ * Valid for runsLeft > 0, runsPerDay > 0, cv > 0. Example: 5 runs at 0.5 a day, CV 1 → 4.87, 9.34, 15.99 days.
+ * @param minDaysPerRun a run's own length: no quantile is faster than runsLeft x that
+ * @throws RangeError outside that range
+ */
+export function dueForecastDays(input: {
+  runsLeft: number;
+  runsPerDay: number;
+  cv?: number;
+  minDaysPerRun?: number;
+}): [p10: number, p50: number, p90: number] {
+  const { runsLeft, runsPerDay, cv = 1, minDaysPerRun = 0 } = input;
+  for (const [key, value] of Object.entries({ runsLeft, runsPerDay, cv })) {
+    if (!(value > 0) || !Number.isFinite(value)) throw new RangeError(`${key}: ${value} is not above 0`);
+  }
+  const shape = runsLeft / cv ** 2;
+  const scaleDays = runsLeft / runsPerDay / shape;
+  const fastest = runsLeft * minDaysPerRun;
+  const at = (p: 0.1 | 0.5 | 0.9) => Math.max(fastest, gammaQuantile({ shape, p }) * scaleDays);
+  return [at(0.1), at(0.5), at(0.9)];
+}
+
+/** How a pump is used, from its last runs. */
+export interface Usage {
+  /** Null with fewer than two runs. */
+  readonly runsPerDay: number | null;
+  readonly intervals: number;
+  readonly intervalCv: number;
+  readonly meanWeight: number;
+  readonly weightCv: number;
+  readonly meanHours: number;
+  readonly hoursCv: number;
+}
+
+function meanAndCv(values: readonly number[]): { mean: number; cv: number } {
+  const mean = values.reduce((sum, v) => sum + v, 0) / values.length;
+  if (values.length < 2 || mean === 0) return { mean, cv: 0 };
+  const variance = values.reduce((sum, v) => sum + (v - mean) ** 2, 0) / (values.length - 1);
+  return { mean, cv: Math.sqrt(variance) / mean };
+}
+
+/** @param fallback one planned run where the pump has none of its own yet */
+export function usageOf(state: Pick<PumpState, 'recentRuns'>, fallback: { weight: number; hours: number }): Usage {
+  const runs = state.recentRuns;
+  if (runs.length === 0) {
+    return {
+      runsPerDay: null,
+      intervals: 0,
+      intervalCv: 1,
+      meanWeight: fallback.weight,
+      weightCv: 0,
+      meanHours: fallback.hours,
+      hoursCv: 0,
+    };
+  }
+  const starts = runs.map((r) => Date.parse(r.at) / DAY_MS);
+  const gaps = starts.slice(1).map((day, i) => day - (starts[i] ?? day));
+  const spacing = gaps.length > 0 ? meanAndCv(gaps) : { mean: 0, cv: 1 };
+  const weight = meanAndCv(runs.map((r) => r.weightMilli / 1000));
+  const hours = meanAndCv(runs.map((r) => r.minutes / 60));
+  return {
+    runsPerDay: spacing.mean > 0 ? 1 / spacing.mean : null,
+    intervals: gaps.length,
+    intervalCv: gaps.length < FEW_INTERVALS ? 1 : Math.max(0.1, spacing.cv),
+    meanWeight: weight.mean,
+    weightCv: weight.cv,
+    meanHours: hours.mean,
+    hoursCv: hours.cv,
+  };
+}
+
+export interface DueForecast {
+  readonly measure: Measure;
+  readonly p10Days: number;
+  readonly p50Days: number;
+  readonly p90Days: number;
+  /** `date`: a calendar limit; `use`: this pump's own use; `fewRuns`: own use, with too few runs to know their scatter. */
+  readonly basis: 'date' | 'use' | 'fewRuns';
+  /** Runs until the limit; null for a date on a pump without a known rate. */
+  readonly runsLeft: number | null;
+}
+
+/**
+ * Runs that a limit still allows, from this pump's own use per run; null where runs do not use it up.
+ * The limit is reached at the end of the run that passes it, so a part of a run counts as one.
+ */
+export function runsLeftOf(input: {
+  measure: Measure;
+  left: number;
+  usage: Usage;
+}): { runs: number; useCv: number } | null {
+  const { measure, left, usage } = input;
+  if (measure === 'runs') return { runs: left, useCv: 0 };
+  if (measure === 'weight' && usage.meanWeight > 0)
+    return { runs: Math.ceil(left / usage.meanWeight), useCv: usage.weightCv };
+  if (measure === 'hours' && usage.meanHours > 0)
+    return { runs: Math.ceil(left / usage.meanHours), useCv: usage.hoursCv };
+  return null;
+}
+
+/** Forecast of one limit that is not reached yet; null when the pump's runs say nothing about it. */
+export function forecastLimit(input: { measure: Measure; left: number; usage: Usage }): DueForecast | null {
+  const { measure, left, usage } = input;
+  if (measure === 'days') {
+    const runsLeft = usage.runsPerDay === null ? null : left * usage.runsPerDay;
+    return { measure, p10Days: left, p50Days: left, p90Days: left, basis: 'date', runsLeft };
+  }
+  const need = runsLeftOf(input);
+  if (!need || usage.runsPerDay === null) return null;
+  const [p10Days, p50Days, p90Days] = dueForecastDays({
+    runsLeft: need.runs,
+    runsPerDay: usage.runsPerDay,
+    cv: Math.hypot(usage.intervalCv, need.useCv),
+    minDaysPerRun: usage.meanHours / 24,
+  });
+  return {
+    measure,
+    p10Days,
+    p50Days,
+    p90Days,
+    basis: usage.intervals < FEW_INTERVALS ? 'fewRuns' : 'use',
+    runsLeft: need.runs,
+  };
+}

@@ -1,0 +1,14 @@
+export { type DueForecast, dueForecastDays, FEW_INTERVALS, type Usage, usageOf } from './due-forecast.js';
+export type { LimitStanding } from './limit-standing.js';
+export { heldAgainst, type PressureHeld } from './pressure-held.js';
+export { runRuler, type RunRuler } from './run-ruler.js';
+export {
+  canBleed,
+  overlongRuns,
+  type Reason,
+  type ReasonCode,
+  type Standing,
+  standingAt,
+  type StandingFinding,
+  type TaskStanding,
+} from './standing.js';

@@ -1,0 +1,219 @@
+import { localDay, type SumpKey } from '../journal/index.js';
+import { isDenserThanWater, type Act, type AnsweredBy, type Finding } from '../oil/index.js';
+import { VERDICT_LEVELS, worstLevel, type VerdictLevel, type TaskId } from '../limits/index.js';
+import { equipmentOf, type PumpSetUp } from '../set-up/index.js';
+import { usageOf, type DueForecast, type Usage } from './due-forecast.js';
+import { isRunningIn, limitsOf, sinceOf, type OpenRun, type PumpState } from '../fold/index.js';
+import { limitStanding, type LimitStanding } from './limit-standing.js';
+
+export interface TaskStanding {
+  readonly task: TaskId;
+  readonly limits: readonly LimitStanding[];
+  /** The limit that decides: the first one reached, else the one expected first. */
+  readonly decides: LimitStanding | null;
+  readonly status: 'reached' | 'withinNextRun' | 'ok' | 'noLimit';
+  readonly sinceAt: string | null;
+  /** Null: never done since the count began. */
+  readonly doneEntryId: string | null;
+  readonly forecast: DueForecast | null;
+}
+
+interface ReasonBase {
+  readonly level: VerdictLevel;
+  readonly act: Act;
+  readonly answeredBy: AnsweredBy;
+}
+
+/** A finding with the sump in which it stands: a booster has three that can be low. */
+export type StandingFinding = Finding & { readonly sump: SumpKey };
+
+/** Why the verdict is what it is. Findings come from looks, the others from limits. */
+export type Reason =
+  | StandingFinding
+  | (ReasonBase & {
+      readonly code: 'changeDue';
+      readonly task: TaskId;
+      readonly decides: LimitStanding;
+      readonly sinceAt: string;
+    })
+  | (ReasonBase & { readonly code: 'lookDue'; readonly decides: LimitStanding; readonly sinceAt: string })
+  | (ReasonBase & { readonly code: 'lastRunBeforeChange'; readonly decides: LimitStanding })
+  | (ReasonBase & { readonly code: 'carriedOver'; readonly runs: number })
+  | (ReasonBase & { readonly code: 'caseOpen'; readonly sinceAt: string; readonly complaint: string })
+  | (ReasonBase & { readonly code: 'caseToCheck'; readonly closedAt: string; readonly complaint: string })
+  | (ReasonBase & { readonly code: 'notTakenOver' });
+
+export type ReasonCode = Reason['code'];
+
+export interface Standing {
+  readonly at: string;
+  readonly todayDay: number;
+  readonly verdict: VerdictLevel;
+  /** Act of the worst reason; null when nothing is wanted. */
+  readonly act: Act | null;
+  /** Worst first. */
+  readonly reasons: readonly Reason[];
+  /** In the order in which they will be wanted. */
+  readonly tasks: readonly TaskStanding[];
+  readonly nextTask: TaskStanding | null;
+  readonly usage: Usage;
+  /** Runs of this charge that went out on oil that was due. */
+  readonly carriedOverRuns: number;
+  /** On the hour meter, but not logged as runs, since the oil change. */
+  readonly unloggedMinutes: number;
+}
+
+/** A run is asked about when it has gone on for so many times its equipment's reference hours, and at least a day. */
+const OVERLONG = { timesReference: 2, hours: 24 } as const;
+const HOUR_MS = 3_600_000;
+
+/** Open runs that went on so long that their end was probably forgotten. */
+export function overlongRuns(input: { state: PumpState; setUp: PumpSetUp; now: string }): OpenRun[] {
+  const { state, setUp, now } = input;
+  return state.running.filter((run) => {
+    const { referenceHours } = equipmentOf(run.equipmentId, setUp);
+    const limit = Math.max(OVERLONG.hours, OVERLONG.timesReference * referenceHours);
+    return (Date.parse(now) - Date.parse(run.at)) / HOUR_MS > limit;
+  });
+}
+
+const STATUS_ORDER = ['reached', 'withinNextRun', 'ok', 'noLimit'] as const;
+const medianOf = (limit: { forecast: DueForecast | null }): number => limit.forecast?.p50Days ?? Infinity;
+
+function taskStanding(input: {
+  task: TaskId;
+  state: PumpState;
+  setUp: PumpSetUp;
+  todayDay: number;
+  usage: Usage;
+}): TaskStanding {
+  const { task, state, setUp, todayDay, usage } = input;
+  const since = sinceOf(state, task);
+  const nothing = {
+    task,
+    limits: [],
+    decides: null,
+    status: 'noLimit',
+    sinceAt: null,
+    doneEntryId: null,
+    forecast: null,
+  } as const;
+  if (!since) return nothing;
+  const limits = limitsOf(setUp.rules, task, isRunningIn(state, setUp.pump.overhauledAt)).map((limit) =>
+    limitStanding({ limit, since, totals: state.totals, todayDay, usage }),
+  );
+  const reached = limits.filter((l) => l.reached).sort((a, b) => b.used / b.limit - a.used / a.limit)[0];
+  const expected = [...limits].sort((a, b) => medianOf(a) - medianOf(b) || a.left / a.limit - b.left / b.limit)[0];
+  const decides = reached ?? expected ?? null;
+  const status = reached
+    ? 'reached'
+    : limits.some((l) => l.withinNextRun)
+      ? 'withinNextRun'
+      : decides
+        ? 'ok'
+        : 'noLimit';
+  return {
+    task,
+    limits,
+    decides,
+    status,
+    sinceAt: since.at,
+    doneEntryId: since.entryId,
+    forecast: decides?.forecast ?? null,
+  };
+}
+
+function limitReasons(tasks: readonly TaskStanding[], carriedOverRuns: number): Reason[] {
+  const reasons: Reason[] = [];
+  for (const t of tasks) {
+    if (t.decides === null || t.sinceAt === null) continue;
+    const { task, decides, sinceAt } = t;
+    if (task === 'oilChange' || task === 'boosterOil') {
+      if (t.status === 'reached') {
+        reasons.push({
+          code: 'changeDue',
+          level: 'beforeNextRun',
+          act: 'change',
+          answeredBy: 'change',
+          task,
+          decides,
+          sinceAt,
+        });
+      } else if (t.status === 'withinNextRun' && task === 'oilChange') {
+        const nearest = t.limits.find((l) => l.withinNextRun) ?? decides;
+        reasons.push({
+          code: 'lastRunBeforeChange',
+          level: 'runOn',
+          act: 'change',
+          answeredBy: 'change',
+          decides: nearest,
+        });
+      }
+    }
+    if (task === 'look' && t.status === 'reached') {
+      reasons.push({ code: 'lookDue', level: 'lookSooner', act: 'look', answeredBy: 'look', decides, sinceAt });
+    }
+  }
+  if (carriedOverRuns > 0) {
+    reasons.push({ code: 'carriedOver', level: 'runOn', act: 'change', answeredBy: 'change', runs: carriedOverRuns });
+  }
+  return reasons;
+}
+
+/** On an oil denser than water the water floats: there is nothing to bleed at the bottom. */
+export const canBleed = ({ model, product }: Pick<PumpSetUp, 'model' | 'product'>): boolean =>
+  model.kind === 'vane' && !(product && isDenserThanWater(product));
+
+/** Of an oil that nobody has said a word about, nobody can say “run on”. */
+const NOT_TAKEN_OVER: Reason = { code: 'notTakenOver', level: 'lookSooner', act: 'look', answeredBy: 'look' };
+
+/** A case that is open, or a remedy that has had its runs: did it hold? */
+function caseReasons({ case: known, totals }: PumpState): Reason[] {
+  if (known === null) return [];
+  const { complaint, at } = known;
+  if (known.status === 'open')
+    return [{ code: 'caseOpen', level: 'runOn', act: 'findCause', answeredBy: 'case', complaint, sinceAt: at }];
+  if (totals.runs < known.checkAtRuns) return [];
+  const toCheck = { level: 'lookSooner', act: 'checkRemedy', answeredBy: 'case' } as const;
+  return [{ code: 'caseToCheck', ...toCheck, complaint, closedAt: at }];
+}
+
+const rank = (reason: Reason): number => VERDICT_LEVELS.indexOf(reason.level) * 2 + (reason.act === 'change' ? 1 : 0);
+
+/**
+ * What a pump's state means at a moment: limits reached, verdict with its reasons, tasks in the order they will be wanted.
+ * Pure and cheap. `now` is an ISO instant; pass `todayDay` where the site's local day is known already.
+ */
+export function standingAt(input: { state: PumpState; setUp: PumpSetUp; now: string; todayDay?: number }): Standing {
+  const { state, setUp, now } = input;
+  const todayDay = input.todayDay ?? localDay({ at: now, zone: setUp.site.zone });
+  const usage = usageOf(state, { weight: 1, hours: setUp.equipment.referenceHours });
+  const tasks = setUp.rules.tasks
+    .filter(({ task }) => task !== 'bleed' || canBleed(setUp))
+    .map(({ task }) => taskStanding({ task, state, setUp, todayDay, usage }))
+    .filter((t) => t.limits.length > 0)
+    .sort((a, b) => STATUS_ORDER.indexOf(a.status) - STATUS_ORDER.indexOf(b.status) || medianOf(a) - medianOf(b));
+  const charge = state.sumps[0]?.charge;
+  const carriedOverRuns = charge?.carriedOverRuns ?? 0;
+  const findings = state.sumps.flatMap(({ key, findings: found }) => found.map((f) => ({ ...f, sump: key })));
+  const unknown = state.entries === 0 && setUp.model.sumps.length > 0 ? [NOT_TAKEN_OVER] : [];
+  const reasons: Reason[] = [
+    ...unknown,
+    ...findings,
+    ...caseReasons(state),
+    ...limitReasons(tasks, carriedOverRuns),
+  ].sort((a, b) => rank(b) - rank(a));
+  const verdict = worstLevel(reasons.map((r) => r.level));
+  return {
+    at: now,
+    todayDay,
+    verdict,
+    act: verdict === 'runOn' ? null : (reasons[0]?.act ?? null),
+    reasons,
+    tasks,
+    nextTask: tasks[0] ?? null,
+    usage,
+    carriedOverRuns,
+    unloggedMinutes: state.totals.unloggedMinutes - (charge?.since.counts.unloggedMinutes ?? 0),
+  };
+}

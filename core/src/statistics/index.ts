@@ -1,0 +1,5 @@
+export { gammaQuantile } from './gamma-quantile.js';
+export { median } from './median.js';
+export { ownLimit } from './own-limit.js';
+export { type Trend, trendOf } from './trend.js';
+export { weightedQuantile } from './weighted-quantile.js';

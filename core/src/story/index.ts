@@ -1,0 +1,10 @@
+export {
+  type ChargeStory,
+  type ChargeTrend,
+  chargeTrends,
+  oilStory,
+  STORY_MEASURES,
+  type StoryMeasure,
+  type StoryPoint,
+} from './oil-story.js';
+export { type WaterRun, waterStory, type WaterStory } from './water-story.js';
