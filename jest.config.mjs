@@ -34,6 +34,8 @@ export default {
   // Servers start and files are forced to disk: slow machines need more than the usual five seconds.
   testTimeout: 120_000,
   projects: [
+    // What the repository says of itself.
+    room('scripts', { roots: ['<rootDir>'] }),
     room('core'),
     room('contracts'),
     room('demo'),

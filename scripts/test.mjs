@@ -1,4 +1,4 @@
-// npm test: format, lint, types, the generated API layer, unit and server tests, browser tests; ends with "N passed, N failed".
+// npm test: format, lint, types, who knows whom, the generated API layer, unit and server tests, browser tests; ends with "N passed, N failed".
 import { spawn, spawnSync } from 'node:child_process';
 import { once } from 'node:events';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
@@ -49,6 +49,7 @@ run('npx', ['tsc', '-p', 'web']);
 run('npx', ['tsc', '-p', 'tsconfig.tests.json']);
 run('node', ['scripts/api.mjs', '--check']);
 run('node', ['scripts/knowledge.mjs', '--check']);
+run('node', ['scripts/graph.mjs', '--check']);
 const [lintCode] = await linting;
 if (lintCode !== 0) process.exit(1);
 

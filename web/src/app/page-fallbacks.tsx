@@ -1,7 +1,7 @@
 import { useRouteError } from 'react-router';
 import { LinkButton } from '../ui/button.js';
 import { Loading } from '../ui/page-state.js';
-import { PageTitle } from './page-title.js';
+import { PageTitle } from '../ui/page-title.js';
 
 export function NotFound() {
   return (

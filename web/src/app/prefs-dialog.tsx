@@ -1,8 +1,8 @@
 import { Dialog } from 'radix-ui';
 import { useSetUpQuery } from '../api/yard-api.js';
 import { Chips } from '../ui/chips.js';
-import { PRESSURE_UNITS, prefsSlice, TEMPERATURE_UNITS, VOLUME_UNITS, type Prefs } from './prefs-slice.js';
-import { useAppDispatch, useAppSelector } from './store.js';
+import { PRESSURE_UNITS, prefsSlice, TEMPERATURE_UNITS, VOLUME_UNITS, type Prefs } from '../device/prefs-slice.js';
+import { useAppDispatch, useAppSelector } from '../device/store.js';
 
 const asChips = <V extends string>(values: readonly V[]) => values.map((value) => ({ value, words: value }));
 const NOBODY = '';

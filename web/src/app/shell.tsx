@@ -5,10 +5,10 @@ import { Link, NavLink, Outlet, ScrollRestoration } from 'react-router';
 import { Hatches } from '../ui/hatches.js';
 import { Banners } from './banners.js';
 import { Logo } from './logo.js';
-import { useAppSelector } from './store.js';
-import { useWho } from './use-who.js';
+import { useAppSelector } from '../device/store.js';
+import { useWho } from '../device/use-who.js';
 import { Toasts } from './toasts.js';
-import { useLetters } from './use-letters.js';
+import { useLetters } from '../device/use-letters.js';
 
 const loadPalette = () => import('./palette.js');
 const Palette = lazy(loadPalette);

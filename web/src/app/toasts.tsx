@@ -1,8 +1,8 @@
 import { Toast } from 'radix-ui';
-import { useUndo } from '../journal/use-undo.js';
+import { useUndo } from '../entry/use-undo.js';
 import { Button } from '../ui/button.js';
-import { useAppDispatch, useAppSelector } from './store.js';
-import { toastsSlice } from './toasts-slice.js';
+import { useAppDispatch, useAppSelector } from '../device/store.js';
+import { toastsSlice } from '../device/toasts-slice.js';
 
 const SHOWN_MS = 12_000;
 

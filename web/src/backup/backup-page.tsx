@@ -7,9 +7,9 @@ import {
   useImportJournalMutation,
   useRestoreMutation,
 } from '../api/yard-api.js';
-import { hereZone, momentWords } from '../app/dates.js';
-import { PageTitle } from '../app/page-title.js';
-import { issueWords } from '../journal/issue-words.js';
+import { hereZone, momentWords } from '../words/dates.js';
+import { PageTitle } from '../ui/page-title.js';
+import { issueWords } from '../words/issue-words.js';
 import { Button, buttonClass } from '../ui/button.js';
 import { FilePicker } from '../ui/file-picker.js';
 

@@ -1,12 +1,12 @@
 import type { Entry } from '@winter-jar/core';
-import { EntryScreen } from '../journal/entry-page.js';
-import type { Said } from '../journal/entry-said.js';
-import { remarkOf } from '../journal/remark-of.js';
-import { Remark } from '../journal/remark.js';
-import { useEntryForm } from '../journal/use-entry-form.js';
-import { happenedAt, happensNow, WHEN_WRONG, WhenField, whenOf, type When } from '../journal/when-field.js';
+import { EntryScreen } from '../entry/entry-page.js';
+import type { Said } from '../entry/entry-said.js';
+import { remarkOf } from '../forms/remark-of.js';
+import { Remark } from '../forms/remark.js';
+import { useEntryForm } from '../entry/use-entry-form.js';
+import { happenedAt, happensNow, WHEN_WRONG, WhenField, whenOf, type When } from '../forms/when-field.js';
 import { Chips } from '../ui/chips.js';
-import { causeOf } from './diagnosis-words.js';
+import { causeOf } from '../words/diagnosis-words.js';
 import { NoCase, WithCase, type CaseProps } from './with-case.js';
 
 interface CheckValues extends When {

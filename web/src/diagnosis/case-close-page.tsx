@@ -1,16 +1,16 @@
 import { CAUSES, type CauseId, type Entry } from '@winter-jar/core';
 import { useSearchParams } from 'react-router';
-import { EntryScreen } from '../journal/entry-page.js';
-import type { Said } from '../journal/entry-said.js';
-import { remarkOf } from '../journal/remark-of.js';
-import { Remark } from '../journal/remark.js';
-import { useEntryForm } from '../journal/use-entry-form.js';
-import { happenedAt, happensNow, WHEN_WRONG, WhenField, whenOf, type When } from '../journal/when-field.js';
+import { EntryScreen } from '../entry/entry-page.js';
+import type { Said } from '../entry/entry-said.js';
+import { remarkOf } from '../forms/remark-of.js';
+import { Remark } from '../forms/remark.js';
+import { useEntryForm } from '../entry/use-entry-form.js';
+import { happenedAt, happensNow, WHEN_WRONG, WhenField, whenOf, type When } from '../forms/when-field.js';
 import { Caution } from '../ui/caution.js';
 import { Chips } from '../ui/chips.js';
 import { Field, inputClass } from '../ui/field.js';
 import { SelectField } from '../ui/select-field.js';
-import { causeOf, shareWords } from './diagnosis-words.js';
+import { causeOf, shareWords } from '../words/diagnosis-words.js';
 import { backTo, NoCase, WithCase, type CaseProps } from './with-case.js';
 
 const NO_CAUSE = 'none';

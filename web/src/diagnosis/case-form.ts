@@ -1,5 +1,6 @@
 import type { RoundRow } from '@winter-jar/contracts';
-import { reasonWords, type Words } from '../care/messages.js';
+import { reasonWords } from '../words/messages.js';
+import type { Words } from '../words/words.js';
 
 /** What a case is opened with, when nobody has said it: the worst reason, else what was found first. */
 export function complaintOf(row: Pick<RoundRow, 'reasons' | 'verdict'>, words: Words, found: string | null): string {

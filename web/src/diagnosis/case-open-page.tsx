@@ -1,8 +1,8 @@
 import type { Entry } from '@winter-jar/core';
-import { EntryScreen } from '../journal/entry-page.js';
-import type { Said } from '../journal/entry-said.js';
-import { useEntryForm } from '../journal/use-entry-form.js';
-import { happenedAt, happensNow, WHEN_WRONG, WhenField, whenOf, type When } from '../journal/when-field.js';
+import { EntryScreen } from '../entry/entry-page.js';
+import type { Said } from '../entry/entry-said.js';
+import { useEntryForm } from '../entry/use-entry-form.js';
+import { happenedAt, happensNow, WHEN_WRONG, WhenField, whenOf, type When } from '../forms/when-field.js';
 import { TextField } from '../ui/field.js';
 import { complaintOf } from './case-form.js';
 import { backTo, NoCase, WithCase, type CaseProps } from './with-case.js';

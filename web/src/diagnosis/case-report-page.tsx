@@ -4,15 +4,15 @@ import { ChevronLeft, Printer } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
 import { useCaseInFullQuery } from '../api/yard-api.js';
-import { dayWords, momentWords } from '../app/dates.js';
-import { PageTitle } from '../app/page-title.js';
-import { useNow } from '../app/use-now.js';
-import { usePrint } from '../app/use-print.js';
-import type { Words } from '../care/messages.js';
-import { entryWords, KIND_WORDS } from '../journal/entry-words.js';
+import { dayWords, momentWords } from '../words/dates.js';
+import { PageTitle } from '../ui/page-title.js';
+import { useNow } from '../device/use-now.js';
+import { usePrint } from '../device/use-print.js';
+import type { Words } from '../words/words.js';
+import { entryWords, KIND_WORDS } from '../words/entry-words.js';
 import { Button } from '../ui/button.js';
 import { Loading, Trouble } from '../ui/page-state.js';
-import { causeName, causeOf } from './diagnosis-words.js';
+import { causeName, causeOf } from '../words/diagnosis-words.js';
 
 /** A case on one page, for the customer: what was wrong, what was tried, what it was, what was done, whether it held. */
 export function CaseReportPage() {

@@ -1,10 +1,18 @@
 import type { DiagnosisAnswer, EvidenceLine } from '@winter-jar/contracts';
 import { Link } from 'react-router';
-import { dayWords } from '../app/dates.js';
-import type { Words } from '../care/messages.js';
+import { dayWords } from '../words/dates.js';
+import type { Words } from '../words/words.js';
 import { LinkButton } from '../ui/button.js';
-import { checkOf, findingName, foundWords, FULL_FROM, isLinked, sourceWords, stateName } from './diagnosis-words.js';
-import type { DiagnosisProps } from './what-is-wrong-page.js';
+import {
+  checkOf,
+  findingName,
+  foundWords,
+  FULL_FROM,
+  isLinked,
+  sourceWords,
+  stateName,
+} from '../words/diagnosis-words.js';
+import type { DiagnosisProps } from './diagnosis-props.js';
 
 /** Shown as open questions: what the first tests would settle. */
 const QUESTIONS = 3;

@@ -2,9 +2,9 @@ import type { LikelyCause } from '@winter-jar/contracts';
 import { useState } from 'react';
 import { Button } from '../ui/button.js';
 import { Caution } from '../ui/caution.js';
-import { causeName, causeOf, isLinked, foundWords, shareWords } from './diagnosis-words.js';
+import { causeName, causeOf, isLinked, foundWords, shareWords } from '../words/diagnosis-words.js';
 import { ShareSum } from './share-sum.js';
-import type { DiagnosisProps } from './what-is-wrong-page.js';
+import type { DiagnosisProps } from './diagnosis-props.js';
 
 const FIRST = 5;
 /** Signs and conditions beside a cause; the others stand in its sum. */

@@ -1,8 +1,8 @@
 import type { ProposedCheck } from '@winter-jar/contracts';
 import { Link } from 'react-router';
 import { LinkButton } from '../ui/button.js';
-import { causeName, checkName, checkOf, foundWords, shareWords } from './diagnosis-words.js';
-import type { DiagnosisProps } from './what-is-wrong-page.js';
+import { causeName, checkName, checkOf, foundWords, shareWords } from '../words/diagnosis-words.js';
+import type { DiagnosisProps } from './diagnosis-props.js';
 
 /** What it costs that the pump stands still, as the person says it. */
 export const STOPS = [

@@ -1,5 +1,5 @@
 import type { LikelyCause } from '@winter-jar/contracts';
-import { causeOf, foundWords, shareWords } from './diagnosis-words.js';
+import { causeOf, foundWords, shareWords } from '../words/diagnosis-words.js';
 
 /** A step that moves a share by less stands with the others that do. */
 const LEAST_MOVE = 0.005;

@@ -3,12 +3,12 @@ import type { MaterialRate, Suspects } from '@winter-jar/core';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { useRoundQuery, useSuspectsQuery } from '../api/yard-api.js';
-import { PageTitle } from '../app/page-title.js';
+import { PageTitle } from '../ui/page-title.js';
 import { Button, LinkButton } from '../ui/button.js';
 import { Caution } from '../ui/caution.js';
 import { Empty, Loading, Trouble } from '../ui/page-state.js';
 import { SelectField } from '../ui/select-field.js';
-import { rateWords } from './diagnosis-words.js';
+import { rateWords } from '../words/diagnosis-words.js';
 import { suspectPlan } from './suspect-plan.js';
 
 const FIRST = 6;

@@ -9,10 +9,10 @@ import {
   type FoundSaid,
   type RankedCause,
 } from '@winter-jar/core';
-import type { Said } from '../journal/entry-said.js';
-import { remarkOf } from '../journal/remark-of.js';
-import { happensNow, WHEN_WRONG, whenOf, type When } from '../journal/when-field.js';
-import { leakStepOf, SURENESS, surenessOf, type Sureness } from './diagnosis-words.js';
+import type { Said } from '../entry/entry-said.js';
+import { remarkOf } from '../forms/remark-of.js';
+import { happensNow, WHEN_WRONG, whenOf, type When } from '../forms/when-field.js';
+import { leakStepOf, SURENESS, surenessOf, type Sureness } from '../words/diagnosis-words.js';
 
 /** Chosen where nobody looked: it says nothing. */
 export const NOT_LOOKED = 'notLooked';

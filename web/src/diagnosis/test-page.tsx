@@ -3,10 +3,10 @@ import { FINDINGS, type CheckId, type Entry, type FindingId, type FoundSaid } fr
 import { useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { useDiagnosisQuery } from '../api/yard-api.js';
-import { EntryScreen, WithPump, type EntryPageProps } from '../journal/entry-page.js';
-import { Remark } from '../journal/remark.js';
-import { useEntryForm } from '../journal/use-entry-form.js';
-import { happenedAt, WhenField } from '../journal/when-field.js';
+import { EntryScreen, WithPump, type EntryPageProps } from '../entry/entry-page.js';
+import { Remark } from '../forms/remark.js';
+import { useEntryForm } from '../entry/use-entry-form.js';
+import { happenedAt, WhenField } from '../forms/when-field.js';
 import { PhotoField } from '../oil/photo-field.js';
 import { Button } from '../ui/button.js';
 import { Caution } from '../ui/caution.js';
@@ -23,7 +23,7 @@ import {
   shareWords,
   stateName,
   SURENESS,
-} from './diagnosis-words.js';
+} from '../words/diagnosis-words.js';
 import {
   fieldsOf,
   findingsAskedFor,

@@ -2,14 +2,15 @@ import type { DiagnosisAnswer } from '@winter-jar/contracts';
 import { ChevronLeft } from 'lucide-react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { useDiagnosisQuery } from '../api/yard-api.js';
-import { dayWords, momentWords } from '../app/dates.js';
-import { PageTitle } from '../app/page-title.js';
-import { useLetters } from '../app/use-letters.js';
-import { useWide } from '../app/use-wide.js';
-import { WithPump, type EntryPageProps } from '../journal/entry-page.js';
+import { dayWords, momentWords } from '../words/dates.js';
+import { PageTitle } from '../ui/page-title.js';
+import { useLetters } from '../device/use-letters.js';
+import { useWide } from '../device/use-wide.js';
+import { WithPump, type EntryPageProps } from '../entry/entry-page.js';
 import { LinkButton } from '../ui/button.js';
 import { Loading, Trouble } from '../ui/page-state.js';
-import { causeName, testWords } from './diagnosis-words.js';
+import { causeName, testWords } from '../words/diagnosis-words.js';
+import type { DiagnosisProps } from './diagnosis-props.js';
 import { EvidenceList } from './evidence-list.js';
 import { LikelyCauses } from './likely-causes.js';
 import { NextTests, STOPS, type Stop } from './next-tests.js';
@@ -17,11 +18,6 @@ import { NextTests, STOPS, type Stop } from './next-tests.js';
 /** Find the cause, not the symptom: the evidence, what it speaks for, and the test that tells most. */
 export function WhatIsWrongPage() {
   return <WithPump needsOil>{(props) => <WhatIsWrong {...props} />}</WithPump>;
-}
-
-/** What a page of the diagnosis needs. */
-export interface DiagnosisProps extends EntryPageProps {
-  readonly answer: DiagnosisAnswer;
 }
 
 function WhatIsWrong(props: EntryPageProps) {

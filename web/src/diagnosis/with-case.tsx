@@ -1,7 +1,7 @@
 import type { DiagnosisAnswer } from '@winter-jar/contracts';
 import type { ReactNode } from 'react';
 import { useDiagnosisQuery } from '../api/yard-api.js';
-import { WithPump, type EntryPageProps } from '../journal/entry-page.js';
+import { WithPump, type EntryPageProps } from '../entry/entry-page.js';
 import { Empty, Loading, Trouble } from '../ui/page-state.js';
 
 export interface CaseProps extends EntryPageProps {

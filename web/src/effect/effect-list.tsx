@@ -1,6 +1,6 @@
 import type { PumpEffect } from '@winter-jar/contracts';
-import type { Words } from '../care/messages.js';
-import { countWords, standingWords } from './effect-words.js';
+import type { Words } from '../words/words.js';
+import { countWords, standingWords } from '../words/effect-words.js';
 
 const SHOWN = 30;
 

@@ -1,34 +1,15 @@
 import type { LogName } from '@winter-jar/contracts';
 import { useState } from 'react';
 import { NavLink, useParams } from 'react-router';
-import { PageTitle } from '../app/page-title.js';
+import { PageTitle } from '../ui/page-title.js';
 import { Button } from '../ui/button.js';
 import { Field, inputClass } from '../ui/field.js';
 import { FileExchange } from '../ui/file-exchange.js';
 import { Trouble } from '../ui/page-state.js';
 import { ImportShown } from './import-shown.js';
+import { LOGS, type LogWords } from './log-words.js';
 import { useLogImport } from './use-log-import.js';
 
-export interface LogWords {
-  readonly title: string;
-  readonly one: string;
-  readonly many: string;
-  readonly when: string;
-  /** Columns that a short list needs. */
-  readonly example: string;
-}
-
-/** Every log by its address. A new one is one more entry. */
-const LOGS: Readonly<Record<LogName, LogWords>> = {
-  runs: { title: 'Run log', one: 'run', many: 'runs', when: 'Started', example: 'pump, started, minutes, material' },
-  looks: {
-    title: 'Look log',
-    one: 'look',
-    many: 'looks',
-    when: 'Looked at',
-    example: 'pump, looked_at, hours_stood, colour',
-  },
-};
 const NAMES = Object.keys(LOGS) as LogName[];
 
 /** All entries of one kind as a CSV file: out as a whole, in with a preview of every row that is not right. */

@@ -1,8 +1,8 @@
 import type { LogImportAnswer, RefusedRow } from '@winter-jar/contracts';
 import { Download } from 'lucide-react';
-import { issueWords } from '../journal/issue-words.js';
+import { issueWords } from '../words/issue-words.js';
 import { Button, buttonClass } from '../ui/button.js';
-import type { LogWords } from './entry-log-page.js';
+import type { LogWords } from './log-words.js';
 
 const count = (n: number): string => n.toLocaleString('en-GB');
 

@@ -31,6 +31,9 @@ export interface DraftedForm<V extends FieldValues> {
   readonly drop: () => Promise<void>;
 }
 
+/** As much of a form as one of its fields needs. */
+export type FormFields<V extends FieldValues> = Pick<DraftedForm<V>, 'values' | 'error' | 'set'>;
+
 /**
  * A form whose content survives errors, reloads and a stopped server on this device.
  * @param name of the draft; another name is another form

@@ -1,8 +1,8 @@
 import { Field, inputClass } from '../ui/field.js';
-import { EntryScreen, WithPump, type EntryPageProps } from './entry-page.js';
-import type { Said } from './entry-said.js';
-import { useEntryForm } from './use-entry-form.js';
-import { happenedAt, happensNow, WHEN_WRONG, WhenField, whenOf, type When } from './when-field.js';
+import { EntryScreen, WithPump, type EntryPageProps } from '../entry/entry-page.js';
+import type { Said } from '../entry/entry-said.js';
+import { useEntryForm } from '../entry/use-entry-form.js';
+import { happenedAt, happensNow, WHEN_WRONG, WhenField, whenOf, type When } from '../forms/when-field.js';
 
 interface NoteValues extends When {
   text: string;

@@ -3,10 +3,11 @@ import { Printer } from 'lucide-react';
 import { QRCodeSVG } from 'qrcode.react';
 import { Link, useParams } from 'react-router';
 import { useAboutQuery, usePumpQuery, useRoundQuery } from '../api/yard-api.js';
-import { dayWords } from '../app/dates.js';
-import { PageTitle } from '../app/page-title.js';
-import { usePrint } from '../app/use-print.js';
-import { dueWords, limitWords, TASK_WORDS, type Words } from '../care/messages.js';
+import { dayWords } from '../words/dates.js';
+import { PageTitle } from '../ui/page-title.js';
+import { usePrint } from '../device/use-print.js';
+import { dueWords, limitWords, TASK_WORDS } from '../words/messages.js';
+import type { Words } from '../words/words.js';
 import { Button } from '../ui/button.js';
 import { Empty, Loading, Trouble } from '../ui/page-state.js';
 

@@ -4,9 +4,10 @@ import { inUnit } from '@winter-jar/core';
 import { useState } from 'react';
 import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { useOilStoryQuery } from '../api/yard-api.js';
-import { dayWords } from '../app/dates.js';
-import { useUnits } from '../app/use-units.js';
-import { verdictWords, type Words } from '../care/messages.js';
+import { dayWords } from '../words/dates.js';
+import { useUnits } from '../device/use-units.js';
+import { verdictWords } from '../words/messages.js';
+import type { Words } from '../words/words.js';
 import { VerdictShape } from '../ui/verdict.js';
 import { trendWords } from './story-words.js';
 

@@ -1,8 +1,8 @@
 import type { Entry, SampleDrawn } from '@winter-jar/core';
 import { at, entryAt } from '@winter-jar/core/testing';
-import { unitsOf } from '../app/units-of.js';
+import { unitsOf } from '../device/units-of.js';
 import { awaitedSample, labResultValuesOf, readLabResult, type LabResultValues } from './lab-result-form.js';
-import { figuresWords, notJudgedWords, siliconWords } from './lab-words.js';
+import { figuresWords, notJudgedWords, siliconWords } from '../words/lab-words.js';
 
 const units = unitsOf({ pressure: 'hPa', volume: 'mL', temperature: '°C' });
 const ZONE = 'Europe/Lisbon';

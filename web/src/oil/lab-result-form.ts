@@ -7,12 +7,12 @@ import {
   type SampleDrawn,
   type WearSign,
 } from '@winter-jar/core';
-import type { Said } from '../journal/entry-said.js';
-import { fieldReader } from '../journal/read-quantity.js';
-import { remarkOf } from '../journal/remark-of.js';
-import { happenedAt, happensNow, WHEN_WRONG, whenOf, type When } from '../journal/when-field.js';
+import type { Said } from '../entry/entry-said.js';
+import { fieldReader } from '../forms/read-quantity.js';
+import { remarkOf } from '../forms/remark-of.js';
+import { happenedAt, happensNow, WHEN_WRONG, whenOf, type When } from '../forms/when-field.js';
 import { quantityText } from '../ui/quantity-text.js';
-import { FIGURE_WORDS, type LabFigure } from './lab-words.js';
+import { FIGURE_WORDS, type LabFigure } from '../words/lab-words.js';
 
 export interface LabResultValues extends When, Record<LabFigure, string> {
   sampleId: string;

@@ -1,15 +1,16 @@
 import { labReading, type LabResultBody } from '@winter-jar/core';
 import type { PumpPage } from '@winter-jar/contracts';
 import { useMemo } from 'react';
-import { momentWords } from '../app/dates.js';
-import { PageTitle } from '../app/page-title.js';
-import { useUnits } from '../app/use-units.js';
-import { reasonWords, verdictWords, type Words } from '../care/messages.js';
-import { EntryScreen, WithPump, type EntryPageProps } from '../journal/entry-page.js';
-import { Remark } from '../journal/remark.js';
-import { useEntryForm, type EntryForm } from '../journal/use-entry-form.js';
-import type { Preview } from '../journal/use-preview.js';
-import { WhenField } from '../journal/when-field.js';
+import { momentWords } from '../words/dates.js';
+import { PageTitle } from '../ui/page-title.js';
+import { useUnits } from '../device/use-units.js';
+import { reasonWords, verdictWords } from '../words/messages.js';
+import type { Words } from '../words/words.js';
+import { EntryScreen, WithPump, type EntryPageProps } from '../entry/entry-page.js';
+import { Remark } from '../forms/remark.js';
+import { useEntryForm, type EntryForm } from '../entry/use-entry-form.js';
+import type { Preview } from '../entry/use-preview.js';
+import { WhenField } from '../forms/when-field.js';
 import { LinkButton } from '../ui/button.js';
 import { ManyChips } from '../ui/many-chips.js';
 import { Empty } from '../ui/page-state.js';
@@ -24,8 +25,8 @@ import {
   siliconWords,
   WEAR_SIGN_WORDS,
   type LabFigure,
-} from './lab-words.js';
-import { chipsOf } from './look-words.js';
+} from '../words/lab-words.js';
+import { chipsOf } from '../words/look-words.js';
 
 export function LabResultPage() {
   return <WithPump needsOil>{(props) => <LabResult {...props} />}</WithPump>;

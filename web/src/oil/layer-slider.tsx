@@ -1,7 +1,7 @@
 import { Slider } from 'radix-ui';
 import { useState } from 'react';
-import type { Print } from '../app/use-print.js';
-import { LAYER_WORDS } from '../care/jar-words.js';
+import type { Print } from '../device/use-print.js';
+import { LAYER_WORDS } from '../words/jar-words.js';
 import { Button } from '../ui/button.js';
 import { Chips } from '../ui/chips.js';
 import { mlOf, setLayer, stackOf, withOil, type SetLayer } from './jar-volumes.js';

@@ -1,14 +1,21 @@
 import { holdsDenserOil, productIn, type Settling } from '@winter-jar/core';
-import type { EntryPageProps } from '../journal/entry-page.js';
-import { LEVEL_CHIPS } from '../journal/level-chips.js';
-import type { EntryForm } from '../journal/use-entry-form.js';
+import type { EntryPageProps } from '../entry/entry-page.js';
+import { LEVEL_CHIPS } from '../forms/level-chips.js';
+import type { EntryForm } from '../entry/use-entry-form.js';
 import { Chips } from '../ui/chips.js';
 import { ColourScale } from '../ui/colour-scale.js';
 import { ManyChips } from '../ui/many-chips.js';
 import { QuantityField } from '../ui/quantity-field.js';
 import { SelectField } from '../ui/select-field.js';
 import { Unfolding } from '../ui/unfolding.js';
-import { CLARITY_WORDS, chipsOf, FOAM_WORDS, PARTICLE_KIND_WORDS, PARTICLE_WORDS, SMELL_WORDS } from './look-words.js';
+import {
+  CLARITY_WORDS,
+  chipsOf,
+  FOAM_WORDS,
+  PARTICLE_KIND_WORDS,
+  PARTICLE_WORDS,
+  SMELL_WORDS,
+} from '../words/look-words.js';
 import { jarChoices, STOOD_GLASS, STOOD_JAR, type Odd, type ReadJarValues } from './read-jar-form.js';
 import { settlingWords } from './reading-words.js';
 

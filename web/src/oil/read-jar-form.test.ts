@@ -1,6 +1,6 @@
 import { bookOf, lookAt, START } from '@winter-jar/core/testing';
 import { initialState, OIL_LIMITS, readOil, type Entry } from '@winter-jar/core';
-import { unitsOf } from '../app/units-of.js';
+import { unitsOf } from '../device/units-of.js';
 import {
   initialValues,
   readJar,

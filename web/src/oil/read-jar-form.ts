@@ -21,10 +21,10 @@ import {
   type Smell,
   type SumpKey,
 } from '@winter-jar/core';
-import type { Said } from '../journal/entry-said.js';
-import { fieldReader } from '../journal/read-quantity.js';
-import { remarkOf } from '../journal/remark-of.js';
-import { happenedAt, happensNow, WHEN_WRONG, whenOf, type When } from '../journal/when-field.js';
+import type { Said } from '../entry/entry-said.js';
+import { fieldReader } from '../forms/read-quantity.js';
+import { remarkOf } from '../forms/remark-of.js';
+import { happenedAt, happensNow, WHEN_WRONG, whenOf, type When } from '../forms/when-field.js';
 import { quantityText } from '../ui/quantity-text.js';
 import { NO_LAYERS, surplusMl, type JarLayers } from './jar-volumes.js';
 

@@ -1,18 +1,18 @@
 import { holdsDenserOil, type JarSeen, type LookSource } from '@winter-jar/core';
 import { useState } from 'react';
-import { useUnits } from '../app/use-units.js';
-import { useWide } from '../app/use-wide.js';
-import { EntryScreen, WithPump, type EntryPageProps } from '../journal/entry-page.js';
-import { Remark } from '../journal/remark.js';
-import { chargeMlOf, firstSump, SumpField } from '../journal/sump-field.js';
-import { useEntryForm } from '../journal/use-entry-form.js';
-import { WhenField } from '../journal/when-field.js';
+import { useUnits } from '../device/use-units.js';
+import { useWide } from '../device/use-wide.js';
+import { EntryScreen, WithPump, type EntryPageProps } from '../entry/entry-page.js';
+import { Remark } from '../forms/remark.js';
+import { chargeMlOf, firstSump, SumpField } from '../entry/sump-field.js';
+import { useEntryForm } from '../entry/use-entry-form.js';
+import { WhenField } from '../forms/when-field.js';
 import { Chips } from '../ui/chips.js';
 import type { Underlay } from '../ui/jar.js';
 import { quantityText } from '../ui/quantity-text.js';
 import { BesideOthers } from './beside.js';
 import { LayerSlider } from './layer-slider.js';
-import { chipsOf, SOURCE_WORDS } from './look-words.js';
+import { chipsOf, SOURCE_WORDS } from '../words/look-words.js';
 import { PhotoField } from './photo-field.js';
 import { JarFields, OilFields, StoodField } from './read-jar-fields.js';
 import {

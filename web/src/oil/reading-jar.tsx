@@ -1,9 +1,7 @@
-import { parseQuantity, type JarShape } from '@winter-jar/core';
-import { MoveVertical } from 'lucide-react';
-import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import type { Print } from '../app/use-print.js';
-import { useUnits } from '../app/use-units.js';
-import { LAYER_WORDS } from '../care/jar-words.js';
+import { capital } from '../words/number.js';
+import type { Print } from '../device/use-print.js';
+import { useUnits } from '../device/use-units.js';
+import { LAYER_WORDS } from '../words/jar-words.js';
 import { layerStack, shareOfHeight, volumeAtShare } from '../ui/jar-layout.js';
 import { halfWidthAt } from '../ui/jar-outline.js';
 import { insideOf, Jar, type Underlay } from '../ui/jar.js';
@@ -21,6 +19,9 @@ import {
   type JarLayers,
   type SetLayer,
 } from './jar-volumes.js';
+import { parseQuantity, type JarShape } from '@winter-jar/core';
+import { MoveVertical } from 'lucide-react';
+import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 
 export interface ReadingJarProps {
   readonly layers: JarLayers;
@@ -231,7 +232,7 @@ function LayerInput({ kind, ml, onMl }: { kind: SetLayer; ml: number; onMl: (ml:
   const words = LAYER_WORDS[kind];
   return (
     <label className="flex flex-col text-[14px] leading-5">
-      <span className="font-semibold">{words.charAt(0).toUpperCase() + words.slice(1)}</span>
+      <span className="font-semibold">{capital(words)}</span>
       <input
         className={`figure h-8 w-28 rounded-[6px] border bg-sheet px-2 text-[15px] ${wrong ? 'border-2 border-stop' : 'border-edge'}`}
         value={typed ?? quantityText(Math.round(ml * 100) / 100, unit)}

@@ -1,7 +1,8 @@
 import type { PumpPage } from '@winter-jar/contracts';
 import { isHarder } from '@winter-jar/core';
-import { reasonKey, reasonWords, verdictWords, type Words } from '../care/messages.js';
-import type { Preview } from '../journal/use-preview.js';
+import { reasonKey, reasonWords, verdictWords } from '../words/messages.js';
+import type { Words } from '../words/words.js';
+import type { Preview } from '../entry/use-preview.js';
 import { Verdict, VerdictShape } from '../ui/verdict.js';
 import { confidenceWords, nextLookWords, tippingWords } from './reading-words.js';
 import type { LookReading } from './use-reading.js';

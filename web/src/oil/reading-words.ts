@@ -1,7 +1,7 @@
 import type { Doubt, FindingCode, NextLook, Settling, Tipping } from '@winter-jar/core';
-import type { Print } from '../app/use-print.js';
-import { verdictWords } from '../care/messages.js';
-import { stoodWords } from '../journal/entry-words.js';
+import type { Print } from '../device/use-print.js';
+import { verdictWords } from '../words/messages.js';
+import { stoodWords } from '../words/entry-words.js';
 import type { LookReading } from './use-reading.js';
 
 const CONFIDENCE_WORDS = { firm: 'Firm', fair: 'Fair', early: 'Early' } as const;

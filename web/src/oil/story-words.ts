@@ -1,5 +1,5 @@
 import type { ChargeTrend, StoryMeasure } from '@winter-jar/core';
-import type { Print } from '../app/use-print.js';
+import type { Print } from '../device/use-print.js';
 
 const MEASURE_WORDS: Readonly<Record<StoryMeasure, string>> = {
   waterMl: 'Water per weighted run',

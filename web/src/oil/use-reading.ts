@@ -12,7 +12,7 @@ import {
   type Tipping,
 } from '@winter-jar/core';
 import { useMemo } from 'react';
-import type { Pending } from '../journal/use-entry-form.js';
+import type { Pending } from '../entry/use-entry-form.js';
 
 export interface LookReading {
   readonly look: LookBody;

@@ -1,9 +1,9 @@
 import type { EarlierCharge, PumpPage } from '@winter-jar/contracts';
 import { TZDate } from '@date-fns/tz';
 import { format } from 'date-fns';
-import { barWords, rulerWords } from '../care/bar-words.js';
-import { jarWords } from '../care/jar-words.js';
-import type { Words } from '../care/messages.js';
+import { barWords, rulerWords } from '../words/bar-words.js';
+import { jarWords } from '../words/jar-words.js';
+import type { Words } from '../words/words.js';
 import { layersOf } from '../ui/jar-layout.js';
 import { Jar } from '../ui/jar.js';
 import { RunRuler } from '../ui/run-ruler.js';

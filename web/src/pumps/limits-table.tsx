@@ -1,5 +1,6 @@
 import type { TaskStanding } from '@winter-jar/core';
-import { amount, forecastWords, measureWords, sourceWords, usedWords, type Words } from '../care/messages.js';
+import { amount, forecastWords, measureWords, sourceWords, usedWords } from '../words/messages.js';
+import type { Words } from '../words/words.js';
 
 /** All limits of the oil change with what is left; the one that decides first. */
 export function LimitsTable({ change, words }: { change: TaskStanding; words: Words }) {

@@ -1,8 +1,9 @@
 import { SERVICE_TASKS, type PumpPage } from '@winter-jar/contracts';
 import type { TaskStanding } from '@winter-jar/core';
-import { dayWords } from '../app/dates.js';
-import { dueWords, limitWords, TASK_WORDS, type Words } from '../care/messages.js';
-import { useQuickEntry } from '../journal/use-quick-entry.js';
+import { dayWords } from '../words/dates.js';
+import { dueWords, limitWords, TASK_WORDS } from '../words/messages.js';
+import type { Words } from '../words/words.js';
+import { useQuickEntry } from '../entry/use-quick-entry.js';
 import { Button, LinkButton } from '../ui/button.js';
 
 const FORMS: Readonly<Partial<Record<TaskStanding['task'], string>>> = {

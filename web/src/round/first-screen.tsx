@@ -1,7 +1,7 @@
 import type { DemoYardOpened } from '@winter-jar/contracts';
 import { useState } from 'react';
 import { useAboutQuery, useOpenDemoYardMutation } from '../api/yard-api.js';
-import { PageTitle } from '../app/page-title.js';
+import { PageTitle } from '../ui/page-title.js';
 import { Button, LinkButton } from '../ui/button.js';
 
 /** An empty house: three ways to begin. */

@@ -1,10 +1,10 @@
 import type { RoundRow } from '@winter-jar/contracts';
 import { Printer } from 'lucide-react';
 import { useRoundQuery } from '../api/yard-api.js';
-import { momentWords } from '../app/dates.js';
-import { PageTitle } from '../app/page-title.js';
-import { usePrint } from '../app/use-print.js';
-import { dueWords, TASK_WORDS, verdictWords } from '../care/messages.js';
+import { momentWords } from '../words/dates.js';
+import { PageTitle } from '../ui/page-title.js';
+import { usePrint } from '../device/use-print.js';
+import { dueWords, TASK_WORDS, verdictWords } from '../words/messages.js';
 import { Button } from '../ui/button.js';
 import { Loading, Trouble } from '../ui/page-state.js';
 import { roundGroups, sentenceOfTheDay } from './round-order.js';

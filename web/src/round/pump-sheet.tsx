@@ -1,6 +1,6 @@
 import type { RoundRow } from '@winter-jar/contracts';
-import { dayWords } from '../app/dates.js';
-import { jarWords, LAYER_WORDS } from '../care/jar-words.js';
+import { dayWords } from '../words/dates.js';
+import { jarWords, LAYER_WORDS } from '../words/jar-words.js';
 import {
   dueWords,
   reasonKey,
@@ -9,8 +9,8 @@ import {
   TASK_WORDS,
   verdictWords,
   type ActionKind,
-  type Words,
-} from '../care/messages.js';
+} from '../words/messages.js';
+import type { Words } from '../words/words.js';
 import { LinkButton } from '../ui/button.js';
 import { Caution } from '../ui/caution.js';
 import { layersOf } from '../ui/jar-layout.js';

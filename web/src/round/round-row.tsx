@@ -1,9 +1,10 @@
 import type { RoundRow as Row } from '@winter-jar/contracts';
 import { memo } from 'react';
 import { Link } from 'react-router';
-import { barWords, flagWords, rulerWords } from '../care/bar-words.js';
-import { jarWords } from '../care/jar-words.js';
-import { verdictWords, type Words } from '../care/messages.js';
+import { barWords, flagWords, rulerWords } from '../words/bar-words.js';
+import { jarWords } from '../words/jar-words.js';
+import { verdictWords } from '../words/messages.js';
+import type { Words } from '../words/words.js';
 import { layersOf } from '../ui/jar-layout.js';
 import { Jar } from '../ui/jar.js';
 import { RunRuler } from '../ui/run-ruler.js';

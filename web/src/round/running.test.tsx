@@ -1,7 +1,7 @@
 import type { RoundRow } from '@winter-jar/contracts';
 import { render, screen } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
-import type { Words } from '../care/messages.js';
+import type { Words } from '../words/words.js';
 import { rowLine, Running } from './running.js';
 
 const words = { zone: 'Europe/Lisbon', now: '2031-06-03T10:00:00.000Z' } as Words;

@@ -1,6 +1,7 @@
 import type { RoundRow } from '@winter-jar/contracts';
-import { momentWords } from '../app/dates.js';
-import { headline, type Words } from '../care/messages.js';
+import { momentWords } from '../words/dates.js';
+import { headline } from '../words/messages.js';
+import type { Words } from '../words/words.js';
 import { LinkButton } from '../ui/button.js';
 
 /** Runs that go on, and the way to end them; one that has gone on too long is asked about. */

@@ -1,7 +1,7 @@
 import { checkEntry, checkRecord } from '@winter-jar/contracts';
 import { setUpBook, type PumpModel, type SetUpVersion } from '@winter-jar/core';
 import { bookOf, START } from '@winter-jar/core/testing';
-import { unitsOf } from '../app/units-of.js';
+import { unitsOf } from '../device/units-of.js';
 import { addPumpDefaults, NEW, readAddPump, type AddPumpValues } from './add-pump-form.js';
 
 const units = unitsOf({ pressure: 'hPa', volume: 'mL', temperature: '°C' });

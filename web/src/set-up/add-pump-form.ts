@@ -8,9 +8,9 @@ import {
   type SetUpKind,
   type SetUpVersion,
 } from '@winter-jar/core';
-import { fieldReader } from '../journal/read-quantity.js';
-import { issueWords } from '../journal/issue-words.js';
-import { nothingKnown, readTakeOver, type TakeOverValues } from '../journal/take-over-form.js';
+import { fieldReader } from '../forms/read-quantity.js';
+import { issueWords } from '../words/issue-words.js';
+import { nothingKnown, readTakeOver, type TakeOverValues } from '../take-over/take-over-form.js';
 import { firstVersion, idFor } from './new-version.js';
 import type { Units } from './record-form.js';
 

@@ -1,23 +1,18 @@
-import type { SetUpAnswer } from '@winter-jar/contracts';
-import { PRESETS, type HouseSetUp, type PresetId, type SetUpKind } from '@winter-jar/core';
-import { ChevronLeft } from 'lucide-react';
-import { useRef, useState } from 'react';
-import { Link, useNavigate } from 'react-router';
-import { v7 as newId } from 'uuid';
+import { uncapital } from '../words/number.js';
 import { useSetUpQuery } from '../api/yard-api.js';
-import { hereZone } from '../app/dates.js';
-import { PageTitle } from '../app/page-title.js';
-import { useAppDispatch } from '../app/store.js';
-import { toastsSlice } from '../app/toasts-slice.js';
-import { useUnits } from '../app/use-units.js';
-import { PROCESS_WORDS } from '../care/process-words.js';
-import { SCHOOL_WORDS } from '../care/school-words.js';
+import { hereZone } from '../words/dates.js';
+import { PageTitle } from '../ui/page-title.js';
+import { useAppDispatch } from '../device/store.js';
+import { toastsSlice } from '../device/toasts-slice.js';
+import { useUnits } from '../device/use-units.js';
+import { PROCESS_WORDS } from '../words/process-words.js';
+import { SCHOOL_WORDS } from '../words/school-words.js';
 import { useDraftedForm } from '../forms/use-drafted-form.js';
-import { issueWords } from '../journal/issue-words.js';
-import { TakeOverFields } from '../journal/take-over-fields.js';
-import type { TakeOverValues } from '../journal/take-over-form.js';
-import { useEnvelope } from '../journal/use-envelope.js';
-import { useWriteEntries } from '../journal/use-write-entries.js';
+import { issueWords } from '../words/issue-words.js';
+import { TakeOverFields } from '../take-over/take-over-fields.js';
+import type { TakeOverValues } from '../take-over/take-over-form.js';
+import { useEnvelope } from '../entry/use-envelope.js';
+import { useWriteEntries } from '../entry/use-write-entries.js';
 import { Button } from '../ui/button.js';
 import { Chips } from '../ui/chips.js';
 import { TextField } from '../ui/field.js';
@@ -27,6 +22,12 @@ import { SelectField } from '../ui/select-field.js';
 import { addPumpDefaults, BY_PROCESS, NEW, readAddPump, usualAt, type AddPumpValues } from './add-pump-form.js';
 import { recordName } from './record-words.js';
 import { useWriteSetUp } from './use-write-set-up.js';
+import type { SetUpAnswer } from '@winter-jar/contracts';
+import { PRESETS, type HouseSetUp, type PresetId, type SetUpKind } from '@winter-jar/core';
+import { ChevronLeft } from 'lucide-react';
+import { useRef, useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { v7 as newId } from 'uuid';
 
 const PROCESSES = Object.entries(PROCESS_WORDS).map(([value, words]) => ({
   value: value as AddPumpValues['process'],
@@ -257,7 +258,7 @@ function AddPump({ house }: { house: HouseSetUp }) {
         )}
         <Chips label="School of oil care" chips={SCHOOLS} value={values.preset} onChange={set('preset')} />
         <p className="-mt-3 text-[14px] text-ink-2">
-          {preset.why} What it costs: {preset.cost.charAt(0).toLowerCase() + preset.cost.slice(1)}
+          {preset.why} What it costs: {uncapital(preset.cost)}
         </p>
         <Heading>As it is now</Heading>
         <TakeOverFields

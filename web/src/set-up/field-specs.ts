@@ -1,7 +1,7 @@
 // Every field of the set-up in one list, in one view: longer than other files.
 import type { Dimension, SetUpKind } from '@winter-jar/core';
-import { PROCESS_WORDS } from '../care/process-words.js';
-import { SCHOOL_WORDS } from '../care/school-words.js';
+import { PROCESS_WORDS } from '../words/process-words.js';
+import { SCHOOL_WORDS } from '../words/school-words.js';
 import type { Chip } from '../ui/chips.js';
 import { SEASON_WORDS } from './season-words.js';
 

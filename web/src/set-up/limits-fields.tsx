@@ -11,7 +11,7 @@ import {
   type SetUpKind,
   type TaskId,
 } from '@winter-jar/core';
-import { limitWords, measureWords, sourceWords, TASK_WORDS } from '../care/messages.js';
+import { limitWords, measureWords, sourceWords, TASK_WORDS } from '../words/messages.js';
 import { inputClass } from '../ui/field.js';
 import { Unfolding } from '../ui/unfolding.js';
 import type { RecordValues } from './field-specs.js';

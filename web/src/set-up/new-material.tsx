@@ -1,7 +1,7 @@
 import type { HouseSetUp, Process, SetUpBodies } from '@winter-jar/core';
 import { useState } from 'react';
 import { v7 as newId } from 'uuid';
-import { useUnits } from '../app/use-units.js';
+import { useUnits } from '../device/use-units.js';
 import { useDraftedForm } from '../forms/use-drafted-form.js';
 import { Button } from '../ui/button.js';
 import { firstVersion, idFor } from './new-version.js';

@@ -1,5 +1,5 @@
 import { OIL_LIMITS } from '@winter-jar/core';
-import { SIGN_WORDS, STEP_WORDS } from '../oil/oil-limit-words.js';
+import { SIGN_WORDS, STEP_WORDS } from '../words/oil-limit-words.js';
 import { oilLimitName, oilLimitValues, readOilLimits } from './oil-limit-values.js';
 
 test('limits go into fields and come back; empty inherits, “none” takes away', () => {

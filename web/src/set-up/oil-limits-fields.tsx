@@ -13,8 +13,8 @@ import {
   type StepId,
   type VerdictLevel,
 } from '@winter-jar/core';
-import { verdictWords } from '../care/messages.js';
-import { SIGN_WORDS, STEP_WORDS } from '../oil/oil-limit-words.js';
+import { verdictWords } from '../words/messages.js';
+import { SIGN_WORDS, STEP_WORDS } from '../words/oil-limit-words.js';
 import type { RecordValues } from './field-specs.js';
 import { NO_LIMIT } from './limit-values.js';
 import { oilLimitName } from './oil-limit-values.js';

@@ -1,7 +1,7 @@
 import { checkRecord } from '@winter-jar/contracts';
 import { MATERIAL_LIBRARY, SET_UP_KINDS, type SetUpKind } from '@winter-jar/core';
 import { bookOf, START } from '@winter-jar/core/testing';
-import { unitsOf } from '../app/units-of.js';
+import { unitsOf } from '../device/units-of.js';
 import { nameOf, type RecordValues } from './field-specs.js';
 import { fieldsOf, initialValues, notAssumed, readRecord, valuesOf } from './record-form.js';
 

@@ -1,8 +1,8 @@
 import { checkRecord, SUMPS_OF } from '@winter-jar/contracts';
 import { inUnit, type Dimension, type JarShape, type PumpKind, type SetUpKind } from '@winter-jar/core';
 import { readNumberPairs } from '../forms/number-pairs.js';
-import { fieldReader } from '../journal/read-quantity.js';
-import { issueWords } from '../journal/issue-words.js';
+import { fieldReader } from '../forms/read-quantity.js';
+import { issueWords } from '../words/issue-words.js';
 import { FIELD_SPECS, nameOf, type FieldSpec, type RecordValues } from './field-specs.js';
 import { limitValues, readLimits } from './limit-values.js';
 import { oilLimitValues, readOilLimits } from './oil-limit-values.js';

@@ -1,6 +1,6 @@
 import { capacityMl, materialFactor, type HouseSetUp, type SetUpKind } from '@winter-jar/core';
-import { PROCESS_WORDS } from '../care/process-words.js';
-import { SCHOOL_WORDS } from '../care/school-words.js';
+import { PROCESS_WORDS } from '../words/process-words.js';
+import { SCHOOL_WORDS } from '../words/school-words.js';
 
 export interface KindWords {
   readonly one: string;

@@ -1,5 +1,6 @@
+import { uncapital } from '../words/number.js';
+import { SCHOOL_WORDS } from '../words/school-words.js';
 import { PRESETS, type HouseSetUp, type PresetId } from '@winter-jar/core';
-import { SCHOOL_WORDS } from '../care/school-words.js';
 
 /** The schools of oil care side by side: why people follow them, what each costs, and who follows it here. */
 export function SchoolsTable({ house }: { house: HouseSetUp }) {
@@ -17,7 +18,7 @@ export function SchoolsTable({ house }: { house: HouseSetUp }) {
           return (
             <li key={id} className="border-b border-rule-soft py-3 text-[15px]">
               <span className="font-semibold">{SCHOOL_WORDS[id]}.</span> {why}{' '}
-              <span className="text-ink-2">What it costs: {cost.charAt(0).toLowerCase() + cost.slice(1)}</span>
+              <span className="text-ink-2">What it costs: {uncapital(cost)}</span>
               <span className="block text-[14px] text-ink-2">
                 {pumps.length === 0 ? 'No pump follows it here.' : `Here: ${pumps.map((p) => p.name).join(', ')}`}
               </span>

@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { Link, NavLink, useParams } from 'react-router';
 import { v7 as newId } from 'uuid';
 import { useSetUpQuery } from '../api/yard-api.js';
-import { PageTitle } from '../app/page-title.js';
+import { PageTitle } from '../ui/page-title.js';
 import { Button, LinkButton } from '../ui/button.js';
 import { Empty, Loading, Trouble } from '../ui/page-state.js';
 import { firstVersion } from './new-version.js';

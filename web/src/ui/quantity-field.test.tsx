@@ -3,7 +3,7 @@ import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
 import { Provider } from 'react-redux';
-import { prefsSlice } from '../app/prefs-slice.js';
+import { prefsSlice } from '../device/prefs-slice.js';
 import { QuantityField } from './quantity-field.js';
 import { quantityText } from './quantity-text.js';
 

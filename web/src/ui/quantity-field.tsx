@@ -1,6 +1,6 @@
 import { parseQuantity, printQuantity, UNITS, type Dimension } from '@winter-jar/core';
 import { Field, inputClass } from './field.js';
-import { useUnits } from '../app/use-units.js';
+import { useUnits } from '../device/use-units.js';
 import { quantityIssueWords } from './quantity-text.js';
 
 interface QuantityFieldProps {

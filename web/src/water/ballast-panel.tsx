@@ -1,6 +1,6 @@
 import type { PumpPage } from '@winter-jar/contracts';
 import { ballastAdvice } from '@winter-jar/core';
-import type { Words } from '../care/messages.js';
+import type { Words } from '../words/words.js';
 import { adviceWords } from './water-words.js';
 
 /** What the gas ballast of this pump can do at its oil's running temperature, for what went in last. */

@@ -1,5 +1,5 @@
 import type { WaterStory } from '@winter-jar/core';
-import type { Print } from '../app/use-print.js';
+import type { Print } from '../device/use-print.js';
 import { useWidth } from '../ui/use-width.js';
 
 const ROW = 28;

@@ -1,9 +1,8 @@
+import { number } from '../words/number.js';
+import type { Print } from '../device/use-print.js';
+import type { Sentence } from '../words/words.js';
 import type { Assumed, BallastAdvice, ExcessHint, ToleranceRange, Unreckoned, WaterStory } from '@winter-jar/core';
-import type { Print } from '../app/use-print.js';
-import type { Sentence } from '../care/messages.js';
 
-const number = (value: number, digits: number): string =>
-  (Math.round(value * 10 ** digits) / 10 ** digits).toLocaleString('en-GB', { maximumFractionDigits: digits });
 /** Water is read to the millilitre; less than that is none. */
 const ml = (print: Print, volumeMl: number): string => print.volume(Math.round(volumeMl));
 

@@ -1,8 +1,9 @@
 import type { PumpPage } from '@winter-jar/contracts';
 import { parseQuantity, type Dimension } from '@winter-jar/core';
 import { useState } from 'react';
-import { useUnits } from '../app/use-units.js';
-import { forecastWords, measureWords, usedWords, type Words } from '../care/messages.js';
+import { useUnits } from '../device/use-units.js';
+import { forecastWords, measureWords, usedWords } from '../words/messages.js';
+import type { Words } from '../words/words.js';
 import { Chips } from '../ui/chips.js';
 import { QuantityField } from '../ui/quantity-field.js';
 import { quantityText } from '../ui/quantity-text.js';

@@ -1,6 +1,6 @@
 import type { PumpPage } from '@winter-jar/contracts';
 import { runWater, type BallastUse, type Entry, type RunBody, type RunWater, type Standing } from '@winter-jar/core';
-import { previewOfLast } from '../journal/use-preview.js';
+import { previewOfLast } from '../entry/use-preview.js';
 
 /** The next run, were it run like this. */
 export interface WhatIf {

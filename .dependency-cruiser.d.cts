@@ -1,0 +1,4 @@
+import type { ICruiseOptions, IFlattenedRuleSet } from 'dependency-cruiser';
+
+declare const fences: IFlattenedRuleSet & { readonly options: ICruiseOptions };
+export = fences;

@@ -1,0 +1,30 @@
+import type { PumpPage } from '@winter-jar/contracts';
+import type { SumpKey } from '@winter-jar/core';
+import { SUMP_WORDS } from '../words/sump-words.js';
+import { Chips } from '../ui/chips.js';
+
+/** Which sump, where the pump has several. */
+export function SumpField({
+  page,
+  value,
+  onChange,
+}: {
+  page: PumpPage;
+  value: SumpKey;
+  onChange: (key: SumpKey) => void;
+}) {
+  const { sumps } = page.setUp.model;
+  if (sumps.length < 2) return null;
+  return (
+    <Chips
+      label="Where"
+      chips={sumps.map((s) => ({ value: s.key, words: SUMP_WORDS[s.key] }))}
+      value={value}
+      onChange={onChange}
+    />
+  );
+}
+
+export const firstSump = (page: PumpPage): SumpKey => page.setUp.model.sumps[0]?.key ?? 'oil';
+export const chargeMlOf = (page: PumpPage, key: SumpKey): number =>
+  page.setUp.model.sumps.find((s) => s.key === key)?.chargeMl ?? 0;

@@ -1,0 +1,10 @@
+import type { Envelope } from '@winter-jar/core';
+import { useAppSelector } from '../device/store.js';
+
+type Shared = Pick<Envelope, 'who' | 'device' | 'acknowledged' | 'bodyVersion'>;
+
+/** What every entry of this device carries: who writes, and that nothing was asked yet. */
+export function useEnvelope(): Shared {
+  const who = useAppSelector((s) => s.prefs.who);
+  return { who, device: 'browser', acknowledged: [], bodyVersion: 1 };
+}

@@ -1,0 +1,93 @@
+import type { Entry, SumpKey } from '@winter-jar/core';
+import { useUnits } from '../device/use-units.js';
+import { Caution } from '../ui/caution.js';
+import { TextField } from '../ui/field.js';
+import { QuantityField } from '../ui/quantity-field.js';
+import { quantityText } from '../ui/quantity-text.js';
+import { EntryScreen, WithPump, type EntryPageProps } from '../entry/entry-page.js';
+import type { Said } from '../entry/entry-said.js';
+import { fieldReader } from '../forms/read-quantity.js';
+import { remarkOf } from '../forms/remark-of.js';
+import { Remark } from '../forms/remark.js';
+import { firstSump, SumpField } from '../entry/sump-field.js';
+import { useEntryForm } from '../entry/use-entry-form.js';
+import { happenedAt, happensNow, WHEN_WRONG, WhenField, whenOf, type When } from '../forms/when-field.js';
+
+interface LabSampleValues extends When {
+  sump: SumpKey;
+  drawnMl: string;
+  label: string;
+  remark: string;
+}
+
+export function LabSamplePage() {
+  return <WithPump needsOil>{(props) => <LabSample {...props} />}</WithPump>;
+}
+
+/** A bottle for the laboratory. */
+function LabSample(props: EntryPageProps) {
+  const { page, correctId } = props;
+  const units = useUnits();
+  const { zone } = page.row;
+
+  function read(v: LabSampleValues): Said<'labSample'> {
+    const fields = fieldReader(units);
+    const drawnMl = fields.wanted('drawnMl', v.drawnMl, 'volume', { min: 1 });
+    const at = whenOf(v, zone, Date.now());
+    if (!at) fields.refuse('at', WHEN_WRONG);
+    if (fields.hasIssues() || !at) return { ok: false, issues: fields.issues };
+    const label = v.label.trim() ? { label: v.label.trim() } : {};
+    return { ok: true, happenedAt: at, precision: 'exact', body: { sump: v.sump, drawnMl, ...label, ...remarkOf(v) } };
+  }
+  const form = useEntryForm<'labSample', LabSampleValues>({
+    kind: 'labSample',
+    page,
+    defaults: {
+      sump: firstSump(page),
+      drawnMl: quantityText(100, units.volume),
+      label: '',
+      remark: '',
+      ...happensNow(zone),
+    },
+    read,
+    fill: ({ body, happenedAt: instant }: Extract<Entry, { kind: 'labSample' }>) => ({
+      sump: body.sump,
+      drawnMl: quantityText(body.drawnMl, units.volume),
+      label: body.label ?? '',
+      remark: body.remark ?? '',
+      ...happenedAt(instant, zone),
+    }),
+    savedWords: () => `Lab sample saved on ${page.row.name}`,
+    correctId,
+  });
+  const { values, set, error } = form;
+
+  return (
+    <EntryScreen title="Lab sample" props={props} form={form} saveWords="Save the sample">
+      <Caution>
+        Draw it warm, right after running, from the middle of the oil and not from the bottom, into a clean dry bottle.
+        Hot oil burns; isolate and vent the pump as your site’s rules and the maker’s manual say.
+      </Caution>
+      <SumpField page={page} value={values.sump} onChange={set('sump')} />
+      <div className="grid grid-cols-2 gap-4">
+        <QuantityField
+          label="Drawn"
+          dimension="volume"
+          text={values.drawnMl}
+          onText={set('drawnMl')}
+          error={error('drawnMl')}
+          min={1}
+        />
+        <TextField
+          label="On the bottle"
+          value={values.label}
+          onText={set('label')}
+          error={error('label')}
+          hint="a number or a name, if any"
+        />
+      </div>
+      <WhenField form={form} />
+      <Remark form={form} />
+    </EntryScreen>
+  );
+}

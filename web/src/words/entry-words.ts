@@ -1,0 +1,160 @@
+import type { Entry, EntryKind, HouseSetUp, TaskId } from '@winter-jar/core';
+import { dayWords } from './dates.js';
+import { TASK_WORDS } from './messages.js';
+import type { Words } from './words.js';
+import { causeName, testWords } from './diagnosis-words.js';
+import { figuresWords } from './lab-words.js';
+import { CLARITY_WORDS, FOAM_WORDS, PARTICLE_KIND_WORDS, SMELL_WORDS, SOURCE_WORDS } from './look-words.js';
+
+export const KIND_WORDS: Readonly<Record<EntryKind, string>> = {
+  run: 'Run',
+  look: 'Look',
+  bleed: 'Bleed',
+  topUp: 'Top-up',
+  change: 'Oil change',
+  done: 'Done',
+  labSample: 'Lab sample',
+  labResult: 'Lab report',
+  meter: 'Hour meter',
+  takeOver: 'Take-over',
+  test: 'Test',
+  caseOpened: 'Case opened',
+  caseClosed: 'Case closed',
+  caseChecked: 'Remedy checked',
+  note: 'Note',
+};
+
+export const LEVEL_WORDS = {
+  none: 'no oil in the glass',
+  low: 'below MIN',
+  hair: 'a hair outside the marks',
+  right: 'between the marks',
+  high: 'above MAX',
+} as const;
+
+/** How long oil stood: minutes, hours or days, as people say it. */
+export const stoodWords = (hours: number): string =>
+  hours < 1
+    ? `${Math.round(hours * 60)}\u00a0min`
+    : hours < 48
+      ? `${Math.round(hours * 10) / 10}\u00a0h`
+      : `${Math.round(hours / 2.4) / 10}\u00a0days`;
+
+/** Hours on a meter: whole ones are enough. */
+export const meterWords = (minutes: number): string => `${Math.round(minutes / 60).toLocaleString('en-GB')}\u00a0h`;
+
+const joined = (parts: readonly (string | number | null | undefined | false)[]): string =>
+  parts.filter(Boolean).join(' · ');
+
+/** What an entry says, in one line and in the person's units. */
+export function entryWords(entry: Entry, house: HouseSetUp, { print, zone, now }: Words): string {
+  switch (entry.kind) {
+    case 'run': {
+      const { materialId, minutes, cycles, ballast, trapTempC, lowestPressurePa, session, ventedBeforeStop, remark } =
+        entry.body;
+      return joined([
+        house.material[materialId]?.name ?? materialId,
+        entry.body.stillRunning && 'still running',
+        minutes ? print.duration(minutes) : null,
+        cycles ? `${cycles.toLocaleString('en-GB')} cycles` : null,
+        session === 'sideJob' ? 'side job' : session === 'aborted' ? 'aborted' : null,
+        ballast === 'unknown' ? null : `ballast ${ballast === 'purge' ? 'to purge' : ballast}`,
+        entry.body.loadKg && `${entry.body.loadKg}\u00a0kg`,
+        entry.body.trapProfile?.length
+          ? `trap read ${entry.body.trapProfile.length} times`
+          : trapTempC !== null && trapTempC !== undefined && `trap ${print.temperature(trapTempC)}`,
+        (entry.body.oilTempC ?? null) !== null && `oil ${print.temperature(entry.body.oilTempC ?? 0)}`,
+        entry.body.defrostedBefore === 'yes' && 'after a defrost',
+        entry.body.drainClosed === 'no' && 'drain open at the start',
+        entry.body.inLineFilter === 'yes' && 'in-line filter',
+        entry.body.firstPressurePa && `first ${print.pressure(entry.body.firstPressurePa)}`,
+        lowestPressurePa && `lowest ${print.pressure(lowestPressurePa)}`,
+        ventedBeforeStop === 'no' && 'stopped under vacuum',
+        remark,
+      ]);
+    }
+    case 'look': {
+      const { body } = entry;
+      const layer = (words: string, volumeMl: number | null | undefined) =>
+        volumeMl !== null && volumeMl !== undefined && `${words} ${print.volume(volumeMl)}`;
+      const kinds = (body.particleKinds ?? []).map((k) => PARTICLE_KIND_WORDS[k]).join(', ');
+      return joined([
+        SOURCE_WORDS[body.source],
+        body.lookedAtMl && print.volume(body.lookedAtMl),
+        body.hoursStood > 0 ? `stood ${stoodWords(body.hoursStood)}` : 'running',
+        body.jarTempC !== null && body.jarTempC !== undefined && `at ${print.temperature(body.jarTempC)}`,
+        body.level && LEVEL_WORDS[body.level],
+        body.colour && `colour ${body.colour}`,
+        body.clarity && CLARITY_WORDS[body.clarity],
+        layer('sludge', body.sludgeMl),
+        layer('free water', body.freeWaterMl),
+        layer('cream', body.creamMl),
+        layer('hazy oil', body.hazyMl),
+        body.particles && `particles: ${body.particles}${kinds && `, ${kinds}`}`,
+        body.smell && `smell: ${SMELL_WORDS[body.smell]}`,
+        body.foam && `foam: ${FOAM_WORDS[body.foam]}`,
+        body.waterAtPickUp && 'water at the oil pick-up',
+        body.thrownFromExhaust && 'oil thrown from the exhaust',
+        body.photoId && 'with a photograph',
+        body.remark,
+      ]);
+    }
+    case 'bleed':
+      return joined([
+        `${print.volume(entry.body.drawnMl)} drawn`,
+        `${print.volume(entry.body.waterMl)} of it water`,
+        entry.body.remark,
+      ]);
+    case 'topUp':
+      return joined([
+        `${print.volume(entry.body.addedMl)} of ${house.oilProduct[entry.body.productId]?.name ?? entry.body.productId}`,
+        LEVEL_WORDS[entry.body.levelAfter],
+        entry.body.remark,
+      ]);
+    case 'change':
+      return joined([
+        house.oilProduct[entry.body.productId]?.name ?? entry.body.productId,
+        `${print.volume(entry.body.outMl)} out`,
+        `${print.volume(entry.body.inMl)} in`,
+        LEVEL_WORDS[entry.body.levelAfter],
+        entry.body.remark,
+      ]);
+    case 'meter': {
+      const { action, minutes, newMinutes, remark } = entry.body;
+      const shown = meterWords(minutes);
+      return joined([
+        action === 'read'
+          ? `reads ${shown}`
+          : `replaced at ${shown}, the new one starts at ${meterWords(newMinutes ?? 0)}`,
+        remark,
+      ]);
+    }
+    case 'takeOver': {
+      const { meterMinutes, oilChangedAt, runsSince, minutesSince, remark } = entry.body;
+      const known = (value: number | null | undefined) => value !== null && value !== undefined;
+      return joined([
+        oilChangedAt ? `oil changed ${dayWords(oilChangedAt, zone, now)}` : 'oil of unknown age',
+        known(runsSince) ? `${runsSince} runs since` : 'runs since unknown',
+        known(minutesSince) && `${meterWords(minutesSince ?? 0)} since`,
+        known(meterMinutes) && `meter ${meterWords(meterMinutes ?? 0)}`,
+        remark,
+      ]);
+    }
+    case 'labSample':
+      return joined([entry.body.label, `${print.volume(entry.body.drawnMl)} drawn`, entry.body.remark]);
+    case 'labResult':
+      return joined([...figuresWords(entry.body), entry.body.remark]);
+    case 'done':
+      return joined([TASK_WORDS[entry.body.task as TaskId] ?? entry.body.task, entry.body.remark]);
+    case 'test':
+      return testWords(entry.body);
+    case 'caseOpened':
+      return entry.body.complaint;
+    case 'caseClosed':
+      return joined([causeName(entry.body.causeId), entry.body.remedy, entry.body.remark]);
+    case 'caseChecked':
+      return joined([entry.body.held ? 'it held' : 'it did not hold', entry.body.remark]);
+    case 'note':
+      return entry.body.text;
+  }
+}

@@ -1,0 +1,196 @@
+import { capital, number } from './number.js';
+import { dayWords } from './dates.js';
+import type { Print } from '../device/use-print.js';
+import type { Sentence, Words } from './words.js';
+import { WEAR_SIGN_WORDS } from './lab-words.js';
+import { CLARITY_WORDS, PARTICLE_KIND_WORDS, SMELL_WORDS } from './look-words.js';
+import type { Finding, FindingCode } from '@winter-jar/core';
+
+type FoundOf<C extends FindingCode> = Extract<Finding, { readonly code: C }>;
+
+const ml = (print: Print, ul: number) => print.volume(ul / 1000);
+const percent = (share: number) => `${number(share * 100, 1)}\u00a0%`;
+
+const LEVEL_FOUND = {
+  none: { found: 'No oil in the glass', answer: 'Find out where it went before filling.' },
+  low: { found: 'Level below MIN', answer: 'Top up to the mark.' },
+  hair: { found: 'Level a hair outside the marks', answer: 'Read it again at the same temperature.' },
+  high: { found: 'Level above MAX', answer: 'Drain to the mark.' },
+} as const;
+
+const SMELL_SAYS: Readonly<Record<FoundOf<'smell'>['smell'], string>> = {
+  rancid: 'Fat or oil of the product has got into it and is turning.',
+  sour: 'Acid or growth in the oil: change it, and do not use it again.',
+  burnt: 'The oil was overheated: change it, and find out why it ran hot.',
+  fishy: 'Amines in the oil: change it with gloves on, and do not use it again.',
+  ammonia: 'Amine hardener in the oil: change it with gloves on, and do not use it again.',
+  solvent:
+    'Thin oil and flammable vapour: keep sparks away, never purge with air. Drain it cold by your site’s rules, and smell the new oil too.',
+};
+
+const GONE: { readonly [C in FindingCode]?: string } = {
+  water: 'too much water',
+  waterAboveExpected: 'more water than expected',
+  cream: 'cream',
+  clarity: 'haze',
+  colour: 'too dark an oil',
+  sludge: 'sludge',
+  particles: 'too many particles',
+  smell: 'a bad smell',
+  foam: 'foam',
+  viscosity: 'a viscosity far from new',
+  labWater: 'too much water by lab',
+  iron: 'too much iron',
+  ironRate: 'more iron than usual',
+  acid: 'too high an acid number',
+  base: 'too low a base number',
+};
+
+/** What a look found, in the person's units and days. The compiler checks that no code is forgotten. */
+export const FINDING_WORDS: { readonly [C in FindingCode]: (found: FoundOf<C>, words: Words) => Sentence } = {
+  water: (r, { print, zone, now }) => ({
+    short: `Water: ${ml(print, r.foundUl)}, ${percent(r.foundUl / r.chargeUl)} of the charge`,
+    full: `${ml(print, r.foundUl)} of water found since the change (${dayWords(r.at, zone, now)}): ${percent(r.foundUl / r.chargeUl)} of the charge, the limit is ${percent(r.limitShare)}. ${r.act === 'look' ? 'It floats on this oil and cannot be bled: purge, then look again.' : r.level === 'lookSooner' ? 'Bleed or purge, then look again.' : 'Change the oil, or bleed and purge until a settled look is clear.'}`,
+  }),
+  waterAboveExpected: (r, { print, zone, now }) => ({
+    short: `${ml(print, r.foundUl - r.expectedUl)} more water than expected`,
+    full: `${ml(print, r.foundUl)} of water found where ${ml(print, r.expectedUl)} are expected (${dayWords(r.at, zone, now)}); the limit is ${number(r.limitTimes, 1)} times as much. Find out where it comes from.`,
+  }),
+  waterAtPickUp: (r, { zone, now }) => ({
+    short: 'Water at the oil pick-up',
+    full: `Water stands at the oil pick-up (${dayWords(r.at, zone, now)}): the pump would draw it in. Drain it, and change the oil.`,
+  }),
+  levelFromWater: (r, { print, zone, now }) => ({
+    short: 'Level above MAX from water',
+    full: `The level rose above MAX with nothing added, and ${ml(print, r.foundUl)} of water were found (${dayWords(r.at, zone, now)}). Drain the oil and change it.`,
+  }),
+  cream: (r, { print, zone, now }) => ({
+    short: `Cream: ${ml(print, r.creamUl)}${r.afterPurge ? ' after a purge' : ''}`,
+    full: `${ml(print, r.creamUl)} of cream (${dayWords(r.at, zone, now)}): ${percent(r.creamUl / r.chargeUl)} of the charge. ${
+      r.afterPurge
+        ? 'A purge did not clear it: change the oil.'
+        : r.act === 'purge'
+          ? 'It is water that does not separate: purge, and change if it does not clear.'
+          : 'Let it stand its time and look again.'
+    }`,
+  }),
+  creamThroughout: (r, { zone, now }) => ({
+    short: 'Running oil is cream throughout',
+    full: `The running oil was cream throughout (${dayWords(r.at, zone, now)}). Drain it, do not purge.`,
+  }),
+  clarity: (r, { zone, now }) => {
+    const when = r.running ? 'while running' : `after ${number(r.hoursStood, 1)} h standing`;
+    const seen = CLARITY_WORDS[r.clarity];
+    return {
+      short: r.running ? `Running oil ${seen}` : `Oil ${seen} ${when}`,
+      full: `The oil was ${seen} ${when} (look ${dayWords(r.at, zone, now)}).${
+        r.level === 'stop' ? ' Drain it, do not purge.' : r.afterPurge ? ' A purge did not clear it.' : ''
+      }`,
+    };
+  },
+  colour: (r, { zone, now }) => ({
+    short: `Colour ${number(r.colour, 1)}, up ${number(r.colour - r.startColour, 1)} on this charge`,
+    full: `Colour ${number(r.colour, 1)} on ASTM D1500 (${dayWords(r.at, zone, now)}), ${number(r.colour - r.startColour, 1)} above this charge’s start; the limit is ${number(r.limitRise, 1)}.`,
+  }),
+  darkAgain: (r, { zone, now }) => ({
+    short: `Dark again: colour ${number(r.colour, 1)} within the first run`,
+    full: `Colour ${number(r.colour, 1)} on ASTM D1500 within the first run after a change (${dayWords(r.at, zone, now)}), ${number(r.colour - r.startColour, 1)} above its start: the housing is dirty. Flush it or clean the housing, not just a change.`,
+  }),
+  sludge: (r, { print, zone, now }) => ({
+    short: `Sludge: ${ml(print, r.sludgeUl)}, ${percent(r.sludgeUl / r.chargeUl)} of the charge`,
+    full: `${ml(print, r.sludgeUl)} of sludge (${dayWords(r.at, zone, now)}): ${percent(r.sludgeUl / r.chargeUl)} of the charge. ${
+      { stop: 'Wash the housing first.', beforeNextRun: 'Flush with the change.', lookSooner: 'A trace: watch it.' }[
+        r.level
+      ]
+    }`,
+  }),
+  particles: (r, { zone, now }) => {
+    const kinds = r.kinds.map((k) => PARTICLE_KIND_WORDS[k]).join(', ');
+    const what = kinds ? `${r.amount} particles, ${kinds}` : `${r.amount} particles`;
+    const answer =
+      r.level === 'stop'
+        ? ' Metal: do not start it. Look with a magnet and find where it comes from.'
+        : r.runningIn
+          ? ' A pump that is being run in: look with a magnet, then change.'
+          : r.level === 'beforeNextRun'
+            ? ' Change the oil.'
+            : '';
+    return {
+      short: capital(what),
+      full: `${capital(what)} (${dayWords(r.at, zone, now)}).${answer}`,
+    };
+  },
+  smell: (r, { zone, now }) => ({
+    short: `Smell: ${SMELL_WORDS[r.smell]}`,
+    full: `The oil smelt ${r.smell === 'solvent' || r.smell === 'ammonia' ? 'of ' : ''}${SMELL_WORDS[r.smell]} (${dayWords(r.at, zone, now)}). ${SMELL_SAYS[r.smell]}`,
+  }),
+  foam: (r, { zone, now }) => ({
+    short: r.withHaze ? 'Foam and haze after another product' : 'Foam that stays',
+    full: `Foam that stays${r.withHaze ? ', with haze, after another product was filled' : ''} (${dayWords(r.at, zone, now)}). ${r.withHaze ? 'The oils do not agree: flush.' : 'Wrong or mixed oil?'}`,
+  }),
+  level: (r, { zone, now }) => {
+    const { found, answer } = LEVEL_FOUND[r.found];
+    const water = r.found === 'high' && r.nothingAdded ? ' Nothing was added: look for water first.' : '';
+    return { short: found, full: `${found} (${dayWords(r.at, zone, now)}).${water} ${answer}` };
+  },
+  thrownOil: (r, { zone, now }) => ({
+    short: 'Oil thrown from the exhaust',
+    full: `Oil came out of the exhaust after the first minutes of pump-down (${dayWords(r.at, zone, now)}). Do not start it: too much oil, a blocked exhaust filter or a torn one.`,
+  }),
+  viscosity: (r, { zone, now }) => {
+    const by = `${number(Math.abs(r.foundMm2s / r.freshMm2s - 1) * 100, 0)}\u00a0% ${r.thinner ? 'thinner' : 'thicker'} than new`;
+    const answer = r.thinner
+      ? r.level === 'stop'
+        ? 'Three per cent of solvent do that, and lower the flash point: keep sparks away, never purge with air, drain it cold by your site’s rules.'
+        : 'Solvent, or a thinner oil filled up? Never purge it with air until you know.'
+      : 'Resin, varnish or overheated oil.';
+    return {
+      short: `Oil ${by}`,
+      full: `By lab the oil is ${by}: ${number(r.foundMm2s, 1)} against ${number(r.freshMm2s, 1)}\u00a0mm²/s at 40\u00a0°C (sample ${dayWords(r.at, zone, now)}); the limit is ${number(r.limitPercent, 0)}\u00a0%. ${answer}`,
+    };
+  },
+  labWater: (r, { print, zone, now }) => ({
+    short: `Water by lab: ${number(r.foundPpm, 0)}\u00a0ppm`,
+    full: `${number(r.foundPpm, 0)}\u00a0ppm of water by lab (sample ${dayWords(r.at, zone, now)}); ${
+      r.saturatedAtC === null
+        ? `the limit is ${number(r.limitPpm, 0)}\u00a0ppm`
+        : `at ${print.temperature(r.saturatedAtC)} this oil holds ${number(r.limitPpm, 0)}\u00a0ppm dissolved, the rest drops out`
+    }. ${{ bleed: 'Bleed it, then look.', purge: 'Purge it, then look; change it if it does not clear.', change: 'Change it: it is thin, and must not be purged with air.' }[r.act as string] ?? 'Look at it again.'}`,
+  }),
+  iron: (r, { zone, now }) => ({
+    short: `Iron: ${number(r.abovePpm, 0)}\u00a0ppm above new`,
+    full: `${number(r.abovePpm, 0)}\u00a0ppm of iron above the unused oil (sample ${dayWords(r.at, zone, now)}); the limit is ${number(r.limitPpm, 0)}\u00a0ppm. ${r.level === 'lookSooner' ? 'Draw the next sample sooner.' : 'Change the oil.'}`,
+  }),
+  ironRate: (r, { zone, now }) => ({
+    short: `Iron rises ${number(r.per100h / r.usualPer100h, 1)} times as fast as usual`,
+    full: `Iron rises by ${number(r.per100h, 1)}\u00a0ppm per 100\u00a0h, where earlier charges had ${number(r.usualPer100h, 1)} (sample ${dayWords(r.at, zone, now)}); the limit is ${number(r.limitTimes, 1)} times as much. Draw the next sample sooner.`,
+  }),
+  wear: (r, { zone, now }) => ({
+    short: `Wear: ${number(r.abovePpm, 0)}\u00a0ppm of iron`,
+    full: `${number(r.abovePpm, 0)}\u00a0ppm of iron above the unused oil (sample ${dayWords(r.at, zone, now)})${
+      r.signs.length > 0 ? `, with ${r.signs.map((s) => WEAR_SIGN_WORDS[s]).join(' and ')}` : ''
+    }: the pump is wearing. ${r.level === 'stop' ? 'Do not start it; inspect vanes and bearings.' : 'Change the oil, then inspect vanes and bearings.'}`,
+  }),
+  acid: (r, { zone, now }) => ({
+    short: `Acid number ${number(r.foundMgKohG - r.freshMgKohG, 2)} above new`,
+    full: `Acid number ${number(r.foundMgKohG, 2)} against ${number(r.freshMgKohG, 2)}\u00a0mg KOH/g when new (sample ${dayWords(r.at, zone, now)}); the limit is ${number(r.limitRise, 2)} above. ${r.level === 'lookSooner' ? 'Draw the next sample sooner.' : 'Change the oil.'}`,
+  }),
+  base: (r, { zone, now }) => ({
+    short: `Base number ${number((r.foundMgKohG / r.freshMgKohG) * 100, 0)}\u00a0% of new`,
+    full: `Base number ${number(r.foundMgKohG, 1)} of ${number(r.freshMgKohG, 1)}\u00a0mg KOH/g when new (sample ${dayWords(r.at, zone, now)}): what neutralises acid is used up. ${r.level === 'lookSooner' ? 'Draw the next sample sooner.' : 'Change the oil.'}`,
+  }),
+  otherProduct: () => ({
+    short: 'Another oil product was filled',
+    full: 'Another oil product was filled than before: flush, and fit a new filter. Mixed oil foams and goes hazy.',
+  }),
+  unknownAge: (r, { zone, now }) => ({
+    short: r.changedKnown ? 'Oil of unknown use' : 'Oil of unknown age',
+    full: `${
+      r.changedKnown ? 'Nobody knows how many runs this oil has seen' : 'Nobody knows when this oil was changed'
+    } (taken over ${dayWords(r.at, zone, now)}). Look at it before you trust it; its limits count from the take-over.`,
+  }),
+  goneCharge: (r, { zone, now }) => ({
+    short: `The last charge came out bad: ${GONE[r.cause] ?? 'see its jar'}`,
+    full: `The jar of the charge that is gone showed ${GONE[r.cause] ?? 'something bad'} (${dayWords(r.at, zone, now)}). Look at the new oil soon, and find the cause.`,
+  }),
+};

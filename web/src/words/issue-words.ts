@@ -1,0 +1,41 @@
+import type { FieldIssue, Question } from '@winter-jar/contracts';
+import { dayWords, momentWords } from './dates.js';
+import type { Words } from './words.js';
+import { meterWords } from './entry-words.js';
+
+/** What is wrong at a field, with the value and what would be right. */
+export function issueWords({ value, right, code }: FieldIssue): string {
+  const given = typeof value === 'string' || typeof value === 'number';
+  return `${given && code !== 'missing' ? `“${value}” is not right here. ` : ''}Right would be ${right}.`;
+}
+
+/** A soft rule as the question that it is. */
+export function questionWords(question: Question, { print, zone, now }: Words): { question: string; yes: string } {
+  switch (question.code) {
+    case 'overlap':
+      if (question.otherUntil.startsWith('9999'))
+        return {
+          question: `This pump has been running since ${momentWords(question.otherFrom, zone, now)}. Is this really another run beside it? If not, end that one first.`,
+          yes: 'Yes, keep both',
+        };
+      return {
+        question: `This pump has a run already from ${momentWords(question.otherFrom, zone, now)} to ${momentWords(question.otherUntil, zone, now)}. Did it really run twice at that time?`,
+        yes: 'Yes, keep both',
+      };
+    case 'meterBackwards':
+      return {
+        question: `The meter showed ${meterWords(question.beforeMinutes)} ${dayWords(question.beforeAt, zone, now)}, which is more. Was it misread then? A new meter is “replaced”.`,
+        yes: 'Yes, this reading is right',
+      };
+    case 'meterTooFast':
+      return {
+        question: `The meter showed ${meterWords(question.beforeMinutes)} ${dayWords(question.beforeAt, zone, now)}: it would have run faster than time. Is this reading right?`,
+        yes: 'Yes, it is right',
+      };
+    case 'drainAboveCharge':
+      return {
+        question: `${print.volume(question.outMl)} came out, but the charge is ${print.volume(question.chargeMl)}. Was there water in it?`,
+        yes: 'Yes, it is right',
+      };
+  }
+}

@@ -1,0 +1,176 @@
+import type { LimitStanding, Reason, TaskStanding } from '@winter-jar/core';
+import { printDuration, printQuantity } from '@winter-jar/core';
+import { dueWords, forecastWords, headline, reasonKey, reasonWords, rightAction, verdictWords } from './messages.js';
+import type { Words } from './words.js';
+
+const words: Words = {
+  zone: 'Europe/Lisbon',
+  now: '2031-03-09T12:00:00.000Z',
+  print: {
+    volume: (value) => printQuantity({ value, unit: 'mL' }),
+    pressure: (value) => printQuantity({ value, unit: 'hPa' }),
+    temperature: (value) => printQuantity({ value, unit: '°C' }),
+    duration: printDuration,
+  },
+};
+const at = '2031-03-07T08:00:00.000Z';
+const found = { entryId: 'e', at, sump: 'oil' as const };
+const limit: LimitStanding = {
+  measure: 'hours',
+  limit: 750,
+  used: 773.9,
+  left: 0,
+  from: 'preset',
+  reached: true,
+  withinNextRun: false,
+  forecast: null,
+};
+
+test.each([
+  ['runOn', null, 'Run on'],
+  ['lookSooner', 'look', 'Look sooner'],
+  ['beforeNextRun', 'change', 'Change before next run'],
+  ['beforeNextRun', 'topUp', 'Top up before next run'],
+  ['beforeNextRun', 'drainToMark', 'Drain to the mark before next run'],
+  ['stop', 'change', 'Stop'],
+] as const)('%s with the act %s reads "%s"', (level, act, text) => {
+  expect(verdictWords(level, act)).toBe(text);
+});
+
+const reasons: [Reason, RegExp][] = [
+  [
+    {
+      code: 'water',
+      level: 'beforeNextRun',
+      act: 'change',
+      answeredBy: 'bleedOrPurgeThenLook',
+      foundUl: 58_000,
+      chargeUl: 700_000,
+      limitShare: 0.05,
+      ...found,
+    },
+    /^58 mL of water found since the change \(Fri 7 Mar\): 8.3.% of the charge, the limit is 5.%/,
+  ],
+  [
+    {
+      code: 'clarity',
+      level: 'stop',
+      act: 'change',
+      answeredBy: 'change',
+      clarity: 'opaque',
+      hoursStood: 0,
+      running: true,
+      afterPurge: false,
+      ...found,
+    },
+    /^The oil was opaque while running .* Drain it, do not purge/,
+  ],
+  [
+    {
+      code: 'colour',
+      level: 'lookSooner',
+      act: 'look',
+      answeredBy: 'change',
+      colour: 3,
+      startColour: 1,
+      limitRise: 1.5,
+      ...found,
+    },
+    /Colour 3 .* 2 above this charge’s start; the limit is 1.5/,
+  ],
+  [
+    {
+      code: 'level',
+      level: 'beforeNextRun',
+      act: 'topUp',
+      answeredBy: 'topUp',
+      found: 'low',
+      nothingAdded: false,
+      ...found,
+    },
+    /^Level below MIN \(Fri 7 Mar\)\. Top up/,
+  ],
+  [
+    {
+      code: 'changeDue',
+      level: 'beforeNextRun',
+      act: 'change',
+      answeredBy: 'change',
+      task: 'oilChange',
+      decides: limit,
+      sinceAt: at,
+    },
+    /^Oil change due: 774 h of 750 h operating hours since Fri 7 Mar/,
+  ],
+  [
+    { code: 'carriedOver', level: 'runOn', act: 'change', answeredBy: 'change', runs: 2 },
+    /^2 runs of this charge went out on oil that was due/,
+  ],
+];
+test.each(reasons)('a reason is a full sentence with its source and date', (reason, text) => {
+  expect(reasonWords(reason, words).full).toMatch(text);
+});
+
+const task = (more: Partial<TaskStanding>): TaskStanding => ({
+  task: 'oilChange',
+  limits: [],
+  decides: limit,
+  status: 'ok',
+  sinceAt: at,
+  doneEntryId: null,
+  forecast: null,
+  ...more,
+});
+const forecast = { measure: 'runs', p10Days: 3, p50Days: 10, p90Days: 20, basis: 'use', runsLeft: 4 } as const;
+
+test('a forecast gives the likely day and the range', () => {
+  expect(forecastWords(forecast, words)).toEqual({ about: 'about Wed 19 Mar', range: 'Wed 12 Mar – Sat 29 Mar' });
+  expect(forecastWords({ ...forecast, basis: 'date' }, words)).toEqual({ about: 'on Wed 19 Mar', range: null });
+});
+
+test('when a task is wanted', () => {
+  expect(dueWords(task({ status: 'reached' }), words)).toBe('now');
+  expect(dueWords(task({ status: 'withinNextRun', forecast }), words)).toBe('after the next run');
+  expect(dueWords(task({ forecast }), words)).toBe('about Wed 19 Mar');
+  expect(dueWords(task({ decides: { ...limit, left: 3, measure: 'runs' } }), words)).toBe('in 3 runs');
+});
+
+test('the row says the worst reason, else what comes next', () => {
+  expect(
+    headline({ verdict: 'runOn', reasons: [], nextTask: task({ status: 'reached', task: 'inletScreen' }) }, words),
+  ).toBe('Inlet screen now');
+  expect(headline({ verdict: 'beforeNextRun', reasons: [reasons[3]![0]], nextTask: null }, words)).toBe(
+    'Level below MIN',
+  );
+});
+
+test.each([
+  ['change', 'change'],
+  ['topUp', 'topUp'],
+  ['bleed', 'bleed'],
+  ['look', 'look'],
+  ['drainToMark', 'bleed'],
+  ['purge', 'purge'],
+  ['flush', 'flush'],
+  ['washHousing', 'washHousing'],
+  ['inspect', 'inspect'],
+  [null, 'run'],
+] as const)('the one right action for the act %s is %s', (act, action) => {
+  expect(rightAction({ kind: 'vane', untouched: false, act, nextTask: null }).action).toBe(action);
+});
+
+test('with nothing against the next run, a bleed that is due comes first', () => {
+  expect(
+    rightAction({ kind: 'vane', untouched: false, act: null, nextTask: task({ task: 'bleed', status: 'reached' }) })
+      .action,
+  ).toBe('bleed');
+});
+
+test('two low gear chambers say which end, and are two reasons on the screen', () => {
+  const low = { code: 'level', found: 'low', level: 'beforeNextRun', act: 'topUp', answeredBy: 'topUp' } as const;
+  const reason = (sump: 'gearA' | 'gearB'): Reason => ({ ...low, nothingAdded: false, ...found, sump });
+  const [a, b] = [reason('gearA'), reason('gearB')];
+  expect(reasonWords(a, words).short).toBe('Gear end A: level below MIN');
+  expect(reasonWords(b, words).full).toBe('Gear end B: level below MIN (Fri 7 Mar). Top up to the mark.');
+  expect(reasonKey(a)).not.toBe(reasonKey(b));
+});

@@ -1,0 +1,224 @@
+import type { NextTask } from '@winter-jar/contracts';
+import type {
+  Act,
+  DueForecast,
+  LimitStanding,
+  Measure,
+  Reason,
+  ReasonCode,
+  Standing,
+  TaskId,
+  VerdictLevel,
+} from '@winter-jar/core';
+import { dayFromNow, dayWords } from './dates.js';
+import { capital, number, uncapital } from './number.js';
+import type { Sentence, Words } from './words.js';
+import { FINDING_WORDS } from './finding-words.js';
+import { SUMP_WORDS } from './sump-words.js';
+
+const ACT_WORDS: Readonly<Record<Act, string>> = {
+  change: 'Change',
+  purge: 'Purge',
+  flush: 'Flush',
+  topUp: 'Top up',
+  drainToMark: 'Drain to the mark',
+  washHousing: 'Wash the housing',
+  inspect: 'Inspect',
+  look: 'Look',
+  bleed: 'Bleed',
+  sample: 'Draw a sample',
+  findCause: 'Find the cause',
+  checkRemedy: 'Check the remedy',
+};
+
+/** The verdict in words; the third names the act that its reason calls for. */
+export function verdictWords(verdict: VerdictLevel, act: Act | null): string {
+  if (verdict === 'runOn') return 'Run on';
+  if (verdict === 'lookSooner') return 'Look sooner';
+  if (verdict === 'stop') return 'Stop';
+  return `${ACT_WORDS[act ?? 'change']} before next run`;
+}
+
+export const TASK_WORDS: Readonly<Record<TaskId, string>> = {
+  look: 'Look at the oil',
+  bleed: 'Bleed settled water',
+  oilChange: 'Oil change',
+  oilFilter: 'Oil filter',
+  exhaustFilter: 'Exhaust filter',
+  inletScreen: 'Inlet screen',
+  flush: 'Flush',
+  boosterOil: 'Booster gear oil',
+  sealCup: 'Seal-cup top-up',
+  antiSuckback: 'Anti-suckback check',
+  vaneCheck: 'Vane check',
+  gaugeCheck: 'Gauge check',
+  labSample: 'Lab sample',
+  bearings: 'Bearings',
+  tipSeals: 'Tip seals',
+  purge: 'Ballast purge',
+  housingClean: 'Housing clean',
+};
+
+const MEASURE_WORDS: Readonly<Record<Measure, string>> = {
+  runs: 'Runs',
+  weight: 'Weighted runs',
+  hours: 'Operating hours',
+  days: 'Days',
+  changes: 'Oil changes',
+};
+export const measureWords = (measure: Measure): string => MEASURE_WORDS[measure];
+
+const SOURCE_WORDS: Readonly<Record<LimitStanding['from'], string>> = {
+  preset: 'house school',
+  house: 'house rule',
+  model: 'pump model',
+  product: 'oil product',
+  pump: 'this pump',
+  calendar: 'always stands',
+  runningIn: 'running-in',
+};
+export const sourceWords = (from: LimitStanding['from']): string => SOURCE_WORDS[from];
+
+/** A measure's amount with the digits that make sense: "5.4", "112 h". */
+export function amount(measure: Measure, value: number): string {
+  if (measure === 'weight') return number(value, 1);
+  return measure === 'hours' ? `${number(value, 0)} h` : number(value, 0);
+}
+/** As a count with its unit: "5 runs", "weight 7", "750 h". */
+export function limitWords(measure: Measure, value: number): string {
+  const count = (word: string) => `${number(value, 0)} ${word}${value === 1 ? '' : 's'}`;
+  if (measure === 'weight') return `${number(value, 1)} weighted runs`;
+  if (measure === 'hours') return `${number(value, 0)} h`;
+  return measure === 'runs' ? count('run') : measure === 'days' ? count('day') : count('change');
+}
+
+/** "4.1 of 5" */
+export const usedWords = (limit: LimitStanding): string =>
+  `${amount(limit.measure, limit.used)} of ${amount(limit.measure, limit.limit)}`;
+
+type ReasonOf<C extends ReasonCode> = Extract<Reason, { code: C }>;
+
+const REASON_WORDS: { readonly [C in ReasonCode]: (reason: ReasonOf<C>, words: Words) => Sentence } = {
+  ...FINDING_WORDS,
+  changeDue: (r, { zone, now }) => ({
+    short: `${limitWords(r.decides.measure, r.decides.limit)} reached`,
+    full: `${r.task === 'boosterOil' ? 'Gear oil' : 'Oil'} change due: ${usedWords(r.decides)} ${measureWords(r.decides.measure).toLowerCase()} since ${dayWords(r.sinceAt, zone, now)}.`,
+  }),
+  lookDue: (r, { zone, now }) => ({
+    short: `Look overdue: ${limitWords(r.decides.measure, r.decides.used)}`,
+    full: `Nobody has looked at the oil since ${dayWords(r.sinceAt, zone, now)}: ${usedWords(r.decides)} ${measureWords(r.decides.measure).toLowerCase()}.`,
+  }),
+  lastRunBeforeChange: (r) => ({
+    short: 'Last run before the change',
+    full: `The next run ends over the limit: ${amount(r.decides.measure, r.decides.left)} ${measureWords(r.decides.measure).toLowerCase()} left of ${amount(r.decides.measure, r.decides.limit)}.`,
+  }),
+  notTakenOver: () => ({
+    short: 'Not taken over yet',
+    full: 'Nothing is known about this pump yet. Take it over: say when its oil was changed, or that nobody knows.',
+  }),
+  caseOpen: (r, { zone, now }) => ({
+    short: 'A case is open',
+    full: `A case is open since ${dayWords(r.sinceAt, zone, now)}: ${r.complaint}.`,
+  }),
+  caseToCheck: (r, { zone, now }) => ({
+    short: 'Did the remedy hold?',
+    full: `The case “${r.complaint}” was closed ${dayWords(r.closedAt, zone, now)}, and the pump has run since: did the remedy hold?`,
+  }),
+  carriedOver: (r) => ({
+    short: `${r.runs} run${r.runs === 1 ? '' : 's'} on oil that was due`,
+    full: `${r.runs === 1 ? 'One run' : `${r.runs} runs`} of this charge went out on oil that was due (↷ on the ruler).`,
+  }),
+};
+
+/** A reason in the person's units and days. The compiler checks that no code is forgotten. */
+export function reasonWords(reason: Reason, words: Words): Sentence {
+  const said = (REASON_WORDS[reason.code] as (r: Reason, w: Words) => Sentence)(reason, words);
+  // A vane pump has one oil; of a booster's three it must be told which.
+  if (!('sump' in reason) || reason.sump === 'oil') return said;
+  const after = (text: string) => `${capital(SUMP_WORDS[reason.sump])}: ${uncapital(text)}`;
+  return { short: after(said.short), full: after(said.full) };
+}
+
+/** Tells the reasons of one verdict apart. */
+export const reasonKey = (reason: Reason): string => `${reason.code}/${'sump' in reason ? reason.sump : ''}`;
+
+/** "about 9 Dec, 3-12 Dec" for a forecast, "Mon 9 Mar" for a date. */
+export function forecastWords(forecast: DueForecast, { now, zone }: Words): { about: string; range: string | null } {
+  const about = dayFromNow(now, forecast.p50Days, zone);
+  if (forecast.basis === 'date') return { about: `on ${about}`, range: null };
+  const range = `${dayFromNow(now, forecast.p10Days, zone)} – ${dayFromNow(now, forecast.p90Days, zone)}`;
+  return { about: `about ${about}`, range };
+}
+
+/** When a task is wanted: "now", "after the next run", "about 9 Dec". */
+export function dueWords(task: NextTask, words: Words): string {
+  if (task.status === 'reached') return 'now';
+  if (task.forecast && !(task.status === 'withinNextRun' && task.forecast.basis !== 'date'))
+    return forecastWords(task.forecast, words).about;
+  if (task.status === 'withinNextRun') return 'after the next run';
+  return task.decides ? `in ${limitWords(task.decides.measure, Math.ceil(task.decides.left))}` : 'no limit';
+}
+
+/** One line for the Round: the worst reason, else what comes next. */
+export function headline(
+  row: { reasons: readonly Reason[]; verdict: VerdictLevel; nextTask: NextTask | null },
+  words: Words,
+): string {
+  const [worst] = row.reasons;
+  if (row.verdict !== 'runOn' && worst) return reasonWords(worst, words).short;
+  return row.nextTask ? `${TASK_WORDS[row.nextTask.task]} ${dueWords(row.nextTask, words)}` : 'Nothing logged yet';
+}
+
+/** The one right action. */
+export type ActionKind =
+  | 'takeOver'
+  | 'change'
+  | 'topUp'
+  | 'bleed'
+  | 'purge'
+  | 'flush'
+  | 'washHousing'
+  | 'inspect'
+  | 'look'
+  | 'sample'
+  | 'run'
+  | 'findCause'
+  | 'checkRemedy';
+
+/** What answers each act of a verdict, as the large button says it. */
+const ACT_ACTIONS: Readonly<Record<Act, { readonly action: ActionKind; readonly words: string }>> = {
+  change: { action: 'change', words: 'Change oil' },
+  flush: { action: 'flush', words: 'Flush, then log it' },
+  washHousing: { action: 'washHousing', words: 'Wash the housing, then log it' },
+  inspect: { action: 'inspect', words: 'Inspect, then log it' },
+  topUp: { action: 'topUp', words: 'Top up' },
+  drainToMark: { action: 'bleed', words: 'Bleed and drain to the mark' },
+  bleed: { action: 'bleed', words: 'Bleed, then look' },
+  purge: { action: 'purge', words: 'Purge, then log it' },
+  look: { action: 'look', words: 'Look at oil' },
+  sample: { action: 'sample', words: 'Draw a lab sample' },
+  findCause: { action: 'findCause', words: 'Find the cause' },
+  checkRemedy: { action: 'checkRemedy', words: 'Say whether it held' },
+};
+
+export function rightAction(row: { kind: string; act: Act | null; nextTask: NextTask | null; untouched: boolean }): {
+  action: ActionKind;
+  words: string;
+} {
+  if (row.untouched) return { action: 'takeOver', words: 'Take it over' };
+  if (row.act !== null) return ACT_ACTIONS[row.act];
+  if (row.nextTask?.task === 'bleed' && row.nextTask.status === 'reached')
+    return { action: 'bleed', words: 'Bleed settled water' };
+  return { action: 'run', words: 'Log a run' };
+}
+
+export const standingChange = (before: Standing, after: Standing): string | null => {
+  const of = (s: Standing) =>
+    s.tasks.find((t) => t.task === 'oilChange' || t.task === 'boosterOil' || t.task === 'tipSeals');
+  const next = of(after)?.decides;
+  const previous = of(before)?.limits.find((l) => l.measure === next?.measure);
+  if (!next) return null;
+  if (previous?.used === next.used) return null;
+  const unit = next.measure === 'hours' ? '' : ` ${measureWords(next.measure).toLowerCase()}`;
+  return `${previous ? amount(next.measure, previous.used) : '0'} → ${amount(next.measure, next.used)} of ${amount(next.measure, next.limit)}${unit}`;
+};
