@@ -47,7 +47,7 @@ export async function benchImport({ core, server, versionsOf, at, clock, runOf }
   const base = versionsOf();
   const pump = base.find((v) => v.kind === 'pump' && v.subjectId === 'p1');
   const random = core.seededRandom(13);
-  door.writeSetUp([
+  door.writeSetUp(server.SERVER, [
     ...base,
     ...Array.from({ length: PUMPS }, (_, i) => ({
       ...pump,
@@ -71,7 +71,7 @@ export async function benchImport({ core, server, versionsOf, at, clock, runOf }
       const start = process.hrtime.bigint();
       setTimeout(() => {
         if (!beside.going) return;
-        const answers = door.write([runOf('p1', 10 + 30 * appended++)]);
+        const answers = door.write(server.SERVER, [runOf('p1', 10 + 30 * appended++)]);
         if (answers[0].status !== 'written') throw new Error(JSON.stringify(answers[0]));
         waits.push(msSince(start));
         due(APPEND_EVERY_MS);
@@ -80,7 +80,7 @@ export async function benchImport({ core, server, versionsOf, at, clock, runOf }
   due(0);
 
   const begun = process.hrtime.bigint();
-  const job = await logs.begin('runs', Readable.from([Buffer.from([HEADER, ...lines].join('\n'))]));
+  const job = await logs.begin(server.SERVER, 'runs', Readable.from([Buffer.from([HEADER, ...lines].join('\n'))]));
   await job.atRest();
   const readMs = msSince(begun);
   const writing = process.hrtime.bigint();

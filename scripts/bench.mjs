@@ -106,7 +106,7 @@ const database = await openDatabase(folder);
 const shelf = new SetUpShelf();
 const reading = new Reading(database);
 const door = new JournalDoor(database, shelf, clock);
-door.writeSetUp(pumpVersions());
+door.writeSetUp(server.SERVER, pumpVersions());
 console.log(`Filling ${PUMPS} pumps with ${RUNS} runs each …`);
 for (let p = 0; p < PUMPS; p++) {
   const life = [];
@@ -114,7 +114,7 @@ for (let p = 0; p < PUMPS; p++) {
     if (r % 11 === 0) life.push(changeOf(`bench-${p}`, 10 + r * 48 + (p % 24)));
     life.push(runOf(`bench-${p}`, 12 + r * 48 + (p % 24)));
   }
-  written(door.writeTogether(life));
+  written(door.writeTogether(server.SERVER, life));
 }
 
 // 1. The Round against bare SQL with JSON serialisation of the same rows.
@@ -159,7 +159,7 @@ function bareWriter() {
   }
   const stateOf = new Map(states.all().map((row) => [row.pumpId, row.state]));
   const entryRow = bare.prepare(
-    'INSERT INTO bench_entry VALUES (NULL, @id, @actId, @kind, @happenedAt, @recordedAt, NULL, @hash, @content, NULL)',
+    'INSERT INTO bench_entry VALUES (NULL, @id, @actId, @kind, @happenedAt, @recordedAt, NULL, @hash, @content, NULL, NULL)',
   );
   const subjectRow = bare.prepare('INSERT INTO bench_subject VALUES (@type, @subjectId, @happenedAt, @id)');
   const countedRow = bare.prepare(
@@ -184,7 +184,7 @@ function appends(count, pumpOf, fromHours) {
     const first = runOf(pumpOf(i), fromHours + i * 24);
     bareTimes.push(...timed(1, () => bareWrite(first, pumpOf(i))));
     const second = runOf(pumpOf(i), fromHours + i * 24);
-    doorTimes.push(...timed(1, () => written(door.write([second]))));
+    doorTimes.push(...timed(1, () => written(door.write(server.SERVER, [second]))));
   }
   return { bareMs: median(bareTimes), doorMs: median(doorTimes) };
 }
@@ -202,6 +202,7 @@ console.log(`Filling one pump with ${LONG_PUMP} entries …`);
 for (let i = 0; i < LONG_PUMP; i += 500)
   written(
     door.writeTogether(
+      server.SERVER,
       Array.from({ length: 500 }, (_, n) =>
         n % 25 === 0
           ? changeOf('p1', 1 + (i + n) * LONG_PUMP_STEP_H)
@@ -219,12 +220,12 @@ report(
 );
 // The age of the journal alone: a pump with 20,000 entries and one with 20, turn by turn in the same database.
 const ages = { old: [], young: [] };
-for (let i = 0; i < 20; i++) door.write([runOf('b1', 10 + i * 24)]);
+for (let i = 0; i < 20; i++) door.write(server.SERVER, [runOf('b1', 10 + i * 24)]);
 for (let i = 0; i < 200; i++) {
   const oldRun = runOf('p1', LONG_PUMP_STEP_H * LONG_PUMP + 10_000 + i * 24);
   const youngRun = runOf('b1', 1000 + i * 24);
-  ages.old.push(...timed(1, () => written(door.write([oldRun]))));
-  ages.young.push(...timed(1, () => written(door.write([youngRun]))));
+  ages.old.push(...timed(1, () => written(door.write(server.SERVER, [oldRun]))));
+  ages.young.push(...timed(1, () => written(door.write(server.SERVER, [youngRun]))));
 }
 report(
   'Append does not grow with the age of the journal, old pump against young',

@@ -89,3 +89,4 @@ export type {
   SetUpEffect,
 } from './pages.js';
 export type { EntriesAnswer, EntriesEffect, EntriesPost, SetUpPost, SetUpPosted } from './requests.js';
+export type { Change, ChangeKind, ChangesAnswer } from './changes.js';

@@ -10,6 +10,8 @@ export interface EntriesPost {
 
 export interface EntriesAnswer {
   readonly answers: readonly EntryAnswer[];
+  /** Numbers of the changes that this made, see `Change`: whoever wrote knows them already. */
+  readonly changes: readonly number[];
 }
 
 /** What entries would change: their answers, and the pumps that would stand otherwise. Nothing is written. */

@@ -1,11 +1,13 @@
 export { createApp, type AppOptions } from './app.js';
 export { openApi } from './api/open-api.js';
 export { BackupService } from './backup/backup.service.js';
-export { DEMO_DAY, VERSION } from './about/about.controller.js';
-export { CLOCK, systemClock, type Clock } from './clock.js';
+export { DEMO_DAY, VERSION } from './house/house.js';
+export { PumpReader } from './house/pump-reader.js';
+export { SERVER } from './journal/actor.js';
+export { CLOCK, systemClock, type Clock } from './clock/clock.js';
 export { databaseFile, openDatabase, type Database } from './database/open.js';
 export { EntryLogService } from './entry-log/entry-log.service.js';
 export { Reading } from './database/reading.js';
 export { JournalDoor } from './journal/journal-door.js';
 export { RoundService } from './round/round.service.js';
-export { SetUpShelf } from './set-up/set-up-shelf.js';
+export { SetUpShelf } from './journal/set-up-shelf.js';

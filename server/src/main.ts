@@ -2,9 +2,10 @@ import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { fileURLToPath } from 'node:url';
 import { parseArgs } from 'node:util';
-import { DEMO_DAY, HOUSE, type House } from './about/about.controller.js';
+import { DEMO_DAY, HOUSE, type House } from './house/house.js';
 import { createApp } from './app.js';
-import { systemClock } from './clock.js';
+import { systemClock } from './clock/clock.js';
+import { MovableClock } from './clock/movable-clock.js';
 import { openDatabase } from './database/open.js';
 import { secondServer } from './demo-yard/second-server.js';
 import { JournalDoor } from './journal/journal-door.js';
@@ -22,13 +23,18 @@ const { values } = parseArgs({
     https: { type: 'boolean', default: false },
     /** Fixes the clock, for screenshots and tests. */
     now: { type: 'string' },
+    /** Lets tests move the clock by POST /api/clock; only on this machine's own address. */
+    'movable-clock': { type: 'boolean', default: false },
   },
 });
 
 const LOCAL = ['127.0.0.1', 'localhost', '::1'];
 const fixedMs = values.now ? Date.parse(values.now) : null;
-const clock = fixedMs === null ? systemClock : { nowMs: () => fixedMs };
 const openToNetwork = !LOCAL.includes(values.host);
+if (values['movable-clock'] && openToNetwork)
+  throw new Error('--movable-clock: only with a host of this machine itself');
+const still = fixedMs === null ? systemClock : { nowMs: () => fixedMs };
+const clock = values['movable-clock'] ? new MovableClock(still) : still;
 const database = await openDatabase(values.data);
 const webFolder = fileURLToPath(new URL('../../web/dist', import.meta.url));
 // What makes certificates is loaded only where one is wanted.

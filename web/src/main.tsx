@@ -8,10 +8,16 @@ import { createStore } from './device/store.js';
 
 const root = document.getElementById('root');
 if (!root) throw new Error('The page has no element with the id "root".');
+const store = createStore();
 createRoot(root).render(
   <StrictMode>
-    <Provider store={createStore()}>
+    <Provider store={store}>
       <RouterProvider router={createRouter()} />
     </Provider>
   </StrictMode>,
+);
+
+// What others write shows without a reload; begun once the page has what it needs.
+void Promise.all([import('./api/follow-changes.js'), import('./api/yard-api.js')]).then(
+  ([{ followChanges }, { yardApi }]) => followChanges((tags) => store.dispatch(yardApi.util.invalidateTags([...tags]))),
 );

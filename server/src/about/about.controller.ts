@@ -1,24 +1,13 @@
 import { Controller, Get, Inject } from '@nestjs/common';
 import type { About } from '@winter-jar/contracts';
 import { Documented } from '../api/documented.js';
-import { CLOCK, isoNow, type Clock } from '../clock.js';
+import { CLOCK, isoNow, type Clock } from '../clock/clock.js';
 import { networkAddresses } from '../network/addresses.js';
-import type { OwnCertificate } from '../network/own-certificate.js';
+import { DEMO_DAY, HOUSE, VERSION, type House } from '../house/house.js';
+import { Needs } from '../house/needs.js';
 import { Reading } from '../database/reading.js';
 
-/** Where the server runs and on whose data. */
-export const HOUSE = Symbol('house');
-export interface House {
-  readonly dataFolder: string;
-  readonly openToNetwork: boolean;
-  /** Set when it speaks https. */
-  readonly certificate: OwnCertificate | null;
-  /** Port on which it listens, once it does. */
-  port: number | null;
-}
-export const VERSION = '0.1.0';
-export const DEMO_DAY = 'demoDay';
-
+@Needs('read')
 @Controller('api/about')
 export class AboutController {
   constructor(

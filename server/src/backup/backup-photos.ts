@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { existsSync, linkSync, mkdirSync, readdirSync, readFileSync, renameSync } from 'node:fs';
 import { dirname, join, relative } from 'node:path';
-import { PHOTOS } from '../photos/photo-files.js';
+import { PHOTOS } from '../files/photo-files.js';
 
 /** Photographs in an archive, by their names; small pictures are made anew where they are wanted. */
 export const PHOTO_PATH = /^photos\/([0-9a-f]{2})\/(\1[0-9a-f]{62})\.jpg$/;

@@ -6,12 +6,15 @@ import { ApiConsumes } from '@nestjs/swagger';
 import { MAX_BACKUP_BYTES, type JournalFileResult, type RestoreCheck, type RestoreResult } from '@winter-jar/contracts';
 import type { Request, Response } from 'express';
 import { Documented } from '../api/documented.js';
-import { CLOCK, isoNow, type Clock } from '../clock.js';
+import { Acting, Needs } from '../house/needs.js';
+import type { Actor } from '../journal/actor.js';
+import { CLOCK, isoNow, type Clock } from '../clock/clock.js';
 import { BackupService, stampOf } from './backup.service.js';
 import { JournalFileService } from './journal-file.service.js';
-import { uploadOf } from './upload.js';
-import { dropWorkFolder } from './work-folder.js';
+import { uploadOf } from '../files/upload.js';
+import { dropWorkFolder } from '../files/work-folder.js';
 
+@Needs('keep')
 @Controller('api')
 export class BackupController {
   constructor(
@@ -79,7 +82,7 @@ export class BackupController {
     answer: 'JournalFileResult',
     body: 'Download',
   })
-  import(@Req() request: Request): Promise<JournalFileResult> {
-    return this.journal.import(uploadOf(request, 'application/x-ndjson', MAX_BACKUP_BYTES));
+  import(@Acting() actor: Actor, @Req() request: Request): Promise<JournalFileResult> {
+    return this.journal.import(actor, uploadOf(request, 'application/x-ndjson', MAX_BACKUP_BYTES));
   }
 }

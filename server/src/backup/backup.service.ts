@@ -12,12 +12,12 @@ import {
   type RestoreResult,
 } from '@winter-jar/contracts';
 import * as tar from 'tar';
-import { CLOCK, isoNow, type Clock } from '../clock.js';
+import { CLOCK, isoNow, type Clock } from '../clock/clock.js';
 import { CannotReplace, Database, keptFolder } from '../database/open.js';
-import { PHOTOS } from '../photos/photo-files.js';
+import { PHOTOS } from '../files/photo-files.js';
 import { damagedPhoto, linkPhotos, PHOTO_PATH, takeInPhotos } from './backup-photos.js';
 import { checkDatabaseFile, contentsOf, issueOf } from './database-check.js';
-import { atMost, dropWorkFolder, newWorkFolder } from './work-folder.js';
+import { atMost, dropWorkFolder, newWorkFolder } from '../files/work-folder.js';
 
 const FORMAT = 'winter-jar-backup';
 const VERSION = 1;

@@ -1,4 +1,7 @@
 // Longer than a file should be: every way in which a backup or a file of everything can be wrong, side by side.
+import { SERVER } from '../journal/actor.js';
+import { serveHouse, type ServedHouse } from '../testing/served-house.js';
+import { rebuiltStates, type TestHouse } from '../testing/test-house.js';
 import type { JournalFileResult, PhotoKept, RestoreCheck, RestoreResult } from '@winter-jar/contracts';
 import { at, changeAt, entryAt, lookAt, runAt, START } from '@winter-jar/core/testing';
 import BetterSqlite3 from 'better-sqlite3';
@@ -9,8 +12,6 @@ import { dirname, join } from 'node:path';
 import sharp from 'sharp';
 import request from 'supertest';
 import * as tar from 'tar';
-import { serveHouse, type ServedHouse } from '../testing/served-house.js';
-import { rebuiltStates, type TestHouse } from '../testing/test-house.js';
 
 const open: ServedHouse[] = [];
 
@@ -183,7 +184,7 @@ describe('everything as JSON lines', () => {
     const said = { targetId: run.id, supersedes: null, action: 'replace', body: run.body, happenedAt: at(190) };
     one.house.write(run);
     one.house.write({ ...run, id, actId: id, kind: 'correction', recordedAt: at(300), body: said });
-    one.house.door.writeSetUp([
+    one.house.door.writeSetUp(SERVER, [
       {
         id: '30000000-0000-4000-8000-000000000002',
         kind: 'pump',

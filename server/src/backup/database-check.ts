@@ -4,7 +4,7 @@ import { setUpBook } from '@winter-jar/core';
 import BetterSqlite3 from 'better-sqlite3';
 import { MIGRATIONS } from '../database/migrations.js';
 import { readingStatements } from '../database/statements.js';
-import { END_OF_TIME, SetUpShelf } from '../set-up/set-up-shelf.js';
+import { END_OF_TIME, SetUpShelf } from '../journal/set-up-shelf.js';
 
 const KNOWN_MIGRATIONS: readonly string[] = MIGRATIONS.map((M) => new M().name);
 

@@ -7,15 +7,16 @@ import { setImmediate as nextTurn } from 'node:timers/promises';
 import { Inject, Injectable } from '@nestjs/common';
 import { checkEntry, MAX_BACKUP_BYTES, type FieldIssue, type JournalFileResult } from '@winter-jar/contracts';
 import type { JournalEntry, SetUpVersion } from '@winter-jar/core';
-import { CLOCK, isoNow, type Clock } from '../clock.js';
+import { CLOCK, isoNow, type Clock } from '../clock/clock.js';
 import { Database, databaseFile, openDatabase } from '../database/open.js';
 import { Reading } from '../database/reading.js';
+import type { Actor } from '../journal/actor.js';
 import { JournalDoor } from '../journal/journal-door.js';
 import { SetUpService } from '../set-up/set-up.service.js';
-import { SetUpShelf } from '../set-up/set-up-shelf.js';
+import { SetUpShelf } from '../journal/set-up-shelf.js';
 import { BackupService } from './backup.service.js';
 import { checkDatabaseFile, contentsOf, issueOf } from './database-check.js';
-import { atMost, dropWorkFolder, newWorkFolder } from './work-folder.js';
+import { atMost, dropWorkFolder, newWorkFolder } from '../files/work-folder.js';
 
 export const JOURNAL_FORMAT = 'winter-jar-journal';
 export const JOURNAL_VERSION = 1;
@@ -72,7 +73,7 @@ export class JournalFileService {
   }
 
   /** Builds a data file aside, line by line, and puts it in place when the last line was right. */
-  import(upload: Readable): Promise<JournalFileResult> {
+  import(by: Actor, upload: Readable): Promise<JournalFileResult> {
     return this.backup.alone(async () => {
       const nothing = { setUpVersions: 0, entries: 0 };
       const present = contentsOf(this.database.reader);
@@ -85,7 +86,7 @@ export class JournalFileService {
       try {
         const file = join(folder, 'journal.jsonl');
         await pipeline(upload, atMost(MAX_BACKUP_BYTES), createWriteStream(file));
-        const taken = await this.buildAside(file, folder);
+        const taken = await this.buildAside(by, file, folder);
         const checked = checkDatabaseFile(databaseFile(folder));
         if (!checked.ok) return { issue: checked.issue, line: null, ...nothing };
         await this.backup.replaceWith(databaseFile(folder));
@@ -99,13 +100,13 @@ export class JournalFileService {
     });
   }
 
-  private async buildAside(file: string, folder: string): Promise<End> {
+  private async buildAside(by: Actor, file: string, folder: string): Promise<End> {
     const aside = await openDatabase(folder);
     try {
       const shelf = new SetUpShelf();
       shelf.reload(new Reading(aside).sql);
       const door = new JournalDoor(aside, shelf, this.clock);
-      return await new LineTaker(door, new SetUpService(this.clock, shelf, door), this.clock).take(file);
+      return await new LineTaker(by, door, new SetUpService(this.clock, shelf, door), this.clock).take(file);
     } finally {
       await aside.close();
     }
@@ -122,6 +123,7 @@ class LineTaker {
   private chunk: { entry: JournalEntry; line: number }[] = [];
 
   constructor(
+    private readonly by: Actor,
     private readonly door: JournalDoor,
     private readonly setUp: SetUpService,
     private readonly clock: Clock,
@@ -201,7 +203,7 @@ class LineTaker {
 
   private flushSetUp(): void {
     if (this.versions.length === 0) return;
-    const [issue] = this.door.writeSetUp(this.versions);
+    const [issue] = this.door.writeSetUp(this.by, this.versions);
     if (issue) throw new LineRefused(this.line, issue);
     this.setUpVersions += this.versions.length;
     this.versions = [];
@@ -209,7 +211,10 @@ class LineTaker {
 
   private flushEntries(): void {
     if (this.chunk.length === 0) return;
-    const answers = this.door.writeTogether(this.chunk.map((c) => c.entry));
+    const answers = this.door.writeTogether(
+      this.by,
+      this.chunk.map((c) => c.entry),
+    );
     const wrong = answers.findIndex((a) => a.status === 'refused' || a.status === 'conflict');
     const answer = answers[wrong];
     if (answer) {

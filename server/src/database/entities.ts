@@ -17,6 +17,8 @@ export class JournalEntryRow {
   @Column('text') content!: string;
   /** The import that brought it; null for what was logged by itself. */
   @Column('text', { nullable: true }) importId!: string | null;
+  /** Null: it counts. Else why it does not yet: it waits for its target, or is to be settled. */
+  @Column('text', { nullable: true }) waitsFor!: string | null;
 }
 
 /** An import that is being written. It is taken back where it is cancelled, or found here when the folder is opened. */
@@ -93,6 +95,18 @@ export class SetUpVersionRow {
   @Column('text') body!: string;
 }
 
+/** All that changed, in one sequence; what clients have read since is told by its number. The oldest are forgotten. */
+@Entity('change_log')
+export class ChangeRow {
+  @PrimaryGeneratedColumn() seq!: number;
+  @Column('text') kind!: string;
+  /** A list as JSON; null for all pumps. */
+  @Column('text', { nullable: true }) pumpIds!: string | null;
+  /** The kind of actor. */
+  @Column('text') actor!: string;
+  @Column('text') at!: string;
+}
+
 /** Facts about the data folder itself, such as the day of a demo yard. */
 @Entity('house_fact')
 export class HouseFactRow {
@@ -110,4 +124,5 @@ export const ROWS = [
   CheckpointRow,
   SetUpVersionRow,
   HouseFactRow,
+  ChangeRow,
 ];

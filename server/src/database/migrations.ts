@@ -56,4 +56,22 @@ class ImportsInTurns2 implements MigrationInterface {
   }
 }
 
-export const MIGRATIONS = [Foundation1, ImportsInTurns2];
+/** One sequence of all changes, and room for entries that do not count yet. */
+class ChangesInOneSequence3 implements MigrationInterface {
+  readonly name = 'ChangesInOneSequence1795996800000';
+
+  async up(runner: QueryRunner): Promise<void> {
+    const statements = [
+      'ALTER TABLE "journal_entry" ADD COLUMN "waitsFor" text',
+      'CREATE TABLE "change_log" ("seq" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "kind" text NOT NULL, "pumpIds" text, "actor" text NOT NULL, "at" text NOT NULL)',
+    ];
+    for (const statement of statements) await runner.query(statement);
+  }
+
+  async down(runner: QueryRunner): Promise<void> {
+    await runner.query('DROP TABLE "change_log"');
+    await runner.query('ALTER TABLE "journal_entry" DROP COLUMN "waitsFor"');
+  }
+}
+
+export const MIGRATIONS = [Foundation1, ImportsInTurns2, ChangesInOneSequence3];

@@ -48,6 +48,9 @@ function forceToDisk(path: string): void {
   closeSync(handle);
 }
 
+/** The fact that names one unbroken sequence of changes; data that are put in the place of others begin a new one. */
+export const EPOCH = 'epoch';
+
 /** Thrown when the data cannot be replaced now; what stood there is untouched. */
 export class CannotReplace extends Error {}
 
@@ -105,6 +108,7 @@ export class Database {
       forceToDisk(dirname(place));
     } finally {
       this.writing = await writingSource(this.folder).initialize();
+      this.writer.prepare('DELETE FROM house_fact WHERE "name" = ?').run(EPOCH);
       this.reading = await readingSource(this.folder).initialize();
       for (const listener of this.whenReopened) listener();
       this.busy = false;

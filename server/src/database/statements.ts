@@ -1,5 +1,6 @@
 import type BetterSqlite3 from 'better-sqlite3';
 import type {
+  ChangeRow,
   CheckpointRow,
   CountedEntryRow,
   JournalEntryRow,
@@ -35,7 +36,7 @@ const COUNTED_FROM = `SELECT "content" FROM counted_entry WHERE "pumpId" = @pump
 /** All SQL of the product, prepared once per connection. What is special to SQLite stands in this file. */
 export function writingStatements(db: Sqlite) {
   return {
-    insertEntry: db.prepare<Omit<JournalEntryRow, 'seq'>>(
+    insertEntry: db.prepare<Omit<JournalEntryRow, 'seq' | 'waitsFor'>>(
       `INSERT INTO journal_entry ("id", "actId", "kind", "happenedAt", "recordedAt", "targetId", "contentHash", "content", "importId")
        VALUES (@id, @actId, @kind, @happenedAt, @recordedAt, @targetId, @contentHash, @content, @importId)
        ON CONFLICT ("id") DO NOTHING`,
@@ -68,6 +69,15 @@ export function writingStatements(db: Sqlite) {
     insertSetUp: db.prepare<Omit<SetUpVersionRow, 'seq'>>(
       `INSERT INTO set_up_version ("id", "kind", "subjectId", "validFrom", "recordedAt", "body")
        VALUES (@id, @kind, @subjectId, @validFrom, @recordedAt, @body)`,
+    ),
+    insertChange: db.prepare<Omit<ChangeRow, 'seq'>>(
+      `INSERT INTO change_log ("kind", "pumpIds", "actor", "at") VALUES (@kind, @pumpIds, @actor, @at)`,
+    ),
+    forgetChanges: db.prepare<[kept: number]>(
+      `DELETE FROM change_log WHERE "seq" <= (SELECT MAX("seq") FROM change_log) - ?`,
+    ),
+    setFact: db.prepare<{ name: string; value: string }>(
+      `INSERT INTO house_fact ("name", "value") VALUES (@name, @value) ON CONFLICT ("name") DO UPDATE SET "value" = excluded."value"`,
     ),
     insertFact: db.prepare<{ name: string; value: string }>(
       `INSERT INTO house_fact ("name", "value") VALUES (@name, @value) ON CONFLICT ("name") DO NOTHING`,
@@ -182,6 +192,12 @@ export function readingStatements(db: Sqlite) {
       `SELECT "pumpId" FROM pump_state WHERE "foldVersion" <> ?`,
     ),
     setUpVersions: db.prepare<[], SetUpVersionRow>(`SELECT * FROM set_up_version ORDER BY "seq"`),
+    changesSince: db.prepare<[seq: number], { seq: number; kind: string; pumpIds: string | null }>(
+      `SELECT "seq", "kind", "pumpIds" FROM change_log WHERE "seq" > ? ORDER BY "seq"`,
+    ),
+    changesKept: db.prepare<[], { first: number | null; last: number | null }>(
+      `SELECT MIN("seq") AS "first", MAX("seq") AS "last" FROM change_log`,
+    ),
     contents: db.prepare<[], { entries: number; lastRecordedAt: string | null }>(
       `SELECT COUNT(*) AS "entries", MAX("recordedAt") AS "lastRecordedAt" FROM journal_entry WHERE "kind" <> 'correction'`,
     ),

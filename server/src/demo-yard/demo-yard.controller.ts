@@ -1,11 +1,13 @@
 import { Controller, HttpCode, Inject, NotFoundException, Post } from '@nestjs/common';
 import type { DemoYardOpened } from '@winter-jar/contracts';
 import { Documented } from '../api/documented.js';
+import { Needs } from '../house/needs.js';
 
 /** Opens the demo yard beside the own data, and says where. Null where there is none to open. */
 export const OPEN_DEMO_YARD = Symbol('open demo yard');
 export type OpenDemoYard = (() => Promise<{ port: number }>) | null;
 
+@Needs('keep')
 @Controller('api/demo-yard')
 export class DemoYardController {
   constructor(@Inject(OPEN_DEMO_YARD) private readonly open: OpenDemoYard) {}

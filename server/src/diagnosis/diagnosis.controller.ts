@@ -2,12 +2,14 @@ import { BadRequestException, Controller, Get, Inject, Param, Query } from '@nes
 import { ApiQuery } from '@nestjs/swagger';
 import type { CaseAnswer, DiagnosisAnswer, SuspectsAnswer } from '@winter-jar/contracts';
 import { Documented } from '../api/documented.js';
+import { Needs } from '../house/needs.js';
 import { DiagnosisService } from './diagnosis.service.js';
 import { SuspectsService } from './suspects.service.js';
 
 /** A minute that a line waits may count as many minutes of work. */
 const MAX_STOP_WEIGHT = 100;
 
+@Needs('read')
 @Controller('api')
 export class DiagnosisController {
   constructor(

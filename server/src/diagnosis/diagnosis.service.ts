@@ -1,22 +1,19 @@
-import { Inject, Injectable, NotFoundException } from '@nestjs/common';
+import { Injectable, NotFoundException } from '@nestjs/common';
 import type { CaseAnswer, CaseLine, DiagnosisAnswer, LikelyCause } from '@winter-jar/contracts';
 import {
   gatherEvidence,
-  initialState,
   nextChecks,
   priorsAfter,
   rank,
   sharesInSteps,
   type Asked,
   type Entry,
-  type PumpSetUp,
-  type PumpState,
   type RankedCause,
 } from '@winter-jar/core';
-import { CLOCK, isoNow, type Clock } from '../clock.js';
 import { Reading } from '../database/reading.js';
+import { PumpReader } from '../house/pump-reader.js';
 import { lastCharges } from '../pumps/last-charges.js';
-import { SetUpShelf } from '../set-up/set-up-shelf.js';
+import { SetUpShelf } from '../journal/set-up-shelf.js';
 import { caseLines, confirmedFor } from './cases.js';
 
 /** Ended charges that evidence is gathered from: what the oil before last has shown says little about this one. */
@@ -27,18 +24,15 @@ const LATELY_MS = 14 * 86_400_000;
 @Injectable()
 export class DiagnosisService {
   constructor(
-    @Inject(CLOCK) private readonly clock: Clock,
+    private readonly pumps: PumpReader,
     private readonly reading: Reading,
     private readonly shelf: SetUpShelf,
   ) {}
 
   /** @param stopWeight how many minutes a minute of standing still counts besides its own */
   diagnosis(pumpId: string, stopWeight: number): DiagnosisAnswer {
-    const now = isoNow(this.clock);
-    const setUp = this.pumpAt(pumpId, now);
+    const { now, setUp, state } = this.pumps.pump(pumpId);
     const entries = this.entriesOf(pumpId);
-    const stored = this.reading.sql.stateOf.get(pumpId);
-    const state = stored ? (JSON.parse(stored.state) as PumpState) : initialState(pumpId);
     const { evidence, faded } = gatherEvidence({ pumpId, entries, state, book: this.shelf.book, now });
     const findings = evidence.toSorted((a, b) => b.certainty - a.certainty);
 
@@ -75,20 +69,14 @@ export class DiagnosisService {
     const rows = this.caseRows();
     const line = caseLines(rows).find((c) => c.caseId === caseId);
     if (!line) throw new NotFoundException(`the id of a case; "${caseId}" is none`);
-    const now = isoNow(this.clock);
+    const { now } = this.pumps;
     const said = rows.filter(({ entry }) => entry.subjects.some((s) => s.type === 'case' && s.id === caseId));
     const until = line.closedAt ?? now;
     const { pumpId, openedAt: from } = line;
     const during = this.reading.sql.countedBetween.all({ pumpId, from, until });
     const entries = during.map((r) => JSON.parse(r.content) as Entry);
     const later = said.map((r) => r.entry).filter((e) => !entries.some((d) => d.id === e.id));
-    return { case: line, setUp: this.pumpAt(pumpId, now), entries: [...entries, ...later] };
-  }
-
-  private pumpAt(pumpId: string, instant: string): PumpSetUp {
-    const setUp = this.shelf.book.pumpAt({ pumpId, instant });
-    if (!setUp) throw new NotFoundException(`a pump in the set-up; "${pumpId}" is none`);
-    return setUp;
+    return { case: line, setUp: this.pumps.setUpOf(pumpId, now), entries: [...entries, ...later] };
   }
 
   private entriesOf(pumpId: string): Entry[] {

@@ -1,7 +1,8 @@
 import type { CaseAnswer, DiagnosisAnswer, SuspectsAnswer } from '@winter-jar/contracts';
-import { at, caseAt, changeAt, entryAt, foundAt, lookAt, runAt } from '@winter-jar/core/testing';
+import { SERVER } from '../journal/actor.js';
 import { serveHouse, type ServedHouse } from '../testing/served-house.js';
 import { NOW_HOURS } from '../testing/test-house.js';
+import { at, caseAt, changeAt, entryAt, foundAt, lookAt, runAt } from '@winter-jar/core/testing';
 
 let served: ServedHouse;
 beforeEach(async () => {
@@ -117,7 +118,7 @@ test.each<[string, object, string]>([
   ['a case that is opened twice', caseAt.opened(ago(1)), 'the id of a new case'],
 ])('%s is refused with what would be right', (_what, entry, right) => {
   expect(served.house.write(caseAt.opened(ago(50)))).toEqual(['written']);
-  const [answer] = served.house.door.write([entry]);
+  const [answer] = served.house.door.write(SERVER, [entry]);
   expect(answer?.status).toBe('refused');
   expect(JSON.stringify(answer)).toContain(right);
 });

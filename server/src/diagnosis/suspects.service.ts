@@ -2,10 +2,10 @@ import { setImmediate } from 'node:timers/promises';
 import { Inject, Injectable } from '@nestjs/common';
 import type { SuspectsAnswer } from '@winter-jar/contracts';
 import { stretchesOf, suspectMaterials, type HouseSetUp, type Stretch, type SuspectEvent } from '@winter-jar/core';
-import { CLOCK, isoNow, type Clock } from '../clock.js';
+import { CLOCK, isoNow, type Clock } from '../clock/clock.js';
 import { Reading } from '../database/reading.js';
 import type { SuspectRow } from '../database/statements.js';
-import { SetUpShelf } from '../set-up/set-up-shelf.js';
+import { SetUpShelf } from '../journal/set-up-shelf.js';
 
 /** Recipes, traps and people change: what is older says little about a material today. */
 const LOOKED_BACK_MS = 365 * 86_400_000;

@@ -1,10 +1,11 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { EntriesEffect, PumpEffect, RoundRow, SetUpEffect } from '@winter-jar/contracts';
 import { initialState, type PumpState, type SetUpVersion } from '@winter-jar/core';
-import { CLOCK, isoNow, type Clock } from '../clock.js';
+import { CLOCK, isoNow, type Clock } from '../clock/clock.js';
+import type { Actor } from '../journal/actor.js';
 import { JournalDoor } from '../journal/journal-door.js';
 import { onTheRound, rowOf } from '../round/round-row.js';
-import { SetUpShelf } from '../set-up/set-up-shelf.js';
+import { SetUpShelf } from '../journal/set-up-shelf.js';
 
 interface Side {
   readonly row: RoundRow | null;
@@ -20,22 +21,22 @@ export class EffectService {
     private readonly door: JournalDoor,
   ) {}
 
-  ofEntries(raw: readonly unknown[]): EntriesEffect {
+  ofEntries(actor: Actor, raw: readonly unknown[]): EntriesEffect {
     const named = raw.flatMap(pumpIdsNamed);
     return this.door.rehearse(
       () => {
         const before = this.sides(this.door.states(named), named);
-        return { before, answers: this.door.write(raw) };
+        return { before, answers: this.door.write(actor, raw) };
       },
       ({ before, answers }) => ({ answers, effects: differing(before, this.sides(this.door.states(named), named)) }),
     );
   }
 
-  ofSetUp(versions: readonly SetUpVersion[], seenTag: number | null): SetUpEffect {
+  ofSetUp(actor: Actor, versions: readonly SetUpVersion[], seenTag: number | null): SetUpEffect {
     return this.door.rehearse(
       () => {
         const before = this.sides(this.door.states());
-        return { before, issues: this.door.writeSetUp(versions, seenTag) };
+        return { before, issues: this.door.writeSetUp(actor, versions, seenTag) };
       },
       ({ before, issues }) => ({ issues, effects: differing(before, this.sides(this.door.states())) }),
     );

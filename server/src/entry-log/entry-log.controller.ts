@@ -18,7 +18,9 @@ import { ApiConsumes, ApiParam } from '@nestjs/swagger';
 import { LOG_NAMES, MAX_LOG_BYTES, type LogImportAnswer, type LogName } from '@winter-jar/contracts';
 import type { Request, Response } from 'express';
 import { Documented } from '../api/documented.js';
-import { uploadOf } from '../backup/upload.js';
+import { Acting, Needs } from '../house/needs.js';
+import type { Actor } from '../journal/actor.js';
+import { uploadOf } from '../files/upload.js';
 import { EntryLogService } from './entry-log.service.js';
 
 const LOG_PARAM = { name: 'log', enum: [...LOG_NAMES] } as const;
@@ -35,11 +37,13 @@ const asFile = (response: Response, name: string): Response =>
     .set('Content-Type', `${CSV}; charset=utf-8`)
     .set('Content-Disposition', `attachment; filename="${name}.csv"`);
 
+@Needs('write')
 @Controller('api')
 export class EntryLogController {
   constructor(@Inject(EntryLogService) private readonly service: EntryLogService) {}
 
   @Get('logs/:log')
+  @Needs('read')
   @ApiParam(LOG_PARAM)
   @Documented({ id: 'exportLog', summary: 'All runs or looks that count, as CSV', answer: 'LogText' })
   export(@Param('log') log: string, @Res() response: Response): void {
@@ -57,9 +61,9 @@ export class EntryLogController {
     status: 201,
     body: 'LogText',
   })
-  async begin(@Param('log') log: string, @Req() request: Request): Promise<LogImportAnswer> {
+  async begin(@Acting() actor: Actor, @Param('log') log: string, @Req() request: Request): Promise<LogImportAnswer> {
     const name = known(log);
-    return (await this.service.begin(name, uploadOf(request, CSV, MAX_LOG_BYTES))).answer();
+    return (await this.service.begin(actor, name, uploadOf(request, CSV, MAX_LOG_BYTES))).answer();
   }
 
   @Get('imports/:id')

@@ -5,12 +5,13 @@ import { pipeline } from 'node:stream/promises';
 import { Inject, Injectable, NotFoundException, type OnModuleDestroy } from '@nestjs/common';
 import { MAX_LOG_BYTES, type LogName } from '@winter-jar/contracts';
 import type { Entry, EntryKind } from '@winter-jar/core';
-import { atMost, dropWorkFolder, newWorkFolder } from '../backup/work-folder.js';
-import { CLOCK, type Clock } from '../clock.js';
+import { atMost, dropWorkFolder, newWorkFolder } from '../files/work-folder.js';
+import { CLOCK, type Clock } from '../clock/clock.js';
 import { Database } from '../database/open.js';
 import { Reading } from '../database/reading.js';
+import type { Actor } from '../journal/actor.js';
 import { JournalDoor } from '../journal/journal-door.js';
-import { SetUpShelf } from '../set-up/set-up-shelf.js';
+import { SetUpShelf } from '../journal/set-up-shelf.js';
 import { writeLog, type EntryLog } from './entry-log.js';
 import { LogImport } from './log-import.js';
 import { LOOK_LOG } from './look-log.js';
@@ -37,13 +38,13 @@ export class EntryLogService implements OnModuleDestroy {
   ) {}
 
   /** Takes a file in and begins to read it. @throws PayloadTooLargeException */
-  async begin(name: LogName, upload: Readable): Promise<LogImport> {
+  async begin(by: Actor, name: LogName, upload: Readable): Promise<LogImport> {
     const { id, path: folder } = newWorkFolder(this.database.folder);
     try {
       const file = join(folder, 'log.csv');
       await pipeline(upload, atMost(MAX_LOG_BYTES), createWriteStream(file));
       const { clock, reading, shelf, door } = this;
-      const job = new LogImport(id, name, logOf(name), file, folder, { clock, reading, shelf, door });
+      const job = new LogImport(id, name, logOf(name), file, folder, { clock, reading, shelf, door, by });
       this.forgetTheOldest();
       this.imports.set(id, { job, folder });
       return job;

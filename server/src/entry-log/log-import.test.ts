@@ -1,13 +1,14 @@
 import { existsSync, readFileSync } from 'node:fs';
-import { Readable } from 'node:stream';
-import { setImmediate as nextTurn } from 'node:timers/promises';
-import { changeAt, entryAt, runAt, at } from '@winter-jar/core/testing';
+import { SERVER } from '../journal/actor.js';
 import { importInto, logsOf, readInto } from '../testing/log-files.js';
 import { nowMs, openHouse, rebuiltStates, type TestHouse } from '../testing/test-house.js';
 import { JournalDoor } from '../journal/journal-door.js';
 import { writeLog } from './entry-log.js';
 import type { LogImport } from './log-import.js';
 import { RUN_LOG } from './run-log.js';
+import { Readable } from 'node:stream';
+import { setImmediate as nextTurn } from 'node:timers/promises';
+import { changeAt, entryAt, runAt, at } from '@winter-jar/core/testing';
 
 const HEADER = 'pump,started,ended,minutes,cycles,material,ballast,trap_temp_c,remark';
 const MANY = 1500;
@@ -94,7 +95,7 @@ test('a long file in any order gives the states that its entries alone give, bes
 
 test('others write while it is read and while it is written, early and late, and all of it counts', async () => {
   house.write(changeAt(1), runAt(8000, 5));
-  const job = await logsOf(house).begin('runs', Readable.from([writeLog(RUN_LOG, manyRuns())]));
+  const job = await logsOf(house).begin(SERVER, 'runs', Readable.from([writeLog(RUN_LOG, manyRuns())]));
   expect(house.write(runAt(5, 1))).toEqual(['written']);
   await job.atRest();
   job.write(false);
@@ -135,7 +136,7 @@ test('pumps that had nothing before have nothing after a cancel', async () => {
 });
 
 test('cancelled while it is read it stops there', async () => {
-  const job = await logsOf(house).begin('runs', Readable.from([writeLog(RUN_LOG, manyRuns())]));
+  const job = await logsOf(house).begin(SERVER, 'runs', Readable.from([writeLog(RUN_LOG, manyRuns())]));
   await job.cancel();
   expect(job.answer().state).toBe('cancelled');
   expect(job.answer().rows).toBeLessThan(MANY);
@@ -209,7 +210,7 @@ test('an export carries nothing of an import that may yet be taken back; its fil
   const bad = `${HEADER}\np9,,,,,,,,`;
   const paths: string[] = [];
   for (let i = 0; i < 12; i++) {
-    const one = await logs.begin('runs', Readable.from([bad]));
+    const one = await logs.begin(SERVER, 'runs', Readable.from([bad]));
     await one.atRest();
     paths.push(one.refused.path);
   }

@@ -3,13 +3,14 @@ import { setImmediate as nextTurn } from 'node:timers/promises';
 import { Logger } from '@nestjs/common';
 import type { FieldIssue, LogImportAnswer, LogImportState, LogName } from '@winter-jar/contracts';
 import type { Entry, EntryKind } from '@winter-jar/core';
-import { isoNow, type Clock } from '../clock.js';
+import { isoNow, type Clock } from '../clock/clock.js';
 import type { Reading } from '../database/reading.js';
+import type { Actor } from '../journal/actor.js';
 import { takenBy } from '../journal/bulk-writing.js';
 import { contentHash } from '../journal/content-hash.js';
 import { setUpIssues } from '../journal/entry-rules.js';
 import type { JournalDoor } from '../journal/journal-door.js';
-import type { SetUpShelf } from '../set-up/set-up-shelf.js';
+import type { SetUpShelf } from '../journal/set-up-shelf.js';
 import { csvRows, FileRefused, type Piece } from './csv-rows.js';
 import { bad, type Row } from './csv-table.js';
 import { inColumns, readRow, type EntryLog, type LogReader } from './entry-log.js';
@@ -24,6 +25,8 @@ export interface ImportTools {
   readonly reading: Reading;
   readonly shelf: SetUpShelf;
   readonly door: JournalDoor;
+  /** Who brings the file. */
+  readonly by: Actor;
 }
 
 /** Thrown in the middle of work that a person has cancelled. */
@@ -208,7 +211,11 @@ export class LogImport {
 
   /** Rows that were right when they were read may not be any more: an id was taken, a record of the set-up changed. */
   private writeSome(chunk: readonly StagedLine[]): void {
-    const answers = this.tools.door.bulk.write(this.id, chunk);
+    const answers = this.tools.door.bulk.write(
+      { kind: 'import', importId: this.id, by: this.tools.by },
+      this.id,
+      chunk,
+    );
     answers.forEach((answer, i) => {
       const staged = chunk[i];
       if (answer.status === 'written') this.counts.written += 1;

@@ -1,4 +1,5 @@
 import { bookOf, changeAt, lookAt, runAt, START } from '@winter-jar/core/testing';
+import { SERVER } from '../journal/actor.js';
 import { importInto, logsOf, readInto, rowsOf } from '../testing/log-files.js';
 import { openHouse, type TestHouse } from '../testing/test-house.js';
 import { LOOK_LOG } from './look-log.js';
@@ -107,8 +108,8 @@ describe('import and export', () => {
       }),
     ];
     // A photograph that is cited must be there when a person writes; a file is taken as it is.
-    first.door.writeTogether([...others, ...looks]);
-    second.door.writeTogether(others);
+    first.door.writeTogether(SERVER, [...others, ...looks]);
+    second.door.writeTogether(SERVER, others);
     const text = logsOf(first).export('looks');
     expect(await importInto(second, 'looks', text)).toMatchObject({ rows: 2, fresh: 2, written: 2 });
     expect(second.states()).toEqual(first.states());

@@ -2,6 +2,8 @@ import type { FieldIssue } from '@winter-jar/contracts';
 import type { Entry, OrderKey } from '@winter-jar/core';
 import type { Database } from '../database/open.js';
 import type { WritingStatements } from '../database/statements.js';
+import { SERVER, type Actor } from './actor.js';
+import type { ChangeLog } from './change-log.js';
 import { keyOf, touch, type DerivedTables } from './derived-tables.js';
 import { insertEntry, type EntryText } from './insert-entry.js';
 
@@ -25,6 +27,7 @@ export class BulkWriting {
     private readonly database: Database,
     private readonly sql: WritingStatements,
     private readonly derived: DerivedTables,
+    private readonly changes: ChangeLog,
     private readonly issuesOf: (entry: Entry) => readonly FieldIssue[],
   ) {}
 
@@ -33,11 +36,12 @@ export class BulkWriting {
   }
 
   /** One turn, in any order; the quicker the closer its entries lie in time. States follow with {@link catchUp}. */
-  write(importId: string, staged: readonly StagedEntry[]): BulkAnswer[] {
+  write(actor: Actor, importId: string, staged: readonly StagedEntry[]): BulkAnswer[] {
     return this.inOneTurn(() => {
       const changed = new Map<string, OrderKey>();
       const answers = staged.map((one) => this.writeOne(importId, one, changed));
       for (const [pumpId, key] of changed) this.derived.fallBehind(pumpId, key);
+      if (changed.size > 0) this.changes.note(actor, 'entries', [...changed.keys()]);
       return answers;
     });
   }
@@ -46,7 +50,11 @@ export class BulkWriting {
   catchUp(): number | null {
     return this.inOneTurn(() => {
       const lag = this.sql.anyLaggingPump.get();
-      return lag ? this.derived.catchUp(lag.pumpId, keyOf(lag)) : null;
+      if (!lag) return null;
+      const folded = this.derived.catchUp(lag.pumpId, keyOf(lag));
+      // Its state moves when the last of it is folded in.
+      if (!this.sql.laggingPump.get(lag.pumpId)) this.changes.note(SERVER, 'entries', [lag.pumpId]);
+      return folded;
     });
   }
 
@@ -71,6 +79,7 @@ export class BulkWriting {
       }
       if (rows.length === IMPORTED_PER_TURN) return true;
       this.sql.deleteImport.run(importId);
+      this.changes.note(SERVER, 'takenBack', null);
       return false;
     });
   }
@@ -101,8 +110,11 @@ export class BulkWriting {
     const { writer } = this.database;
     writer.pragma('synchronous = NORMAL');
     try {
-      return writer.transaction(work).immediate();
+      const done = writer.transaction(work).immediate();
+      this.changes.settle(true);
+      return done;
     } finally {
+      this.changes.settle(false);
       writer.pragma('synchronous = FULL');
     }
   }

@@ -14,7 +14,7 @@ import {
   type PumpState,
 } from '@winter-jar/core';
 import type { KeyParams, WritingStatements } from '../database/statements.js';
-import type { SetUpShelf } from '../set-up/set-up-shelf.js';
+import type { SetUpShelf } from './set-up-shelf.js';
 import { endOfRun } from './entry-rules.js';
 import { KeptStates } from './kept-states.js';
 

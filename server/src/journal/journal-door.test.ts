@@ -1,8 +1,9 @@
 import type { Correction, Entry } from '@winter-jar/core';
+import { SERVER } from './actor.js';
+import { openHouse, rebuiltStates, type TestHouse } from '../testing/test-house.js';
 import { at, changeAt, entryAt, lookAt, runAt } from '@winter-jar/core/testing';
 import fc from 'fast-check';
 import { v7 as newId } from 'uuid';
-import { openHouse, rebuiltStates, type TestHouse } from '../testing/test-house.js';
 
 let house: TestHouse;
 beforeEach(async () => {
@@ -36,7 +37,7 @@ test('same id and content is written once, other content is a conflict with both
   expect(house.write(run)).toEqual(['written']);
   expect(house.write({ ...run, recordedAt: at(40), device: 'another' })).toEqual(['alreadyWritten']);
   expect(runs()).toBe(1);
-  const [answer] = house.door.write([{ ...run, happenedAt: at(11) }]);
+  const [answer] = house.door.write(SERVER, [{ ...run, happenedAt: at(11) }]);
   expect(answer).toMatchObject({ status: 'conflict', stored: { happenedAt: at(10) }, sent: { happenedAt: at(11) } });
   expect(runs()).toBe(1);
 });
@@ -45,7 +46,7 @@ test('a correction is checked as what it makes of its entry, with the field name
   const run = runAt(10, 20);
   house.write(run);
   const issuesOf = (body: object) => {
-    const [answer] = house.door.write([correction(run, { action: 'replace', ...body } as never)]);
+    const [answer] = house.door.write(SERVER, [correction(run, { action: 'replace', ...body } as never)]);
     return answer?.status === 'refused' ? answer.issues : answer?.status;
   };
   expect(issuesOf({ body: { ...run.body, minutes: -5 } })).toMatchObject([{ field: 'body.body.minutes', value: -5 }]);
@@ -102,7 +103,7 @@ test('a fault inside the transaction takes the whole act back, and the next writ
   };
   let reads = 0;
   const faulty = () => ++reads > 1;
-  expect(() => house.door.write([runAt(10, 20)])).toThrow(/materialId/);
+  expect(() => house.door.write(SERVER, [runAt(10, 20)])).toThrow(/materialId/);
   expect(house.journal()).toEqual([]);
   house.shelf.book.pumpAt = sound;
   expect(house.write(runAt(10, 20))).toEqual(['written']);
@@ -112,13 +113,13 @@ test('a fault inside the transaction takes the whole act back, and the next writ
 test('overlap and a drain larger than the charge are asked, not refused', () => {
   house.write(runAt(10, 20));
   const overlapping = runAt(15, 10);
-  expect(house.door.write([overlapping])[0]).toMatchObject({
+  expect(house.door.write(SERVER, [overlapping])[0]).toMatchObject({
     status: 'asked',
     questions: [{ code: 'overlap', otherFrom: at(10), otherUntil: at(30) }],
   });
   expect(house.write({ ...overlapping, acknowledged: ['overlap'] })).toEqual(['written']);
   const drain = entryAt(60, 'bleed', { sump: 'oil', drawnMl: 760, waterMl: 90 });
-  expect(house.door.write([drain])[0]).toMatchObject({
+  expect(house.door.write(SERVER, [drain])[0]).toMatchObject({
     status: 'asked',
     questions: [{ code: 'drainAboveCharge', outMl: 760, chargeMl: 700 }],
   });
@@ -133,7 +134,7 @@ test('an undo takes the entries of a deed back together', () => {
   const flush = { ...entryAt(100, 'done', { task: 'flush' }), actId };
   house.write(runAt(10, 20), change, flush);
   expect(house.states().p1?.sumps[0]?.charge.number).toBe(1);
-  const [alone] = house.door.write([correction(change, {})]);
+  const [alone] = house.door.write(SERVER, [correction(change, {})]);
   expect(alone).toMatchObject({
     status: 'refused',
     issues: [{ code: 'restOfAct', right: expect.stringContaining(flush.id) as string }],
@@ -153,7 +154,7 @@ test('a correction refolds; one that names a correction is refused; one without 
   expect(house.states()).toEqual({});
   expect(house.write(run)).toEqual(['written']);
   expect(house.states().p1?.totals.minutes).toBe(600);
-  expect(house.door.write([correction(waiting as never, {})])[0]).toMatchObject({
+  expect(house.door.write(SERVER, [correction(waiting as never, {})])[0]).toMatchObject({
     status: 'refused',
     issues: [{ code: 'namesACorrection' }],
   });
@@ -165,7 +166,7 @@ test('a correction refolds; one that names a correction is refused; one without 
   expect(house.write(moved)).toEqual(['written']);
   expect(house.states().p1).toMatchObject({ totals: { minutes: 1200 }, last: { happenedAt: at(50) } });
   const wrong = correction(run, { action: 'replace', body: { ...run.body, materialId: 'none' } }, 5002);
-  expect(house.door.write([wrong])[0]).toMatchObject({
+  expect(house.door.write(SERVER, [wrong])[0]).toMatchObject({
     status: 'refused',
     issues: [{ field: 'body.body.materialId', value: 'none' }],
   });
@@ -212,16 +213,16 @@ test('a change of the set-up rewrites no past run, a correction of a wrong value
     recordedAt: at(9000),
     body: { ...meat!, fat: 0 },
   });
-  expect(house.door.writeSetUp([version(at(200))])).toEqual([]);
+  expect(house.door.writeSetUp(SERVER, [version(at(200))])).toEqual([]);
   expect(house.states().p1?.bars.map((b) => b.weightMilli)).toEqual(before);
-  expect(house.door.writeSetUp([version(at(50))])).toEqual([]);
+  expect(house.door.writeSetUp(SERVER, [version(at(50))])).toEqual([]);
   expect(house.states().p1?.bars.map((b) => b.weightMilli)).toEqual([before?.[0], 1650]);
   expect(house.states()).toEqual(rebuiltStates(house));
 });
 
 test('a set-up that names what is not there is refused whole', () => {
   const pump = house.shelf.book.at(at(1)).pump.p1;
-  const issues = house.door.writeSetUp([
+  const issues = house.door.writeSetUp(SERVER, [
     {
       id: newId(),
       kind: 'pump',

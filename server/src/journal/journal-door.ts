@@ -10,12 +10,15 @@ import {
   type PumpState,
   type SetUpVersion,
 } from '@winter-jar/core';
-import type { Clock } from '../clock.js';
-import type { Database } from '../database/open.js';
+import { v7 as newId } from 'uuid';
+import type { Clock } from '../clock/clock.js';
+import { EPOCH, type Database } from '../database/open.js';
 import { writingStatements, type WritingStatements } from '../database/statements.js';
-import { hasPhoto } from '../photos/photo-files.js';
-import type { RecordName, SetUpShelf } from '../set-up/set-up-shelf.js';
+import { hasPhoto } from '../files/photo-files.js';
+import type { RecordName, SetUpShelf } from './set-up-shelf.js';
+import type { Actor } from './actor.js';
 import { BulkWriting } from './bulk-writing.js';
+import { ChangeLog } from './change-log.js';
 import { contentHash } from './content-hash.js';
 import { BEFORE_ALL, DerivedTables, touch } from './derived-tables.js';
 import { caseIssues } from './case-rules.js';
@@ -31,6 +34,9 @@ function citedPhoto(entry: JournalEntry): string | null {
   return body && 'photoId' in body ? (body.photoId ?? null) : null;
 }
 
+/** Whoever has not asked for so many changes reads everything anew. */
+const CHANGES_KEPT = 20_000;
+
 /** Thrown inside a transaction to leave nothing of an act behind. */
 class ActRefused extends Error {}
 class Rehearsed extends Error {}
@@ -43,6 +49,7 @@ export class JournalDoor {
   private sql!: WritingStatements;
   private derived!: DerivedTables;
   private setUp!: SetUpWriting;
+  readonly changes: ChangeLog;
   /** Entries that come as a file. */
   bulk!: BulkWriting;
 
@@ -51,25 +58,29 @@ export class JournalDoor {
     private readonly shelf: SetUpShelf,
     private readonly clock: Clock,
   ) {
+    this.changes = new ChangeLog(writingStatements(database.writer), clock);
     this.reopened();
   }
 
   /** Statements belong to a connection; they are made anew when another file lies under it. */
   reopened(): void {
     this.sql = writingStatements(this.database.writer);
+    this.changes.reopened(this.sql);
     this.derived = new DerivedTables(this.sql, this.shelf);
-    this.setUp = new SetUpWriting(this.database, this.shelf, this.sql, this.derived);
-    this.bulk = new BulkWriting(this.database, this.sql, this.derived, (entry) => this.entryIssues(entry));
+    this.setUp = new SetUpWriting(this.database, this.shelf, this.sql, this.derived, this.changes);
+    this.bulk = new BulkWriting(this.database, this.sql, this.derived, this.changes, (e) => this.entryIssues(e));
   }
 
   /** Writes, looks at the states that would follow, and takes everything back. */
   rehearse<A, T>(write: () => A, look: (answer: A) => T): T {
     let seen: { readonly value: T } | null = null;
     try {
-      this.database.writer.transaction(() => {
-        seen = { value: look(write()) };
-        throw new Rehearsed();
-      })();
+      this.changes.silently(() =>
+        this.database.writer.transaction(() => {
+          seen = { value: look(write()) };
+          throw new Rehearsed();
+        })(),
+      );
     } catch (error) {
       if (!(error instanceof Rehearsed)) throw error;
     } finally {
@@ -79,7 +90,7 @@ export class JournalDoor {
   }
 
   /** Checks and writes entries, act by act, and answers each by itself. */
-  write(raw: readonly unknown[]): EntryAnswer[] {
+  write(actor: Actor, raw: readonly unknown[]): EntryAnswer[] {
     const answers: EntryAnswer[] = [];
     const acts = new Map<string, { entry: JournalEntry; place: number }[]>();
     raw.forEach((sent, place) => {
@@ -97,7 +108,10 @@ export class JournalDoor {
     for (const [actId, members] of acts) {
       const given = broken.has(actId)
         ? members.map((m): EntryAnswer => ({ id: m.entry.id, status: 'heldBack' }))
-        : this.writeAct(members.map((m) => m.entry));
+        : this.writeAct(
+            actor,
+            members.map((m) => m.entry),
+          );
       members.forEach((m, i) => {
         const answer = given[i];
         if (answer) answers[m.place] = answer;
@@ -116,13 +130,13 @@ export class JournalDoor {
   }
 
   /** Writes many acts that need no answer from a person in one transaction (imports); soft questions count as answered. */
-  writeTogether(entries: readonly JournalEntry[]): EntryAnswer[] {
-    return this.writeAct(entries, 'asksNothing');
+  writeTogether(actor: Actor, entries: readonly JournalEntry[]): EntryAnswer[] {
+    return this.writeAct(actor, entries, 'asksNothing');
   }
 
   /** Adds versions to the set-up and refolds what they touch, see {@link SetUpWriting.write}. @returns issues, and then nothing is written */
-  writeSetUp(versions: readonly SetUpVersion[], seenTag: number | null = null): FieldIssue[] {
-    return this.setUp.write(versions, seenTag);
+  writeSetUp(actor: Actor, versions: readonly SetUpVersion[], seenTag: number | null = null): FieldIssue[] {
+    return this.setUp.write(actor, versions, seenTag);
   }
 
   /** Pumps whose entries a record of the set-up bears upon. */
@@ -139,6 +153,12 @@ export class JournalDoor {
   /** Remembers a fact about the data folder, once. */
   writeFact(name: string, value: string): void {
     this.sql.insertFact.run({ name, value });
+  }
+
+  /** A file was kept; entries may cite it from now on. */
+  noteFile(actor: Actor): void {
+    this.database.writer.transaction(() => this.changes.note(actor, 'file', []))();
+    this.changes.settle(true);
   }
 
   /** Rebuilds counted entries, states and checkpoints from the journal alone. */
@@ -166,11 +186,17 @@ export class JournalDoor {
 
   /** Before anything is served: what a crash left half-imported is taken back, and states of another fold version are rebuilt. */
   putInOrder(): number {
+    this.sql.insertFact.run({ name: EPOCH, value: newId() });
+    this.sql.forgetChanges.run(CHANGES_KEPT);
     this.bulk.takeBackUnfinished();
     return this.sql.outdatedStates.all(FOLD_VERSION).length > 0 ? this.rebuildAll() : 0;
   }
 
-  private writeAct(entries: readonly JournalEntry[], asking: 'asks' | 'asksNothing' = 'asks'): EntryAnswer[] {
+  private writeAct(
+    actor: Actor,
+    entries: readonly JournalEntry[],
+    asking: 'asks' | 'asksNothing' = 'asks',
+  ): EntryAnswer[] {
     const answers: (EntryAnswer | null)[] = entries.map(() => null);
     const transaction = this.database.writer.transaction(() => {
       const touched = new Map<string, OrderKey>();
@@ -179,10 +205,13 @@ export class JournalDoor {
       });
       if (answers.some((a) => a && a.status !== 'written' && a.status !== 'alreadyWritten')) throw new ActRefused();
       for (const [pumpId, key] of touched) this.derived.fold(pumpId, key);
+      if (answers.some((a) => a?.status === 'written')) this.changes.note(actor, 'entries', [...touched.keys()]);
     });
     try {
       transaction.immediate();
+      this.changes.settle(true);
     } catch (error) {
+      this.changes.settle(false);
       if (!(error instanceof ActRefused)) throw error;
       return entries.map((entry, i) => {
         const answer = answers[i];

@@ -1,7 +1,8 @@
 import type { Correction, Entry } from '@winter-jar/core';
+import { SERVER } from './actor.js';
+import { openHouse, type TestHouse } from '../testing/test-house.js';
 import { at, entryAt, runAt } from '@winter-jar/core/testing';
 import { v7 as newId } from 'uuid';
-import { openHouse, type TestHouse } from '../testing/test-house.js';
 
 let house: TestHouse;
 beforeEach(async () => {
@@ -23,7 +24,7 @@ test('a lab report cites a sample of its pump that was drawn before; the sample 
   const report = (hours: number, sampleId: string, more: { pumpId?: string } = {}) =>
     entryAt(hours, 'labResult', { sampleId, ironPpm: 60 }, more);
   const refused = (entry: Entry) => {
-    const [answer] = house.door.write([entry]);
+    const [answer] = house.door.write(SERVER, [entry]);
     return answer?.status === 'refused' ? answer.issues.map((i) => `${i.field}: ${i.right}`) : answer?.status;
   };
   expect(refused(report(200, sample.id))).toEqual([
@@ -38,7 +39,10 @@ test('a lab report cites a sample of its pump that was drawn before; the sample 
   expect(refused(report(90, sample.id))).toEqual([`happenedAt: a time after the sample was drawn, ${at(100)}`]);
   expect(refused(report(200, sample.id, { pumpId: 'b1' }))).toEqual([expect.stringContaining('body.sampleId')]);
   const moved = correction(good, { action: 'replace', body: { sampleId: run.id, ironPpm: 1 } });
-  expect(house.door.write([moved])[0]).toMatchObject({ status: 'refused', issues: [{ field: 'body.body.sampleId' }] });
+  expect(house.door.write(SERVER, [moved])[0]).toMatchObject({
+    status: 'refused',
+    issues: [{ field: 'body.body.sampleId' }],
+  });
   // Taken back, the sample says nothing more, and nor does its report.
   const actId = newId();
   const undone = [correction(sample, {}, actId), correction(good, {}, actId)];

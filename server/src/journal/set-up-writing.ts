@@ -2,7 +2,9 @@ import type { FieldIssue } from '@winter-jar/contracts';
 import type { PumpState, SetUpVersion } from '@winter-jar/core';
 import type { Database } from '../database/open.js';
 import type { WritingStatements } from '../database/statements.js';
-import type { RecordName, SetUpShelf } from '../set-up/set-up-shelf.js';
+import type { RecordName, SetUpShelf } from './set-up-shelf.js';
+import type { Actor } from './actor.js';
+import type { ChangeLog } from './change-log.js';
 import { contentHash } from './content-hash.js';
 import { BEFORE_ALL, type DerivedTables } from './derived-tables.js';
 
@@ -23,6 +25,7 @@ export class SetUpWriting {
     private readonly shelf: SetUpShelf,
     private readonly sql: WritingStatements,
     private readonly derived: DerivedTables,
+    private readonly changes: ChangeLog,
   ) {}
 
   /**
@@ -30,7 +33,7 @@ export class SetUpWriting {
    * @param seenTag the shelf's tag that the writer saw; records written since then are a conflict
    * @returns issues, and then nothing is written
    */
-  write(versions: readonly SetUpVersion[], seenTag: number | null = null): FieldIssue[] {
+  write(actor: Actor, versions: readonly SetUpVersion[], seenTag: number | null = null): FieldIssue[] {
     const fresh: SetUpVersion[] = [];
     const run = this.database.writer.transaction((): void => {
       const issues: FieldIssue[] = [];
@@ -47,11 +50,15 @@ export class SetUpWriting {
       const broken = this.shelf.brokenReferences();
       if (broken.length > 0) throw new SetUpRefused(broken);
       this.refoldAfterSetUp(fresh);
+      // Names of a site or an oil stand on every page.
+      if (fresh.length > 0) this.changes.note(actor, 'setUp', null);
     });
     try {
       run.immediate();
+      this.changes.settle(true);
       return [];
     } catch (error) {
+      this.changes.settle(false);
       this.shelf.reload(this.sql);
       if (error instanceof SetUpRefused) return [...error.issues];
       throw error;

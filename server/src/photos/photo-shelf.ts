@@ -3,8 +3,8 @@ import { existsSync } from 'node:fs';
 import { readFile } from 'node:fs/promises';
 import type { FieldIssue, PhotoKept } from '@winter-jar/contracts';
 import sharp from 'sharp';
-import { hasPhoto, photoFile, thumbFile } from './photo-files.js';
-import { writeDurably } from './write-durably.js';
+import { hasPhoto, photoFile, thumbFile } from '../files/photo-files.js';
+import { writeDurably } from '../files/write-durably.js';
 
 /** Larger pictures are made smaller: a jar's layers read well at this size. */
 const LONGEST_PX = 2000;

@@ -14,14 +14,22 @@ import { ApiConsumes } from '@nestjs/swagger';
 import type { PhotoKept } from '@winter-jar/contracts';
 import type { Response } from 'express';
 import { Documented } from '../api/documented.js';
-import { PHOTO_ID } from './photo-files.js';
+import { Acting, Needs } from '../house/needs.js';
+import type { Actor } from '../journal/actor.js';
+import { JournalDoor } from '../journal/journal-door.js';
+import { PHOTO_ID } from '../files/photo-files.js';
 import { isDiskFull, PhotoShelf } from './photo-shelf.js';
 
+@Needs('read')
 @Controller('api/photos')
 export class PhotosController {
-  constructor(@Inject(PhotoShelf) private readonly shelf: PhotoShelf) {}
+  constructor(
+    @Inject(PhotoShelf) private readonly shelf: PhotoShelf,
+    @Inject(JournalDoor) private readonly door: JournalDoor,
+  ) {}
 
   @Post()
+  @Needs('write')
   @ApiConsumes('image/jpeg')
   @Documented({
     id: 'keepPhoto',
@@ -29,14 +37,15 @@ export class PhotosController {
     answer: 'PhotoKept',
     body: 'PhotoBytes',
   })
-  async keep(@Body() body: unknown): Promise<PhotoKept> {
+  async keep(@Acting() actor: Actor, @Body() body: unknown): Promise<PhotoKept> {
     const kept = await this.shelf.keep(Buffer.isBuffer(body) ? body : Buffer.alloc(0)).catch((error: unknown) => {
       if (isDiskFull(error))
         throw new HttpException('room on the server’s disk: it is full, and the photograph was not kept', 507);
       throw error;
     });
-    if (kept.ok) return kept.photo;
-    throw new BadRequestException({ message: kept.issue.right, issues: [kept.issue] });
+    if (!kept.ok) throw new BadRequestException({ message: kept.issue.right, issues: [kept.issue] });
+    this.door.noteFile(actor);
+    return kept.photo;
   }
 
   @Get(':photoId')

@@ -6,9 +6,9 @@ import sharp from 'sharp';
 import request from 'supertest';
 import { v7 as newId } from 'uuid';
 import { serveHouse, type ServedHouse } from '../testing/served-house.js';
-import { photoFile } from './photo-files.js';
+import { photoFile } from '../files/photo-files.js';
 import { PhotoShelf } from './photo-shelf.js';
-import { writeDurably } from './write-durably.js';
+import { writeDurably } from '../files/write-durably.js';
 
 let served: ServedHouse;
 beforeEach(async () => {

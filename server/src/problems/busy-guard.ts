@@ -1,15 +1,15 @@
-import type { ApiProblem } from '@winter-jar/contracts';
-import type { NextFunction, Request, Response } from 'express';
+import { Injectable, ServiceUnavailableException, type CanActivate, type ExecutionContext } from '@nestjs/common';
+import type { Response } from 'express';
+import { Database } from '../database/open.js';
 
 /** While the data is being replaced nobody reads or writes: it takes a moment. */
-export const busyGuard =
-  (database: { readonly busy: boolean }) =>
-  (_request: Request, response: Response, next: NextFunction): void => {
-    if (!database.busy) return next();
-    const problem: ApiProblem = {
-      code: 'busy',
-      right: 'to ask again in a moment: the data is being replaced',
-      issues: [],
-    };
-    response.status(503).set('Retry-After', '1').json(problem);
-  };
+@Injectable()
+export class BusyGuard implements CanActivate {
+  constructor(private readonly database: Database) {}
+
+  canActivate(context: ExecutionContext): boolean {
+    if (!this.database.busy) return true;
+    context.switchToHttp().getResponse<Response>().set('Retry-After', '1');
+    throw new ServiceUnavailableException('to ask again in a moment: the data is being replaced');
+  }
+}

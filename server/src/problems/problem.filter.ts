@@ -10,6 +10,7 @@ const CODES: Readonly<Record<number, ApiProblem['code']>> = {
   412: 'changedMeanwhile',
   413: 'tooLarge',
   415: 'unsupported',
+  503: 'busy',
   507: 'diskFull',
 };
 

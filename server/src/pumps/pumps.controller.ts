@@ -2,8 +2,10 @@ import { Controller, Get, Inject, Param, Query } from '@nestjs/common';
 import { ApiQuery } from '@nestjs/swagger';
 import type { EntryHistory, JournalPage, OilStory, PumpPage, WaterAnswer } from '@winter-jar/contracts';
 import { Documented } from '../api/documented.js';
+import { Needs } from '../house/needs.js';
 import { PumpsService } from './pumps.service.js';
 
+@Needs('read')
 @Controller('api')
 export class PumpsController {
   constructor(@Inject(PumpsService) private readonly service: PumpsService) {}

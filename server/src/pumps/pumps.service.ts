@@ -1,23 +1,21 @@
-import { Inject, Injectable, NotFoundException } from '@nestjs/common';
+import { Injectable, NotFoundException } from '@nestjs/common';
 import type { EarlierCharge, EntryHistory, JournalPage, OilStory, PumpPage, WaterAnswer } from '@winter-jar/contracts';
 import {
   chargeTrends,
   correctionsConflict,
   effectiveEntry,
-  initialState,
   oilStory,
   runRuler,
-  standingAt,
   waterStory,
   type Correction,
   type Entry,
   type PumpState,
 } from '@winter-jar/core';
-import { CLOCK, isoNow, type Clock } from '../clock.js';
 import { Reading } from '../database/reading.js';
+import { PumpReader } from '../house/pump-reader.js';
 import { lastCharges } from './last-charges.js';
 import { roundRow } from '../round/round-row.js';
-import { SetUpShelf } from '../set-up/set-up-shelf.js';
+import { SetUpShelf } from '../journal/set-up-shelf.js';
 
 const EARLIER_CHARGES = 8;
 const JOURNAL_PAGE = 50;
@@ -27,18 +25,13 @@ const STORY_CHARGES = 15;
 @Injectable()
 export class PumpsService {
   constructor(
-    @Inject(CLOCK) private readonly clock: Clock,
+    private readonly pumps: PumpReader,
     private readonly reading: Reading,
     private readonly shelf: SetUpShelf,
   ) {}
 
   page(pumpId: string): PumpPage {
-    const now = isoNow(this.clock);
-    const setUp = this.shelf.book.pumpAt({ pumpId, instant: now });
-    if (!setUp) throw new NotFoundException(`a pump in the set-up; "${pumpId}" is none`);
-    const stored = this.reading.sql.stateOf.get(pumpId);
-    const state = stored ? (JSON.parse(stored.state) as PumpState) : initialState(pumpId);
-    const standing = standingAt({ state, setUp, now });
+    const { setUp, state, standing } = this.pumps.pump(pumpId);
     return {
       row: roundRow({ setUp, state, standing }),
       setUp,
@@ -72,9 +65,7 @@ export class PumpsService {
 
   /** The last charges as their looks tell them, folded anew from the end of the one before them. */
   oilStory(pumpId: string): OilStory {
-    const now = isoNow(this.clock);
-    const setUp = this.shelf.book.pumpAt({ pumpId, instant: now });
-    if (!setUp) throw new NotFoundException(`a pump in the set-up; "${pumpId}" is none`);
+    const setUp = this.pumps.setUpOf(pumpId);
     const { from, entries } = lastCharges(this.reading.sql, pumpId, STORY_CHARGES);
     const charges = oilStory({ from, pumpId, entries, book: this.shelf.book }).slice(-STORY_CHARGES - 1);
     const productId = charges.at(-1)?.productId ?? setUp.pump.oilProductId ?? '';
@@ -83,11 +74,9 @@ export class PumpsService {
 
   /** The present charge's water, with the last charges to learn about the trap from. */
   water(pumpId: string): WaterAnswer {
-    const now = isoNow(this.clock);
+    const { now } = this.pumps;
     const { book } = this.shelf;
-    const setUp = book.pumpAt({ pumpId, instant: now });
-    if (!setUp) throw new NotFoundException(`a pump in the set-up; "${pumpId}" is none`);
-    const { equipment, pump } = setUp;
+    const { equipment, pump } = this.pumps.setUpOf(pumpId, now);
     const others = equipment.coldTrap ? this.reading.sql.pumpsWithEquipment.all(pump.equipmentId) : [];
     const otherPumps = others
       .filter((o) => o.pumpId !== pumpId)

@@ -1,8 +1,10 @@
 import { Controller, Get, Inject } from '@nestjs/common';
 import type { RoundAnswer } from '@winter-jar/contracts';
 import { Documented } from '../api/documented.js';
+import { Needs } from '../house/needs.js';
 import { RoundService } from './round.service.js';
 
+@Needs('read')
 @Controller('api/round')
 export class RoundController {
   constructor(@Inject(RoundService) private readonly service: RoundService) {}

@@ -1,9 +1,9 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { RoundAnswer } from '@winter-jar/contracts';
 import { initialState, localDay, type PumpState } from '@winter-jar/core';
-import { CLOCK, isoNow, type Clock } from '../clock.js';
+import { CLOCK, isoNow, type Clock } from '../clock/clock.js';
 import { Reading } from '../database/reading.js';
-import { SetUpShelf } from '../set-up/set-up-shelf.js';
+import { SetUpShelf } from '../journal/set-up-shelf.js';
 import { inNeedOfHands, onTheRound, rowOf } from './round-row.js';
 
 @Injectable()

@@ -1,5 +1,6 @@
 import type { RoundRow } from '@winter-jar/contracts';
 import { at, changeAt, entryAt, lookAt, runAt } from '@winter-jar/core/testing';
+import { PumpReader } from '../house/pump-reader.js';
 import { PumpsService } from '../pumps/pumps.service.js';
 import { openHouse, type TestHouse } from '../testing/test-house.js';
 import { inNeedOfHands } from './round-row.js';
@@ -12,7 +13,7 @@ beforeEach(async () => {
 });
 afterEach(() => house.close());
 const round = () => new RoundService(clock, house.reading, house.shelf).round();
-const pumps = () => new PumpsService(clock, house.reading, house.shelf);
+const pumps = () => new PumpsService(new PumpReader(clock, house.reading, house.shelf), house.reading, house.shelf);
 
 test('a pump without an entry waits in the Round to be taken over; it needs no hands today', () => {
   const { rows, needHands } = round();

@@ -12,10 +12,11 @@ import {
 } from '@winter-jar/contracts';
 import { SET_UP_KINDS, type HouseSetUp, type SetUpKind, type SetUpVersion } from '@winter-jar/core';
 import { v7 as newId } from 'uuid';
-import { CLOCK, isoNow, type Clock } from '../clock.js';
+import { CLOCK, isoNow, type Clock } from '../clock/clock.js';
 import { canonical } from '../journal/content-hash.js';
+import type { Actor } from '../journal/actor.js';
 import { JournalDoor } from '../journal/journal-door.js';
-import { brokenReferences, SetUpShelf } from './set-up-shelf.js';
+import { brokenReferences, SetUpShelf } from '../journal/set-up-shelf.js';
 
 const ID = /^[A-Za-z0-9][A-Za-z0-9._-]{0,63}$/;
 /** Records whose names a person chooses by: two of one name would be mistaken for each other. */
@@ -53,7 +54,7 @@ export class SetUpFileService {
   }
 
   /** Writes new and changed records in one transaction, valid from now; conflicting ones only where asked. */
-  import(file: unknown, takeConflicting: boolean): SetUpFileResult {
+  import(actor: Actor, file: unknown, takeConflicting: boolean): SetUpFileResult {
     const read = this.sort(file);
     if (!read.ok) return { rows: [], fileIssue: read.issue, written: 0 };
     const now = isoNow(this.clock);
@@ -73,7 +74,7 @@ export class SetUpFileService {
         : [],
     );
     const rows = read.sorted.map((s) => s.row);
-    const [issue] = versions.length > 0 ? this.door.writeSetUp(versions) : [];
+    const [issue] = versions.length > 0 ? this.door.writeSetUp(actor, versions) : [];
     return issue ? { rows, fileIssue: issue, written: 0 } : { rows, fileIssue: null, written: versions.length };
   }
 

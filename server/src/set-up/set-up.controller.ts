@@ -25,12 +25,14 @@ import type {
 } from '@winter-jar/contracts';
 import type { SetUpVersion } from '@winter-jar/core';
 import { Documented } from '../api/documented.js';
+import { Acting, Needs } from '../house/needs.js';
+import type { Actor } from '../journal/actor.js';
 import { EffectService } from '../effect/effect.service.js';
 import { JournalDoor } from '../journal/journal-door.js';
 import { CHANGED_MEANWHILE } from '../journal/set-up-writing.js';
-import setUpSchema from './set-up.schema.json' with { type: 'json' };
 import { SetUpFileService } from './set-up-file.service.js';
 import { SetUpService } from './set-up.service.js';
+import setUpSchema from './set-up.schema.json' with { type: 'json' };
 
 /** `If-Match: "17"` → 17; null without the header. */
 function tagOf(header: string | undefined): number | null {
@@ -38,6 +40,7 @@ function tagOf(header: string | undefined): number | null {
   return match ? Number(match[1]) : null;
 }
 
+@Needs('read')
 @Controller('api/set-up')
 export class SetUpController {
   constructor(
@@ -60,6 +63,7 @@ export class SetUpController {
   }
 
   @Post()
+  @Needs('setUp')
   @ApiHeader({ name: 'if-match', required: false, description: 'The tag of the set-up that the editor saw' })
   @Documented({
     id: 'postSetUp',
@@ -68,9 +72,9 @@ export class SetUpController {
     status: 201,
     body: 'SetUpPost',
   })
-  post(@Body() body: unknown, @Headers('if-match') tag?: string): SetUpPosted {
+  post(@Acting() actor: Actor, @Body() body: unknown, @Headers('if-match') tag?: string): SetUpPosted {
     const versions = this.checked(body);
-    const issues = this.door.writeSetUp(versions, tagOf(tag));
+    const issues = this.door.writeSetUp(actor, versions, tagOf(tag));
     if (issues.some((i) => i.code === CHANGED_MEANWHILE))
       throw new PreconditionFailedException({ message: issues[0]?.right, issues });
     if (issues.length > 0) throw refused(issues);
@@ -78,6 +82,7 @@ export class SetUpController {
   }
 
   @Post('preview')
+  @Needs('setUp')
   @HttpCode(200)
   @Documented({
     id: 'previewSetUp',
@@ -85,8 +90,8 @@ export class SetUpController {
     answer: 'SetUpEffect',
     body: 'SetUpPost',
   })
-  preview(@Body() body: unknown): SetUpEffect {
-    return this.effect.ofSetUp(this.checked(body), null);
+  preview(@Acting() actor: Actor, @Body() body: unknown): SetUpEffect {
+    return this.effect.ofSetUp(actor, this.checked(body), null);
   }
 
   @Get('schema.json')
@@ -103,6 +108,7 @@ export class SetUpController {
   }
 
   @Post('file/preview')
+  @Needs('setUp')
   @HttpCode(200)
   @Documented({
     id: 'previewSetUpFile',
@@ -115,6 +121,7 @@ export class SetUpController {
   }
 
   @Post('file')
+  @Needs('setUp')
   @HttpCode(200)
   @ApiQuery({ name: 'conflicting', required: true, enum: ['keep', 'take'] })
   @Documented({
@@ -123,8 +130,12 @@ export class SetUpController {
     answer: 'SetUpFileResult',
     body: 'SetUpFile',
   })
-  importFile(@Body() body: unknown, @Query('conflicting') conflicting: string): SetUpFileResult {
-    return this.file.import(body, conflicting === 'take');
+  importFile(
+    @Acting() actor: Actor,
+    @Body() body: unknown,
+    @Query('conflicting') conflicting: string,
+  ): SetUpFileResult {
+    return this.file.import(actor, body, conflicting === 'take');
   }
 
   private checked(body: unknown): SetUpVersion[] {

@@ -8,9 +8,9 @@ import {
   type SetUpAnswer,
 } from '@winter-jar/contracts';
 import { SET_UP_KINDS, type SetUpKind, type SetUpVersion } from '@winter-jar/core';
-import { CLOCK, isoNow, type Clock } from '../clock.js';
+import { CLOCK, isoNow, type Clock } from '../clock/clock.js';
 import { JournalDoor } from '../journal/journal-door.js';
-import { SetUpShelf } from './set-up-shelf.js';
+import { SetUpShelf } from '../journal/set-up-shelf.js';
 
 /** Device clocks may be ahead by so much. */
 const TOLERANCE_MS = 10 * 60_000;

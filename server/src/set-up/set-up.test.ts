@@ -1,9 +1,10 @@
 import type { Entry, SetUpKind, SetUpVersion } from '@winter-jar/core';
+import { SERVER } from '../journal/actor.js';
+import { serveHouse, versionOf, type ServedHouse } from '../testing/served-house.js';
+import { openHouse, rebuiltStates, type TestHouse } from '../testing/test-house.js';
 import { at, changeAt, entryAt, runAt, START } from '@winter-jar/core/testing';
 import fc from 'fast-check';
 import { v7 as newId } from 'uuid';
-import { serveHouse, versionOf, type ServedHouse } from '../testing/served-house.js';
-import { openHouse, rebuiltStates, type TestHouse } from '../testing/test-house.js';
 
 let served: ServedHouse;
 let house: TestHouse;
@@ -39,10 +40,10 @@ describe('changes and corrections', () => {
   test('a change of rules rewrites no past run; the correction of a wrong value moves them', () => {
     const before = weights();
     const change = version('equipment', 'chamber', at(200), { referenceHours: 10 });
-    expect(house.door.writeSetUp([change])).toEqual([]);
+    expect(house.door.writeSetUp(SERVER, [change])).toEqual([]);
     expect(weights()).toEqual(before);
     const correction = version('equipment', 'chamber', START, { referenceHours: 10 });
-    expect(house.door.writeSetUp([correction])).toEqual([]);
+    expect(house.door.writeSetUp(SERVER, [correction])).toEqual([]);
     // 20 h where 10 h are a plain run: twice the weight, for both runs.
     expect(weights()).toEqual(before?.map((w) => w * 2));
     expect(house.states()).toEqual(rebuiltStates(house));
@@ -50,13 +51,13 @@ describe('changes and corrections', () => {
 
   test('a correction refolds only what it touches', () => {
     const material = version('material', 'fd-meat', START, { fat: 0 });
-    expect(refolded(() => house.door.writeSetUp([material]))).toEqual(['p1']);
+    expect(refolded(() => house.door.writeSetUp(SERVER, [material]))).toEqual(['p1']);
     const line = version('equipment', 'line', START, { referenceHours: 4 });
-    expect(refolded(() => house.door.writeSetUp([line]))).toEqual(['b1']);
+    expect(refolded(() => house.door.writeSetUp(SERVER, [line]))).toEqual(['b1']);
     const person = { ...version('person', 'wren', at(8000), {}), body: { name: 'Wren' } } as SetUpVersion;
-    expect(refolded(() => house.door.writeSetUp([person]))).toEqual([]);
+    expect(refolded(() => house.door.writeSetUp(SERVER, [person]))).toEqual([]);
     const dry = version('pump', 'd1', START, { name: 'D-9' });
-    expect(refolded(() => house.door.writeSetUp([dry]))).toEqual(['d1']);
+    expect(refolded(() => house.door.writeSetUp(SERVER, [dry]))).toEqual(['d1']);
   });
 
   test('of a run counted in cycles the end follows a corrected cycle time', () => {
@@ -69,7 +70,7 @@ describe('changes and corrections', () => {
     house.write(cycles);
     const endOf = () => house.reading.sql.countedById.get(cycles.id)?.endedAt;
     expect(endOf()).toBe(at(310)); // 1,200 cycles of 30 s
-    house.door.writeSetUp([version('equipment', 'line', START, { cycleTimeS: 60 })]);
+    house.door.writeSetUp(SERVER, [version('equipment', 'line', START, { cycleTimeS: 60 })]);
     expect(endOf()).toBe(at(320));
   });
 
@@ -203,7 +204,7 @@ test('set-up changes, moved pumps, replaced meters, runs that go on and correcti
               const [[kind, subjectId, changes], validFrom] = act.s;
               const body = { ...(own.shelf.book.at(validFrom)[kind][subjectId] as object | undefined), ...changes };
               const v = { id: newId(), kind, subjectId, validFrom, recordedAt: at(7000 + n), body } as SetUpVersion;
-              expect(own.door.writeSetUp([v])).toEqual([]);
+              expect(own.door.writeSetUp(SERVER, [v])).toEqual([]);
             } else if (written.length > 0) {
               const target = written[act.c[0] % written.length]!;
               const id = newId();

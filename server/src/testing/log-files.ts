@@ -1,11 +1,12 @@
 import { Readable } from 'node:stream';
-import type { LogImportAnswer, LogName } from '@winter-jar/contracts';
-import type { EntryKind, HouseSetUp } from '@winter-jar/core';
+import { SERVER } from '../journal/actor.js';
 import { csvRows } from '../entry-log/csv-rows.js';
 import { readRow, type EntryLog, type ReadRow } from '../entry-log/entry-log.js';
 import { EntryLogService } from '../entry-log/entry-log.service.js';
 import type { LogImport } from '../entry-log/log-import.js';
 import { nowMs, type TestHouse } from './test-house.js';
+import type { LogImportAnswer, LogName } from '@winter-jar/contracts';
+import type { EntryKind, HouseSetUp } from '@winter-jar/core';
 
 /** Every row of a log's text as it is read. @throws FileRefused */
 export async function rowsOf<K extends EntryKind>(
@@ -30,7 +31,7 @@ export const logsOf = (house: TestHouse): EntryLogService =>
 
 /** An import that was read and waits. */
 export async function readInto(house: TestHouse, name: LogName, text: string): Promise<LogImport> {
-  const job = await logsOf(house).begin(name, Readable.from([Buffer.from(text)]));
+  const job = await logsOf(house).begin(SERVER, name, Readable.from([Buffer.from(text)]));
   await job.atRest();
   return job;
 }

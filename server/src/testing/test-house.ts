@@ -1,13 +1,14 @@
 import { mkdtempSync, rmSync } from 'node:fs';
+import { SERVER } from '../journal/actor.js';
+import { openDatabase, type Database } from '../database/open.js';
+import { Reading } from '../database/reading.js';
+import { JournalDoor } from '../journal/journal-door.js';
+import { SetUpShelf } from '../journal/set-up-shelf.js';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { EntryAnswer } from '@winter-jar/contracts';
 import { effectiveEntries, pumpIdsOf, rebuild, type JournalEntry, type PumpState } from '@winter-jar/core';
 import { at, versionsOf, type YardOptions } from '@winter-jar/core/testing';
-import { openDatabase, type Database } from '../database/open.js';
-import { Reading } from '../database/reading.js';
-import { JournalDoor } from '../journal/journal-door.js';
-import { SetUpShelf } from '../set-up/set-up-shelf.js';
 
 /** A door on a data folder of its own, with the small yard set up; the clock stands a year after its start. */
 export interface TestHouse {
@@ -32,14 +33,14 @@ export async function openHouse(options: YardOptions & { folder?: string; empty?
   const reading = new Reading(database);
   shelf.reload(reading.sql);
   const door = new JournalDoor(database, shelf, { nowMs });
-  if (shelf.versions.length === 0 && !options.empty) door.writeSetUp(versionsOf(options));
+  if (shelf.versions.length === 0 && !options.empty) door.writeSetUp(SERVER, versionsOf(options));
   return {
     database,
     door,
     shelf,
     reading,
     folder,
-    write: (...entries) => door.write(entries).map((a) => a.status),
+    write: (...entries) => door.write(SERVER, entries).map((a) => a.status),
     states: () => Object.fromEntries(reading.sql.states.all().map((r) => [r.pumpId, JSON.parse(r.state) as PumpState])),
     journal: () =>
       (database.reader.prepare('SELECT content FROM journal_entry ORDER BY seq').all() as { content: string }[]).map(

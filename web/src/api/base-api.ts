@@ -1,5 +1,8 @@
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
 
+/** What is read, as far as it goes stale by itself: the pages of one pump, the lists of all, the set-up, and what has no other. */
+export const TAG_TYPES = ['Pump', 'Round', 'Entry', 'Cases', 'SetUp', 'Import', 'About'] as const;
+
 /** Bodies that are not JSON, and one that is empty: the server takes no write without a type. */
 const BODY_TYPES: Readonly<Record<string, string>> = {
   beginLogImport: 'text/csv',
@@ -21,7 +24,7 @@ export const baseApi = createApi({
       if (type) headers.set('content-type', type);
     },
   }),
-  tagTypes: ['Yard'],
+  tagTypes: TAG_TYPES,
   refetchOnReconnect: true,
   refetchOnFocus: true,
   endpoints: () => ({}),

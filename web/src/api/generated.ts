@@ -5,6 +5,18 @@ const injectedRtkApi = api.injectEndpoints({
     about: build.query<AboutApiResponse, AboutApiArg>({
       query: () => ({ url: `/api/about` }),
     }),
+    certificate: build.query<CertificateApiResponse, CertificateApiArg>({
+      query: () => ({ url: `/api/certificate` }),
+    }),
+    changes: build.query<ChangesApiResponse, ChangesApiArg>({
+      query: (queryArg) => ({
+        url: `/api/changes`,
+        params: {
+          since: queryArg.since,
+          epoch: queryArg.epoch,
+        },
+      }),
+    }),
     round: build.query<RoundApiResponse, RoundApiArg>({
       query: () => ({ url: `/api/round` }),
     }),
@@ -160,12 +172,6 @@ const injectedRtkApi = api.injectEndpoints({
         body: queryArg,
       }),
     }),
-    certificate: build.query<CertificateApiResponse, CertificateApiArg>({
-      query: () => ({ url: `/api/certificate` }),
-    }),
-    openDemoYard: build.mutation<OpenDemoYardApiResponse, OpenDemoYardApiArg>({
-      query: () => ({ url: `/api/demo-yard`, method: 'POST' }),
-    }),
     keepPhoto: build.mutation<KeepPhotoApiResponse, KeepPhotoApiArg>({
       query: (queryArg) => ({
         url: `/api/photos`,
@@ -179,12 +185,24 @@ const injectedRtkApi = api.injectEndpoints({
     photoThumb: build.query<PhotoThumbApiResponse, PhotoThumbApiArg>({
       query: (queryArg) => ({ url: `/api/photos/${queryArg}/thumb` }),
     }),
+    openDemoYard: build.mutation<OpenDemoYardApiResponse, OpenDemoYardApiArg>({
+      query: () => ({ url: `/api/demo-yard`, method: 'POST' }),
+    }),
   }),
   overrideExisting: false,
 });
 export { injectedRtkApi as generatedApi };
 export type AboutApiResponse = /** status 200 Version, data folder and whether this is the demo */ About;
 export type AboutApiArg = void;
+export type CertificateApiResponse = /** status 200 The server’s own certificate, to be trusted by a device */ Download;
+export type CertificateApiArg = void;
+export type ChangesApiResponse = /** status 200 What changed since a number of the sequence */ ChangesAnswer;
+export type ChangesApiArg = {
+  /** The last number that was seen */
+  since?: number;
+  /** The epoch that it was of */
+  epoch?: string;
+};
 export type RoundApiResponse = /** status 200 All pumps as they stand now, what needs hands first */ RoundAnswer;
 export type RoundApiArg = void;
 export type PumpApiResponse = /** status 200 A pump with its state, limits, tasks and earlier charges */ PumpPage;
@@ -278,10 +296,6 @@ export type ExportJournalApiArg = void;
 export type ImportJournalApiResponse =
   /** status 200 Take in everything from JSON lines, into an empty data folder */ JournalFileResult;
 export type ImportJournalApiArg = Download;
-export type CertificateApiResponse = /** status 200 The server’s own certificate, to be trusted by a device */ Download;
-export type CertificateApiArg = void;
-export type OpenDemoYardApiResponse = /** status 200 Serve the demo yard on a port of its own */ DemoYardOpened;
-export type OpenDemoYardApiArg = void;
 export type KeepPhotoApiResponse =
   /** status 200 Keep a photograph, before the look that cites it; what its camera wrote beside the picture is removed */ PhotoKept;
 export type KeepPhotoApiArg = PhotoBytes;
@@ -289,6 +303,8 @@ export type PhotoApiResponse = /** status 200 A photograph */ PhotoBytes;
 export type PhotoApiArg = string;
 export type PhotoThumbApiResponse = /** status 200 A photograph, small */ PhotoBytes;
 export type PhotoThumbApiArg = string;
+export type OpenDemoYardApiResponse = /** status 200 Serve the demo yard on a port of its own */ DemoYardOpened;
+export type OpenDemoYardApiArg = void;
 export type About = {
   version: string;
   dataFolder: string;
@@ -301,6 +317,19 @@ export type About = {
   /** SHA-256 fingerprint of its own certificate; null over plain http. */
   certificate: string | null;
   now: string;
+};
+export type Download = string;
+export type ChangeKind = 'entries' | 'setUp' | 'file' | 'takenBack';
+export type ChangesAnswer = {
+  /** Another one than before: the data were replaced, and everything that was read is to be read anew. */
+  epoch: string;
+  /** The last number there is. */
+  seq: number;
+  /** The numbers between are not known here any more, or are of another epoch. */
+  startOver: boolean;
+  kinds: ChangeKind[];
+  /** Null: all of them. */
+  pumpIds: string[] | null;
 };
 export type PumpKind = 'vane' | 'booster' | 'dry';
 export type Process = 'freezeDrying' | 'packaging' | 'composites' | 'industrial';
@@ -368,7 +397,6 @@ export type StandingFinding =
       foundUl: number;
       chargeUl: number;
       limitShare: number;
-      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
@@ -381,7 +409,6 @@ export type StandingFinding =
       foundUl: number;
       expectedUl: number;
       limitTimes: number;
-      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
@@ -391,7 +418,6 @@ export type StandingFinding =
       entryId: string;
       at: string;
       code: 'waterAtPickUp';
-      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
@@ -402,7 +428,6 @@ export type StandingFinding =
       at: string;
       code: 'levelFromWater';
       foundUl: number;
-      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
@@ -416,7 +441,6 @@ export type StandingFinding =
       chargeUl: number;
       limitShare: number;
       afterPurge: boolean;
-      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
@@ -426,7 +450,6 @@ export type StandingFinding =
       entryId: string;
       at: string;
       code: 'creamThroughout';
-      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
@@ -440,7 +463,6 @@ export type StandingFinding =
       hoursStood: number;
       running: boolean;
       afterPurge: boolean;
-      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
@@ -453,7 +475,6 @@ export type StandingFinding =
       colour: number;
       startColour: number;
       limitRise: number;
-      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
@@ -466,7 +487,6 @@ export type StandingFinding =
       colour: number;
       startColour: number;
       runs: number;
-      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
@@ -479,7 +499,6 @@ export type StandingFinding =
       sludgeUl: number;
       chargeUl: number;
       limitShare: number;
-      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
@@ -493,7 +512,6 @@ export type StandingFinding =
       kinds: ParticleKind[];
       /** Metal in a new or overhauled pump's first hours. */
       runningIn: boolean;
-      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
@@ -504,7 +522,6 @@ export type StandingFinding =
       at: string;
       code: 'smell';
       smell: 'sour' | 'burnt' | 'solvent' | 'rancid' | 'fishy' | 'ammonia';
-      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
@@ -515,7 +532,6 @@ export type StandingFinding =
       at: string;
       code: 'foam';
       withHaze: boolean;
-      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
@@ -527,7 +543,6 @@ export type StandingFinding =
       code: 'level';
       found: 'none' | 'low' | 'high' | 'hair';
       nothingAdded: boolean;
-      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
@@ -537,7 +552,6 @@ export type StandingFinding =
       entryId: string;
       at: string;
       code: 'thrownOil';
-      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
@@ -551,7 +565,6 @@ export type StandingFinding =
       freshMm2s: number;
       thinner: boolean;
       limitPercent: number;
-      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
@@ -565,7 +578,6 @@ export type StandingFinding =
       limitPpm: number;
       /** The oil's temperature at which so much stays dissolved; null for a plain number. */
       saturatedAtC: number | null;
-      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
@@ -577,7 +589,6 @@ export type StandingFinding =
       code: 'iron';
       abovePpm: number;
       limitPpm: number;
-      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
@@ -590,7 +601,6 @@ export type StandingFinding =
       per100h: number;
       usualPer100h: number;
       limitTimes: number;
-      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
@@ -602,7 +612,6 @@ export type StandingFinding =
       code: 'wear';
       abovePpm: number;
       signs: WearSign[];
-      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
@@ -615,7 +624,6 @@ export type StandingFinding =
       foundMgKohG: number;
       freshMgKohG: number;
       limitRise: number;
-      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
@@ -627,7 +635,6 @@ export type StandingFinding =
       code: 'base';
       foundMgKohG: number;
       freshMgKohG: number;
-      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
@@ -639,7 +646,6 @@ export type StandingFinding =
       code: 'otherProduct';
       beforeId: string;
       afterId: string;
-      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
@@ -650,7 +656,6 @@ export type StandingFinding =
       at: string;
       code: 'unknownAge';
       changedKnown: boolean;
-      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
@@ -661,7 +666,6 @@ export type StandingFinding =
       at: string;
       code: 'goneCharge';
       cause: FindingCode;
-      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
@@ -1317,7 +1321,6 @@ export type Finding =
       foundUl: number;
       chargeUl: number;
       limitShare: number;
-      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
@@ -1329,7 +1332,6 @@ export type Finding =
       foundUl: number;
       expectedUl: number;
       limitTimes: number;
-      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
@@ -1338,7 +1340,6 @@ export type Finding =
       entryId: string;
       at: string;
       code: 'waterAtPickUp';
-      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
@@ -1348,7 +1349,6 @@ export type Finding =
       at: string;
       code: 'levelFromWater';
       foundUl: number;
-      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
@@ -1361,7 +1361,6 @@ export type Finding =
       chargeUl: number;
       limitShare: number;
       afterPurge: boolean;
-      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
@@ -1370,7 +1369,6 @@ export type Finding =
       entryId: string;
       at: string;
       code: 'creamThroughout';
-      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
@@ -1383,7 +1381,6 @@ export type Finding =
       hoursStood: number;
       running: boolean;
       afterPurge: boolean;
-      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
@@ -1395,7 +1392,6 @@ export type Finding =
       colour: number;
       startColour: number;
       limitRise: number;
-      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
@@ -1407,7 +1403,6 @@ export type Finding =
       colour: number;
       startColour: number;
       runs: number;
-      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
@@ -1419,7 +1414,6 @@ export type Finding =
       sludgeUl: number;
       chargeUl: number;
       limitShare: number;
-      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
@@ -1432,7 +1426,6 @@ export type Finding =
       kinds: ParticleKind[];
       /** Metal in a new or overhauled pump's first hours. */
       runningIn: boolean;
-      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
@@ -1442,7 +1435,6 @@ export type Finding =
       at: string;
       code: 'smell';
       smell: 'sour' | 'burnt' | 'solvent' | 'rancid' | 'fishy' | 'ammonia';
-      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
@@ -1452,7 +1444,6 @@ export type Finding =
       at: string;
       code: 'foam';
       withHaze: boolean;
-      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
@@ -1463,7 +1454,6 @@ export type Finding =
       code: 'level';
       found: 'none' | 'low' | 'high' | 'hair';
       nothingAdded: boolean;
-      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
@@ -1472,7 +1462,6 @@ export type Finding =
       entryId: string;
       at: string;
       code: 'thrownOil';
-      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
@@ -1485,7 +1474,6 @@ export type Finding =
       freshMm2s: number;
       thinner: boolean;
       limitPercent: number;
-      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
@@ -1498,7 +1486,6 @@ export type Finding =
       limitPpm: number;
       /** The oil's temperature at which so much stays dissolved; null for a plain number. */
       saturatedAtC: number | null;
-      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
@@ -1509,7 +1496,6 @@ export type Finding =
       code: 'iron';
       abovePpm: number;
       limitPpm: number;
-      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
@@ -1521,7 +1507,6 @@ export type Finding =
       per100h: number;
       usualPer100h: number;
       limitTimes: number;
-      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
@@ -1532,7 +1517,6 @@ export type Finding =
       code: 'wear';
       abovePpm: number;
       signs: WearSign[];
-      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
@@ -1544,7 +1528,6 @@ export type Finding =
       foundMgKohG: number;
       freshMgKohG: number;
       limitRise: number;
-      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
@@ -1555,7 +1538,6 @@ export type Finding =
       code: 'base';
       foundMgKohG: number;
       freshMgKohG: number;
-      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
@@ -1566,7 +1548,6 @@ export type Finding =
       code: 'otherProduct';
       beforeId: string;
       afterId: string;
-      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
@@ -1576,7 +1557,6 @@ export type Finding =
       at: string;
       code: 'unknownAge';
       changedKnown: boolean;
-      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
@@ -1586,7 +1566,6 @@ export type Finding =
       at: string;
       code: 'goneCharge';
       cause: FindingCode;
-      /** What a look has shown about the oil in a sump, standing until answered. Words for it live in the interface. */
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
@@ -2707,6 +2686,8 @@ export type EntryAnswer =
     };
 export type EntriesAnswer = {
   answers: EntryAnswer[];
+  /** Numbers of the changes that this made, see `Change`: whoever wrote knows them already. */
+  changes: number[];
 };
 export type JournalEntry = Entry | Correction;
 export type EntriesPost = {
@@ -2835,7 +2816,6 @@ export type SetUpEffect = {
   issues: FieldIssue[];
   effects: PumpEffect[];
 };
-export type Download = string;
 export type SetUpFileRecord =
   | {
       kind: 'site';
@@ -2980,9 +2960,6 @@ export type JournalFileResult = {
   setUpVersions: number;
   entries: number;
 };
-export type DemoYardOpened = {
-  port: number;
-};
 export type PhotoKept = {
   /** SHA-256 of what is kept. */
   photoId: string;
@@ -2990,3 +2967,6 @@ export type PhotoKept = {
   height: number;
 };
 export type PhotoBytes = string;
+export type DemoYardOpened = {
+  port: number;
+};

@@ -1,35 +1,62 @@
-import { generatedApi } from './generated.js';
+import type { ChangeKind } from '@winter-jar/contracts';
+import { TAG_TYPES } from './base-api.js';
+import { generatedApi, type EntriesPost } from './generated.js';
+import { ownChanges } from './own-changes.js';
 
-/** The generated endpoints with what goes stale after a write: everything that was read. */
-const READ = [
-  'about',
-  'round',
-  'pump',
-  'journal',
-  'entry',
-  'setUp',
-  'record',
-  'oilStory',
-  'water',
-  'diagnosis',
-  'caseInFull',
-  'suspects',
-  'logImport',
-] as const;
-const WRITTEN = [
-  'postEntries',
-  'postSetUp',
-  'importSetUpFile',
-  'restore',
-  'importJournal',
-  'writeLogImport',
-  'cancelLogImport',
-] as const;
+export type Tag = (typeof TAG_TYPES)[number] | { readonly type: 'Pump'; readonly id: string };
 
-const tagged = (names: readonly string[], tags: object) => Object.fromEntries(names.map((name) => [name, tags]));
+const ofPump = (id: string): Tag[] => [{ type: 'Pump', id }];
+/** Everything that was read: the data may be others. */
+export const ALL_TAGS: readonly Tag[] = TAG_TYPES;
 
+/** What goes stale by a change. @param pumpIds null for all pumps */
+export function tagsOf(change: { kinds: readonly ChangeKind[]; pumpIds: readonly string[] | null }): readonly Tag[] {
+  const { kinds, pumpIds } = change;
+  if (kinds.length === 0 || kinds.every((k) => k === 'file')) return [];
+  if (kinds.includes('setUp') || pumpIds === null) return ALL_TAGS;
+  return ['Round', 'Entry', 'Cases', ...pumpIds.flatMap(ofPump)];
+}
+
+/** Pumps that entries are about: a correction bears its original's. */
+function pumpsOf({ entries }: EntriesPost): string[] {
+  const subjects = (entries as { subjects?: readonly { type: string; id: string }[] }[]).flatMap(
+    (e) => e.subjects ?? [],
+  );
+  return [...new Set(subjects.flatMap((s) => (s.type === 'pump' ? [s.id] : [])))];
+}
+
+/** The generated endpoints with what each was read of, and what goes stale after a write. */
 export const yardApi = generatedApi.enhanceEndpoints({
-  endpoints: { ...tagged(READ, { providesTags: ['Yard'] }), ...tagged(WRITTEN, { invalidatesTags: ['Yard'] }) },
+  endpoints: {
+    about: { providesTags: ['About'] },
+    round: { providesTags: ['Round'] },
+    pump: { providesTags: (_answer, _error, id) => ofPump(id) },
+    journal: { providesTags: (_answer, _error, { pumpId }) => ofPump(pumpId) },
+    oilStory: { providesTags: (_answer, _error, id) => ofPump(id) },
+    water: { providesTags: (_answer, _error, id) => ofPump(id) },
+    diagnosis: { providesTags: (_answer, _error, { pumpId }) => [...ofPump(pumpId), 'Cases'] },
+    entry: { providesTags: ['Entry'] },
+    caseInFull: { providesTags: ['Cases'] },
+    suspects: { providesTags: ['Cases'] },
+    setUp: { providesTags: ['SetUp'] },
+    record: { providesTags: ['SetUp'] },
+    logImport: { providesTags: ['Import'] },
+    postEntries: {
+      invalidatesTags: (_answer, _error, post) => tagsOf({ kinds: ['entries'], pumpIds: pumpsOf(post) }),
+      // What the stream will say of it is known here already.
+      onQueryStarted: (_post, { queryFulfilled }) =>
+        void queryFulfilled.then(
+          ({ data }) => ownChanges.add(data.changes),
+          () => undefined,
+        ),
+    },
+    postSetUp: { invalidatesTags: ALL_TAGS },
+    importSetUpFile: { invalidatesTags: ALL_TAGS },
+    restore: { invalidatesTags: ALL_TAGS },
+    importJournal: { invalidatesTags: ALL_TAGS },
+    writeLogImport: { invalidatesTags: ['Import'] },
+    cancelLogImport: { invalidatesTags: ALL_TAGS },
+  },
 });
 
 export const {

@@ -8,6 +8,7 @@ import {
   useLogImportQuery,
   useWriteLogImportMutation,
   yardApi,
+  ALL_TAGS,
 } from '../api/yard-api.js';
 
 const MAX_MB = 200;
@@ -31,7 +32,7 @@ export function useLogImport(log: LogName) {
   useEffect(() => setWaits(goesOn), [goesOn]);
   const isDone = answer?.state === 'done';
   useEffect(() => {
-    if (isDone) dispatch(yardApi.util.invalidateTags(['Yard']));
+    if (isDone) dispatch(yardApi.util.invalidateTags([...ALL_TAGS]));
   }, [isDone, dispatch]);
 
   const clear = () => setParams({}, { replace: true });

@@ -1,9 +1,11 @@
 import { Controller, Get, Header, Inject, NotFoundException } from '@nestjs/common';
 import { Documented } from '../api/documented.js';
-import { HOUSE, type House } from '../about/about.controller.js';
+import { HOUSE, type House } from '../house/house.js';
+import { Needs } from '../house/needs.js';
 
+@Needs('read')
 @Controller('api/certificate')
-export class NetworkController {
+export class CertificateController {
   constructor(@Inject(HOUSE) private readonly house: House) {}
 
   @Get()

@@ -3,10 +3,13 @@ import { HTTP_STATUS, MAX_ENTRIES_PER_POST, type EntriesAnswer, type EntriesEffe
 import type { Response } from 'express';
 import { Documented } from '../api/documented.js';
 import { EffectService } from '../effect/effect.service.js';
-import { JournalDoor } from './journal-door.js';
+import { Acting, Needs } from '../house/needs.js';
+import type { Actor } from '../journal/actor.js';
+import { JournalDoor } from '../journal/journal-door.js';
 
+@Needs('write')
 @Controller('api/entries')
-export class JournalController {
+export class EntriesController {
   constructor(
     @Inject(JournalDoor) private readonly door: JournalDoor,
     @Inject(EffectService) private readonly effect: EffectService,
@@ -21,11 +24,12 @@ export class JournalController {
     status: 201,
     body: 'EntriesPost',
   })
-  post(@Body() body: unknown, @Res({ passthrough: true }) response: Response): EntriesAnswer {
-    const answers = this.door.write(entriesOf(body));
+  post(@Acting() actor: Actor, @Body() body: unknown, @Res({ passthrough: true }) response: Response): EntriesAnswer {
+    const entries = entriesOf(body);
+    const { value: answers, seqs } = this.door.changes.gather(() => this.door.write(actor, entries));
     const [only] = answers;
     response.status(answers.length === 1 && only ? HTTP_STATUS[only.status] : 207);
-    return { answers };
+    return { answers, changes: seqs };
   }
 
   @Post('preview')
@@ -36,8 +40,8 @@ export class JournalController {
     answer: 'EntriesEffect',
     body: 'EntriesPost',
   })
-  preview(@Body() body: unknown): EntriesEffect {
-    return this.effect.ofEntries(entriesOf(body));
+  preview(@Acting() actor: Actor, @Body() body: unknown): EntriesEffect {
+    return this.effect.ofEntries(actor, entriesOf(body));
   }
 }
 

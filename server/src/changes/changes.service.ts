@@ -1,0 +1,52 @@
+import { Injectable, type MessageEvent, type OnModuleDestroy } from '@nestjs/common';
+import type { Change, ChangeKind, ChangesAnswer } from '@winter-jar/contracts';
+import { interval, map, merge, Observable, of, Subject, takeUntil } from 'rxjs';
+import { EPOCH } from '../database/open.js';
+import { Reading } from '../database/reading.js';
+import { JournalDoor } from '../journal/journal-door.js';
+
+/** A stream on which nothing comes looks dead to what lies between. */
+const ALIVE_MS = 25_000;
+
+/** What changed since a client last looked, and what changes now. */
+@Injectable()
+export class ChangesService implements OnModuleDestroy {
+  private readonly ended = new Subject<void>();
+
+  constructor(
+    private readonly reading: Reading,
+    private readonly door: JournalDoor,
+  ) {}
+
+  since(since: number, epoch: string | null): ChangesAnswer {
+    const { sql } = this.reading;
+    const present = sql.facts.all().find((f) => f.name === EPOCH)?.value ?? '';
+    const { first, last } = sql.changesKept.get() ?? { first: null, last: null };
+    const seq = last ?? 0;
+    const isKnown = epoch === present && Number.isInteger(since) && since <= seq && since >= (first ?? 1) - 1;
+    if (!isKnown) return { epoch: present, seq, startOver: true, kinds: [], pumpIds: null };
+    const rows = sql.changesSince.all(since);
+    const pumpIds = rows.map((r) => (r.pumpIds === null ? null : (JSON.parse(r.pumpIds) as string[])));
+    return {
+      epoch: present,
+      seq,
+      startOver: false,
+      kinds: [...new Set(rows.map((r) => r.kind as ChangeKind))],
+      pumpIds: pumpIds.includes(null) ? null : [...new Set(pumpIds.flatMap((ids) => ids ?? []))],
+    };
+  }
+
+  stream(): Observable<MessageEvent> {
+    const { epoch, seq } = this.since(NaN, null);
+    const changes = new Observable<Change>((follower) => this.door.changes.follow((change) => follower.next(change)));
+    return merge(
+      of({ type: 'stands', data: { epoch, seq } }),
+      changes.pipe(map((data) => ({ type: 'changed', data }))),
+      interval(ALIVE_MS).pipe(map(() => ({ type: 'alive', data: '' }))),
+    ).pipe(takeUntil(this.ended));
+  }
+
+  onModuleDestroy(): void {
+    this.ended.next();
+  }
+}

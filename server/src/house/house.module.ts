@@ -1,0 +1,60 @@
+import { resolve } from 'node:path';
+import { Global, Module, type DynamicModule } from '@nestjs/common';
+import { APP_FILTER, APP_GUARD } from '@nestjs/core';
+import { CLOCK, systemClock, type Clock } from '../clock/clock.js';
+import { Database } from '../database/open.js';
+import { Reading } from '../database/reading.js';
+import { clearWorkFolders } from '../files/work-folder.js';
+import { JournalDoor } from '../journal/journal-door.js';
+import { SetUpShelf } from '../journal/set-up-shelf.js';
+import type { OwnCertificate } from '../network/own-certificate.js';
+import { BusyGuard } from '../problems/busy-guard.js';
+import { DoorGuard } from '../problems/door-guard.js';
+import { ProblemFilter } from '../problems/problem.filter.js';
+import { HOUSE, type House } from './house.js';
+import { NeedsGuard } from './needs.js';
+import { PumpReader } from './pump-reader.js';
+
+export interface HouseOptions {
+  readonly database: Database;
+  readonly clock?: Clock;
+  readonly openToNetwork?: boolean;
+  /** Speak https with this certificate. */
+  readonly certificate?: OwnCertificate | null;
+}
+
+/** What every feature stands on: the clock, the open data folder, the set-up in memory, the one door, and who comes in. */
+@Global()
+@Module({})
+export class HouseModule {
+  static on({ database, clock = systemClock, openToNetwork = false, certificate = null }: HouseOptions): DynamicModule {
+    clearWorkFolders(database.folder);
+    const reading = new Reading(database);
+    const shelf = new SetUpShelf();
+    shelf.reload(reading.sql);
+    const door = new JournalDoor(database, shelf, clock);
+    door.putInOrder();
+    database.onReopened(() => {
+      reading.reopened();
+      shelf.reload(reading.sql);
+      door.reopened();
+      door.putInOrder();
+    });
+    const house: House = { dataFolder: resolve(database.folder), openToNetwork, certificate, port: null };
+    const shared = [
+      { provide: CLOCK, useValue: clock },
+      { provide: HOUSE, useValue: house },
+      { provide: Database, useValue: database },
+      { provide: Reading, useValue: reading },
+      { provide: SetUpShelf, useValue: shelf },
+      { provide: JournalDoor, useValue: door },
+      PumpReader,
+    ];
+    const atTheDoor = [DoorGuard, BusyGuard, NeedsGuard].map((useClass) => ({ provide: APP_GUARD, useClass }));
+    return {
+      module: HouseModule,
+      providers: [...shared, ...atTheDoor, { provide: APP_FILTER, useClass: ProblemFilter }],
+      exports: shared,
+    };
+  }
+}

@@ -1,0 +1,39 @@
+import { Inject, Injectable, NotFoundException } from '@nestjs/common';
+import { initialState, standingAt, type PumpSetUp, type PumpState, type Standing } from '@winter-jar/core';
+import { CLOCK, isoNow, type Clock } from '../clock/clock.js';
+import { Reading } from '../database/reading.js';
+import { SetUpShelf } from '../journal/set-up-shelf.js';
+
+/** A pump as it is read: its set-up or a 404, its state or the first one, and how it stands now. */
+@Injectable()
+export class PumpReader {
+  constructor(
+    @Inject(CLOCK) private readonly clock: Clock,
+    private readonly reading: Reading,
+    private readonly shelf: SetUpShelf,
+  ) {}
+
+  get now(): string {
+    return isoNow(this.clock);
+  }
+
+  /** @throws NotFoundException */
+  setUpOf(pumpId: string, instant = this.now): PumpSetUp {
+    const setUp = this.shelf.book.pumpAt({ pumpId, instant });
+    if (!setUp) throw new NotFoundException(`a pump in the set-up; "${pumpId}" is none`);
+    return setUp;
+  }
+
+  stateOf(pumpId: string): PumpState {
+    const stored = this.reading.sql.stateOf.get(pumpId);
+    return stored ? (JSON.parse(stored.state) as PumpState) : initialState(pumpId);
+  }
+
+  /** @throws NotFoundException */
+  pump(pumpId: string): { now: string; setUp: PumpSetUp; state: PumpState; standing: Standing } {
+    const { now } = this;
+    const setUp = this.setUpOf(pumpId, now);
+    const state = this.stateOf(pumpId);
+    return { now, setUp, state, standing: standingAt({ state, setUp, now }) };
+  }
+}
