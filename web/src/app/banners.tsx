@@ -1,6 +1,6 @@
-import { format } from 'date-fns';
 import { useSyncExternalStore } from 'react';
 import { useAboutQuery } from '../api/yard-api.js';
+import { wholeDayWords } from '../words/dates.js';
 
 const useOnline = (): boolean =>
   useSyncExternalStore(
@@ -34,8 +34,7 @@ export function Banners() {
       )}
       {about?.demoDay && (
         <p className="border-b border-rule px-4 py-1.5 text-[14px] text-ink-2 wide:px-5">
-          Demo yard of {format(new Date(`${about.demoDay}T12:00:00`), 'd MMMM yyyy')}: made-up pumps and people,
-          simulated history.
+          Demo yard of {wholeDayWords(about.demoDay)}: made-up pumps and people, simulated history.
         </p>
       )}
     </div>

@@ -1,19 +1,18 @@
 import { Search, SlidersHorizontal } from 'lucide-react';
-import { Dialog } from 'radix-ui';
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { Link, NavLink, Outlet, ScrollRestoration } from 'react-router';
 import { Hatches } from '../ui/hatches.js';
 import { Banners } from './banners.js';
 import { Logo } from './logo.js';
+import type { Overlaid } from './overlay.js';
 import { useAppSelector } from '../device/store.js';
 import { useWho } from '../device/use-who.js';
-import { Toasts } from './toasts.js';
 import { useLetters } from '../device/use-letters.js';
 
-const loadPalette = () => import('./palette.js');
-const Palette = lazy(loadPalette);
-const KeysDialog = lazy(() => import('./keys-dialog.js'));
-const PrefsDialog = lazy(() => import('./prefs-dialog.js'));
+/** What lies over the page comes after it. */
+const loadOverlay = () => import('./overlay.js');
+const Overlay = lazy(loadOverlay);
+const Toasts = lazy(() => import('./toasts.js'));
 
 /** Only what works is in the navigation. */
 const PAGES = [
@@ -23,8 +22,6 @@ const PAGES = [
   { to: '/logs/runs', words: 'Logs', wideOnly: true },
   { to: '/backup', words: 'Backup', wideOnly: true },
 ] as const;
-
-type Open = 'palette' | 'keys' | 'prefs' | null;
 
 function useTheme(): void {
   const theme = useAppSelector((s) => s.prefs.theme);
@@ -45,13 +42,13 @@ const navClass = ({ isActive }: { isActive: boolean }): string =>
 
 /** Head with navigation and search, the page, and what may lie over it. */
 export function Shell() {
-  const [open, setOpen] = useState<Open>(null);
+  const [open, setOpen] = useState<Overlaid | null>(null);
   const prefs = useAppSelector((s) => s.prefs);
   const who = useWho();
   useTheme();
   useLetters({ '/': () => setOpen('palette'), '?': () => setOpen('keys') });
   // Fetched ahead, so that what is typed right after "/" is not lost.
-  useEffect(() => void loadPalette(), []);
+  useEffect(() => void loadOverlay().then(({ loadPalette }) => loadPalette()), []);
   const close = () => setOpen(null);
   return (
     <div className="flex min-h-dvh flex-col">
@@ -108,23 +105,11 @@ export function Shell() {
           <Outlet />
         </Suspense>
       </div>
-      <Toasts />
+      <Suspense fallback={null}>
+        <Toasts />
+      </Suspense>
       <ScrollRestoration />
-      <Dialog.Root open={open !== null} onOpenChange={(isOpen) => !isOpen && close()}>
-        <Dialog.Portal>
-          <Dialog.Overlay className="fixed inset-0 z-20 bg-black/40" />
-          <Dialog.Content
-            aria-describedby={undefined}
-            className="fixed left-1/2 top-[10vh] z-30 max-h-[80vh] w-[min(560px,calc(100vw-32px))] -translate-x-1/2 overflow-auto rounded-[6px] border border-ink bg-sheet p-5 text-ink"
-          >
-            <Suspense fallback={<Dialog.Title>One moment …</Dialog.Title>}>
-              {open === 'palette' && <Palette close={close} show={setOpen} />}
-              {open === 'keys' && <KeysDialog />}
-              {open === 'prefs' && <PrefsDialog />}
-            </Suspense>
-          </Dialog.Content>
-        </Dialog.Portal>
-      </Dialog.Root>
+      <Suspense fallback={null}>{open !== null && <Overlay open={open} close={close} show={setOpen} />}</Suspense>
     </div>
   );
 }

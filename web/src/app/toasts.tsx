@@ -7,7 +7,7 @@ import { toastsSlice } from '../device/toasts-slice.js';
 const SHOWN_MS = 12_000;
 
 /** After each write: what was written, and Undo. */
-export function Toasts() {
+export default function Toasts() {
   const toasts = useAppSelector((s) => s.toasts);
   const dispatch = useAppDispatch();
   const { undo } = useUndo();

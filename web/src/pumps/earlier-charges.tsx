@@ -1,7 +1,6 @@
 import type { EarlierCharge, PumpPage } from '@winter-jar/contracts';
-import { TZDate } from '@date-fns/tz';
-import { format } from 'date-fns';
 import { barWords, rulerWords } from '../words/bar-words.js';
+import { shortDayWords } from '../words/dates.js';
 import { jarWords } from '../words/jar-words.js';
 import type { Words } from '../words/words.js';
 import { layersOf } from '../ui/jar-layout.js';
@@ -31,7 +30,7 @@ function Charge({ charge, page, words }: { charge: EarlierCharge; page: PumpPage
   const names = Object.fromEntries(
     charge.ruler.bars.map((b) => [b.materialId, page.setUp.house.material[b.materialId]?.name ?? b.materialId]),
   );
-  const since = format(new TZDate(charge.since, words.zone), 'd MMM');
+  const since = shortDayWords(charge.since, words.zone);
   return (
     <li className="grid grid-cols-[56px_minmax(0,1fr)_36px] items-center gap-3 border-b border-rule-soft py-1 wide:grid-cols-[64px_minmax(0,1fr)_168px_36px]">
       <span className="figure text-[14px]">{since}</span>

@@ -1,4 +1,12 @@
-import { dayFromNow, dayWords, fromLocalField, momentWords, toLocalField } from './dates.js';
+import {
+  dayFromNow,
+  dayWords,
+  fromLocalField,
+  momentWords,
+  shortDayWords,
+  toLocalField,
+  wholeDayWords,
+} from './dates.js';
 
 const zone = 'Europe/Lisbon';
 const now = '2031-07-09T22:30:00.000Z'; // 23:30 in Lisbon
@@ -28,4 +36,9 @@ test('a field of local time and back', () => {
     expect(fromLocalField(toLocalField(at, zone), zone)).toBe(at);
   expect(toLocalField('2031-07-15T08:00:00.000Z', zone)).toBe('2031-07-15T09:00');
   for (const text of ['', '2031-07', 'soon']) expect(fromLocalField(text, zone)).toBeNull();
+});
+
+test('a day in a list, and a whole day', () => {
+  expect(shortDayWords('2031-09-06T23:30:00.000Z', zone)).toBe('7 Sep');
+  expect(wholeDayWords('2031-03-09')).toBe('9 March 2031');
 });
