@@ -1,8 +1,11 @@
 import fc from 'fast-check';
 import { judged } from '../testing/judged-pump.js';
-import { at, changeAt, entryAt, lookAt, runAt } from '../testing/small-yard.js';
+import { at, changeAt, entryAt, lookAt, runAt, versionsOf } from '../testing/small-yard.js';
 import type { Entry, EntryBodies } from '../journal/index.js';
 import { VERDICT_LEVELS } from '../limits/index.js';
+import { setUpBook, type SetUpVersion } from '../set-up/index.js';
+import { holdsDenserOil } from './judge-look.js';
+import { rebuild } from './refold.js';
 
 type Seen = Partial<EntryBodies['look']>;
 const RUNS = [changeAt(1), runAt(10, 10), runAt(25, 10)];
@@ -152,4 +155,17 @@ test('what is read in which order makes no difference: two readings in either or
       expect(verdict(a, b)).toEqual(verdict(b, a));
       expect(verdict(a, b)).toEqual(verdict({ ...a, ...b }));
     }
+});
+
+test.each([
+  ['PFPE', { base: 'pfpe', densityKgM3: 1890 }, true],
+  ['an ester heavier than water', { base: 'ester', densityKgM3: 1010 }, true],
+  ['a light ester', { base: 'ester', densityKgM3: 960 }, false],
+] as const)('in %s the water lies where its density puts it, whatever the base', (_what, body, floats) => {
+  const versions = versionsOf().map((v) => (v.subjectId === 'oil-b' ? { ...v, body: { ...v.body, ...body } } : v));
+  const heavy = setUpBook(versions as SetUpVersion[]);
+  const setUp = heavy.pumpAt({ pumpId: 'p1', instant: at(10) })!;
+  // Filled with oil B, though the set-up still names oil A.
+  const state = rebuild({ pumpId: 'p1', entries: [changeAt(1, 'oil-b')], book: heavy });
+  expect(holdsDenserOil(state, setUp, 'oil')).toBe(floats);
 });

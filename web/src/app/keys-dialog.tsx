@@ -1,14 +1,11 @@
 import { Dialog } from 'radix-ui';
+import { actionLetters } from '../words/pump-actions.js';
 
 const KEYS: readonly [key: string, words: string][] = [
   ['/', 'Find a pump or do something'],
   ['↑ ↓', 'Move in the Round'],
   ['Enter', 'Open the pump'],
-  ['R', 'Log a run'],
-  ['L', 'Look at oil'],
-  ['B', 'Bleed settled water'],
-  ['S', 'Change oil'],
-  ['D', 'Find the cause'],
+  ...actionLetters().map(({ letter, words }): [string, string] => [letter, words]),
   ['A', 'On What is wrong?: add what you see'],
   ['?', 'These keys'],
 ];

@@ -16,7 +16,7 @@ const rows = [
 ];
 const found = (search: string) => {
   const { pumps, deeds } = paletteMatches(rows, search);
-  return { pumps: pumps.map((p) => p.name), deeds: deeds.map((d) => `${d.row.name} ${d.action.path}`) };
+  return { pumps: pumps.map((p) => p.name), deeds: deeds.map((d) => `${d.row.name} ${d.action}`) };
 };
 
 test('nothing typed: the first pumps, no deeds', () => {
@@ -33,11 +33,11 @@ test('a name finds the pump, then what can be done on it', () => {
       'LF-02 look',
       'LF-02 bleed',
       'LF-02 change',
-      'LF-02 top-up',
-      'LF-02 lab-sample',
-      'LF-02 lab-report',
-      'LF-02 what-is-wrong',
-      'LF-02 leak-hunt',
+      'LF-02 topUp',
+      'LF-02 labSample',
+      'LF-02 labReport',
+      'LF-02 findCause',
+      'LF-02 leakHunt',
       'LF-02 meter',
       'LF-02 done',
       'LF-02 label',

@@ -3,6 +3,7 @@ import { Dialog } from 'radix-ui';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useRoundQuery } from '../api/yard-api.js';
+import { actionPath } from '../words/pump-actions.js';
 import { paletteMatches } from './palette-matches.js';
 
 const ITEM =
@@ -61,15 +62,15 @@ export default function Palette({ close, show }: { close: () => void; show: (wha
               </span>
             </Command.Item>
           ))}
-          {deeds.map(({ row, action }) => (
+          {deeds.map(({ row, action, words }) => (
             <Command.Item
-              key={`${row.pumpId}/${action.path}`}
-              value={`${row.pumpId}/${action.path}`}
+              key={`${row.pumpId}/${action}`}
+              value={`${row.pumpId}/${action}`}
               className={ITEM}
-              onSelect={() => go(`/pumps/${row.pumpId}/${action.path}`)}
+              onSelect={() => go(actionPath(row.pumpId, { action }))}
             >
               <span className="figure font-semibold">{row.name}</span>
-              <span>{action.words}</span>
+              <span>{words}</span>
             </Command.Item>
           ))}
           {pages.map(({ words, act }) => (

@@ -1,32 +1,42 @@
 import type { ComponentType } from 'react';
 import { createBrowserRouter } from 'react-router';
 import { RoundPage } from '../round/round-page.js';
+import { PUMP_ACTIONS, type PumpActionId } from '../words/pump-actions.js';
 import { NotFound, Opening, PageFailed } from './page-fallbacks.js';
 import { Shell } from './shell.js';
 
+type Page = () => Promise<ComponentType>;
+
+/** The page of everything that can be done on a pump. */
+const PUMP_PAGES: Readonly<Record<PumpActionId, Page>> = {
+  run: async () => (await import('../run/log-run-page.js')).LogRunPage,
+  look: async () => (await import('../oil/read-jar-page.js')).ReadJarPage,
+  bleed: async () => (await import('../sump-work/sump-work-page.js')).BleedPage,
+  change: async () => (await import('../sump-work/sump-work-page.js')).ChangePage,
+  topUp: async () => (await import('../sump-work/sump-work-page.js')).TopUpPage,
+  meter: async () => (await import('../run/meter-page.js')).MeterPage,
+  takeOver: async () => (await import('../take-over/take-over-page.js')).TakeOverPage,
+  done: async () => (await import('../service/done-page.js')).DonePage,
+  labSample: async () => (await import('../oil/lab-sample-page.js')).LabSamplePage,
+  labReport: async () => (await import('../oil/lab-result-page.js')).LabResultPage,
+  note: async () => (await import('../journal/note-page.js')).NotePage,
+  findCause: async () => (await import('../diagnosis/what-is-wrong-page.js')).WhatIsWrongPage,
+  test: async () => (await import('../diagnosis/test-page.js')).TestPage,
+  leakHunt: async () => (await import('../diagnosis/leak-hunt-page.js')).LeakHuntPage,
+  openCase: async () => (await import('../diagnosis/case-open-page.js')).CaseOpenPage,
+  closeCase: async () => (await import('../diagnosis/case-close-page.js')).CaseClosePage,
+  checkRemedy: async () => (await import('../diagnosis/case-check-page.js')).CaseCheckPage,
+  label: async () => (await import('../labels/labels-page.js')).LabelPage,
+};
+
 /** Every page but the Round, by its address. Each is loaded when it is first opened. */
-const PAGES: Readonly<Record<string, () => Promise<ComponentType>>> = {
+const PAGES: Readonly<Record<string, Page>> = {
   'pumps/:pumpId': async () => (await import('../pumps/pump-page.js')).PumpPage,
-  'pumps/:pumpId/run': async () => (await import('../run/log-run-page.js')).LogRunPage,
-  'pumps/:pumpId/look': async () => (await import('../oil/read-jar-page.js')).ReadJarPage,
-  'pumps/:pumpId/bleed': async () => (await import('../sump-work/bleed-page.js')).BleedPage,
-  'pumps/:pumpId/change': async () => (await import('../sump-work/change-page.js')).ChangePage,
-  'pumps/:pumpId/top-up': async () => (await import('../sump-work/top-up-page.js')).TopUpPage,
-  'pumps/:pumpId/meter': async () => (await import('../run/meter-page.js')).MeterPage,
-  'pumps/:pumpId/take-over': async () => (await import('../take-over/take-over-page.js')).TakeOverPage,
-  'pumps/:pumpId/done': async () => (await import('../service/done-page.js')).DonePage,
-  'pumps/:pumpId/lab-sample': async () => (await import('../oil/lab-sample-page.js')).LabSamplePage,
-  'pumps/:pumpId/lab-report': async () => (await import('../oil/lab-result-page.js')).LabResultPage,
-  'pumps/:pumpId/note': async () => (await import('../journal/note-page.js')).NotePage,
-  'pumps/:pumpId/what-is-wrong': async () => (await import('../diagnosis/what-is-wrong-page.js')).WhatIsWrongPage,
-  'pumps/:pumpId/test': async () => (await import('../diagnosis/test-page.js')).TestPage,
-  'pumps/:pumpId/leak-hunt': async () => (await import('../diagnosis/leak-hunt-page.js')).LeakHuntPage,
-  'pumps/:pumpId/case-open': async () => (await import('../diagnosis/case-open-page.js')).CaseOpenPage,
-  'pumps/:pumpId/case-close': async () => (await import('../diagnosis/case-close-page.js')).CaseClosePage,
-  'pumps/:pumpId/case-check': async () => (await import('../diagnosis/case-check-page.js')).CaseCheckPage,
+  ...Object.fromEntries(
+    Object.entries(PUMP_PAGES).map(([id, page]) => [`pumps/:pumpId/${PUMP_ACTIONS[id as PumpActionId].path}`, page]),
+  ),
   'cases/:caseId': async () => (await import('../diagnosis/case-report-page.js')).CaseReportPage,
   'pumps/:pumpId/entries/:entryId': async () => (await import('../journal/history-page.js')).HistoryPage,
-  'pumps/:pumpId/label': async () => (await import('../labels/labels-page.js')).LabelPage,
   suspects: async () => (await import('../diagnosis/suspects-page.js')).SuspectsPage,
   labels: async () => (await import('../labels/labels-page.js')).LabelsPage,
   start: async () => (await import('../run/start-page.js')).StartPage,

@@ -9,7 +9,7 @@ import { useAppDispatch } from '../device/store.js';
 import { toastsSlice, type Undoable } from '../device/toasts-slice.js';
 import { useDraftedForm, type DraftedForm } from '../forms/use-drafted-form.js';
 import type { Said } from './entry-said.js';
-import { isStillRunning } from './correct-path.js';
+import { isStillRunning } from './still-running.js';
 import { issueWords } from '../words/issue-words.js';
 import { useEnvelope } from './use-envelope.js';
 import { correctionOf } from './use-undo.js';

@@ -14,6 +14,7 @@ import type { Words } from '../words/words.js';
 import { Legend } from '../round/legend.js';
 import { Actions, JarShelf, NamedJar, Reasons, StopCaution } from '../round/pump-sheet.js';
 import { Running } from '../round/running.js';
+import { actionPath, actionsOffered, letterKeys } from '../words/pump-actions.js';
 import { LinkButton } from '../ui/button.js';
 import { Loading, Trouble } from '../ui/page-state.js';
 import { RunRuler } from '../ui/run-ruler.js';
@@ -36,8 +37,7 @@ export function PumpPage() {
   const navigate = useNavigate();
   const print = usePrint();
   const now = useNow();
-  const go = (path: string) => () => void navigate(`/pumps/${pumpId}/${path}`);
-  useLetters({ r: go('run'), l: go('look'), b: go('bleed'), s: go('change'), d: go('what-is-wrong') });
+  useLetters(letterKeys((action) => void navigate(actionPath(pumpId, { action }))));
   if (isError && !page) {
     const missing = 'status' in error && error.status === 404;
     return (
@@ -80,7 +80,7 @@ function PumpSheets({ page, words }: { page: Page; words: Words }) {
           <p className="text-[15px]">{facts.join(' · ')}</p>
           <p className="text-[14px] text-ink-2 wide:ml-auto">{hoursWords(page)}</p>
         </div>
-        <PumpLinks pumpId={row.pumpId} holdsOil={setUp.model.sumps.length > 0} />
+        <PumpLinks row={row} />
         {!wide && <Standing page={page} words={words} />}
         <ChargeRuler page={page} words={words} />
         <div className="mt-6 grid gap-x-8 gap-y-6 wide:grid-cols-2">
@@ -158,22 +158,15 @@ function hoursWords({ state, standing }: Page): string {
     .join(' · ');
 }
 
-const LINKS = [
-  { path: 'lab-sample', words: 'Lab sample', needsOil: true },
-  { path: 'lab-report', words: 'Lab report', needsOil: true },
-  { path: 'meter', words: 'Hour meter' },
-  { path: 'label', words: 'Cart label' },
-] as const;
-
-function PumpLinks({ pumpId, holdsOil }: { pumpId: string; holdsOil: boolean }) {
+function PumpLinks({ row }: { row: Page['row'] }) {
   return (
     <p className="no-print -ml-2 flex flex-wrap gap-x-2">
-      {LINKS.filter((l) => holdsOil || !('needsOil' in l)).map(({ path, words }) => (
-        <LinkButton key={path} look="plain" to={`/pumps/${pumpId}/${path}`} className="!px-2 !text-[14px]">
+      {actionsOffered(row, 'link').map(({ id, words }) => (
+        <LinkButton key={id} look="plain" to={actionPath(row.pumpId, { action: id })} className="!px-2 !text-[14px]">
           {words}
         </LinkButton>
       ))}
-      <LinkButton look="plain" to={`/set-up/pump/${pumpId}`} className="!px-2 !text-[14px]">
+      <LinkButton look="plain" to={`/set-up/pump/${row.pumpId}`} className="!px-2 !text-[14px]">
         Set-up
       </LinkButton>
     </p>

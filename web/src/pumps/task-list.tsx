@@ -1,19 +1,10 @@
 import { SERVICE_TASKS, type PumpPage } from '@winter-jar/contracts';
-import type { TaskStanding } from '@winter-jar/core';
 import { dayWords } from '../words/dates.js';
 import { dueWords, limitWords, TASK_WORDS } from '../words/messages.js';
 import type { Words } from '../words/words.js';
 import { useQuickEntry } from '../entry/use-quick-entry.js';
+import { actionOfTask, actionPath } from '../words/pump-actions.js';
 import { Button, LinkButton } from '../ui/button.js';
-
-const FORMS: Readonly<Partial<Record<TaskStanding['task'], string>>> = {
-  look: 'look',
-  bleed: 'bleed',
-  oilChange: 'change',
-  boosterOil: 'change',
-  sealCup: 'top-up',
-  labSample: 'lab-sample',
-};
 
 /** The pump's service tasks in the order in which they will be wanted; each is done here or on its own screen. */
 export function TaskList({ page, words }: { page: PumpPage; words: Words }) {
@@ -24,7 +15,7 @@ export function TaskList({ page, words }: { page: PumpPage; words: Words }) {
   return (
     <ul>
       {page.standing.tasks.map((task) => {
-        const form = FORMS[task.task];
+        const action = actionOfTask(task.task);
         return (
           <li key={task.task} className="flex items-center gap-3 border-b border-rule-soft py-1.5">
             <div className="min-w-0 flex-1">
@@ -40,9 +31,9 @@ export function TaskList({ page, words }: { page: PumpPage; words: Words }) {
             >
               {dueWords(task, words)}
             </span>
-            {form ? (
+            {action ? (
               <LinkButton
-                to={`/pumps/${page.row.pumpId}/${form}`}
+                to={actionPath(page.row.pumpId, { action })}
                 className="no-print min-w-16 justify-center !px-2 !text-[14px]"
                 aria-label={`Do: ${TASK_WORDS[task.task]}`}
               >

@@ -1,16 +1,9 @@
 import type { RoundRow } from '@winter-jar/contracts';
 import { dayWords } from '../words/dates.js';
 import { jarWords, LAYER_WORDS } from '../words/jar-words.js';
-import {
-  dueWords,
-  reasonKey,
-  reasonWords,
-  rightAction,
-  TASK_WORDS,
-  verdictWords,
-  type ActionKind,
-} from '../words/messages.js';
+import { dueWords, reasonKey, reasonWords, TASK_WORDS, verdictWords } from '../words/messages.js';
 import type { Words } from '../words/words.js';
+import { actionPath, actionsOffered, letterOf, rightAction } from '../words/pump-actions.js';
 import { LinkButton } from '../ui/button.js';
 import { Caution } from '../ui/caution.js';
 import { layersOf } from '../ui/jar-layout.js';
@@ -18,74 +11,28 @@ import { Jar } from '../ui/jar.js';
 import { Verdict } from '../ui/verdict.js';
 import { Running } from './running.js';
 
-export const ACTION_PATHS: Readonly<Record<ActionKind, string>> = {
-  takeOver: 'take-over',
-  change: 'change',
-  topUp: 'top-up',
-  bleed: 'bleed',
-  purge: 'done?task=purge',
-  flush: 'done?task=flush',
-  washHousing: 'done?task=housingClean',
-  inspect: 'done?task=vaneCheck',
-  look: 'look',
-  sample: 'lab-sample',
-  run: 'run',
-  findCause: 'what-is-wrong',
-  checkRemedy: 'case-check',
-};
-const LETTERS: Readonly<Partial<Record<ActionKind, string>>> = {
-  change: 'S',
-  bleed: 'B',
-  look: 'L',
-  run: 'R',
-  findCause: 'D',
-};
-
-/** What can be done on a pump of this kind, the right one first. */
-function actionsOf(row: RoundRow): { action: ActionKind; words: string }[] {
-  const right = rightAction(row);
-  const common: { action: ActionKind; words: string }[] =
-    row.kind === 'vane'
-      ? [
-          { action: 'run', words: 'Log a run' },
-          { action: 'look', words: 'Look at oil' },
-          { action: 'bleed', words: 'Bleed' },
-          { action: 'change', words: 'Change oil' },
-          { action: 'topUp', words: 'Top up' },
-          { action: 'findCause', words: 'Find the cause' },
-        ]
-      : row.kind === 'booster'
-        ? [
-            { action: 'run', words: 'Log a run' },
-            { action: 'change', words: 'Change gear oil' },
-            { action: 'topUp', words: 'Top up' },
-          ]
-        : [{ action: 'run', words: 'Log a run' }];
-  return [right, ...common.filter((c) => c.action !== right.action && (c.action !== 'bleed' || row.bleeds))];
-}
-
+/** The right action, then what else can be done on such a pump. */
 export function Actions({ row }: { row: RoundRow }) {
-  const [right, ...others] = actionsOf(row);
+  const { words, ...right } = rightAction(row);
+  const others = actionsOffered(row, 'sheet').filter(({ id }) => id !== right.action);
   return (
     <div className="no-print grid grid-cols-2 gap-2">
-      {right && (
+      <LinkButton
+        to={actionPath(row.pumpId, right)}
+        look={row.running.length > 0 ? 'outline' : 'solid'}
+        letter={letterOf(right.action)}
+        className="col-span-2 min-h-12"
+      >
+        {words}
+      </LinkButton>
+      {others.map(({ id, words: said, letter }, i) => (
         <LinkButton
-          to={`/pumps/${row.pumpId}/${ACTION_PATHS[right.action]}`}
-          look={row.running.length > 0 ? 'outline' : 'solid'}
-          letter={LETTERS[right.action]}
-          className="col-span-2 min-h-12"
-        >
-          {right.words}
-        </LinkButton>
-      )}
-      {others.map(({ action, words }, i) => (
-        <LinkButton
-          key={action}
-          to={`/pumps/${row.pumpId}/${ACTION_PATHS[action]}`}
-          letter={LETTERS[action]}
+          key={id}
+          to={actionPath(row.pumpId, { action: id })}
+          letter={letter}
           className={`min-h-11 ${i === others.length - 1 && i % 2 === 0 ? 'col-span-2' : ''}`}
         >
-          {words}
+          {said}
         </LinkButton>
       ))}
     </div>

@@ -6,6 +6,7 @@ import { PageTitle } from '../ui/page-title.js';
 import { useLetters } from '../device/use-letters.js';
 import { usePrint } from '../device/use-print.js';
 import { useWide } from '../device/use-wide.js';
+import { actionPath, letterKeys } from '../words/pump-actions.js';
 import { LinkButton } from '../ui/button.js';
 import { Empty, Loading, Trouble } from '../ui/page-state.js';
 import { FirstScreen } from './first-screen.js';
@@ -79,15 +80,10 @@ export function RoundPage() {
     virtual.scrollToIndex(lines.findIndex((l) => l.kind === 'row' && l.row === next));
     requestAnimationFrame(() => document.getElementById(`row-${next.pumpId}`)?.focus());
   }
-  const act = (path: string) => () => selected && void navigate(`/pumps/${selected.pumpId}/${path}`);
   useLetters({
     ArrowDown: () => move(1),
     ArrowUp: () => move(-1),
-    r: act('run'),
-    l: act('look'),
-    s: act('change'),
-    b: act('bleed'),
-    d: act('what-is-wrong'),
+    ...letterKeys((action) => selected && void navigate(actionPath(selected.pumpId, { action }))),
   });
 
   if (isError && !data) {

@@ -1,6 +1,6 @@
 import type { LimitStanding, Reason, TaskStanding } from '@winter-jar/core';
 import { printDuration, printQuantity } from '@winter-jar/core';
-import { dueWords, forecastWords, headline, reasonKey, reasonWords, rightAction, verdictWords } from './messages.js';
+import { dueWords, forecastWords, headline, reasonKey, reasonWords, verdictWords } from './messages.js';
 import type { Words } from './words.js';
 
 const words: Words = {
@@ -142,28 +142,6 @@ test('the row says the worst reason, else what comes next', () => {
   expect(headline({ verdict: 'beforeNextRun', reasons: [reasons[3]![0]], nextTask: null }, words)).toBe(
     'Level below MIN',
   );
-});
-
-test.each([
-  ['change', 'change'],
-  ['topUp', 'topUp'],
-  ['bleed', 'bleed'],
-  ['look', 'look'],
-  ['drainToMark', 'bleed'],
-  ['purge', 'purge'],
-  ['flush', 'flush'],
-  ['washHousing', 'washHousing'],
-  ['inspect', 'inspect'],
-  [null, 'run'],
-] as const)('the one right action for the act %s is %s', (act, action) => {
-  expect(rightAction({ kind: 'vane', untouched: false, act, nextTask: null }).action).toBe(action);
-});
-
-test('with nothing against the next run, a bleed that is due comes first', () => {
-  expect(
-    rightAction({ kind: 'vane', untouched: false, act: null, nextTask: task({ task: 'bleed', status: 'reached' }) })
-      .action,
-  ).toBe('bleed');
 });
 
 test('two low gear chambers say which end, and are two reasons on the screen', () => {

@@ -169,49 +169,6 @@ export function headline(
   return row.nextTask ? `${TASK_WORDS[row.nextTask.task]} ${dueWords(row.nextTask, words)}` : 'Nothing logged yet';
 }
 
-/** The one right action. */
-export type ActionKind =
-  | 'takeOver'
-  | 'change'
-  | 'topUp'
-  | 'bleed'
-  | 'purge'
-  | 'flush'
-  | 'washHousing'
-  | 'inspect'
-  | 'look'
-  | 'sample'
-  | 'run'
-  | 'findCause'
-  | 'checkRemedy';
-
-/** What answers each act of a verdict, as the large button says it. */
-const ACT_ACTIONS: Readonly<Record<Act, { readonly action: ActionKind; readonly words: string }>> = {
-  change: { action: 'change', words: 'Change oil' },
-  flush: { action: 'flush', words: 'Flush, then log it' },
-  washHousing: { action: 'washHousing', words: 'Wash the housing, then log it' },
-  inspect: { action: 'inspect', words: 'Inspect, then log it' },
-  topUp: { action: 'topUp', words: 'Top up' },
-  drainToMark: { action: 'bleed', words: 'Bleed and drain to the mark' },
-  bleed: { action: 'bleed', words: 'Bleed, then look' },
-  purge: { action: 'purge', words: 'Purge, then log it' },
-  look: { action: 'look', words: 'Look at oil' },
-  sample: { action: 'sample', words: 'Draw a lab sample' },
-  findCause: { action: 'findCause', words: 'Find the cause' },
-  checkRemedy: { action: 'checkRemedy', words: 'Say whether it held' },
-};
-
-export function rightAction(row: { kind: string; act: Act | null; nextTask: NextTask | null; untouched: boolean }): {
-  action: ActionKind;
-  words: string;
-} {
-  if (row.untouched) return { action: 'takeOver', words: 'Take it over' };
-  if (row.act !== null) return ACT_ACTIONS[row.act];
-  if (row.nextTask?.task === 'bleed' && row.nextTask.status === 'reached')
-    return { action: 'bleed', words: 'Bleed settled water' };
-  return { action: 'run', words: 'Log a run' };
-}
-
 export const standingChange = (before: Standing, after: Standing): string | null => {
   const of = (s: Standing) =>
     s.tasks.find((t) => t.task === 'oilChange' || t.task === 'boosterOil' || t.task === 'tipSeals');

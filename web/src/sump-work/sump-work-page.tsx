@@ -1,0 +1,133 @@
+import { holdsDenserOil, type Entry, type EntryBodies, type SumpKey } from '@winter-jar/core';
+import { useSearchParams } from 'react-router';
+import { useUnits } from '../device/use-units.js';
+import { EntryScreen, WithPump, type EntryPageProps } from '../entry/entry-page.js';
+import type { Said } from '../entry/entry-said.js';
+import { ProductField, productOf } from '../entry/product-field.js';
+import { SumpField } from '../entry/sump-field.js';
+import { useEntryForm } from '../entry/use-entry-form.js';
+import { LEVEL_AFTER_CHIPS } from '../forms/level-chips.js';
+import { fieldReader } from '../forms/read-quantity.js';
+import { Remark } from '../forms/remark.js';
+import { happenedAt, happensNow, WHEN_WRONG, WhenField, whenOf } from '../forms/when-field.js';
+import { Caution } from '../ui/caution.js';
+import { Chips } from '../ui/chips.js';
+import { QuantityField } from '../ui/quantity-field.js';
+import { quantityText } from '../ui/quantity-text.js';
+import { bodyOf, DENSER_CAUTION, SUMP_WORK, type SumpWorkKind, type SumpWorkValues } from './sump-work.js';
+
+const FILTER = [
+  { value: 'yes', words: 'changed too' },
+  { value: 'no', words: 'stayed in' },
+] as const;
+/** What any of the three may hold. */
+type AllBodies = EntryBodies['bleed'] & EntryBodies['change'] & EntryBodies['topUp'];
+const NO_VOLUMES = { drawnMl: '', waterMl: '', outMl: '', inMl: '', addedMl: '' } as const;
+
+const pageOf = (kind: SumpWorkKind) =>
+  function SumpWorkPage() {
+    return <WithPump needsOil>{(props) => <SumpWorkForm key={kind} kind={kind} props={props} />}</WithPump>;
+  };
+export const BleedPage = pageOf('bleed');
+export const ChangePage = pageOf('change');
+export const TopUpPage = pageOf('topUp');
+
+function SumpWorkForm<K extends SumpWorkKind>({ kind, props }: { kind: K; props: EntryPageProps }) {
+  const { page, correctId } = props;
+  const work = SUMP_WORK[kind];
+  const units = useUnits();
+  const { zone } = page.row;
+  const [search] = useSearchParams();
+  const asked = page.setUp.model.sumps.find((s) => s.key === search.get('sump'))?.key;
+  const text = (ml: number | undefined) => (ml === undefined ? '' : quantityText(ml, units.volume));
+  const begun = (sump: SumpKey) =>
+    Object.fromEntries(Object.entries(work.begins?.(page, sump) ?? {}).map(([name, ml]) => [name, text(ml)]));
+
+  function read(v: SumpWorkValues): Said<K> {
+    const fields = fieldReader(units);
+    const volumesMl = Object.fromEntries(
+      work.volumes.map(({ name, min }) => [name, fields.wanted(name, v[name], 'volume', { min })]),
+    );
+    if (work.levelLabel !== null && !v.productId) fields.refuse('productId', 'Say which oil was filled.');
+    const at = whenOf(v, zone, Date.now());
+    if (!at) fields.refuse('at', WHEN_WRONG);
+    if (fields.hasIssues() || !at) return { ok: false, issues: fields.issues };
+    const alsoDone = work.asksFilter && page.setUp.model.hasOilFilter && v.oilFilter === 'yes' ? ['oilFilter'] : [];
+    return { ok: true, happenedAt: at, precision: 'exact', alsoDone, body: bodyOf(kind, v, volumesMl) };
+  }
+  const sump = asked ?? work.sump(page);
+  const defaults: SumpWorkValues = {
+    sump,
+    productId: productOf(page, sump) ?? '',
+    ...NO_VOLUMES,
+    ...begun(sump),
+    levelAfter: 'right',
+    oilFilter: 'no',
+    remark: '',
+    ...happensNow(zone),
+  };
+  function fill(entry: Extract<Entry, { kind: K }>): SumpWorkValues {
+    const { body, happenedAt: at } = entry as Pick<Entry, 'happenedAt'> & { body: Partial<AllBodies> };
+    const volumes = Object.fromEntries(work.volumes.map(({ name }) => [name, text(body[name])]));
+    return {
+      ...defaults,
+      ...volumes,
+      sump: body.sump ?? sump,
+      productId: body.productId ?? '',
+      levelAfter: body.levelAfter ?? 'right',
+      remark: body.remark ?? '',
+      ...happenedAt(at, zone),
+    };
+  }
+  const savedWords = () => work.savedWords(page.row.name);
+  const form = useEntryForm<K, SumpWorkValues>({ kind, page, defaults, read, fill, savedWords, correctId });
+  const { values, set, error } = form;
+  const floats = kind === 'bleed' && holdsDenserOil(page.state, page.setUp, values.sump);
+
+  function choose(key: SumpKey): void {
+    set('sump')(key);
+    for (const [name, ml] of Object.entries(begun(key))) set(name as 'inMl')(ml);
+  }
+
+  return (
+    <EntryScreen title={work.title} props={props} form={form} saveWords={work.saveWords}>
+      <Caution>{floats ? DENSER_CAUTION : work.caution}</Caution>
+      <SumpField page={page} value={values.sump} onChange={choose} />
+      {work.levelLabel !== null && (
+        <ProductField
+          page={page}
+          value={values.productId}
+          before={productOf(page, values.sump)}
+          onChange={set('productId')}
+          error={error('productId')}
+        />
+      )}
+      <div className={work.volumes.length > 1 ? 'grid grid-cols-2 gap-4' : ''}>
+        {work.volumes.map(({ name, label, min }) => (
+          <QuantityField
+            key={name}
+            label={label}
+            dimension="volume"
+            text={values[name]}
+            onText={set(name)}
+            error={error(name)}
+            min={min}
+          />
+        ))}
+      </div>
+      {work.levelLabel !== null && (
+        <Chips
+          label={work.levelLabel}
+          chips={LEVEL_AFTER_CHIPS}
+          value={values.levelAfter}
+          onChange={set('levelAfter')}
+        />
+      )}
+      {work.asksFilter && page.setUp.model.hasOilFilter && !correctId && (
+        <Chips label="Oil filter" chips={FILTER} value={values.oilFilter} onChange={set('oilFilter')} />
+      )}
+      <WhenField form={form} />
+      <Remark form={form} />
+    </EntryScreen>
+  );
+}

@@ -1,0 +1,88 @@
+import type { PumpPage } from '@winter-jar/contracts';
+import type { EntryBodies, Level, SumpKey } from '@winter-jar/core';
+import { chargeMlOf, firstSump } from '../entry/sump-field.js';
+import type { When } from '../forms/when-field.js';
+
+/** Work on the oil of a sump, in and out. */
+export type SumpWorkKind = 'bleed' | 'change' | 'topUp';
+type Volume = 'drawnMl' | 'waterMl' | 'outMl' | 'inMl' | 'addedMl';
+
+export interface SumpWorkValues extends When, Record<Volume, string> {
+  sump: SumpKey;
+  productId: string;
+  levelAfter: Level;
+  oilFilter: 'yes' | 'no';
+  remark: string;
+}
+
+export interface SumpWork {
+  readonly title: string;
+  readonly saveWords: string;
+  readonly savedWords: (pump: string) => string;
+  readonly caution: string;
+  readonly volumes: readonly { readonly name: Volume; readonly label: string; readonly min: number }[];
+  /** Oil is filled: which, and up to where; null where none is. */
+  readonly levelLabel: string | null;
+  /** The filter may have gone with it. */
+  readonly asksFilter?: true;
+  readonly sump: (page: PumpPage) => SumpKey;
+  /** What a volume begins with, mL; nothing where it is left out. */
+  readonly begins?: (page: PumpPage, sump: SumpKey) => Partial<Record<Volume, number>>;
+}
+
+/** Said in place of a bleed's caution where the water floats. */
+export const DENSER_CAUTION =
+  'This oil is denser than water: the water floats, there is nothing to bleed at the bottom.';
+
+/** One page with three lists of fields. */
+export const SUMP_WORK: Readonly<Record<SumpWorkKind, SumpWork>> = {
+  bleed: {
+    title: 'Bleed settled water',
+    saveWords: 'Save the bleed',
+    savedWords: (pump) => `Bleed saved on ${pump}`,
+    caution:
+      'Pump off, isolated, vented, and standing: 30 min if it was hot, else overnight. Hot oil burns; follow the site’s rules and the maker’s manual.',
+    volumes: [
+      { name: 'drawnMl', label: 'Drawn in all', min: 0 },
+      { name: 'waterMl', label: 'Of it water', min: 0 },
+    ],
+    levelLabel: null,
+    sump: firstSump,
+  },
+  change: {
+    title: 'Change oil',
+    saveWords: 'Save the oil change',
+    savedWords: (pump) => `Oil changed on ${pump}`,
+    caution:
+      'Pump off, isolated, locked out and vented; drain warm (40–60 °C), not hot. Hot oil and housing burn. Used oil is regulated waste. The site’s rules and the maker’s manual win.',
+    volumes: [
+      { name: 'outMl', label: 'Came out', min: 0 },
+      { name: 'inMl', label: 'Filled in', min: 1 },
+    ],
+    levelLabel: 'Level after a minute’s run and a wait',
+    asksFilter: true,
+    sump: firstSump,
+    begins: (page, sump) => ({ inMl: chargeMlOf(page, sump) }),
+  },
+  topUp: {
+    title: 'Top up',
+    saveWords: 'Save the top-up',
+    savedWords: (pump) => `Top-up saved on ${pump}`,
+    caution:
+      'Never with the pump running. Fill slowly near the mark: it rises late, and too much oil is as wrong as too little.',
+    volumes: [{ name: 'addedMl', label: 'Filled in', min: 0.1 }],
+    levelLabel: 'Level after',
+    sump: (page) => (page.row.kind === 'booster' ? 'sealCup' : firstSump(page)),
+  },
+};
+
+/** A body as its fields say it. */
+export function bodyOf<K extends SumpWorkKind>(
+  kind: K,
+  v: SumpWorkValues,
+  volumesMl: Readonly<Record<string, number>>,
+): EntryBodies[K] {
+  const filled = SUMP_WORK[kind].levelLabel === null ? {} : { productId: v.productId, levelAfter: v.levelAfter };
+  const remark = v.remark.trim() ? { remark: v.remark.trim() } : {};
+  return { sump: v.sump, ...filled, ...volumesMl, ...remark } as unknown as EntryBodies[K];
+}

@@ -1,0 +1,60 @@
+import { ENTRY_KINDS, TASKS, type Reason } from '@winter-jar/core';
+import { actionOfTask, actionPath, actionsOffered, correctPath, PUMP_ACTIONS, rightAction } from './pump-actions.js';
+
+const pump = { reasons: [], untouched: false, nextTask: null };
+
+test.each([
+  ['change', '/pumps/p/change'],
+  ['topUp', '/pumps/p/top-up'],
+  ['bleed', '/pumps/p/bleed'],
+  ['look', '/pumps/p/look'],
+  ['sample', '/pumps/p/lab-sample'],
+  ['drainToMark', '/pumps/p/bleed'],
+  ['purge', '/pumps/p/done?task=purge'],
+  ['flush', '/pumps/p/done?task=flush'],
+  ['washHousing', '/pumps/p/done?task=housingClean'],
+  ['inspect', '/pumps/p/done?task=vaneCheck'],
+  ['findCause', '/pumps/p/what-is-wrong'],
+  ['checkRemedy', '/pumps/p/case-check'],
+  [null, '/pumps/p/run'],
+] as const)('the one right action for the act %s leads to %s', (act, path) => {
+  const { words: _, ...address } = rightAction({ ...pump, act });
+  expect(actionPath('p', address)).toBe(path);
+});
+
+test('with nothing against the next run, a bleed that is due comes first; a pump nobody knows is taken over', () => {
+  const nextTask = { task: 'bleed', status: 'reached' } as const;
+  expect(rightAction({ ...pump, act: null, nextTask }).action).toBe('bleed');
+  expect(rightAction({ ...pump, act: 'look', untouched: true }).action).toBe('takeOver');
+});
+
+test('a low gear chamber leads to the form of that end, so that doing it ends it', () => {
+  const low = { code: 'level', sump: 'gearB', act: 'topUp', level: 'beforeNextRun' } as Reason;
+  const { words, ...address } = rightAction({ ...pump, act: 'topUp', reasons: [low] });
+  expect([words, actionPath('p', address)]).toEqual(['Top up', '/pumps/p/top-up?sump=gearB']);
+});
+
+test('what is offered on each kind of pump', () => {
+  const ids = (kind: string, at: 'sheet' | 'link', bleeds = true) =>
+    actionsOffered({ kind, bleeds }, at).map((a) => a.id);
+  expect(ids('vane', 'sheet')).toEqual(['run', 'look', 'bleed', 'change', 'topUp', 'findCause']);
+  expect(ids('vane', 'sheet', false)).not.toContain('bleed');
+  expect(ids('booster', 'sheet')).toEqual(['run', 'change', 'topUp']);
+  expect(ids('dry', 'sheet')).toEqual(['run']);
+  expect(ids('dry', 'link')).toEqual(['meter', 'label']);
+});
+
+test('every kind of entry has the one page on which it is corrected', () => {
+  const written = Object.values(PUMP_ACTIONS).flatMap((a) => ('entry' in a ? [a.entry] : []));
+  expect([...written].sort()).toEqual([...ENTRY_KINDS].sort());
+  expect(correctPath('p', { kind: 'topUp', id: 'e' })).toBe('/pumps/p/top-up?correct=e');
+});
+
+test('every task is done on a page of its own, or ticked off', () => {
+  for (const { id, doneBy } of TASKS) expect([id, actionOfTask(id) === null]).toEqual([id, doneBy === 'done']);
+});
+
+test('no two letters are the same', () => {
+  const letters = Object.values(PUMP_ACTIONS).flatMap((a) => ('letter' in a ? [a.letter] : []));
+  expect(new Set(letters).size).toBe(letters.length);
+});

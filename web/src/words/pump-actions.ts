@@ -1,0 +1,168 @@
+import type { Act, Entry, EntryKind, PumpKind, Reason, SumpKey, TaskId } from '@winter-jar/core';
+import type { NextTask } from '@winter-jar/contracts';
+
+/** Where an action is offered besides being the right one: on the pump's sheet, among its plain links, in the search. */
+type Offered = 'sheet' | 'link' | 'search';
+
+export interface PumpAction {
+  /** Its page, beneath the pump's own address. */
+  readonly path: string;
+  readonly words: string;
+  readonly kinds: readonly PumpKind[];
+  readonly offered: readonly Offered[];
+  /** Key on the Round and on the pump's page. */
+  readonly letter?: string;
+  /** The entry that its page writes and corrects. */
+  readonly entry?: EntryKind;
+  /** Tasks that are done on its page. */
+  readonly tasks?: readonly TaskId[];
+  /** Only where water lies beneath the oil. */
+  readonly bleeds?: true;
+}
+
+const ALL: readonly PumpKind[] = ['vane', 'booster', 'dry'];
+const OILED: readonly PumpKind[] = ['vane', 'booster'];
+const VANE: readonly PumpKind[] = ['vane'];
+const EVERYWHERE: readonly Offered[] = ['sheet', 'search'];
+
+/**
+ * All that can be done on a pump, in the order in which it is offered. Routes, sheet, search, keys, task list and the way to a
+ * correction follow from it: a new page is one entry here, and its component in app/routes.tsx.
+ */
+export const PUMP_ACTIONS = {
+  run: { path: 'run', words: 'Log a run', kinds: ALL, offered: EVERYWHERE, letter: 'R', entry: 'run' },
+  look: {
+    path: 'look',
+    words: 'Look at oil',
+    kinds: VANE,
+    offered: EVERYWHERE,
+    letter: 'L',
+    entry: 'look',
+    tasks: ['look'],
+  },
+  bleed: {
+    path: 'bleed',
+    words: 'Bleed settled water',
+    kinds: VANE,
+    offered: EVERYWHERE,
+    letter: 'B',
+    entry: 'bleed',
+    tasks: ['bleed'],
+    bleeds: true,
+  },
+  change: {
+    path: 'change',
+    words: 'Change oil',
+    kinds: OILED,
+    offered: EVERYWHERE,
+    letter: 'S',
+    entry: 'change',
+    tasks: ['oilChange', 'boosterOil'],
+  },
+  topUp: { path: 'top-up', words: 'Top up', kinds: OILED, offered: EVERYWHERE, entry: 'topUp', tasks: ['sealCup'] },
+  labSample: {
+    path: 'lab-sample',
+    words: 'Draw a lab sample',
+    kinds: OILED,
+    offered: ['link', 'search'],
+    entry: 'labSample',
+    tasks: ['labSample'],
+  },
+  labReport: {
+    path: 'lab-report',
+    words: 'Enter a lab report',
+    kinds: OILED,
+    offered: ['link', 'search'],
+    entry: 'labResult',
+  },
+  findCause: { path: 'what-is-wrong', words: 'Find the cause', kinds: VANE, offered: EVERYWHERE, letter: 'D' },
+  leakHunt: { path: 'leak-hunt', words: 'Hunt a leak', kinds: VANE, offered: ['search'] },
+  meter: { path: 'meter', words: 'Read the hour meter', kinds: ALL, offered: ['link', 'search'], entry: 'meter' },
+  done: { path: 'done', words: 'Task done', kinds: ALL, offered: ['search'], entry: 'done' },
+  label: { path: 'label', words: 'Cart label', kinds: ALL, offered: ['link', 'search'] },
+  takeOver: { path: 'take-over', words: 'Take it over', kinds: ALL, offered: [], entry: 'takeOver' },
+  test: { path: 'test', words: 'A test, or a thing seen', kinds: ALL, offered: [], entry: 'test' },
+  openCase: { path: 'case-open', words: 'Open a case', kinds: ALL, offered: [], entry: 'caseOpened' },
+  closeCase: { path: 'case-close', words: 'Close the case', kinds: ALL, offered: [], entry: 'caseClosed' },
+  checkRemedy: { path: 'case-check', words: 'Say whether it held', kinds: ALL, offered: [], entry: 'caseChecked' },
+  note: { path: 'note', words: 'Write a note', kinds: ALL, offered: [], entry: 'note' },
+} as const satisfies Readonly<Record<string, PumpAction>>;
+
+export type PumpActionId = keyof typeof PUMP_ACTIONS;
+const ACTIONS = Object.entries(PUMP_ACTIONS) as [PumpActionId, PumpAction][];
+
+/** The page of an action, and what it begins with. */
+export interface ActionAddress {
+  readonly action: PumpActionId;
+  readonly task?: TaskId;
+  readonly sump?: SumpKey;
+  readonly correct?: string;
+}
+
+export function actionPath(pumpId: string, { action, ...begins }: ActionAddress): string {
+  const search = new URLSearchParams(Object.entries(begins).filter(([, value]) => value !== undefined)).toString();
+  return `/pumps/${pumpId}/${PUMP_ACTIONS[action].path}${search ? `?${search}` : ''}`;
+}
+
+/** What is offered on a pump at one place, in order. */
+export const actionsOffered = (
+  pump: { readonly kind: string; readonly bleeds?: boolean },
+  at: Offered,
+): (PumpAction & { readonly id: PumpActionId })[] =>
+  ACTIONS.filter(([, a]) => a.offered.includes(at) && a.kinds.includes(pump.kind as PumpKind))
+    .filter(([, a]) => !a.bleeds || pump.bleeds !== false)
+    .map(([id, action]) => ({ id, ...action }));
+
+/** Letters with the page that each opens. */
+export const actionLetters = (): { letter: string; words: string; action: PumpActionId }[] =>
+  ACTIONS.flatMap(([action, { letter, words }]) => (letter ? [{ letter, words, action }] : []));
+
+/** What each letter does, for the keys of a page. */
+export const letterKeys = (act: (action: PumpActionId) => void): Record<string, () => void> =>
+  Object.fromEntries(actionLetters().map(({ letter, action }) => [letter.toLowerCase(), () => act(action)]));
+
+export const letterOf = (action: PumpActionId): string | undefined => (PUMP_ACTIONS[action] as PumpAction).letter;
+
+/** The page on which a task is done; null for one that is only ticked off. */
+export const actionOfTask = (task: TaskId): PumpActionId | null =>
+  ACTIONS.find(([, { tasks }]) => tasks?.includes(task))?.[0] ?? null;
+
+/** The page on which an entry is corrected. */
+export function correctPath(pumpId: string, { kind, id }: Pick<Entry, 'kind' | 'id'>): string {
+  const action = ACTIONS.find(([, a]) => a.entry === kind)?.[0] ?? 'note';
+  return actionPath(pumpId, { action, correct: id });
+}
+
+/** What answers each act of a verdict, as the large button says it. */
+const ANSWERS: Readonly<Record<Act, ActionAddress & { readonly words: string }>> = {
+  change: { action: 'change', words: 'Change oil' },
+  flush: { action: 'done', task: 'flush', words: 'Flush, then log it' },
+  washHousing: { action: 'done', task: 'housingClean', words: 'Wash the housing, then log it' },
+  inspect: { action: 'done', task: 'vaneCheck', words: 'Inspect, then log it' },
+  topUp: { action: 'topUp', words: 'Top up' },
+  drainToMark: { action: 'bleed', words: 'Bleed and drain to the mark' },
+  bleed: { action: 'bleed', words: 'Bleed, then look' },
+  purge: { action: 'done', task: 'purge', words: 'Purge, then log it' },
+  look: { action: 'look', words: 'Look at oil' },
+  sample: { action: 'labSample', words: 'Draw a lab sample' },
+  findCause: { action: 'findCause', words: 'Find the cause' },
+  checkRemedy: { action: 'checkRemedy', words: 'Say whether it held' },
+};
+
+/** The one right action: what answers the worst reason, in the sump that it is about. */
+export function rightAction(row: {
+  act: Act | null;
+  reasons: readonly Reason[];
+  nextTask: Pick<NextTask, 'task' | 'status'> | null;
+  untouched: boolean;
+}): ActionAddress & { readonly words: string } {
+  if (row.untouched) return { action: 'takeOver', words: 'Take it over' };
+  if (row.act !== null) {
+    const [worst] = row.reasons;
+    const elsewhere = worst && 'sump' in worst && worst.sump !== 'oil' ? { sump: worst.sump } : {};
+    return { ...ANSWERS[row.act], ...elsewhere };
+  }
+  if (row.nextTask?.task === 'bleed' && row.nextTask.status === 'reached')
+    return { action: 'bleed', words: 'Bleed settled water' };
+  return { action: 'run', words: 'Log a run' };
+}
