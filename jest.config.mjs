@@ -23,6 +23,7 @@ const room = (name, more = {}) => ({
   rootDir: `<rootDir>/${name}`,
   roots: ['<rootDir>/src'],
   testMatch: ['**/*.test.ts', '**/*.test.tsx'],
+  testPathIgnorePatterns: ['\\.slow\\.test\\.ts$'],
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
   moduleNameMapper: { '^(\\.{1,2}/.*)\\.js$': '$1' },
   testEnvironmentOptions: { customExportConditions: ['winter-jar-source', 'node', 'node-addons'] },
@@ -34,6 +35,13 @@ export default {
   // Servers start and files are forced to disk: slow machines need more than the usual five seconds.
   testTimeout: 120_000,
   projects: [
+    // Simulations and searches through many histories: seconds each. `npm run unit` leaves them out, `npm test` does not.
+    room('slow', {
+      rootDir: '<rootDir>',
+      roots: ['core/src', 'contracts/src', 'demo/src'].map((r) => `<rootDir>/${r}`),
+      testMatch: ['**/*.slow.test.ts'],
+      testPathIgnorePatterns: [],
+    }),
     // What the repository says of itself.
     room('scripts', { roots: ['<rootDir>'] }),
     room('core'),

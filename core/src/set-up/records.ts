@@ -162,17 +162,19 @@ export interface SetUpBodies {
 }
 
 export type SetUpKind = keyof SetUpBodies;
-export const SET_UP_KINDS = [
-  'site',
-  'equipment',
-  'pumpModel',
-  'pump',
-  'oilProduct',
-  'material',
-  'person',
-  'jarShape',
-  'houseRules',
-] as const satisfies readonly SetUpKind[];
+const KINDS: Readonly<Record<SetUpKind, true>> = {
+  site: true,
+  equipment: true,
+  pumpModel: true,
+  pump: true,
+  oilProduct: true,
+  material: true,
+  person: true,
+  jarShape: true,
+  houseRules: true,
+};
+/** Every kind of record there is: the compiler asks for one that is missing. */
+export const SET_UP_KINDS = Object.keys(KINDS) as readonly SetUpKind[];
 
 /** One version of one record. A later record with the same validFrom corrects a wrong value; another validFrom is a change. */
 export type SetUpVersion = {

@@ -1,33 +1,21 @@
 import { resolveRules, type CareRules } from './care-rules.js';
-import { resolveOilLimits, type JarShape, type OilLimits } from '../limits/index.js';
-import type {
-  Equipment,
-  HouseRules,
-  Material,
-  OilProduct,
-  Person,
-  Pump,
-  PumpModel,
-  SetUpKind,
-  SetUpVersion,
-  Site,
+import { resolveOilLimits, type OilLimits } from '../limits/index.js';
+import {
+  SET_UP_KINDS,
+  type Equipment,
+  type OilProduct,
+  type Pump,
+  type PumpModel,
+  type SetUpBodies,
+  type SetUpKind,
+  type SetUpVersion,
+  type Site,
 } from './records.js';
 
 export const HOUSE_RULES_ID = 'house';
 
-/** All records in force at one time, by id. */
-export interface HouseSetUp {
-  readonly site: Readonly<Record<string, Site>>;
-  readonly equipment: Readonly<Record<string, Equipment>>;
-  readonly pumpModel: Readonly<Record<string, PumpModel>>;
-  readonly pump: Readonly<Record<string, Pump>>;
-  readonly oilProduct: Readonly<Record<string, OilProduct>>;
-  readonly material: Readonly<Record<string, Material>>;
-  readonly person: Readonly<Record<string, Person>>;
-  /** Jars of one's own, beside those of the library. */
-  readonly jarShape: Readonly<Record<string, JarShape>>;
-  readonly houseRules: Readonly<Record<string, HouseRules>>;
-}
+/** All records in force at one time, by kind and id. Jars of one's own stand beside those of the library. */
+export type HouseSetUp = { readonly [K in SetUpKind]: Readonly<Record<string, SetUpBodies[K]>> };
 
 /** What the fold and the standing of one pump need to know. */
 export interface PumpSetUp {
@@ -56,19 +44,8 @@ const byRecording = (a: SetUpVersion, b: SetUpVersion): number =>
 /** Records without a prototype: an id such as "constructor" must find nothing. */
 const noRecords = () => Object.create(null) as Record<string, unknown>;
 
-function emptyHouse(): Record<SetUpKind, Record<string, unknown>> {
-  return {
-    site: noRecords(),
-    equipment: noRecords(),
-    pumpModel: noRecords(),
-    pump: noRecords(),
-    oilProduct: noRecords(),
-    material: noRecords(),
-    person: noRecords(),
-    jarShape: noRecords(),
-    houseRules: noRecords(),
-  };
-}
+const emptyHouse = () =>
+  Object.fromEntries(SET_UP_KINDS.map((kind) => [kind, noRecords()])) as Record<SetUpKind, Record<string, unknown>>;
 
 function houseAt(versions: readonly SetUpVersion[], instant: string): HouseSetUp {
   const house = emptyHouse();

@@ -17,6 +17,19 @@ const REFERENCES: Readonly<Partial<Record<SetUpKind, Readonly<Record<string, Set
   pump: { modelId: 'pumpModel', siteId: 'site', equipmentId: 'equipment', oilProductId: 'oilProduct' },
 };
 
+/** Field by which a pump names a record of each kind; null for what no pump names. */
+const NAMED_BY_PUMPS: Readonly<Record<SetUpKind, 'modelId' | 'siteId' | 'equipmentId' | 'oilProductId' | null>> = {
+  site: 'siteId',
+  equipment: 'equipmentId',
+  pumpModel: 'modelId',
+  pump: null,
+  oilProduct: 'oilProductId',
+  material: null,
+  person: null,
+  jarShape: null,
+  houseRules: null,
+};
+
 /** References of one record that lead nowhere in a house. */
 export function brokenReferences({ kind, subjectId }: RecordName, body: object, house: HouseSetUp): FieldIssue[] {
   return Object.entries(REFERENCES[kind] ?? {}).flatMap(([field, target]): FieldIssue[] => {
@@ -88,9 +101,7 @@ export class SetUpShelf {
   pumpsNaming({ kind, subjectId }: RecordName): string[] {
     const pumps = this.versions.filter((v): v is Extract<SetUpVersion, { kind: 'pump' }> => v.kind === 'pump');
     if (kind === 'pump') return [subjectId];
-    const field = (
-      { pumpModel: 'modelId', site: 'siteId', equipment: 'equipmentId', oilProduct: 'oilProductId' } as const
-    )[kind as 'pumpModel' | 'site' | 'equipment' | 'oilProduct'];
+    const field = NAMED_BY_PUMPS[kind];
     if (!field) return [];
     return [...new Set(pumps.filter((v) => v.body[field] === subjectId).map((v) => v.subjectId))];
   }

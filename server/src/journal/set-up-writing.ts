@@ -1,5 +1,5 @@
 import type { FieldIssue } from '@winter-jar/contracts';
-import type { PumpState, SetUpVersion } from '@winter-jar/core';
+import type { PumpState, SetUpKind, SetUpVersion } from '@winter-jar/core';
 import type { Database } from '../database/open.js';
 import type { WritingStatements } from '../database/statements.js';
 import type { RecordName, SetUpShelf } from './set-up-shelf.js';
@@ -67,17 +67,24 @@ export class SetUpWriting {
 
   /** Pumps whose entries a record of the set-up bears upon. */
   pumpsTouchedBy(record: RecordName): string[] {
-    const bySetUp = this.shelf.pumpsNaming(record);
     const { kind, subjectId } = record;
-    if (kind === 'person') return [];
-    if (kind === 'houseRules') return this.sql.states.all().map((s) => s.pumpId);
-    const byEntries = {
-      equipment: this.sql.pumpsWithEquipment,
-      material: this.sql.pumpsWithMaterial,
-      oilProduct: this.sql.pumpsWithProduct,
-      jarShape: this.sql.pumpsWithJarShape,
-    }[kind as 'equipment' | 'material' | 'oilProduct' | 'jarShape'] as typeof this.sql.pumpsWithMaterial | undefined;
-    return [...new Set([...bySetUp, ...(byEntries?.all(subjectId) ?? []).map((r) => r.pumpId)])];
+    const none = (): string[] => [];
+    const naming = (statement: { all(id: string): { pumpId: string }[] }) => () =>
+      statement.all(subjectId).map((r) => r.pumpId);
+    /** Pumps with entries that name a record of each kind. */
+    const byEntries: Readonly<Record<SetUpKind, () => string[]>> = {
+      site: none,
+      equipment: naming(this.sql.pumpsWithEquipment),
+      pumpModel: none,
+      pump: none,
+      oilProduct: naming(this.sql.pumpsWithProduct),
+      material: naming(this.sql.pumpsWithMaterial),
+      // Whose name stands beneath an entry bears upon no state.
+      person: none,
+      jarShape: naming(this.sql.pumpsWithJarShape),
+      houseRules: () => this.sql.states.all().map((s) => s.pumpId),
+    };
+    return [...new Set([...this.shelf.pumpsNaming(record), ...byEntries[kind]()])];
   }
 
   private refoldAfterSetUp(versions: readonly SetUpVersion[]): void {

@@ -1,0 +1,52 @@
+import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { brotliDecompressSync } from 'node:zlib';
+import BetterSqlite3 from 'better-sqlite3';
+import { FOLD_VERSION } from '@winter-jar/core';
+import { PumpReader } from '../house/pump-reader.js';
+import { RoundService } from '../round/round.service.js';
+import { openHouse, rebuiltStates } from '../testing/test-house.js';
+import { databaseFile } from './open.js';
+
+/*
+ * A data folder as each landed version wrote it: five pumps of the demo yard over half a year. A version that changes what lies in a
+ * folder adds one here; none is ever taken away.
+ */
+const FOLDERS = join(process.cwd(), 'server/src/database/older-folders');
+const NOW = '2031-02-11T09:30:00.000Z';
+const clock = { nowMs: () => Date.parse(NOW) };
+
+let folder: string;
+beforeEach(() => (folder = mkdtempSync(join(tmpdir(), 'winter-jar-older-'))));
+afterEach(() => rmSync(folder, { recursive: true, force: true }));
+
+function unpacked(name: string) {
+  writeFileSync(databaseFile(folder), brotliDecompressSync(readFileSync(join(FOLDERS, name))));
+  const db = new BetterSqlite3(databaseFile(folder), { readonly: true });
+  const rows = db.prepare('SELECT * FROM pump_state').all() as { pumpId: string; foldVersion: number; state: string }[];
+  const entries = db.prepare('SELECT COUNT(*) FROM journal_entry').pluck().get() as number;
+  db.close();
+  return { states: Object.fromEntries(rows.map((r) => [r.pumpId, r])), entries };
+}
+
+test.each(readdirSync(FOLDERS).sort())(
+  'a folder of %s opens, loses nothing and stands as its journal says',
+  async (name) => {
+    const before = unpacked(name);
+    const house = await openHouse({ folder, empty: true });
+    house.door.putInOrder();
+    expect(house.journal()).toHaveLength(before.entries);
+    const after = house.states();
+    expect(Object.keys(after).sort()).toEqual(Object.keys(before.states).sort());
+    expect(after).toEqual(rebuiltStates(house));
+    for (const [pumpId, { foldVersion, state }] of Object.entries(before.states))
+      if (foldVersion === FOLD_VERSION) expect([pumpId, JSON.stringify(after[pumpId])]).toEqual([pumpId, state]);
+    const { rows } = new RoundService(clock, house.reading, house.shelf).round();
+    expect(rows.map((r) => r.pumpId)).toEqual(expect.arrayContaining(['cw-01', 'cw-b1', 'hs-03', 'lf-01']));
+    const reader = new PumpReader(clock, house.reading, house.shelf);
+    // Its jar had water, sludge and a smell, whatever version wrote it.
+    expect(reader.pump('lf-01').standing.verdict).toBe('beforeNextRun');
+    await house.close();
+  },
+);
