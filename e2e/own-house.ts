@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test as base } from '@playwright/test';
 import type { RoundAnswer } from '@winter-jar/contracts';
-import { freePort, startServer, type RunningServer } from './server.js';
+import { freePort, startServer, WHILE_STOPPED, type RunningServer } from './server.js';
 
 /** Servers on own, empty data folders. */
 export interface OwnHouses {
@@ -36,8 +36,12 @@ export const test = base.extend<{ houses: OwnHouses }>({
         return {
           address: own.server.address,
           folder,
-          stop: () => own.server.stop(),
+          stop: () => {
+            houses.expectedErrors.push(WHILE_STOPPED);
+            return own.server.stop();
+          },
           restart: async () => {
+            houses.expectedErrors.push(WHILE_STOPPED);
             await own.server.stop();
             own.server = await startServer(folder, port, []);
           },

@@ -6,6 +6,9 @@ import { fileURLToPath } from 'node:url';
 const MAIN = fileURLToPath(new URL('../server/dist/main.js', import.meta.url));
 export const SEEDED = fileURLToPath(new URL('../.cache/e2e-yard', import.meta.url));
 
+/** What a browser says of a server that was stopped on purpose: it asks for the stream of changes again and again. */
+export const WHILE_STOPPED = /net::ERR_/;
+
 /** The real server on a data folder. */
 export interface RunningServer {
   readonly address: string;

@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test as base, type Page } from '@playwright/test';
 import type { PumpPage } from '@winter-jar/contracts';
-import { freePort, SEEDED, startServer, type RunningServer } from './server.js';
+import { freePort, SEEDED, startServer, WHILE_STOPPED, type RunningServer } from './server.js';
 
 /** A copy of the demo yard with a real server of its own. */
 export interface Yard {
@@ -24,9 +24,12 @@ export const test = base.extend<{ yard: Yard }>({
     const errors: string[] = [];
     const yard: Yard = {
       address: server.address,
-      stop: () => server.stop(),
+      stop: () => {
+        yard.expectedErrors.push(WHILE_STOPPED);
+        return server.stop();
+      },
       restart: async () => {
-        await server.stop();
+        await yard.stop();
         server = await startServer(folder, port);
       },
       pump: async (pumpId) => (await (await fetch(`${server.address}/api/pumps/${pumpId}`)).json()) as PumpPage,
