@@ -1,12 +1,13 @@
-// Writes docs/diagnosis.md: all that is known about causes, findings and tests, as it stands in core/src/diagnosis.
+// Writes docs/diagnosis.md, all that is known about causes, findings and tests, and docs/trade.md, what is assumed of the trade.
 // `--check` writes nothing and fails when what is committed is stale.
-import { readFileSync, writeFileSync } from 'node:fs';
+import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { format, resolveConfig } from 'prettier';
 import { root } from './build.mjs';
+import { tradePage } from './trade.mjs';
 
-const PAGE = 'docs/diagnosis.md';
-const { CAUSES, CHECKS, FINDINGS } = await import(join(root, 'core/dist/index.js'));
+const core = await import(join(root, 'core/dist/index.js'));
+const { CAUSES, CHECKS, FINDINGS } = core;
 
 const table = (head, rows) =>
   [head, head.map(() => '---'), ...rows].map((cells) => `| ${cells.join(' | ')} |`).join('\n');
@@ -44,7 +45,7 @@ ${table(
 **Remedy.** ${c.remedy} **Prevention.** ${c.prevention}${c.cautions.length > 0 ? ` **Caution.** ${c.cautions.join(' ')}` : ''}
 `;
 
-const page = `<!-- Made by \`npm run knowledge\` from core/src/diagnosis; the text stands in scripts/knowledge.md, the tables in the code. -->
+const diagnosisPage = `<!-- Made by \`npm run knowledge\` from core/src/diagnosis; the text stands in scripts/knowledge.md, the tables in the code. -->
 
 ${readFileSync(join(root, 'scripts/knowledge.md'), 'utf8').trim()}
 
@@ -85,10 +86,16 @@ ${table(
 
 ${Object.entries(CAUSES).map(cause).join('\n')}`;
 
-const pretty = await format(page, { ...(await resolveConfig(join(root, PAGE))), filepath: PAGE });
-if (process.argv.includes('--check')) {
-  if (readFileSync(join(root, PAGE), 'utf8') !== pretty) {
-    console.error(`Stale: ${PAGE}. Run \`npm run knowledge\` and commit what it writes.`);
-    process.exit(1);
-  }
-} else writeFileSync(join(root, PAGE), pretty);
+const stale = [];
+for (const [path, text] of [
+  ['docs/diagnosis.md', diagnosisPage],
+  ['docs/trade.md', tradePage(core, readFileSync(join(root, 'scripts/trade.md'), 'utf8'))],
+]) {
+  const pretty = await format(text, { ...(await resolveConfig(join(root, path))), filepath: path });
+  if (!process.argv.includes('--check')) writeFileSync(join(root, path), pretty);
+  else if (!existsSync(join(root, path)) || readFileSync(join(root, path), 'utf8') !== pretty) stale.push(path);
+}
+if (stale.length > 0) {
+  console.error(`Stale: ${stale.join(', ')}. Run \`npm run knowledge\` and commit what it writes.`);
+  process.exit(1);
+}

@@ -327,6 +327,7 @@ export {
   type TrapFit,
   type TrapReading,
   type Unreckoned,
+  READING_SD_ML,
   WATER_DEFAULTS,
   WATER_G_PER_ML,
   waterBudget,

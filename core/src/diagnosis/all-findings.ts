@@ -4,7 +4,7 @@ import { condition, sign } from './finding.js';
 const NO_YES = { no: 'no', yes: 'yes' };
 
 /**
- * All findings in the trade's words (domain sections 6 and 7). How often a state is usual says how much its being there means:
+ * All findings in the trade's words (docs/trade.md 6 and 7). How often a state is usual says how much its being there means:
  * a little haze is seen on many pumps that are well, glitter on next to none.
  */
 export const FINDINGS = {

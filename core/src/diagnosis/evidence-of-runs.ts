@@ -9,10 +9,10 @@ type Run = Extract<Entry, { kind: 'run' }>;
 
 /** The last runs that speak for how it is used. */
 const LAST_RUNS = 4;
-/** A trap this much warmer than it usually is lets nearly twice as much past (domain section 5). */
+/** A trap this much warmer than it usually is lets nearly twice as much past (docs/trade.md 5). */
 const WARM_TRAP_K = 5;
 const RATED_HIGH = 2;
-/** Oil that wet loads should find, and oil that ages fast (domain sections 4 and 5). */
+/** Oil that wet loads should find, and oil that ages fast (docs/trade.md 4 and 5). */
 const [WARM_C, HOT_C] = [60, 90];
 const POOR_TIMES = 1.2;
 /** Of the logarithm: runs that are all alike still scatter by a quarter. */

@@ -5,7 +5,7 @@ import type { PumpState } from './state.js';
 
 /**
  * Was the oil change due at this moment, by its limit or by a finding of the third or fourth kind about the oil?
- * A run that starts then goes out on oil carried over (domain section 1). Level is a task, not a state of the oil.
+ * A run that starts then goes out on oil carried over (docs/trade.md 1). Level is a task, not a state of the oil.
  */
 export function oilChangeDue(input: { state: PumpState; setUp: PumpSetUp; todayDay: number }): boolean {
   const { state, setUp, todayDay } = input;

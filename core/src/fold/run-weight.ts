@@ -1,7 +1,7 @@
 import type { RunBody } from '../journal/index.js';
 import type { Equipment, Material } from '../set-up/index.js';
 
-/** Domain section 5: what each rating point adds to the material factor, and the bounds of the hours factor. */
+/** docs/trade.md 5: what each rating point adds to the material factor, and the bounds of the hours factor. */
 export const WEIGHT_DEFAULTS = {
   perPoint: { moisture: 0.15, fat: 0.3, fines: 0.2, solvent: 0.35, acid: 0.2 },
   hoursFactor: { min: 0.5, max: 2 },
@@ -11,7 +11,7 @@ export const WEIGHT_DEFAULTS = {
 } as const;
 
 /**
- * Material factor = 1 + 0.15 moisture + 0.30 fat + 0.20 fines + 0.35 solvent + 0.20 acid (domain section 5).
+ * Material factor = 1 + 0.15 moisture + 0.30 fat + 0.20 fines + 0.35 solvent + 0.20 acid (docs/trade.md 5).
  * Ratings 0-3, no unit. Example: moisture 3, fines 1 → 1.65.
  * @throws RangeError on a rating outside 0-3
  */
@@ -36,7 +36,7 @@ export function runMinutes(
 
 /**
  * Weight of a run in thousandths: hours factor x material factor; n / cycles-per-run x material factor where cycles were
- * counted (domain section 5). 1000 = one plain run of the equipment's reference hours.
+ * counted (docs/trade.md 5). 1000 = one plain run of the equipment's reference hours.
  * Example: 30 h of wet paper (1.65) where 20 h are a plain run → 1.5 x 1.65 = 2475.
  */
 export function runWeightMilli(input: {

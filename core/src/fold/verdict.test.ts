@@ -20,7 +20,7 @@ const judge = (seen: Partial<EntryBodies['look']>, options?: YardOptions) => {
   return [verdict, act, reasons[0]?.code ?? null];
 };
 
-// Domain section 6, the charge being 700 mL: 2 % is 14 mL, 5 % is 35 mL, 10 % is 70 mL.
+// docs/trade.md 6, the charge being 700 mL: 2 % is 14 mL, 5 % is 35 mL, 10 % is 70 mL.
 test.each<[Partial<EntryBodies['look']>, string, string | null, string | null]>([
   [{ freeWaterMl: 14 }, 'runOn', null, null],
   [{ freeWaterMl: 15 }, 'lookSooner', 'bleed', 'water'],

@@ -1,6 +1,6 @@
 import type { VerdictLevel } from './verdict-level.js';
 
-/** House defaults of domain section 6 as one set: amounts that lead to a verdict, and signs that are one. */
+/** House defaults of docs/trade.md 6 as one set: amounts that lead to a verdict, and signs that are one. */
 export type LimitLevel = Exclude<VerdictLevel, 'runOn'>;
 export const LIMIT_LEVELS: readonly LimitLevel[] = ['lookSooner', 'beforeNextRun', 'stop'];
 
@@ -65,7 +65,7 @@ export const OIL_SIGNS: readonly SignId[] = [...EYE_SIGNS, ...LAB_SIGNS];
 export type OilLimits = { readonly [K in StepKey]: number | null } & { readonly [K in SignId]: VerdictLevel };
 export type SparseOilLimits = { readonly [K in StepKey]?: number | null } & { readonly [K in SignId]?: VerdictLevel };
 
-/** Source of every value: the table of house defaults, domain section 6. Percent of water, cream and sludge are of the oil charge, of viscosity and base number of the unused oil’s own; colour in steps of ASTM D1500. */
+/** Source of every value: the table of house defaults, docs/trade.md 6. Percent of water, cream and sludge are of the oil charge, of viscosity and base number of the unused oil’s own; colour in steps of ASTM D1500. */
 export const OIL_LIMITS: OilLimits = {
   'waterPercent.lookSooner': 2,
   'waterPercent.beforeNextRun': 5,

@@ -18,7 +18,7 @@ export interface Preset {
   readonly cost: string;
 }
 
-/** The schools of oil care (domain section 4). Every limit can be overridden for the house, a model, a product or a pump. */
+/** The schools of oil care (docs/trade.md 4). Every limit can be overridden for the house, a model, a product or a pump. */
 export const PRESETS: Readonly<Record<PresetId, Preset>> = {
   freshEveryRun: {
     id: 'freshEveryRun',
@@ -53,13 +53,13 @@ export const PRESETS: Readonly<Record<PresetId, Preset>> = {
     id: 'byTheLab',
     limits: { labSample: { runs: 10 }, look: { days: 14 } },
     why: 'Wear shows in a sample before it is seen.',
-    cost: 'Days of delay. Winter Jar schedules the samples here; it does not read their results yet.',
+    cost: 'Days of delay between the sample and its report.',
   },
 };
 
 /** Limits of the house beneath every preset, each with its reason. The pump's own manual wins. */
 export const HOUSE_LIMITS: SparseLimits = {
-  // Domain section 8-H: 2,000 h or 12 months.
+  // docs/trade.md 8-H: 2,000 h or 12 months.
   exhaustFilter: { hours: 2000, days: 365 },
   // A clogged screen looks like a worn pump; twice a year catches it.
   inletScreen: { days: 182 },
@@ -73,18 +73,18 @@ export const HOUSE_LIMITS: SparseLimits = {
   oilFilter: { hours: 1500, days: 365 },
   // Gear oil of a booster: commonly half a year of shifts, or a year.
   boosterOil: { hours: 3000, days: 365 },
-  // Domain section 8-G: weekly top-up is normal, oftener means a seal leak.
+  // docs/trade.md 8-G: weekly top-up is normal, oftener means a seal leak.
   sealCup: { days: 14 },
   // Scroll pumps: common makers' intervals for tip seals, bearings at double.
   tipSeals: { hours: 9000 },
   bearings: { hours: 18000 },
 };
 
-/** Domain section 4: a calendar limit always stands, 12 months, 6 in wet work. */
+/** docs/trade.md 4: a calendar limit always stands, 12 months, 6 in wet work. */
 export const CALENDAR_LIMIT_DAYS = { dry: 365, wet: 182 } as const;
 
-/** Domain section 4: first change after a new or overhauled pump at 100-150 h. */
+/** docs/trade.md 4: first change after a new or overhauled pump at 100-150 h. */
 export const RUNNING_IN_HOURS = 120;
 
-/** Domain section 4: mineral oil's life halves per 10 K above 80 °C. */
+/** docs/trade.md 4: mineral oil's life halves per 10 K above 80 °C. */
 export const OIL_LIFE_HALVES = { aboveC: 80, perK: 10 } as const;

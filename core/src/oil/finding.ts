@@ -149,7 +149,7 @@ export type FindingOf<C extends FindingCode> = Extract<OilFinding, { readonly co
 export const isLevelTask = ({ code }: Pick<OilFinding, 'code'>): boolean => code === 'level' || code === 'thrownOil';
 
 /**
- * What fresh oil does not answer: metal, solvent, a housing full of sludge, oil that was dark again at once (domain section 6).
+ * What fresh oil does not answer: metal, solvent, a housing full of sludge, oil that was dark again at once (docs/trade.md 6).
  * Metal of a pump that is being run in goes out with the change.
  */
 export function outlivesChange(finding: OilFinding): boolean {

@@ -36,7 +36,7 @@ function whyNotJudged(reading: LabReading, { product, limits }: JudgedLab): NotJ
 }
 
 /**
- * What a laboratory's report says about the oil it was drawn from: the lab rows of the table of house defaults (domain section 6).
+ * What a laboratory's report says about the oil it was drawn from: the lab rows of the table of house defaults (docs/trade.md 6).
  * Pure; figures in the units of their names, each held against the unused oil of the product.
  */
 export function readLab(lab: JudgedLab): LabReport {

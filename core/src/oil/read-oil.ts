@@ -59,7 +59,7 @@ export const isOfGoneCharge = ({ look, charge }: Pick<LookInContext, 'look' | 'c
   look.source === 'drained' && charge.gone !== null && charge.runs === 0;
 
 /**
- * What one look says about the oil: the table of house defaults and its special rules (domain section 6).
+ * What one look says about the oil: the table of house defaults and its special rules (docs/trade.md 6).
  * Pure; amounts in mL, per charge. The worst finding decides, all that speak are listed.
  */
 export function readOil(input: LookInContext): OilReading {

@@ -10,7 +10,7 @@ const ASSUMED = { v40: 68, v100: 8.7, oilDensityKgM3: 870 } as const;
 /** Thinner than any pump oil: a slip of the pen. */
 const LEAST_V40 = 8;
 
-/** When a look counts as settled (domain section 6; the sight glass: overnight, section 8-A). */
+/** When a look counts as settled (docs/trade.md 6; the sight glass: overnight, section 8-A). */
 export const SETTLING = { dropletUm: 50, leastHours: 2, sightGlassHours: 8, roomTempC: 20 } as const;
 
 /**

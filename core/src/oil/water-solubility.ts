@@ -2,7 +2,7 @@
 const VALID_C = { min: 0, max: 110 } as const;
 
 /**
- * Water that a mineral base oil without additives holds dissolved: log10 S = 7.42 - 1670 / T, T in K (domain section 6).
+ * Water that a mineral base oil without additives holds dissolved: log10 S = 7.42 - 1670 / T, T in K (docs/trade.md 6).
  * @param input `tempC` oil temperature in °C, 0 to 110
  * @returns ppm by mass
  * @throws RangeError outside that range; detergent, ester and PAG oils hold far more and have no such line

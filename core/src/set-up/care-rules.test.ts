@@ -9,7 +9,7 @@ function limits(options: YardOptions, task: string) {
   );
 }
 
-// Domain section 4: the schools and what each counts.
+// docs/trade.md 4: the schools and what each counts.
 test.each<[PresetId, string, object]>([
   ['freshEveryRun', 'oilChange', { runs: [1, 'preset'] }],
   ['bleedAndCount', 'bleed', { runs: [1, 'preset'] }],

@@ -30,7 +30,7 @@ export interface CareRules {
 }
 
 /**
- * Share of its hours that a mineral oil keeps at a running temperature: halves per 10 K above 80 °C (domain section 4).
+ * Share of its hours that a mineral oil keeps at a running temperature: halves per 10 K above 80 °C (docs/trade.md 4).
  * Example: 90 °C → 0.5; 75 °C → 1. Valid for any finite temperature; below 80 °C it is 1.
  */
 export function oilLifeFactor({ oilTempC }: { oilTempC: number }): number {

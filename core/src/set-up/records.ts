@@ -1,7 +1,7 @@
 import type { SumpKey } from '../journal/index.js';
 import type { PumpKind, PresetId, SparseLimits, JarShape, SparseOilLimits } from '../limits/index.js';
 
-/** The four kinds of customer of domain section 1, and what lies beside them. */
+/** The four kinds of customer of docs/trade.md 1, and what lies beside them. */
 export type Process = 'freezeDrying' | 'packaging' | 'composites' | 'industrial';
 export type OilBase = 'mineral' | 'synthetic' | 'ester' | 'pfpe';
 export type WaterBehaviour = 'demulsifying' | 'detergent';

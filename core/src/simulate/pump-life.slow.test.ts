@@ -47,7 +47,7 @@ test('a diligent technician carries no oil over by the limits, a neglectful one 
   expect(carriedOver(simulate(4, { neglectedLastDays: 60 }))).toBe(true);
 });
 
-// Domain section 4 asks for an honest forecast: the 10-90 % band should hold about 8 in 10 of what came.
+// docs/trade.md 4 asks for an honest forecast: the 10-90 % band should hold about 8 in 10 of what came.
 test.each([0.3, 0.6, 1])(
   'on simulated pumps with a scatter of %d the 10-90 %% band covers 70-90 %% of what came',
   (intervalCv) => {

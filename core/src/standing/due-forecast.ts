@@ -2,13 +2,13 @@ import { gammaQuantile } from '../statistics/index.js';
 import type { Measure } from '../limits/index.js';
 import type { PumpState } from '../fold/index.js';
 
-/** With fewer observed intervals the scatter is taken as that of a Poisson stream (domain section 4). */
+/** With fewer observed intervals the scatter is taken as that of a Poisson stream (docs/trade.md 4). */
 export const FEW_INTERVALS = 5;
 const DAY_MS = 86_400_000;
 
 /**
  * Days until the n-th run from now, at 10, 50 and 90 %.
- * Source: domain section 4 (renewal stream): Gamma with shape n / CV² and mean n / rate. Runs left and CV have no unit.
+ * Source: docs/trade.md 4 (renewal stream): Gamma with shape n / CV² and mean n / rate. Runs left and CV have no unit.
  * Valid for runsLeft > 0, runsPerDay > 0, cv > 0. Example: 5 runs at 0.5 a day, CV 1 → 4.87, 9.34, 15.99 days.
  * @param minDaysPerRun a run's own length: no quantile is faster than runsLeft x that
  * @throws RangeError outside that range

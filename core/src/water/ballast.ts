@@ -40,7 +40,7 @@ function pressures(t: Tolerance): { exhaust: number; oil: number; air: number } 
 
 /**
  * Water vapour that a pump on ballast can carry at its inlet, trade form: p_W = (B/S) p_n (p_s - p_a) / (p_n - p_s)
- * (domain section 5), p_s over the oil, p_a in the ballast air.
+ * (docs/trade.md 5), p_s over the oil, p_a in the ballast air.
  * @returns hPa, never below 0; Infinity where the oil's saturation pressure is above the exhaust's
  * @example waterVapourToleranceHpa({ ballastRatio: 0.1, oilTempC: 70 }) // 39.2
  */
@@ -60,7 +60,7 @@ export function molarBalanceHpa(t: Tolerance): number {
 }
 
 /**
- * Water vapour tolerance in the strict molar form (domain section 5).
+ * Water vapour tolerance in the strict molar form (docs/trade.md 5).
  * @returns hPa, never below 0
  * @example waterVapourToleranceMolarHpa({ ballastRatio: 0.1, oilTempC: 70 }) // 29.4
  */
@@ -75,7 +75,7 @@ export interface Removal extends Air {
 
 /**
  * Water that the ballast carries out of the oil with the inlet closed: n_air (p_s/(p - p_s) - p_a/(p - p_a)) M, p the
- * atmosphere (domain section 5).
+ * atmosphere (docs/trade.md 5).
  * @returns g/h; below 0 the ballast adds water; Infinity at or above 100 °C
  * @example ballastRemovalGPerH({ ballastFlowM3h: 0.6, oilTempC: 70 }) // 192 at most
  */

@@ -14,7 +14,7 @@ export const READING_SD_ML = 2;
 /** Microlitres that so much water takes in a jar. */
 export const waterUlOfG = (g: number): number => Math.round((g / WATER_G_PER_ML) * 1000);
 
-/** What is assumed where nothing else is known (domain section 5). */
+/** What is assumed where nothing else is known (docs/trade.md 5). */
 export const WATER_DEFAULTS = {
   /** Pressure at which the exhaust valve opens. */
   exhaustPressureHpa: 1333,

@@ -18,7 +18,7 @@ export interface Cycles {
 
 /**
  * What the cycles of a packaging machine bring to the pump: chamber volume x vapour density, and what flashes off a wet
- * product (domain section 5; ideal gas).
+ * product (docs/trade.md 5; ideal gas).
  * @returns water in g, by where it comes from, and dry air in mol
  * @throws RangeError for negative counts or volumes, or a humidity outside 0 to 1
  * @example cycleWater({ cycles: 2000, chamberVolumeL: 50, productTempC: 20, humidity: 1 }).chamberG // 1728

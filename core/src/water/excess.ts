@@ -22,7 +22,7 @@ export type ExcessHint =
   /** More at once than vapour brings in a run. */
   | { readonly code: 'liquid' };
 
-/** A leak that explains less than half of the pressure reached is none (domain section 7). */
+/** A leak that explains less than half of the pressure reached is none (docs/trade.md 7). */
 const EXPLAINS_AT_LEAST = 0.5;
 const WARMEST_K = 30;
 /** A run that was as wet as this at once took in water, not vapour. */

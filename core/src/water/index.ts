@@ -7,7 +7,7 @@ export {
   waterVapourToleranceHpa,
   waterVapourToleranceMolarHpa,
 } from './ballast.js';
-export { WATER_DEFAULTS, WATER_G_PER_ML, waterUlOfG } from './constants.js';
+export { READING_SD_ML, WATER_DEFAULTS, WATER_G_PER_ML, waterUlOfG } from './constants.js';
 export { cycleWater } from './cycle-water.js';
 export { type ExcessHint, excessHints } from './excess.js';
 export { fitTrapEfficiency, type TrapFit, type WaterSegment } from './fit-trap-efficiency.js';

@@ -36,7 +36,7 @@ export type RunWater =
 const PURGE_HOURS = 0.5;
 /** More than any run brings: oil that boils water off has no end, but JSON has no infinity. */
 const NO_END_G = 1e9;
-/** Ballast flow of a pump whose record does not say it, as a share of its speed: common on small pumps (domain section 2). */
+/** Ballast flow of a pump whose record does not say it, as a share of its speed: common on small pumps (docs/trade.md 2). */
 const USUAL_BALLAST_SHARE = 0.1;
 /** Air that a packing chamber holds over a cool, wet product. */
 const PRODUCT_AIR = { tempC: 15, humidity: 1 } as const;
@@ -112,7 +112,7 @@ export function leftWithTrapG(water: Extract<RunWater, { ok: true }>, timesAsGoo
 }
 
 /**
- * Water that one run brings, and what of it is expected to stay in the oil (domain section 5): taken in past the trap or with
+ * Water that one run brings, and what of it is expected to stay in the oil (docs/trade.md 5): taken in past the trap or with
  * the cycles, with ballast and chamber air; carried out again by the dry air that passes warm oil.
  * Runs on equipment with neither a cold trap nor counted cycles have no source that can be reckoned.
  */

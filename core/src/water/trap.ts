@@ -67,7 +67,7 @@ export interface TrapCarryover {
 }
 
 /**
- * Water that the pump takes in past a cold trap: m = p_ice(T_trap) S t M / (R T_gas) / efficiency (domain section 5; ideal gas).
+ * Water that the pump takes in past a cold trap: m = p_ice(T_trap) S t M / (R T_gas) / efficiency (docs/trade.md 5; ideal gas).
  * @returns g
  * @throws RangeError for a negative speed or time, or an efficiency outside 0 (excluded) to 1
  * @example trapCarryoverG({ trapTempC: -40, pumpingSpeedM3h: 6, hours: 30 }) // 17.1
@@ -93,7 +93,7 @@ const SECONDS_PER_H = 3600;
 
 /**
  * How large a leak of room air explains an amount of water, and what pressure Q/S it would hold: this excludes most leaks at
- * once (domain section 5).
+ * once (docs/trade.md 5).
  * @param humidWaterPa water's part in the pressure of the room's air
  * @example leakToExplain({ waterG: 17, hours: 30, pumpingSpeedM3h: 6, humidWaterPa: 1170 }) // about 18 hPa L/s, 11 hPa
  */

@@ -58,7 +58,7 @@ function efficiencies(fit: TrapFit | null, setUp: number | null) {
 }
 
 /**
- * Water found on a charge against what its runs should have left (domain sections 5 and 6): found is all that was bled or
+ * Water found on a charge against what its runs should have left (docs/trade.md 5 and 6): found is all that was bled or
  * sampled, free water, and half the cream.
  * @param setUpEfficiency what the set-up says of this trap; null where it says nothing
  */

@@ -19,7 +19,7 @@ export interface TakenIn {
 
 /**
  * Water that stays in the oil of all that is taken in: max(0.05 n_process, n_w - η n_air x/(1 - x)), x = p_s(T_oil)/p_n
- * (domain section 5).
+ * (docs/trade.md 5).
  * @returns g
  * @throws RangeError for negative amounts or an efficiency outside 0 to 1
  * @example waterLeftInOilG({ processWaterG: 17.1, airWaterG: 0, dryAirMol: 2, oilTempC: 60 }) // 13.9

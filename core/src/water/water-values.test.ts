@@ -41,7 +41,7 @@ test.each(CASES)('$name of $input is $expected', ({ of, input, expected }) => {
   else expect(Math.abs(value / expected - 1)).toBeLessThan(reference.relTol);
 });
 
-// The trade's own figures, domain section 5.
+// The trade's own figures, docs/trade.md 5.
 test('a trap 5 K warmer nearly doubles what passes', () => {
   const at = (trapTempC: number) => trapCarryoverG({ trapTempC, pumpingSpeedM3h: 6, hours: 30 });
   expect(at(-35) / at(-40)).toBeGreaterThan(1.7);

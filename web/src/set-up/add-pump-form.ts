@@ -36,7 +36,7 @@ export interface AddPumpValues extends TakeOverValues {
   preset: string;
 }
 
-/** What a plain run lasts, and which school fits, until somebody says otherwise. Domain sections 1 and 4. */
+/** What a plain run lasts, and which school fits, until somebody says otherwise. docs/trade.md 1 and 4. */
 export const BY_PROCESS: Readonly<
   Record<Process, { hours: number; preset: string; coldTrap: boolean; cyclesPerRun?: number }>
 > = {
