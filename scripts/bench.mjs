@@ -1,3 +1,4 @@
+// One measurement after another in the order in which they are printed: longer than other files.
 // npm run bench: ratios measured in one run decide; absolute times are printed beside their targets.
 import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';

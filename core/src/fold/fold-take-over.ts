@@ -1,7 +1,8 @@
 import { localDay, type TakeOverBody } from '../journal/index.js';
 import type { Finding } from '../oil/index.js';
 import { originOf, type Context } from './fold-context.js';
-import { newCharge, type PumpState, type Since } from './state.js';
+import { newCharge } from './first-state.js';
+import type { PumpState, Since } from './state.js';
 
 /** The record begins here: each sump's charge counts from its last change, with the runs that are known of since then. */
 export function foldTakeOver(state: PumpState, context: Context, body: TakeOverBody): PumpState {

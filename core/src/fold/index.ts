@@ -1,4 +1,5 @@
 export { oilChangeDue } from './carry-over.js';
+export { initialState, startState } from './first-state.js';
 export { labReading } from './fold-lab.js';
 export { holdsDenserOil, lookInContext, productIn } from './judge-look.js';
 export { isRunningIn, limitsOf, sinceOf, usedSince } from './limit-use.js';
@@ -10,7 +11,6 @@ export {
   type Charge,
   type Counts,
   FOLD_VERSION,
-  initialState,
   type JarSeen,
   type LastRun,
   MAX_BARS,
@@ -20,7 +20,6 @@ export {
   type RulerBar,
   type SampleDrawn,
   type Since,
-  startState,
   type SumpState,
 } from './state.js';
 export { step } from './step.js';

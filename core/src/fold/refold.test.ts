@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { at, bookOf, changeAt, entryAt, lookAt, runAt } from '../testing/small-yard.js';
 import { compareOrder, effectiveEntries, type Correction, type Entry, type JournalEntry } from '../journal/index.js';
 import { CHECKPOINT_EVERY, rebuild, refold } from './refold.js';
-import { initialState, MAX_BARS } from './state.js';
+import { initialState } from './first-state.js';
+import { MAX_BARS } from './state.js';
 
 const book = bookOf();
 const fold = (entries: Entry[]) => refold({ from: initialState('p1'), entries: [...entries].sort(compareOrder), book });

@@ -1,6 +1,7 @@
 import { compareOrder, type Entry, type OrderKey } from '../journal/index.js';
 import type { SetUpBook } from '../set-up/index.js';
-import { initialState, type PumpState } from './state.js';
+import { initialState } from './first-state.js';
+import type { PumpState } from './state.js';
 import { step } from './step.js';
 
 /** A checkpoint is kept at least after so many entries. */

@@ -1,15 +1,4 @@
-import {
-  type BallastUse,
-  type Clarity,
-  type LabReading,
-  type Level,
-  type LookSource,
-  type OrderKey,
-  type SumpKey,
-  type YesNo,
-  localDay,
-} from '../journal/index.js';
-import type { PumpSetUp } from '../set-up/index.js';
+import type { BallastUse, Clarity, LabReading, Level, LookSource, OrderKey, SumpKey, YesNo } from '../journal/index.js';
 import type { Finding, GoneCharge } from '../oil/index.js';
 import type { Load } from './run-weight.js';
 import type { TaskId } from '../limits/index.js';
@@ -228,77 +217,4 @@ export interface PumpState {
   readonly overhaul: { readonly at: string; readonly minutes: number } | null;
   /** Null: no case, or the last one held. */
   readonly case: CaseState | null;
-}
-
-export const NO_COUNTS: Counts = { runs: 0, weightMilli: 0, minutes: 0, unloggedMinutes: 0, changes: 0 };
-
-export function newCharge(input: {
-  number: number;
-  since: Since;
-  productId: string | null;
-  filledUl: number | null;
-  levelKnown?: boolean;
-  gone?: GoneCharge | null;
-}): Charge {
-  return {
-    ...input,
-    startColour: null,
-    bledWaterUl: 0,
-    toppedUpUl: 0,
-    carriedOverRuns: 0,
-    answeredWaterUl: 0,
-    sampledWaterUl: 0,
-    expectedWaterUl: 0,
-    answeredExpectedUl: 0,
-    unreckonedRuns: 0,
-    bledSinceWaterSeen: false,
-    purgedSinceSeen: false,
-    unreadBleedUl: null,
-    levelKnown: input.levelKnown ?? false,
-    gone: input.gone ?? null,
-  };
-}
-
-/** State before the first entry: counts start where the pump's set-up starts to count. */
-export function initialState(pumpId: string): PumpState {
-  return {
-    foldVersion: FOLD_VERSION,
-    pumpId,
-    entries: 0,
-    last: null,
-    totals: NO_COUNTS,
-    tasks: {},
-    start: null,
-    sumps: [],
-    bars: [],
-    collapsed: { runs: 0, weightMilli: 0, minutes: 0 },
-    recentRuns: [],
-    jars: [],
-    lastRun: null,
-    best: [],
-    running: [],
-    meter: null,
-    samples: [],
-    ironRates: [],
-    overhaul: null,
-    case: null,
-  };
-}
-
-/** The state with its sumps and its start in place, from the first entry on. */
-export function startState(state: PumpState, input: { at: string; zone: string; setUp: PumpSetUp }): PumpState {
-  if (state.start) return state;
-  const start: Since = {
-    at: input.at,
-    day: localDay(input),
-    entryId: null,
-    counts: NO_COUNTS,
-  };
-  const productId = input.setUp.pump.oilProductId ?? null;
-  const sumps = input.setUp.model.sumps.map(({ key }) => ({
-    key,
-    charge: newCharge({ number: 0, since: start, productId, filledUl: null }),
-    findings: [],
-  }));
-  return { ...state, start, sumps };
 }

@@ -9,7 +9,8 @@ import { foldMeter } from './fold-meter.js';
 import { foldOpenRun, foldRun } from './fold-run.js';
 import { foldTakeOver } from './fold-take-over.js';
 import { chargeAfterBleed, expectedMl, judgeLook, withFinding } from './judge-look.js';
-import { KEPT, newCharge, startState, type Charge, type JarSeen, type PumpState, type SumpState } from './state.js';
+import { KEPT, type Charge, type JarSeen, type PumpState, type SumpState } from './state.js';
+import { newCharge, startState } from './first-state.js';
 import type { TaskId } from '../limits/index.js';
 
 /**

@@ -1,7 +1,7 @@
 import type { Entry, MeterBody, TakeOverBody } from '../journal/index.js';
 import { at, bookOf, changeAt, entryAt, lookAt, runAt, type YardOptions } from '../testing/small-yard.js';
 import { rebuild } from './refold.js';
-import { initialState } from './state.js';
+import { initialState } from './first-state.js';
 import { overlongRuns, standingAt } from '../standing/standing.js';
 
 const takeOver = (hours: number, body: TakeOverBody, more?: { pumpId: string }): Entry =>

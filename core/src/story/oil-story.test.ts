@@ -2,7 +2,7 @@ import { bookOf, changeAt, entryAt, lookAt, runAt } from '../testing/small-yard.
 import type { Entry } from '../journal/index.js';
 import { chargeTrends, oilStory } from './oil-story.js';
 import { refold } from '../fold/refold.js';
-import { initialState } from '../fold/state.js';
+import { initialState } from '../fold/first-state.js';
 
 const story = (entries: Entry[]) => oilStory({ pumpId: 'p1', entries, book: bookOf() });
 

@@ -1233,13 +1233,13 @@ export type HouseSetUp = {
   person: {
     [key: string]: Person;
   };
-  /** Jars of one's own, beside those of the library. */
   jarShape: {
     [key: string]: JarShape;
   };
   houseRules: {
     [key: string]: HouseRules;
   };
+  [key: string]: object;
 };
 export type PumpSetUp = {
   pumpId: string;

@@ -1,5 +1,5 @@
 import { Dialog } from 'radix-ui';
-import { useSetUpQuery } from '../api/yard-api.js';
+import { useAboutQuery, useSetUpQuery } from '../api/yard-api.js';
 import { Chips } from '../ui/chips.js';
 import { PRESSURE_UNITS, prefsSlice, TEMPERATURE_UNITS, VOLUME_UNITS, type Prefs } from '../device/prefs-slice.js';
 import { useAppDispatch, useAppSelector } from '../device/store.js';
@@ -40,6 +40,7 @@ function Who({ value, onChange }: { value: string | null; onChange: (who: string
 
 /** Who writes here, and what this person picked, kept on this device and used everywhere at once. */
 export default function PrefsDialog() {
+  const { data: about } = useAboutQuery();
   const prefs = useAppSelector((s) => s.prefs);
   const dispatch = useAppDispatch();
   const choose = (chosen: Partial<Prefs>) => dispatch(prefsSlice.actions.chosen(chosen));
@@ -72,6 +73,7 @@ export default function PrefsDialog() {
         value={prefs.letters ? 'on' : 'off'}
         onChange={(letters) => choose({ letters: letters === 'on' })}
       />
+      {about && <p className="text-[14px] text-ink-2">Winter Jar {about.version}</p>}
     </div>
   );
 }

@@ -1,11 +1,12 @@
 import { checkEntry, type EntryHistory, type FieldIssue, type PumpPage, type Question } from '@winter-jar/contracts';
 import type { Entry, EntryKind, JournalEntry, Subject } from '@winter-jar/core';
-import { useMemo, useRef, useState } from 'react';
+import { useRef, useState } from 'react';
 import type { FieldValues } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import { v7 as newId } from 'uuid';
 import { useEntryQuery } from '../api/yard-api.js';
 import { useAppDispatch } from '../device/store.js';
+import { useKept } from '../device/use-kept.js';
 import { toastsSlice, type Undoable } from '../device/toasts-slice.js';
 import { useDraftedForm, type DraftedForm } from '../forms/use-drafted-form.js';
 import type { Said } from './entry-said.js';
@@ -81,8 +82,6 @@ export function useEntryForm<K extends EntryKind, V extends FieldValues>(spec: E
   /** When the same fields are sent again (a lost answer, a question said yes to), "now" is still the first time. */
   const firstSent = useRef<{ fields: string; happenedAt: string } | null>(null);
 
-  const said = useMemo(() => (ready ? spec.read(values) : null), [ready, values, spec]);
-
   function entriesOf(answer: Extract<Said<K>, { ok: true }>, acknowledged: readonly string[]): JournalEntry[] {
     const recordedAt = new Date().toISOString();
     const every = { ...shared, actId, zone: page.row.zone, recordedAt, acknowledged };
@@ -133,8 +132,11 @@ export function useEntryForm<K extends EntryKind, V extends FieldValues>(spec: E
   }
   const mainOf = (entries: readonly JournalEntry[]) => entries.find((e) => e.id === id);
 
-  const key = JSON.stringify(values);
-  const pending = said?.ok ? pendingOf(said) : null;
+  // "Now" moves on, but the same fields that say the same on the same page mean the same: the fold beneath the verdict runs once.
+  const said = ready ? spec.read(values) : null;
+  const meant = said?.ok ? { ...said, happenedAt: null } : null;
+  const key = JSON.stringify([values, meant, page.standing.at, correctId, counts?.id ?? null, shared]);
+  const pending = useKept(key, () => (said?.ok ? pendingOf(said) : null));
 
   function pendingOf(answer: Extract<Said<K>, { ok: true }>): Pending | null {
     const makeEntries = () => entriesOf(answer, []);

@@ -161,9 +161,9 @@ function hoursWords({ state, standing }: Page): string {
 function PumpLinks({ row }: { row: Page['row'] }) {
   return (
     <p className="no-print -ml-2 flex flex-wrap gap-x-2">
-      {actionsOffered(row, 'link').map(({ id, words }) => (
+      {actionsOffered(row, 'link').map(({ id, words, short = words }) => (
         <LinkButton key={id} look="plain" to={actionPath(row.pumpId, { action: id })} className="!px-2 !text-[14px]">
-          {words}
+          {short}
         </LinkButton>
       ))}
       <LinkButton look="plain" to={`/set-up/pump/${row.pumpId}`} className="!px-2 !text-[14px]">

@@ -25,14 +25,14 @@ export function Actions({ row }: { row: RoundRow }) {
       >
         {words}
       </LinkButton>
-      {others.map(({ id, words: said, letter }, i) => (
+      {others.map(({ id, words: said, short = said, letter }, i) => (
         <LinkButton
           key={id}
           to={actionPath(row.pumpId, { action: id })}
           letter={letter}
           className={`min-h-11 ${i === others.length - 1 && i % 2 === 0 ? 'col-span-2' : ''}`}
         >
-          {said}
+          {short}
         </LinkButton>
       ))}
     </div>

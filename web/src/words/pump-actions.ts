@@ -8,6 +8,8 @@ export interface PumpAction {
   /** Its page, beneath the pump's own address. */
   readonly path: string;
   readonly words: string;
+  /** On a button of half a column, or in a line of links. */
+  readonly short?: string;
   readonly kinds: readonly PumpKind[];
   readonly offered: readonly Offered[];
   /** Key on the Round and on the pump's page. */
@@ -43,6 +45,7 @@ export const PUMP_ACTIONS = {
   bleed: {
     path: 'bleed',
     words: 'Bleed settled water',
+    short: 'Bleed',
     kinds: VANE,
     offered: EVERYWHERE,
     letter: 'B',
@@ -63,6 +66,7 @@ export const PUMP_ACTIONS = {
   labSample: {
     path: 'lab-sample',
     words: 'Draw a lab sample',
+    short: 'Lab sample',
     kinds: OILED,
     offered: ['link', 'search'],
     entry: 'labSample',
@@ -71,13 +75,21 @@ export const PUMP_ACTIONS = {
   labReport: {
     path: 'lab-report',
     words: 'Enter a lab report',
+    short: 'Lab report',
     kinds: OILED,
     offered: ['link', 'search'],
     entry: 'labResult',
   },
   findCause: { path: 'what-is-wrong', words: 'Find the cause', kinds: VANE, offered: EVERYWHERE, letter: 'D' },
   leakHunt: { path: 'leak-hunt', words: 'Hunt a leak', kinds: VANE, offered: ['search'] },
-  meter: { path: 'meter', words: 'Read the hour meter', kinds: ALL, offered: ['link', 'search'], entry: 'meter' },
+  meter: {
+    path: 'meter',
+    words: 'Read the hour meter',
+    short: 'Hour meter',
+    kinds: ALL,
+    offered: ['link', 'search'],
+    entry: 'meter',
+  },
   done: { path: 'done', words: 'Task done', kinds: ALL, offered: ['search'], entry: 'done' },
   label: { path: 'label', words: 'Cart label', kinds: ALL, offered: ['link', 'search'] },
   takeOver: { path: 'take-over', words: 'Take it over', kinds: ALL, offered: [], entry: 'takeOver' },
