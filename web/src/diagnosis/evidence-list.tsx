@@ -3,15 +3,8 @@ import { Link } from 'react-router';
 import { dayWords } from '../words/dates.js';
 import type { Words } from '../words/words.js';
 import { LinkButton } from '../ui/button.js';
-import {
-  checkOf,
-  findingName,
-  foundWords,
-  FULL_FROM,
-  isLinked,
-  sourceWords,
-  stateName,
-} from '../words/diagnosis-words.js';
+import { kindAsSource } from '../words/kind-words.js';
+import { checkOf, findingName, foundWords, FULL_FROM, isLinked, stateName } from '../words/diagnosis-words.js';
 import type { DiagnosisProps } from './diagnosis-props.js';
 
 /** Shown as open questions: what the first tests would settle. */
@@ -114,10 +107,10 @@ function Known({ one, pumpId, words }: { one: EvidenceLine; pumpId: string; word
             to={one.kind === 'setUp' ? `/set-up/site/${one.entryId}` : `/pumps/${pumpId}/entries/${one.entryId}`}
             className="text-ink-2"
           >
-            {sourceWords(one.kind)}, {dayWords(one.at, words.zone, words.now)}
+            {kindAsSource(one.kind)}, {dayWords(one.at, words.zone, words.now)}
           </Link>
           {one.before &&
-            ` · ${sourceWords(one.before.kind).toLowerCase()} of ${dayWords(one.before.at, words.zone, words.now)} said: ${stateName(one.id, one.before.state)}`}
+            ` · ${kindAsSource(one.before.kind).toLowerCase()} of ${dayWords(one.before.at, words.zone, words.now)} said: ${stateName(one.id, one.before.state)}`}
         </span>
       </span>
       <Link

@@ -5,7 +5,6 @@ import {
   LEAK_STEPS,
   type Cause,
   type Check,
-  type EntryKind,
   type FindingId,
   type TestBody,
 } from '@winter-jar/core';
@@ -95,27 +94,6 @@ export function shareWords(share: number): string {
 /** A rate per run: small ones with one more digit. */
 export const rateWords = (rate: number): string =>
   `${(rate * 100).toLocaleString('en-GB', { maximumFractionDigits: rate < 0.1 ? 1 : 0 })}\u00a0%`;
-
-/** What an entry of a kind is called as a source of evidence. */
-const SOURCE_WORDS: Readonly<Record<EntryKind | 'setUp', string>> = {
-  setUp: 'Time of year at this site',
-  run: 'Run log',
-  look: 'Look at the oil',
-  bleed: 'Bleed',
-  topUp: 'Top-up',
-  change: 'Oil change',
-  done: 'Service',
-  labSample: 'Lab sample',
-  labResult: 'Lab report',
-  meter: 'Hour meter',
-  takeOver: 'Take-over',
-  test: 'Seen or tested',
-  caseOpened: 'Case',
-  caseClosed: 'Case',
-  caseChecked: 'Case',
-  note: 'Note',
-};
-export const sourceWords = (kind: EntryKind | 'setUp'): string => SOURCE_WORDS[kind];
 
 /** How sure somebody is, as they say it; each with the certainty that it counts for. */
 export const SURENESS = [

@@ -1,28 +1,10 @@
-import type { Entry, EntryKind, HouseSetUp, TaskId } from '@winter-jar/core';
+import type { Entry, HouseSetUp, TaskId } from '@winter-jar/core';
 import { dayWords } from './dates.js';
 import { TASK_WORDS } from './messages.js';
 import type { Words } from './words.js';
 import { causeName, testWords } from './diagnosis-words.js';
 import { figuresWords } from './lab-words.js';
 import { CLARITY_WORDS, FOAM_WORDS, PARTICLE_KIND_WORDS, SMELL_WORDS, SOURCE_WORDS } from './look-words.js';
-
-export const KIND_WORDS: Readonly<Record<EntryKind, string>> = {
-  run: 'Run',
-  look: 'Look',
-  bleed: 'Bleed',
-  topUp: 'Top-up',
-  change: 'Oil change',
-  done: 'Done',
-  labSample: 'Lab sample',
-  labResult: 'Lab report',
-  meter: 'Hour meter',
-  takeOver: 'Take-over',
-  test: 'Test',
-  caseOpened: 'Case opened',
-  caseClosed: 'Case closed',
-  caseChecked: 'Remedy checked',
-  note: 'Note',
-};
 
 export const LEVEL_WORDS = {
   none: 'no oil in the glass',
