@@ -1,4 +1,28 @@
-import type { ChangeKind } from '@winter-jar/contracts';
+import type {
+  About,
+  CaseAnswer,
+  ChangeKind,
+  DemoYardOpened,
+  DiagnosisAnswer,
+  EntriesEffect,
+  EntryHistory,
+  JournalFileResult,
+  JournalPage,
+  LogImportAnswer,
+  OilStory,
+  PumpPage,
+  RecordHistory,
+  RestoreCheck,
+  RestoreResult,
+  RoundAnswer,
+  SetUpAnswer,
+  SetUpEffect,
+  SetUpFilePreview,
+  SetUpFileResult,
+  SuspectsAnswer,
+  WaterAnswer,
+} from '@winter-jar/contracts';
+import type { DefinitionsFromApi, OverrideResultType, TagTypesFromApi } from '@reduxjs/toolkit/query/react';
 import { TAG_TYPES } from './base-api.js';
 import { generatedApi, type EntriesPost } from './generated.js';
 import { ownChanges } from './own-changes.js';
@@ -25,8 +49,37 @@ function pumpsOf({ entries }: EntriesPost): string[] {
   return [...new Set(subjects.flatMap((s) => (s.type === 'pump' ? [s.id] : [])))];
 }
 
+/** What endpoints answer, by the types of contracts: those that are generated say the same, less exactly. */
+interface Answers {
+  about: About;
+  round: RoundAnswer;
+  pump: PumpPage;
+  journal: JournalPage;
+  oilStory: OilStory;
+  water: WaterAnswer;
+  diagnosis: DiagnosisAnswer;
+  caseInFull: CaseAnswer;
+  suspects: SuspectsAnswer;
+  entry: EntryHistory;
+  setUp: SetUpAnswer;
+  record: RecordHistory;
+  previewEntries: EntriesEffect;
+  previewSetUp: SetUpEffect;
+  previewSetUpFile: SetUpFilePreview;
+  importSetUpFile: SetUpFileResult;
+  checkBackup: RestoreCheck;
+  restore: RestoreResult;
+  importJournal: JournalFileResult;
+  openDemoYard: DemoYardOpened;
+  logImport: LogImportAnswer;
+}
+type Generated = DefinitionsFromApi<typeof generatedApi>;
+type Definitions = {
+  [E in keyof Generated]: E extends keyof Answers ? OverrideResultType<Generated[E], Answers[E]> : Generated[E];
+};
+
 /** The generated endpoints with what each was read of, and what goes stale after a write. */
-export const yardApi = generatedApi.enhanceEndpoints({
+export const yardApi = generatedApi.enhanceEndpoints<TagTypesFromApi<typeof generatedApi>, Definitions>({
   endpoints: {
     about: { providesTags: ['About'] },
     round: { providesTags: ['Round'] },

@@ -62,7 +62,7 @@ function Restore({ now }: { now: string }) {
     setTrouble(null);
     const answer = await askCheck(file as never);
     if (!answer.data) return setTrouble(UNREACHABLE);
-    const found = answer.data as unknown as RestoreCheck;
+    const found = answer.data;
     if (found.issue) setTrouble(`${file.name} cannot be restored. ${issueWords(found.issue)} Nothing was changed.`);
     else setCheck(found);
   }
@@ -128,7 +128,7 @@ function Everything() {
     setTrouble(null);
     const answer = await askImport(file as never);
     if (!answer.data) return setTrouble(UNREACHABLE);
-    const done = answer.data as unknown as JournalFileResult;
+    const done = answer.data;
     if (!done.issue) return setResult(done);
     const where = done.line === null ? '' : `, line ${done.line}`;
     setTrouble(`${file.name}${where}: ${issueWords(done.issue)} Nothing was imported.`);

@@ -35,7 +35,7 @@ export function CaseReportPage() {
     );
   }
   if (!data) return <Loading what="the case" />;
-  const answer = data as unknown as CaseAnswer;
+  const answer = data;
   return <Report answer={answer} words={{ print, zone: answer.setUp.site.zone, now }} />;
 }
 

@@ -1,4 +1,3 @@
-import type { DiagnosisAnswer } from '@winter-jar/contracts';
 import { huntStanding, LEAK_STEPS } from '@winter-jar/core';
 import { ChevronLeft } from 'lucide-react';
 import { Link } from 'react-router';
@@ -26,7 +25,7 @@ function Hunt({ page }: EntryPageProps) {
     );
   if (!data) return <Loading what="the hunt" />;
   const hasTrap = page.setUp.equipment.coldTrap;
-  const said = (data as DiagnosisAnswer).tried.flatMap(({ body }) =>
+  const said = data.tried.flatMap(({ body }) =>
     body.leakStep ? [{ leakStep: body.leakStep, passed: body.passed === true }] : [],
   );
   const { next, failed, proven, done } = huntStanding({ said, hasTrap });

@@ -25,7 +25,7 @@ export function SuspectsPage() {
       </main>
     );
   if (!data) return <Loading what="the runs of a year" />;
-  const answer = data as unknown as SuspectsAnswer;
+  const answer = data;
   return (
     <main className="min-w-0 flex-1 px-4 pb-10 pt-4 wide:px-6">
       <PageTitle title="Suspect materials" />

@@ -1,4 +1,3 @@
-import type { DiagnosisAnswer } from '@winter-jar/contracts';
 import { ChevronLeft } from 'lucide-react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { useDiagnosisQuery } from '../api/yard-api.js';
@@ -38,7 +37,7 @@ function WhatIsWrong(props: EntryPageProps) {
       </main>
     );
   if (!data) return <Loading what="the evidence" />;
-  return <Sheets {...props} answer={data as DiagnosisAnswer} stop={stop.value} onStop={choose} />;
+  return <Sheets {...props} answer={data} stop={stop.value} onStop={choose} />;
 }
 
 function Sheets({ stop, onStop, ...props }: DiagnosisProps & { stop: Stop; onStop: (stop: Stop) => void }) {

@@ -22,7 +22,7 @@ function Fetched({ children, ...props }: EntryPageProps & { children: (props: Ca
       </Trouble>
     );
   if (!data) return <Loading what="the case" />;
-  return children({ ...props, answer: data as DiagnosisAnswer });
+  return children({ ...props, answer: data });
 }
 
 export const backTo = (pumpId: string) => ({ path: `/pumps/${pumpId}/what-is-wrong`, words: 'What is wrong?' });

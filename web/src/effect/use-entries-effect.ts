@@ -1,4 +1,4 @@
-import type { EntriesEffect, PumpEffect } from '@winter-jar/contracts';
+import type { PumpEffect } from '@winter-jar/contracts';
 import type { JournalEntry } from '@winter-jar/core';
 import { useEffect, useRef, useState } from 'react';
 import type { EntriesPost } from '../api/generated.js';
@@ -28,7 +28,7 @@ export function useEntriesEffect(
     if (!asks) return;
     const timer = setTimeout(() => {
       void ask({ entries: latest.current?.() ?? [] } as unknown as EntriesPost).then((answer) => {
-        if (answer.data) setKnown({ key, effects: (answer.data as unknown as EntriesEffect).effects });
+        if (answer.data) setKnown({ key, effects: answer.data.effects });
       });
     }, PAUSE_MS);
     return () => clearTimeout(timer);

@@ -1,4 +1,4 @@
-import { checkEntry, type EntryHistory, type FieldIssue, type PumpPage, type Question } from '@winter-jar/contracts';
+import { checkEntry, type FieldIssue, type PumpPage, type Question } from '@winter-jar/contracts';
 import type { Entry, EntryKind, JournalEntry, Subject } from '@winter-jar/core';
 import { useRef, useState } from 'react';
 import type { FieldValues } from 'react-hook-form';
@@ -92,10 +92,10 @@ export function useEntryForm<K extends EntryKind, V extends FieldValues>(spec: E
       ...(answer.equipmentId ? [{ type: 'equipment' as const, id: answer.equipmentId }] : []),
       ...(caseId ? [{ type: 'case' as const, id: caseId }] : []),
     ];
-    if (correctId && counts) {
+    if (correctId && counts && history) {
       const body = { action: 'replace', body: answer.body, happenedAt: answer.happenedAt } as const;
       const input = { actId, now: recordedAt, shared: { ...shared, acknowledged } };
-      return [{ ...correctionOf(history as EntryHistory, body, input), id }];
+      return [{ ...correctionOf(history, body, input), id }];
     }
     const main = {
       ...every,

@@ -49,7 +49,7 @@ export function useUndo(): {
 
   const historyOf = async (id: string): Promise<EntryHistory | null> => {
     const { data } = await dispatch(yardApi.endpoints.entry.initiate(id, { forceRefetch: true, subscribe: false }));
-    return (data as EntryHistory | undefined) ?? null;
+    return data ?? null;
   };
 
   /** What takes a whole deed back; none when a part of it could not be fetched. */

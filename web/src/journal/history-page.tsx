@@ -38,7 +38,7 @@ function Fetched({ page, words }: EntryPageProps) {
       </Trouble>
     );
   if (!data) return <Loading what="the entry" />;
-  return <History history={data as EntryHistory} page={page} words={words} />;
+  return <History history={data} page={page} words={words} />;
 }
 
 /** An entry with everything ever said about it; any of it can count again. */

@@ -1,4 +1,4 @@
-import type { OilStory, PumpPage } from '@winter-jar/contracts';
+import type { PumpPage } from '@winter-jar/contracts';
 import type { JarSeen, StoryPoint } from '@winter-jar/core';
 import { useState } from 'react';
 import { useOilStoryQuery } from '../api/yard-api.js';
@@ -24,7 +24,7 @@ export function sameMoment(points: readonly StoryPoint[], weightMilli: number): 
 /** Hold the jar beside the unused oil, the last jars of this charge, and the same moment of earlier charges. */
 export function BesideOthers({ page, words }: { page: PumpPage; words: Words }) {
   const { data } = useOilStoryQuery(page.row.pumpId);
-  const story = data as OilStory | undefined;
+  const story = data;
   if (!story) return null;
   const present = story.charges.at(-1);
   const charge = page.state.sumps.find((s) => s.key === 'oil')?.charge;

@@ -30,7 +30,7 @@ const drawn = (charge: Charge, valueOf: ValueOf): Drawn[] =>
 export function ChargeStory({ page, words }: { page: PumpPage; words: Words }) {
   const { data, isError } = useOilStoryQuery(page.row.pumpId);
   const unit = useUnits().volume;
-  const story = data as OilStory | undefined;
+  const story = data;
   if (isError)
     return <p className="text-[15px] text-ink-2">The story could not be fetched: the server does not answer.</p>;
   if (!story) return <p className="text-[15px] text-ink-2">Fetching the story …</p>;

@@ -1,4 +1,3 @@
-import type { DemoYardOpened } from '@winter-jar/contracts';
 import { useState } from 'react';
 import { useAboutQuery, useOpenDemoYardMutation } from '../api/yard-api.js';
 import { PageTitle } from '../ui/page-title.js';
@@ -15,7 +14,7 @@ export function FirstScreen() {
     setFailed(false);
     const answer = await open();
     const { protocol, hostname } = window.location;
-    if (answer.data) setYard(`${protocol}//${hostname}:${(answer.data as DemoYardOpened).port}/`);
+    if (answer.data) setYard(`${protocol}//${hostname}:${answer.data.port}/`);
     else setFailed(true);
   }
   return (

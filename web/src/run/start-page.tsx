@@ -1,4 +1,4 @@
-import type { RoundRow, SetUpAnswer } from '@winter-jar/contracts';
+import type { RoundRow } from '@winter-jar/contracts';
 import type { Entry, HouseSetUp } from '@winter-jar/core';
 import { Check } from 'lucide-react';
 import { useState } from 'react';
@@ -33,7 +33,7 @@ export function StartPage() {
   if (!round || !setUp) return <Loading what="the pumps" />;
   if (round.rows.length === 0)
     return <Empty title="No pump yet">Add the first pump, then its runs can be started here.</Empty>;
-  return <Start rows={round.rows} house={(setUp as SetUpAnswer).house} />;
+  return <Start rows={round.rows} house={setUp.house} />;
 }
 
 function Start({ rows, house }: { rows: readonly RoundRow[]; house: HouseSetUp }) {

@@ -22,7 +22,6 @@ import { SelectField } from '../ui/select-field.js';
 import { addPumpDefaults, BY_PROCESS, NEW, readAddPump, usualAt, type AddPumpValues } from './add-pump-form.js';
 import { recordName } from './record-words.js';
 import { useWriteSetUp } from './use-write-set-up.js';
-import type { SetUpAnswer } from '@winter-jar/contracts';
 import { PRESETS, type HouseSetUp, type PresetId, type SetUpKind } from '@winter-jar/core';
 import { ChevronLeft } from 'lucide-react';
 import { useRef, useState } from 'react';
@@ -44,7 +43,7 @@ export function AddPumpPage() {
       </Trouble>
     );
   if (!data) return <Loading what="the set-up" />;
-  return <AddPump house={(data as SetUpAnswer).house} />;
+  return <AddPump house={data.house} />;
 }
 
 /** A pump in under two minutes: one page, and nothing asked that can wait. */

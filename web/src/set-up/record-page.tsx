@@ -43,14 +43,14 @@ export function RecordPage() {
       </Trouble>
     );
   if (!setUp.data || (!isNew && !record.data)) return <Loading what="the set-up" />;
-  const answer = setUp.data as SetUpAnswer;
+  const answer = setUp.data;
   return (
     <RecordEditor
       key={`${kind}/${recordId}`}
       kind={known}
       setUp={answer}
       onConflict={() => void setUp.refetch()}
-      history={isNew ? null : (record.data as unknown as RecordHistory)}
+      history={isNew ? null : (record.data ?? null)}
     />
   );
 }

@@ -31,7 +31,7 @@ export function SetUpFilePage() {
     },
     ask: async (content) => (await askPreview(content)).data ?? null,
     put: async (content, conflicting) => {
-      const done = (await askImport({ conflicting, setUpFile: content })).data as SetUpFileResult | undefined;
+      const done = (await askImport({ conflicting, setUpFile: content })).data;
       if (!done) return null;
       if (done.fileIssue) return { ok: false, words: `${issueWords(done.fileIssue)} Nothing was imported.` };
       return { ok: true, content: done };

@@ -1,4 +1,3 @@
-import type { SetUpAnswer } from '@winter-jar/contracts';
 import { MATERIAL_LIBRARY, SET_UP_KINDS, type HouseSetUp, type SetUpKind } from '@winter-jar/core';
 import { Archive, FileJson, ListOrdered, Plus, QrCode, Smartphone } from 'lucide-react';
 import { useState } from 'react';
@@ -38,7 +37,7 @@ export function SetUpPage() {
       </Trouble>
     );
   if (!data) return <Loading what="the set-up" />;
-  const { house } = data as SetUpAnswer;
+  const { house } = data;
   return (
     <div className="flex flex-1 flex-col wide:flex-row">
       <PageTitle title={`Set-up · ${RECORD_KIND_WORDS[known].many}`} />

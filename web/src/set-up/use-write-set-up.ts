@@ -1,4 +1,4 @@
-import type { ApiProblem, FieldIssue, PumpEffect, SetUpEffect } from '@winter-jar/contracts';
+import type { ApiProblem, FieldIssue, PumpEffect } from '@winter-jar/contracts';
 import type { SetUpVersion } from '@winter-jar/core';
 import type { SetUpPost } from '../api/generated.js';
 import { usePostSetUpMutation, usePreviewSetUpMutation } from '../api/yard-api.js';
@@ -35,7 +35,7 @@ export function useWriteSetUp() {
   ): Promise<{ kind: 'effects'; effects: readonly PumpEffect[] } | Exclude<SetUpResult, { kind: 'written' }>> {
     const answer = await ask(asPost(versions));
     if ('error' in answer) return failure(answer.error);
-    const effect = answer.data as unknown as SetUpEffect;
+    const effect = answer.data;
     return effect.issues.length > 0
       ? { kind: 'refused', issues: effect.issues }
       : { kind: 'effects', effects: effect.effects };

@@ -1,4 +1,4 @@
-import type { PumpPage, WaterAnswer } from '@winter-jar/contracts';
+import type { PumpPage } from '@winter-jar/contracts';
 import type { WaterStory } from '@winter-jar/core';
 import { Link } from 'react-router';
 import { useWaterQuery } from '../api/yard-api.js';
@@ -15,7 +15,7 @@ export function WaterSection({ page, words }: { page: PumpPage; words: Words }) 
   if (isError)
     return <p className="text-[15px] text-ink-2">The water could not be fetched: the server does not answer.</p>;
   if (!data) return <p className="text-[15px] text-ink-2">Reckoning …</p>;
-  const { story } = data as WaterAnswer;
+  const { story } = data;
   if (!story) return null;
   return (
     <div className="flex flex-col gap-4">
