@@ -51,7 +51,7 @@ const OWN_SCREENS: Readonly<Partial<Record<CheckId, { readonly path: string; rea
 function WithCase(props: EntryPageProps) {
   const { data, isError } = useDiagnosisQuery({ pumpId: props.page.row.pumpId });
   if (!data && !isError) return <Loading what="the case" />;
-  return <Test {...props} answer={(data as DiagnosisAnswer | undefined) ?? null} />;
+  return <Test {...props} answer={data ?? null} />;
 }
 
 function Test({ answer, ...props }: EntryPageProps & { answer: DiagnosisAnswer | null }) {
