@@ -4,7 +4,17 @@ import type { Entry, EntryBodies } from '../journal/index.js';
 import type { Finding, FindingCode } from '../oil/index.js';
 import { setUpBook, type SetUpBook, type SetUpVersion } from '../set-up/index.js';
 import { longYardEntries, longYardVersions } from '../testing/long-yard.js';
-import { at, changeAt, entryAt, lookAt, runAt, START, versionsOf, type YardOptions } from '../testing/small-yard.js';
+import {
+  at,
+  changeAt,
+  entryAt,
+  foundAt,
+  lookAt,
+  runAt,
+  START,
+  versionsOf,
+  type YardOptions,
+} from '../testing/small-yard.js';
 import { gatherEvidence } from './gather.js';
 
 type Bodies = Readonly<Record<string, object>>;
@@ -132,6 +142,15 @@ test('a jar that has not stood its time does not take back what a settled one ha
   const found = asked([changeAt(1), runAt(10, 20), settled, tooSoon], bookWith({}));
   expect(found.codes).toContain('sludge');
   expect(found.said['sludge']).toBe('yes');
+});
+
+test('who says of what stands in the verdict that it is not so has the last word among the evidence', () => {
+  const entries = [changeAt(1), runAt(10, 20), lookAt(100, { clarity: 'hazy', hoursStood: 24 })];
+  expect(asked(entries, bookWith({})).said['haze']).toBe('hazy');
+  const found = asked([...entries, foundAt(120, { haze: 'clear' })], bookWith({}));
+  expect(found.said['haze']).toBe('clear');
+  // The verdict waits for a look at the oil.
+  expect(found.codes).toContain('clarity');
 });
 
 describe('lab water in an oil denser than water, whatever its base', () => {

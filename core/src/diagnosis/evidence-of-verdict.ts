@@ -62,15 +62,16 @@ export const evidenceOfVerdict = ({ sumps }: PumpState): SaidOfFinding[] =>
   );
 
 /**
- * What stands in the verdict has been answered by nothing: no other word overrules it, such as a jar that had not stood its time, and
- * it never fades so far that it counts as not known.
+ * What stands in the verdict has been answered by nothing: no reading overrules it, such as a jar that had not stood its time, and it
+ * never fades so far that it counts as not known. Somebody who says of it that it is not so has the last word here.
  */
 export function withVerdict(known: readonly Evidence[], verdict: readonly Evidence[]): Evidence[] {
-  const standing = verdict.map((one) => {
+  const standing = verdict.flatMap((one) => {
     const said = known.find((k) => k.id === one.id);
+    if (said?.kind === 'test' && said.at > one.at) return [];
     // The look or report itself says it nearer to its words.
     const same = said?.state === one.state ? said : one;
-    return { ...same, certainty: Math.max(same.certainty, LEAST_CERTAINTY) };
+    return [{ ...same, certainty: Math.max(same.certainty, LEAST_CERTAINTY) }];
   });
   return [...known.filter((k) => !standing.some((s) => s.id === k.id)), ...standing];
 }
