@@ -5,6 +5,7 @@ export default tseslint.config(
   {
     ignores: [
       '**/dist/**',
+      'server/run/**',
       '**/node_modules/**',
       'web/src/api/generated.ts',
       'data/**',

@@ -3,7 +3,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test as base } from '@playwright/test';
 import type { RoundAnswer } from '@winter-jar/contracts';
-import { freePort, startServer, WHILE_STOPPED, type RunningServer } from './server.js';
+import { startServer, type RunningServer } from '@winter-jar/server/testing';
+import { WHILE_STOPPED } from './seeded.js';
 
 /** Servers on own, empty data folders. */
 export interface OwnHouses {
@@ -30,20 +31,19 @@ export const test = base.extend<{ houses: OwnHouses }>({
       expectedErrors: [],
       async open() {
         const folder = mkdtempSync(join(tmpdir(), 'winter-jar-own-'));
-        const port = await freePort();
-        const own = { server: await startServer(folder, port, []), folder };
+        const own = { server: await startServer({ folder }), folder };
         open.push(own);
         return {
           address: own.server.address,
           folder,
-          stop: () => {
+          stop: async () => {
             houses.expectedErrors.push(WHILE_STOPPED);
-            return own.server.stop();
+            await own.server.stop();
           },
           restart: async () => {
             houses.expectedErrors.push(WHILE_STOPPED);
             await own.server.stop();
-            own.server = await startServer(folder, port, []);
+            own.server = await startServer({ folder, port: own.server.port });
           },
           round: async () => (await (await fetch(`${own.server.address}/api/round`)).json()) as RoundAnswer,
         };

@@ -3,7 +3,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test as base, type Page } from '@playwright/test';
 import type { PumpPage } from '@winter-jar/contracts';
-import { freePort, SEEDED, startServer, WHILE_STOPPED, type RunningServer } from './server.js';
+import { startServer, type RunningServer } from '@winter-jar/server/testing';
+import { SEEDED, WHILE_STOPPED } from './seeded.js';
 
 /** A copy of the demo yard with a real server of its own. */
 export interface Yard {
@@ -19,18 +20,18 @@ export const test = base.extend<{ yard: Yard }>({
   yard: async ({ page }, use) => {
     const folder = mkdtempSync(join(tmpdir(), 'winter-jar-e2e-'));
     cpSync(SEEDED, folder, { recursive: true });
-    const port = await freePort();
-    let server: RunningServer = await startServer(folder, port);
+    const flags = ['--demo'];
+    let server: RunningServer = await startServer({ folder, flags });
     const errors: string[] = [];
     const yard: Yard = {
       address: server.address,
-      stop: () => {
+      stop: async () => {
         yard.expectedErrors.push(WHILE_STOPPED);
-        return server.stop();
+        await server.stop();
       },
       restart: async () => {
         await yard.stop();
-        server = await startServer(folder, port);
+        server = await startServer({ folder, flags, port: server.port });
       },
       pump: async (pumpId) => (await (await fetch(`${server.address}/api/pumps/${pumpId}`)).json()) as PumpPage,
       expectedErrors: [],

@@ -45,5 +45,6 @@ export function install() {
 /** Compiles what runs in Node, and the interface. */
 export function build() {
   run('npx', ['tsc', '--build']);
+  run('npx', ['rolldown', '-c', 'server/rolldown.config.mjs'], { stdio: ['ignore', 'ignore', 'inherit'] });
   run('npx', ['vite', 'build', '--logLevel', 'warn'], { cwd: join(root, 'web') });
 }

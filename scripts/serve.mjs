@@ -8,7 +8,7 @@ import { root, stop } from './build.mjs';
 /** @param quiet keeps the server's own lines back */
 export async function startServer({ data, port, host = '127.0.0.1', demo = false, https = false, quiet = false }) {
   const args = [
-    join(root, 'server/dist/main.js'),
+    join(root, 'server/run/main.js'),
     '--data',
     data,
     '--port',

@@ -36,14 +36,21 @@ if (values['movable-clock'] && openToNetwork)
 const still = fixedMs === null ? systemClock : { nowMs: () => fixedMs };
 const clock = values['movable-clock'] ? new MovableClock(still) : still;
 const database = await openDatabase(values.data);
-const webFolder = fileURLToPath(new URL('../../web/dist', import.meta.url));
+/** Beside this file, which lies in one folder below the room. */
+const built = (path: string): string => fileURLToPath(new URL(path, import.meta.url));
+const webFolder = built('../../web/dist');
+const programs = { server: built('main.js'), seed: built('../../demo/dist/seed-main.js') };
 // What makes certificates is loaded only where one is wanted.
 const certificate = values.https
   ? await (await import('./network/own-certificate.js')).ownCertificate(values.data, clock.nowMs())
   : null;
 const openDemoYard = values.demo
   ? null
-  : secondServer({ dataFolder: values.data, args: ['--host', values.host, ...(values.https ? ['--https'] : [])] });
+  : secondServer({
+      dataFolder: values.data,
+      args: ['--host', values.host, ...(values.https ? ['--https'] : [])],
+      programs,
+    });
 const app = await createApp({ database, clock, openToNetwork, webFolder, certificate, openDemoYard });
 if (values.demo) app.get(JournalDoor).writeFact(DEMO_DAY, new Date(clock.nowMs()).toISOString().slice(0, 10));
 const end = orderlyEnd(app, database);

@@ -1,17 +1,13 @@
-import { spawn, type ChildProcess } from 'node:child_process';
-import { once } from 'node:events';
 import { mkdtempSync, rmSync } from 'node:fs';
-import { createServer, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { fileURLToPath } from 'node:url';
-import type { About, LogImportAnswer, RestoreCheck } from '@winter-jar/contracts';
+import type { LogImportAnswer, RestoreCheck } from '@winter-jar/contracts';
 import type { Entry, SetUpVersion } from '@winter-jar/core';
 import { runAt, versionsOf } from '@winter-jar/core/testing';
 import { v7 as newId } from 'uuid';
+import { startServer, type RunningServer } from '../testing/running-server.js';
 import { openHouse, rebuiltStates } from '../testing/test-house.js';
 
-const MAIN = fileURLToPath(new URL('../../dist/main.js', import.meta.url));
 /** Some twenty starts of a server, on a slow machine too. */
 const PATIENCE_MS = 600_000;
 const YEARS_BACK_MS = 8 * 365 * 86_400_000;
@@ -19,49 +15,33 @@ const back = (instant: string) => new Date(Date.parse(instant) - YEARS_BACK_MS).
 const inThePast = (e: Entry): Entry => ({ ...e, happenedAt: back(e.happenedAt), recordedAt: back(e.recordedAt) });
 
 let folder: string;
-let port: number;
-let child: ChildProcess | null = null;
-beforeEach(async () => {
+let server: RunningServer | null = null;
+beforeEach(() => {
   folder = mkdtempSync(join(tmpdir(), 'winter-jar-crash-'));
-  const probe = createServer().listen(0, '127.0.0.1');
-  await once(probe, 'listening');
-  port = (probe.address() as AddressInfo).port;
-  probe.close();
 });
-afterEach(() => {
-  child?.kill('SIGKILL');
+afterEach(async () => {
+  await server?.kill();
   rmSync(folder, { recursive: true, force: true });
 });
 
-const url = (path: string) => `http://127.0.0.1:${port}${path}`;
+const url = (path: string) => `${server!.address}${path}`;
 const send = (path: string, type: string, body: string | Buffer) =>
   fetch(url(path), { method: 'POST', headers: { 'content-type': type }, body: body as BodyInit });
 const sendJson = (path: string, body: object) => send(path, 'application/json', JSON.stringify(body));
 
-async function start(): Promise<ChildProcess> {
-  child = spawn('node', [MAIN, '--data', folder, '--port', String(port)], { stdio: 'ignore' });
-  for (let i = 0; i < 2400; i++) {
-    const up = await fetch(url('/api/about')).then(
-      (r) => r.json() as Promise<About>,
-      () => null,
-    );
-    if (up) return child;
-    await new Promise((wait) => setTimeout(wait, 25));
-  }
-  throw new Error('the server did not start; is it built?');
+async function start(): Promise<void> {
+  server = await startServer({ folder });
 }
 
 /** Starts `act`, kills the server so many ms later, and waits for its death. @returns whether the act was answered */
 async function killDuring(act: () => Promise<unknown>, afterMs: number): Promise<boolean> {
-  const dies = once(child!, 'exit');
   const acting = act().then(
     () => true,
     () => false,
   );
   await new Promise((wait) => setTimeout(wait, afterMs));
-  child?.kill('SIGKILL');
-  const [answered] = await Promise.all([acting, dies]);
-  return answered;
+  await server!.kill();
+  return acting;
 }
 
 async function setUp(): Promise<void> {
@@ -143,7 +123,7 @@ test(
     if (![...empty].includes(4000)) await importLog(csv);
 
     const everything = await lines();
-    child?.kill('SIGKILL');
+    await server!.kill();
     rmSync(folder, { recursive: true, force: true });
     await start();
     const found = await lookAfterKills(

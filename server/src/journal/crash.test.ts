@@ -1,40 +1,14 @@
-import { spawn, type ChildProcess } from 'node:child_process';
-import { once } from 'node:events';
 import { mkdtempSync, rmSync } from 'node:fs';
-import { createServer, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { fileURLToPath } from 'node:url';
 import type { EntriesAnswer } from '@winter-jar/contracts';
 import type { Entry } from '@winter-jar/core';
 import { changeAt, lookAt, runAt, versionsOf } from '@winter-jar/core/testing';
 import { v7 as newId } from 'uuid';
+import { startServer } from '../testing/running-server.js';
 import { openHouse, rebuiltStates } from '../testing/test-house.js';
 
-const MAIN = fileURLToPath(new URL('../../dist/main.js', import.meta.url));
 const YEARS_BACK_MS = 8 * 365 * 86_400_000;
-
-async function freePort(): Promise<number> {
-  const probe = createServer().listen(0, '127.0.0.1');
-  await once(probe, 'listening');
-  const { port } = probe.address() as AddressInfo;
-  probe.close();
-  await once(probe, 'close');
-  return port;
-}
-
-async function start(folder: string, port: number): Promise<ChildProcess> {
-  const child = spawn('node', [MAIN, '--data', folder, '--port', String(port)], { stdio: 'ignore' });
-  for (let i = 0; i < 1200; i++) {
-    const up = await fetch(`http://127.0.0.1:${port}/api/about`).then(
-      (r) => r.ok,
-      () => false,
-    );
-    if (up) return child;
-    await new Promise((wait) => setTimeout(wait, 50));
-  }
-  throw new Error('the server did not start; is it built?');
-}
 
 /** Entries of the small yard lie in its own year; here they are moved into the past of the real clock. */
 const inThePast = <T extends { happenedAt: string; recordedAt: string }>(e: T): T => ({
@@ -45,9 +19,9 @@ const inThePast = <T extends { happenedAt: string; recordedAt: string }>(e: T): 
 
 test('kill -9 in a stream of writes, 20 times: every acknowledged entry is there once, none half-written', async () => {
   const folder = mkdtempSync(join(tmpdir(), 'winter-jar-crash-'));
-  const port = await freePort();
+  let address = '';
   const post = (path: string, body: unknown) =>
-    fetch(`http://127.0.0.1:${port}${path}`, {
+    fetch(address + path, {
       method: 'POST',
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify(body),
@@ -64,7 +38,8 @@ test('kill -9 in a stream of writes, 20 times: every acknowledged entry is there
   }
 
   for (let round = 0; round < 20; round++) {
-    const child = await start(folder, port);
+    const server = await startServer({ folder });
+    address = server.address;
     if (round === 0) {
       const versions = versionsOf().map((v) => ({
         ...v,
@@ -73,11 +48,11 @@ test('kill -9 in a stream of writes, 20 times: every acknowledged entry is there
       }));
       expect((await post('/api/set-up', { versions })).status).toBe(201);
     }
-    const dies = once(child, 'exit');
+    let dies: Promise<void> | null = null;
     // Killed somewhere in the stream, after some acts were acknowledged, however slow the machine is.
     const killAfterActs = 6 + (round % 5);
     for (let acts = 0; ; acts++) {
-      if (acts === killAfterActs) setTimeout(() => child.kill('SIGKILL'), (round * 7) % 40);
+      if (acts === killAfterActs) setTimeout(() => (dies = server.kill()), (round * 7) % 40);
       const entries = nextAct();
       sent.push(entries.map((e) => e.id));
       const answer = await post('/api/entries', { entries })

@@ -7,6 +7,7 @@ import { WithPump, type EntryPageProps } from '../entry/entry-page.js';
 import { LinkButton } from '../ui/button.js';
 import { Caution } from '../ui/caution.js';
 import { Loading, Trouble } from '../ui/page-state.js';
+import { NextStepButton } from './next-step-button.js';
 import { SetSchematic } from './set-schematic.js';
 
 /** The hunt for a leak: step by step, and no further than the first one that fails. */
@@ -16,7 +17,7 @@ export function LeakHuntPage() {
 
 function Hunt({ page }: EntryPageProps) {
   const { pumpId, name, equipmentName } = page.row;
-  const { data, isError, refetch } = useDiagnosisQuery({ pumpId });
+  const { data, isError, isFetching, refetch } = useDiagnosisQuery({ pumpId });
   if (isError && !data)
     return (
       <Trouble title="The hunt could not be fetched" onRetry={() => void refetch()}>
@@ -58,9 +59,9 @@ function Hunt({ page }: EntryPageProps) {
                 {failed.failed.words}. {failed.remedy}
               </p>
               <div className="mt-3 flex flex-wrap gap-3">
-                <LinkButton look="solid" size="field" to={path(failed.id)}>
+                <NextStepButton to={path(failed.id)} fetching={isFetching}>
                   Mended: do this step again
-                </LinkButton>
+                </NextStepButton>
                 <LinkButton size="field" to={`/pumps/${pumpId}/what-is-wrong`}>
                   Back to the causes
                 </LinkButton>
@@ -76,9 +77,9 @@ function Hunt({ page }: EntryPageProps) {
                   <li key={line}>{line}</li>
                 ))}
               </ul>
-              <LinkButton look="solid" size="field" className="mt-3" to={path(next.id)}>
+              <NextStepButton className="mt-3" to={path(next.id)} fetching={isFetching}>
                 Do this step
-              </LinkButton>
+              </NextStepButton>
             </>
           ) : (
             <>

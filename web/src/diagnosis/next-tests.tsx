@@ -1,8 +1,8 @@
 import type { ProposedCheck } from '@winter-jar/contracts';
 import { Link } from 'react-router';
-import { LinkButton } from '../ui/button.js';
 import { causeName, checkName, checkOf, foundWords, shareWords } from '../words/diagnosis-words.js';
 import type { DiagnosisProps } from './diagnosis-props.js';
+import { NextStepButton } from './next-step-button.js';
 
 /** What it costs that the pump stands still, as the person says it. */
 export const STOPS = [
@@ -15,8 +15,15 @@ export type Stop = (typeof STOPS)[number]['value'];
 const OTHERS = 3;
 const SKILL_WORDS = { 1: 'by whoever runs the pump', 2: 'by a technician', 3: 'by a workshop or laboratory' } as const;
 
+export interface NextTestsProps extends DiagnosisProps {
+  /** The evidence is fetched anew: what is proposed may be what was just done. */
+  readonly fetching: boolean;
+  readonly stop: Stop;
+  readonly onStop: (stop: Stop) => void;
+}
+
 /** The cheapest test that tells most, with what each outcome would leave on top; then the next ones. */
-export function NextTests({ page, answer, stop, onStop }: DiagnosisProps & { stop: Stop; onStop: (s: Stop) => void }) {
+export function NextTests({ page, answer, fetching, stop, onStop }: NextTestsProps) {
   const { pumpId } = page.row;
   const [best, ...others] = answer.checks;
   const path = (id: string) => `/pumps/${pumpId}/test?check=${id}`;
@@ -33,9 +40,9 @@ export function NextTests({ page, answer, stop, onStop }: DiagnosisProps & { sto
             <Takes id={best.id} />
             <Outcomes check={best} now={answer.causes[0]?.id ?? ''} />
           </div>
-          <LinkButton look="solid" size="field" to={path(best.id)} className="no-print mt-3 w-full justify-center">
+          <NextStepButton to={path(best.id)} fetching={fetching} className="no-print mt-3 w-full justify-center">
             Do this test
-          </LinkButton>
+          </NextStepButton>
         </>
       ) : (
         <p className="mt-2 text-[15px]">Every test of the list is done. Close the case, or ask the maker.</p>

@@ -12,7 +12,7 @@ import { causeName, testWords } from '../words/diagnosis-words.js';
 import type { DiagnosisProps } from './diagnosis-props.js';
 import { EvidenceList } from './evidence-list.js';
 import { LikelyCauses } from './likely-causes.js';
-import { NextTests, STOPS, type Stop } from './next-tests.js';
+import { NextTests, STOPS, type NextTestsProps, type Stop } from './next-tests.js';
 
 /** Find the cause, not the symptom: the evidence, what it speaks for, and the test that tells most. */
 export function WhatIsWrongPage() {
@@ -23,7 +23,7 @@ function WhatIsWrong(props: EntryPageProps) {
   const { pumpId } = props.page.row;
   const [search, setSearch] = useSearchParams();
   const stop = STOPS.find((s) => s.value === search.get('stop')) ?? STOPS[1];
-  const { data, isError, refetch } = useDiagnosisQuery({ pumpId, stopWeight: stop.weight });
+  const { data, isError, isFetching, refetch } = useDiagnosisQuery({ pumpId, stopWeight: stop.weight });
   const navigate = useNavigate();
   useLetters({ a: () => void navigate(`/pumps/${pumpId}/test`) });
   const choose = (value: Stop) =>
@@ -37,15 +37,15 @@ function WhatIsWrong(props: EntryPageProps) {
       </main>
     );
   if (!data) return <Loading what="the evidence" />;
-  return <Sheets {...props} answer={data} stop={stop.value} onStop={choose} />;
+  return <Sheets {...props} answer={data} fetching={isFetching} stop={stop.value} onStop={choose} />;
 }
 
-function Sheets({ stop, onStop, ...props }: DiagnosisProps & { stop: Stop; onStop: (stop: Stop) => void }) {
+function Sheets({ fetching, stop, onStop, ...props }: NextTestsProps) {
   const { page, answer } = props;
   const wide = useWide();
   const evidence = <EvidenceList {...props} />;
   const causes = <LikelyCauses {...props} />;
-  const tests = <NextTests {...props} stop={stop} onStop={onStop} />;
+  const tests = <NextTests {...props} fetching={fetching} stop={stop} onStop={onStop} />;
   const rest = (
     <>
       <Tried {...props} />
