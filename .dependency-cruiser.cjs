@@ -4,7 +4,7 @@
 const ROOMS = {
   core: [
     ...['units', 'statistics', 'journal', 'limits', 'set-up', 'oil', 'water'],
-    ...['fold', 'standing', 'story', 'diagnosis', 'simulate', 'testing'],
+    ...['fold', 'equipment', 'standing', 'story', 'diagnosis', 'simulate', 'testing'],
   ],
   server: [
     ...['clock', 'api', 'network', 'database', 'files', 'problems', 'journal', 'house'],
@@ -35,7 +35,10 @@ const oneWay = Object.entries(PACKAGES).map(([name, known]) => ({
   from: { path: `^${name}/src/` },
   to: {
     path: '^(core|contracts|server|web|demo)/src/',
-    pathNot: [`^${name}/src/`, ...known.map((k) => `^${k}/src/(index|testing/small-yard|testing/long-yard)\\.ts$`)],
+    pathNot: [
+      `^${name}/src/`,
+      ...known.map((k) => `^${k}/src/(index|testing/small-yard|testing/long-yard|testing/poured-oil)\\.ts$`),
+    ],
   },
 }));
 

@@ -2,7 +2,7 @@ import type { Entry, EntryBodies } from '../journal/index.js';
 import { judged, QUIET } from '../testing/judged-pump.js';
 import { at, bookOf, changeAt, entryAt, lookAt, runAt } from '../testing/small-yard.js';
 import { expectedMl } from './judge-look.js';
-import { rebuild } from './refold.js';
+import { rebuild } from './pump-projection.js';
 
 const chargeOf = (entries: Entry[]) => judged(entries).state.sumps[0]!.charge;
 /** 30 h on 6 m³/h with the trap at -40 °C: 17.1 g past it, the trade's own figure. */

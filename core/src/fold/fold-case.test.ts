@@ -1,5 +1,5 @@
 import { at, bookOf, caseAt, runAt } from '../testing/small-yard.js';
-import { rebuild } from './refold.js';
+import { rebuild } from './pump-projection.js';
 import { standingAt } from '../standing/index.js';
 import type { Entry } from '../journal/index.js';
 

@@ -1,7 +1,7 @@
 import type { Entry, LabResultBody } from '../journal/index.js';
 import { judged, QUIET } from '../testing/judged-pump.js';
 import { at, bookOf, changeAt, entryAt, lookAt, runAt } from '../testing/small-yard.js';
-import { rebuild } from './refold.js';
+import { rebuild } from './pump-projection.js';
 
 const sampleAt = (hours: number) => entryAt(hours, 'labSample', { sump: 'oil', drawnMl: 100, label: `S-${hours}` });
 const reportAt = (hours: number, sample: Entry, values: Omit<LabResultBody, 'sampleId'>) =>

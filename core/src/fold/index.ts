@@ -3,7 +3,10 @@ export { initialState, startState } from './first-state.js';
 export { labReading } from './fold-lab.js';
 export { holdsDenserOil, lookInContext, productIn } from './judge-look.js';
 export { isRunningIn, limitsOf, sinceOf, usedSince } from './limit-use.js';
-export { type Checkpoint, CHECKPOINT_EVERY, rebuild, refold } from './refold.js';
+export { type Folded, type Projection, type States, subjectKey, type SubjectRef, subjectsIn } from './projection.js';
+export { pumpProjection, rebuild, refoldPump } from './pump-projection.js';
+export { type Checkpoint, CHECKPOINT_EVERY, rebuildAll, refold } from './refold.js';
+export { type FoldSource, type RefoldedTogether, refoldTogether } from './refold-together.js';
 export { type Load, loadOf, materialFactor, runMinutes, runWeightMilli, WEIGHT_DEFAULTS } from './run-weight.js';
 export {
   type BestPressures,

@@ -5,7 +5,7 @@ import type { Entry, EntryBodies } from '../journal/index.js';
 import { VERDICT_LEVELS } from '../limits/index.js';
 import { setUpBook, type SetUpVersion } from '../set-up/index.js';
 import { holdsDenserOil } from './judge-look.js';
-import { rebuild } from './refold.js';
+import { rebuild } from './pump-projection.js';
 
 type Seen = Partial<EntryBodies['look']>;
 const RUNS = [changeAt(1), runAt(10, 10), runAt(25, 10)];

@@ -1,12 +1,14 @@
 import fc from 'fast-check';
 import { at, bookOf, changeAt, entryAt, lookAt, runAt } from '../testing/small-yard.js';
 import { compareOrder, effectiveEntries, type Correction, type Entry, type JournalEntry } from '../journal/index.js';
-import { CHECKPOINT_EVERY, rebuild, refold } from './refold.js';
+import { rebuild, refoldPump } from './pump-projection.js';
+import { CHECKPOINT_EVERY } from './refold.js';
 import { initialState } from './first-state.js';
 import { MAX_BARS } from './state.js';
 
 const book = bookOf();
-const fold = (entries: Entry[]) => refold({ from: initialState('p1'), entries: [...entries].sort(compareOrder), book });
+const fold = (entries: Entry[]) =>
+  refoldPump({ from: initialState('p1'), entries: [...entries].sort(compareOrder), book });
 
 const hour = fc.integer({ min: 0, max: 2000 });
 const LAB_DAYS = 24;
@@ -87,9 +89,9 @@ test('going on from any state on the way gives the state of a rebuild, bit for b
   fc.assert(
     fc.property(anyJournal, fc.nat(60), (journal, cut) => {
       const entries = effectiveEntries(journal);
-      const first = refold({ from: initialState('p1'), entries: entries.slice(0, cut), book });
+      const first = refoldPump({ from: initialState('p1'), entries: entries.slice(0, cut), book });
       const stored = JSON.parse(JSON.stringify(first.state)) as typeof first.state;
-      const rest = refold({ from: stored, entries: entries.slice(cut), book });
+      const rest = refoldPump({ from: stored, entries: entries.slice(cut), book });
       expect(JSON.stringify(rest.state)).toBe(JSON.stringify(rebuild({ pumpId: 'p1', entries, book })));
     }),
     { numRuns: 100 },
@@ -99,12 +101,12 @@ test('going on from any state on the way gives the state of a rebuild, bit for b
 test('checkpoints stand at each charge’s end and at least every 200 entries', () => {
   const runs = Array.from({ length: 450 }, (_, i) => runAt(10 + i * 3, 1));
   const { checkpoints } = fold([changeAt(1), ...runs, changeAt(2000), runAt(2010, 5)]);
-  expect(checkpoints.filter((c) => c.endedCharge === null).map((c) => c.state.entries)).toEqual([
+  expect(checkpoints.filter((c) => c.endedPeriod === null).map((c) => c.state.entries)).toEqual([
     CHECKPOINT_EVERY,
     2 * CHECKPOINT_EVERY,
   ]);
-  const [ended] = checkpoints.filter((c) => c.endedCharge !== null);
-  expect(ended).toMatchObject({ endedCharge: 1, state: { entries: 451, totals: { runs: 450, minutes: 27_000 } } });
+  const [ended] = checkpoints.filter((c) => c.endedPeriod !== null);
+  expect(ended).toMatchObject({ endedPeriod: 1, state: { entries: 451, totals: { runs: 450, minutes: 27_000 } } });
 });
 
 test('the state stays small however long the charge', () => {
@@ -116,7 +118,8 @@ test('the state stays small however long the charge', () => {
 
 test('an entry out of order, or of another pump, is a fault and is named', () => {
   const run = runAt(10, 5);
-  expect(() => refold({ from: initialState('p1'), entries: [run, run], book })).toThrow(/does not come after/);
-  expect(() => refold({ from: initialState('d1'), entries: [run], book })).toThrow(/does not name pump d1/);
-  expect(() => rebuild({ pumpId: 'nobody', entries: [run], book })).toThrow(/nobody is not in the set-up/);
+  expect(() => refoldPump({ from: initialState('p1'), entries: [run, run], book })).toThrow(/does not come after/);
+  expect(() => refoldPump({ from: initialState('d1'), entries: [run], book })).toThrow(/does not name pump d1/);
+  const elsewhere = { ...run, subjects: [{ type: 'pump' as const, id: 'nobody' }] };
+  expect(() => rebuild({ pumpId: 'nobody', entries: [elsewhere], book })).toThrow(/nobody is not in the set-up/);
 });

@@ -1,6 +1,6 @@
 import { at, bookOf, changeAt, entryAt, lookAt, runAt } from '../testing/small-yard.js';
 import type { Entry } from '../journal/index.js';
-import { rebuild } from './refold.js';
+import { rebuild } from './pump-projection.js';
 
 const fold = (entries: Entry[], pumpId = 'p1') => rebuild({ pumpId, entries, book: bookOf() });
 const oil = (entries: Entry[]) => {

@@ -1,6 +1,6 @@
 import type { Entry, MeterBody, TakeOverBody } from '../journal/index.js';
 import { at, bookOf, changeAt, entryAt, lookAt, runAt, type YardOptions } from '../testing/small-yard.js';
-import { rebuild } from './refold.js';
+import { rebuild } from './pump-projection.js';
 import { initialState } from './first-state.js';
 import { overlongRuns, standingAt } from '../standing/standing.js';
 

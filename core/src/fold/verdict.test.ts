@@ -1,6 +1,6 @@
 import { at, bookOf, changeAt, entryAt, lookAt, runAt, type YardOptions } from '../testing/small-yard.js';
 import type { Entry, EntryBodies } from '../journal/index.js';
-import { rebuild } from './refold.js';
+import { rebuild } from './pump-projection.js';
 import { standingAt } from '../standing/standing.js';
 
 const QUIET = {

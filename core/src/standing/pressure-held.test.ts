@@ -1,6 +1,6 @@
 import { bookOf, changeAt, runAt } from '../testing/small-yard.js';
 import { heldAgainst } from './pressure-held.js';
-import { rebuild } from '../fold/refold.js';
+import { rebuild } from '../fold/index.js';
 
 const equipment = { targetFirstPa: 300, targetUltimatePa: 5 };
 const best = { equipmentId: 'chamber', firstPa: 200, lowestPa: 4 };

@@ -1,6 +1,6 @@
 import { at, bookOf, changeAt, entryAt, runAt, type YardOptions } from '../testing/small-yard.js';
 import type { Entry } from '../journal/index.js';
-import { rebuild } from '../fold/refold.js';
+import { rebuild } from '../fold/index.js';
 import { runRuler } from './run-ruler.js';
 import { standingAt } from './standing.js';
 

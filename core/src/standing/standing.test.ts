@@ -1,6 +1,6 @@
 import { at, bookOf, changeAt, entryAt, lookAt, runAt, type YardOptions } from '../testing/small-yard.js';
 import type { Entry } from '../journal/index.js';
-import { rebuild } from '../fold/refold.js';
+import { rebuild } from '../fold/index.js';
 import { standingAt } from './standing.js';
 
 function standing(entries: Entry[], nowHours: number, options: YardOptions & { pumpId?: string } = {}) {

@@ -1,7 +1,7 @@
 import { bookOf, changeAt, entryAt, lookAt, runAt } from '../testing/small-yard.js';
 import type { Entry } from '../journal/index.js';
 import { chargeTrends, oilStory } from './oil-story.js';
-import { refold } from '../fold/refold.js';
+import { refoldPump } from '../fold/index.js';
 import { initialState } from '../fold/first-state.js';
 
 const story = (entries: Entry[]) => oilStory({ pumpId: 'p1', entries, book: bookOf() });
@@ -35,8 +35,8 @@ test('a story from a kept state tells the later charges as the whole one does', 
     lookAt(40 + i * 100, { colour: 1 + i / 2 }),
   ]).flat();
   const book = bookOf();
-  const { checkpoints } = refold({ from: initialState('p1'), entries, book });
-  const kept = checkpoints.filter((c) => c.endedCharge !== null).at(2);
+  const { checkpoints } = refoldPump({ from: initialState('p1'), entries, book });
+  const kept = checkpoints.filter((c) => c.endedPeriod !== null).at(2);
   const from = kept?.state;
   if (!from?.last) throw new Error('no state was kept');
   const lastId = from.last.id;

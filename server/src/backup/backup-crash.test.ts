@@ -61,7 +61,7 @@ async function lookInside(): Promise<number> {
   try {
     house.door.putInOrder();
     expect(house.database.reader.pragma('integrity_check', { simple: true })).toBe('ok');
-    expect(house.states()).toEqual(rebuiltStates(house));
+    expect(house.everyState()).toEqual(rebuiltStates(house));
     return house.journal().length;
   } finally {
     await house.close();

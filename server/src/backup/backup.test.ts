@@ -131,9 +131,12 @@ describe('backup and restore', () => {
     const found = await check(two, await making);
     await restore(two, found.uploadId);
     expect(found.inFile?.entries).toBeGreaterThanOrEqual(4);
-    const stored = two.house.database.reader.prepare('SELECT state FROM pump_state WHERE pumpId = ?').pluck().get('p1');
+    const stored = two.house.database.reader
+      .prepare("SELECT state FROM subject_state WHERE subjectType = 'pump' AND subjectId = ?")
+      .pluck()
+      .get('p1');
     const count = two.house.database.reader
-      .prepare("SELECT COUNT(*) FROM counted_entry WHERE pumpId = 'p1'")
+      .prepare("SELECT COUNT(*) FROM subject_entry WHERE subjectType = 'pump' AND subjectId = 'p1'")
       .pluck()
       .get();
     expect((JSON.parse(stored as string) as { entries: number }).entries).toBe(count);
@@ -197,15 +200,17 @@ describe('everything as JSON lines', () => {
     const two = await serve({ empty: true });
     const done = await importJournal(two, (await lines()).join('\r\n'));
     expect(done).toMatchObject({ issue: null, entries: 6 });
-    const states = (served: ServedHouse) =>
-      Object.fromEntries(
-        (
-          served.house.database.reader.prepare('SELECT pumpId, state FROM pump_state').all() as {
-            pumpId: string;
-            state: string;
-          }[]
-        ).map((r) => [r.pumpId, JSON.parse(r.state) as object]),
+    const states = (served: ServedHouse) => {
+      const rows = served.house.database.reader
+        .prepare('SELECT subjectType, subjectId, state FROM subject_state')
+        .all();
+      return Object.fromEntries(
+        (rows as { subjectType: string; subjectId: string; state: string }[]).map((r) => [
+          `${r.subjectType}:${r.subjectId}`,
+          JSON.parse(r.state) as object,
+        ]),
       );
+    };
     expect(states(two)).toEqual(states(one));
     expect(states(one)).toEqual(rebuiltStates(one.house));
     expect(await round(two)).toEqual(await round(one));

@@ -29,44 +29,50 @@ export class OpenImportRow {
   @Column('integer') afterSeq!: number;
 }
 
-/** A pump whose state has yet to catch up with entries that came in bulk: the key of the first one that is not folded in. */
-@Entity('lagging_pump')
-export class LaggingPumpRow {
-  @PrimaryColumn('text') pumpId!: string;
+/** A subject whose state has yet to catch up with entries that came in bulk: the key of the first one that is not folded in. */
+@Entity('lagging_subject')
+export class LaggingSubjectRow {
+  @PrimaryColumn('text') subjectType!: string;
+  @PrimaryColumn('text') subjectId!: string;
   @Column('text') happenedAt!: string;
   @Column('text') recordedAt!: string;
   @Column('text') entryId!: string;
 }
 
-/** What an entry is about. */
-@Entity('entry_subject')
-export class EntrySubjectRow {
-  @PrimaryColumn('text') subjectType!: string;
-  @PrimaryColumn('text') subjectId!: string;
-  @PrimaryColumn('text') happenedAt!: string;
-  @PrimaryColumn('text') entryId!: string;
-}
-
-/** Each pump's entries as they count: corrections laid over, voids left out. Derived, can be rebuilt. */
+/** Entries as they count: corrections laid over, voids left out. Derived, can be rebuilt. */
 @Entity('counted_entry')
-@Index(['entryId'])
 export class CountedEntryRow {
-  @PrimaryColumn('text') pumpId!: string;
-  @PrimaryColumn('text') happenedAt!: string;
-  @PrimaryColumn('text') recordedAt!: string;
-  @PrimaryColumn('text') entryId!: string;
+  /** The original's number in the journal. */
+  @PrimaryColumn('integer') seq!: number;
+  @Column('text') entryId!: string;
   @Column('text') kind!: string;
+  @Column('text') happenedAt!: string;
+  @Column('text') recordedAt!: string;
   /** End of a run; null for what does not last. */
   @Column('text', { nullable: true }) endedAt!: string | null;
   @Column('text', { nullable: true }) correctionId!: string | null;
   @Column('boolean') contradicted!: boolean;
-  @Column('text') content!: string;
+  /** The entry as it counts; null: as it stands in the journal. */
+  @Column('text', { nullable: true }) content!: string | null;
 }
 
-/** Present state of each pump. Derived. */
-@Entity('pump_state')
-export class PumpStateRow {
-  @PrimaryColumn('text') pumpId!: string;
+/** What counted entries are about, each subject's in the journal's order. Derived. */
+@Entity('subject_entry', { withoutRowid: true })
+export class SubjectEntryRow {
+  @PrimaryColumn('text') subjectType!: string;
+  @PrimaryColumn('text') subjectId!: string;
+  @PrimaryColumn('text') happenedAt!: string;
+  @PrimaryColumn('text') recordedAt!: string;
+  @PrimaryColumn('text') entryId!: string;
+  @Column('text') kind!: string;
+  @Column('integer') seq!: number;
+}
+
+/** Present state of each subject. Derived. */
+@Entity('subject_state')
+export class SubjectStateRow {
+  @PrimaryColumn('text') subjectType!: string;
+  @PrimaryColumn('text') subjectId!: string;
   @Column('integer') foldVersion!: number;
   @Column('text') state!: string;
 }
@@ -74,11 +80,12 @@ export class PumpStateRow {
 /** States on the way, keyed by the last entry folded in. Derived. */
 @Entity('checkpoint')
 export class CheckpointRow {
-  @PrimaryColumn('text') pumpId!: string;
+  @PrimaryColumn('text') subjectType!: string;
+  @PrimaryColumn('text') subjectId!: string;
   @PrimaryColumn('text') happenedAt!: string;
   @PrimaryColumn('text') recordedAt!: string;
   @PrimaryColumn('text') entryId!: string;
-  @Column('integer', { nullable: true }) endedCharge!: number | null;
+  @Column('integer', { nullable: true }) endedPeriod!: number | null;
   @Column('text') state!: string;
 }
 
@@ -117,10 +124,10 @@ export class HouseFactRow {
 export const ROWS = [
   JournalEntryRow,
   OpenImportRow,
-  LaggingPumpRow,
-  EntrySubjectRow,
+  LaggingSubjectRow,
   CountedEntryRow,
-  PumpStateRow,
+  SubjectEntryRow,
+  SubjectStateRow,
   CheckpointRow,
   SetUpVersionRow,
   HouseFactRow,

@@ -74,4 +74,45 @@ class ChangesInOneSequence3 implements MigrationInterface {
   }
 }
 
-export const MIGRATIONS = [Foundation1, ImportsInTurns2, ChangesInOneSequence3];
+/**
+ * States of other subjects than pumps, and each entry's text once. What was folded of pumps stays as it is; equipments begin to lag
+ * from their first entry, and catch up when the folder is opened.
+ */
+class SubjectsOfAnyType4 implements MigrationInterface {
+  readonly name = 'SubjectsOfAnyType1796083200000';
+
+  async up(runner: QueryRunner): Promise<void> {
+    const statements = [
+      'ALTER TABLE "counted_entry" RENAME TO "counted_before"',
+      'ALTER TABLE "checkpoint" RENAME TO "checkpoint_before"',
+      'CREATE TABLE "counted_entry" ("seq" integer PRIMARY KEY NOT NULL, "entryId" text NOT NULL, "kind" text NOT NULL, "happenedAt" text NOT NULL, "recordedAt" text NOT NULL, "endedAt" text, "correctionId" text, "contradicted" boolean NOT NULL, "content" text)',
+      'CREATE TABLE "subject_entry" ("subjectType" text NOT NULL, "subjectId" text NOT NULL, "happenedAt" text NOT NULL, "recordedAt" text NOT NULL, "entryId" text NOT NULL, "kind" text NOT NULL, "seq" integer NOT NULL, PRIMARY KEY ("subjectType", "subjectId", "happenedAt", "recordedAt", "entryId")) WITHOUT ROWID',
+      'CREATE TABLE "subject_state" ("subjectType" text NOT NULL, "subjectId" text NOT NULL, "foldVersion" integer NOT NULL, "state" text NOT NULL, PRIMARY KEY ("subjectType", "subjectId"))',
+      'CREATE TABLE "checkpoint" ("subjectType" text NOT NULL, "subjectId" text NOT NULL, "happenedAt" text NOT NULL, "recordedAt" text NOT NULL, "entryId" text NOT NULL, "endedPeriod" integer, "state" text NOT NULL, PRIMARY KEY ("subjectType", "subjectId", "happenedAt", "recordedAt", "entryId"))',
+      'CREATE TABLE "lagging_subject" ("subjectType" text NOT NULL, "subjectId" text NOT NULL, "happenedAt" text NOT NULL, "recordedAt" text NOT NULL, "entryId" text NOT NULL, PRIMARY KEY ("subjectType", "subjectId"))',
+      // An entry of two pumps stood there twice.
+      `INSERT OR IGNORE INTO "counted_entry" SELECT j."seq", c."entryId", c."kind", c."happenedAt", c."recordedAt", c."endedAt", c."correctionId",
+         c."contradicted", CASE WHEN c."correctionId" IS NULL THEN NULL ELSE c."content" END
+       FROM "counted_before" c JOIN "journal_entry" j ON j."id" = c."entryId"`,
+      `INSERT OR IGNORE INTO "subject_entry" SELECT json_extract(s.value, '$.type'), json_extract(s.value, '$.id'),
+         c."happenedAt", c."recordedAt", c."entryId", c."kind", c."seq"
+       FROM "counted_entry" c JOIN "journal_entry" j ON j."seq" = c."seq", json_each(COALESCE(c."content", j."content"), '$.subjects') s`,
+      `INSERT INTO "subject_state" SELECT 'pump', "pumpId", "foldVersion", "state" FROM "pump_state"`,
+      `INSERT INTO "checkpoint" SELECT 'pump', "pumpId", "happenedAt", "recordedAt", "entryId", "endedCharge", "state" FROM "checkpoint_before"`,
+      `INSERT INTO "lagging_subject" SELECT 'pump', "pumpId", "happenedAt", "recordedAt", "entryId" FROM "lagging_pump"`,
+      `INSERT INTO "lagging_subject" SELECT DISTINCT "subjectType", "subjectId", '', '', '' FROM "subject_entry" WHERE "subjectType" = 'equipment'`,
+      ...['counted_before', 'checkpoint_before', 'pump_state', 'lagging_pump', 'entry_subject'].map(
+        (table) => `DROP TABLE "${table}"`,
+      ),
+    ];
+    for (const statement of statements) await runner.query(statement);
+  }
+
+  down(): Promise<void> {
+    return Promise.reject(
+      new Error('A folder of this version is not read by the one before it: restore a backup of then.'),
+    );
+  }
+}
+
+export const MIGRATIONS = [Foundation1, ImportsInTurns2, ChangesInOneSequence3, SubjectsOfAnyType4];

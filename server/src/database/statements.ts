@@ -4,19 +4,35 @@ import type {
   CheckpointRow,
   CountedEntryRow,
   JournalEntryRow,
-  LaggingPumpRow,
+  LaggingSubjectRow,
   OpenImportRow,
-  PumpStateRow,
   SetUpVersionRow,
+  SubjectEntryRow,
+  SubjectStateRow,
 } from './entities.js';
 
 type Sqlite = BetterSqlite3.Database;
-export interface KeyParams {
-  readonly pumpId: string;
+interface Key {
   readonly happenedAt: string;
   readonly recordedAt: string;
   readonly entryId: string;
 }
+/** A place in the entries of one pump. */
+export interface PumpKey extends Key {
+  readonly pumpId: string;
+}
+/** A place in the entries of any subject. */
+export interface SubjectKeyRow extends Key {
+  readonly subjectType: string;
+  readonly subjectId: string;
+}
+export interface PumpStateText {
+  readonly pumpId: string;
+  readonly foldVersion: number;
+  readonly state: string;
+}
+/** An entry as it counts. */
+export type Counted = Omit<CountedEntryRow, 'content'> & { readonly content: string };
 
 export interface SuspectRow {
   readonly kind: 'run' | 'look' | 'bleed' | 'change';
@@ -31,7 +47,21 @@ export interface SuspectRow {
 
 const KEY = '("happenedAt", "recordedAt", "entryId")';
 const AT = '(@happenedAt, @recordedAt, @entryId)';
-const COUNTED_FROM = `SELECT "content" FROM counted_entry WHERE "pumpId" = @pumpId AND ${KEY} > ${AT} ORDER BY "happenedAt", "recordedAt", "entryId"`;
+const SUBJECT = '"subjectType" = @subjectType AND "subjectId" = @subjectId';
+const KEY_OF_S = '(s."happenedAt", s."recordedAt", s."entryId")';
+const IN_ORDER = 's."happenedAt", s."recordedAt", s."entryId"';
+/** Entries from what they are about; the order of the tables is ours, as the planner knows nothing of the numbers of rows. */
+const ENTRIES =
+  'subject_entry s CROSS JOIN counted_entry c ON c."seq" = s."seq" CROSS JOIN journal_entry j ON j."seq" = s."seq"';
+const CONTENT = 'COALESCE(c."content", j."content")';
+const OF_PUMP = `s."subjectType" = 'pump' AND s."subjectId" = @pumpId`;
+const OF_SUBJECT = 's."subjectType" = @subjectType AND s."subjectId" = @subjectId';
+const COUNTED = `c."seq", c."entryId", c."kind", c."happenedAt", c."recordedAt", c."endedAt", c."correctionId", c."contradicted", ${CONTENT} AS "content"`;
+const COUNTED_FROM = `SELECT ${CONTENT} AS "content" FROM ${ENTRIES} WHERE ${OF_SUBJECT} AND ${KEY_OF_S} > ${AT} ORDER BY ${IN_ORDER}`;
+/** Pumps with counted entries of some kinds whose body names a record. */
+const pumpsNaming = (kinds: string, field: string): string =>
+  `SELECT DISTINCT s."subjectId" AS "pumpId" FROM ${ENTRIES}
+   WHERE s."subjectType" = 'pump' AND s."kind" IN (${kinds}) AND json_extract(${CONTENT}, '$.body.${field}') = ?`;
 
 /** All SQL of the product, prepared once per connection. What is special to SQLite stands in this file. */
 export function writingStatements(db: Sqlite) {
@@ -41,30 +71,33 @@ export function writingStatements(db: Sqlite) {
        VALUES (@id, @actId, @kind, @happenedAt, @recordedAt, @targetId, @contentHash, @content, @importId)
        ON CONFLICT ("id") DO NOTHING`,
     ),
-    insertSubject: db.prepare<{ subjectType: string; subjectId: string; happenedAt: string; entryId: string }>(
-      `INSERT INTO entry_subject ("subjectType", "subjectId", "happenedAt", "entryId") VALUES (@subjectType, @subjectId, @happenedAt, @entryId)`,
-    ),
     insertCounted: db.prepare<Omit<CountedEntryRow, 'contradicted'> & { contradicted: 0 | 1 }>(
-      `INSERT INTO counted_entry ("pumpId", "happenedAt", "recordedAt", "entryId", "kind", "endedAt", "correctionId", "contradicted", "content")
-       VALUES (@pumpId, @happenedAt, @recordedAt, @entryId, @kind, @endedAt, @correctionId, @contradicted, @content)`,
+      `INSERT INTO counted_entry ("seq", "entryId", "kind", "happenedAt", "recordedAt", "endedAt", "correctionId", "contradicted", "content")
+       VALUES (@seq, @entryId, @kind, @happenedAt, @recordedAt, @endedAt, @correctionId, @contradicted, @content)`,
     ),
-    deleteCounted: db.prepare<[entryId: string]>(`DELETE FROM counted_entry WHERE "entryId" = ?`),
+    insertSubject: db.prepare<SubjectEntryRow>(
+      `INSERT INTO subject_entry ("subjectType", "subjectId", "happenedAt", "recordedAt", "entryId", "kind", "seq")
+       VALUES (@subjectType, @subjectId, @happenedAt, @recordedAt, @entryId, @kind, @seq)`,
+    ),
+    deleteCounted: db.prepare<[seq: number]>(`DELETE FROM counted_entry WHERE "seq" = ?`),
+    deleteSubject: db.prepare<SubjectKeyRow>(`DELETE FROM subject_entry WHERE ${SUBJECT} AND ${KEY} = ${AT}`),
     clearCounted: db.prepare(`DELETE FROM counted_entry`),
-    saveState: db.prepare<PumpStateRow>(
-      `INSERT INTO pump_state ("pumpId", "foldVersion", "state") VALUES (@pumpId, @foldVersion, @state)
-       ON CONFLICT ("pumpId") DO UPDATE SET "foldVersion" = excluded."foldVersion", "state" = excluded."state"`,
+    clearSubjects: db.prepare(`DELETE FROM subject_entry`),
+    saveState: db.prepare<SubjectStateRow>(
+      `INSERT INTO subject_state ("subjectType", "subjectId", "foldVersion", "state") VALUES (@subjectType, @subjectId, @foldVersion, @state)
+       ON CONFLICT ("subjectType", "subjectId") DO UPDATE SET "foldVersion" = excluded."foldVersion", "state" = excluded."state"`,
     ),
-    deleteState: db.prepare<[pumpId: string]>(`DELETE FROM pump_state WHERE "pumpId" = ?`),
+    deleteState: db.prepare<{ subjectType: string; subjectId: string }>(`DELETE FROM subject_state WHERE ${SUBJECT}`),
     insertCheckpoint: db.prepare<CheckpointRow>(
-      `INSERT INTO checkpoint ("pumpId", "happenedAt", "recordedAt", "entryId", "endedCharge", "state")
-       VALUES (@pumpId, @happenedAt, @recordedAt, @entryId, @endedCharge, @state)
-       ON CONFLICT ("pumpId", "happenedAt", "recordedAt", "entryId") DO UPDATE
-       SET "endedCharge" = COALESCE(excluded."endedCharge", checkpoint."endedCharge"), "state" = excluded."state"`,
+      `INSERT INTO checkpoint ("subjectType", "subjectId", "happenedAt", "recordedAt", "entryId", "endedPeriod", "state")
+       VALUES (@subjectType, @subjectId, @happenedAt, @recordedAt, @entryId, @endedPeriod, @state)
+       ON CONFLICT ("subjectType", "subjectId", "happenedAt", "recordedAt", "entryId") DO UPDATE
+       SET "endedPeriod" = COALESCE(excluded."endedPeriod", checkpoint."endedPeriod"), "state" = excluded."state"`,
     ),
-    deleteCheckpointsAfter: db.prepare<KeyParams>(`DELETE FROM checkpoint WHERE "pumpId" = @pumpId AND ${KEY} > ${AT}`),
-    /** Its charge may not end there any more; the refold marks it again where it does. */
-    unmarkCheckpoint: db.prepare<KeyParams>(
-      `UPDATE checkpoint SET "endedCharge" = NULL WHERE "pumpId" = @pumpId AND ${KEY} = ${AT}`,
+    deleteCheckpointsAfter: db.prepare<SubjectKeyRow>(`DELETE FROM checkpoint WHERE ${SUBJECT} AND ${KEY} > ${AT}`),
+    /** Its period may not end there any more; the refold marks it again where it does. */
+    unmarkCheckpoint: db.prepare<SubjectKeyRow>(
+      `UPDATE checkpoint SET "endedPeriod" = NULL WHERE ${SUBJECT} AND ${KEY} = ${AT}`,
     ),
     insertSetUp: db.prepare<Omit<SetUpVersionRow, 'seq'>>(
       `INSERT INTO set_up_version ("id", "kind", "subjectId", "validFrom", "recordedAt", "body")
@@ -83,65 +116,69 @@ export function writingStatements(db: Sqlite) {
       `INSERT INTO house_fact ("name", "value") VALUES (@name, @value) ON CONFLICT ("name") DO NOTHING`,
     ),
     ...readingStatements(db),
-    checkpointBefore: db.prepare<KeyParams, { state: string }>(
-      `SELECT "state" FROM checkpoint WHERE "pumpId" = @pumpId AND ${KEY} < ${AT} ORDER BY "happenedAt" DESC, "recordedAt" DESC, "entryId" DESC LIMIT 1`,
+    outdatedState: db.prepare<[subjectType: string, foldVersion: number], { subjectId: string }>(
+      `SELECT "subjectId" FROM subject_state WHERE "subjectType" = ? AND "foldVersion" <> ? LIMIT 1`,
     ),
-    countedFrom: db.prepare<KeyParams, { content: string }>(COUNTED_FROM),
-    countedNext: db.prepare<KeyParams & { limit: number }, { content: string }>(`${COUNTED_FROM} LIMIT @limit`),
-    laggingPump: db.prepare<[pumpId: string], LaggingPumpRow>(`SELECT * FROM lagging_pump WHERE "pumpId" = ?`),
-    anyLaggingPump: db.prepare<[], LaggingPumpRow>(`SELECT * FROM lagging_pump LIMIT 1`),
-    saveLag: db.prepare<KeyParams>(
-      `INSERT INTO lagging_pump ("pumpId", "happenedAt", "recordedAt", "entryId") VALUES (@pumpId, @happenedAt, @recordedAt, @entryId)
-       ON CONFLICT ("pumpId") DO UPDATE SET "happenedAt" = excluded."happenedAt", "recordedAt" = excluded."recordedAt", "entryId" = excluded."entryId"`,
+    checkpointBefore: db.prepare<SubjectKeyRow, { state: string }>(
+      `SELECT "state" FROM checkpoint WHERE ${SUBJECT} AND ${KEY} < ${AT} ORDER BY "happenedAt" DESC, "recordedAt" DESC, "entryId" DESC LIMIT 1`,
     ),
-    deleteLag: db.prepare<[pumpId: string]>(`DELETE FROM lagging_pump WHERE "pumpId" = ?`),
+    countedNext: db.prepare<SubjectKeyRow & { limit: number }, { content: string }>(`${COUNTED_FROM} LIMIT @limit`),
+    countedBySeq: db.prepare<[seq: number], Counted>(
+      `SELECT ${COUNTED} FROM counted_entry c CROSS JOIN journal_entry j ON j."seq" = c."seq" WHERE c."seq" = ?`,
+    ),
+    lagging: db.prepare<{ subjectType: string; subjectId: string }, LaggingSubjectRow>(
+      `SELECT * FROM lagging_subject WHERE ${SUBJECT}`,
+    ),
+    laggingOfType: db.prepare<[subjectType: string], LaggingSubjectRow>(
+      `SELECT * FROM lagging_subject WHERE "subjectType" = ?`,
+    ),
+    anyLagging: db.prepare<[], LaggingSubjectRow>(`SELECT * FROM lagging_subject LIMIT 1`),
+    saveLag: db.prepare<SubjectKeyRow>(
+      `INSERT INTO lagging_subject ("subjectType", "subjectId", "happenedAt", "recordedAt", "entryId")
+       VALUES (@subjectType, @subjectId, @happenedAt, @recordedAt, @entryId)
+       ON CONFLICT ("subjectType", "subjectId") DO UPDATE
+       SET "happenedAt" = excluded."happenedAt", "recordedAt" = excluded."recordedAt", "entryId" = excluded."entryId"`,
+    ),
+    deleteLag: db.prepare<{ subjectType: string; subjectId: string }>(`DELETE FROM lagging_subject WHERE ${SUBJECT}`),
     openImports: db.prepare<[], OpenImportRow>(`SELECT * FROM open_import`),
     insertImport: db.prepare<OpenImportRow>(`INSERT INTO open_import ("id", "afterSeq") VALUES (@id, @afterSeq)`),
     deleteImport: db.prepare<[id: string]>(`DELETE FROM open_import WHERE "id" = ?`),
-    imported: db.prepare<OpenImportRow & { limit: number }, { id: string; content: string }>(
-      `SELECT "id", "content" FROM journal_entry WHERE "seq" > @afterSeq AND "importId" = @id ORDER BY "seq" LIMIT @limit`,
+    imported: db.prepare<OpenImportRow & { limit: number }, { seq: number; id: string }>(
+      `SELECT "seq", "id" FROM journal_entry WHERE "seq" > @afterSeq AND "importId" = @id ORDER BY "seq" LIMIT @limit`,
     ),
     keepImported: db.prepare<[id: string]>(`UPDATE journal_entry SET "importId" = NULL WHERE "id" = ?`),
     deleteEntry: db.prepare<[id: string]>(`DELETE FROM journal_entry WHERE "id" = ?`),
-    deleteSubject: db.prepare<{ subjectType: string; subjectId: string; happenedAt: string; entryId: string }>(
-      `DELETE FROM entry_subject WHERE "subjectType" = @subjectType AND "subjectId" = @subjectId AND "happenedAt" = @happenedAt AND "entryId" = @entryId`,
-    ),
-    countedKeys: db.prepare<[entryId: string], KeyParams>(
-      `SELECT "pumpId", "happenedAt", "recordedAt", "entryId" FROM counted_entry WHERE "entryId" = ?`,
-    ),
-    /** Pumps with entries that name a record of the set-up. */
-    pumpsWithMaterial: db.prepare<[materialId: string], { pumpId: string }>(
-      `SELECT DISTINCT "pumpId" FROM counted_entry WHERE "kind" = 'run' AND json_extract("content", '$.body.materialId') = ?`,
-    ),
-    pumpsWithJarShape: db.prepare<[jarShapeId: string], { pumpId: string }>(
-      `SELECT DISTINCT "pumpId" FROM counted_entry WHERE "kind" = 'look' AND json_extract("content", '$.body.jarShapeId') = ?`,
-    ),
+    pumpsWithMaterial: db.prepare<[materialId: string], { pumpId: string }>(pumpsNaming("'run'", 'materialId')),
+    pumpsWithJarShape: db.prepare<[jarShapeId: string], { pumpId: string }>(pumpsNaming("'look'", 'jarShapeId')),
     pumpsWithProduct: db.prepare<[productId: string], { pumpId: string }>(
-      `SELECT DISTINCT "pumpId" FROM counted_entry WHERE "kind" IN ('change', 'topUp') AND json_extract("content", '$.body.productId') = ?`,
+      pumpsNaming("'change', 'topUp'", 'productId'),
     ),
-    runsFrom: db.prepare<
-      { pumpId: string; from: string },
-      { entryId: string; endedAt: string | null; content: string }
-    >(
-      `SELECT "entryId", "endedAt", "content" FROM counted_entry WHERE "pumpId" = @pumpId AND "happenedAt" >= @from AND "kind" = 'run'`,
+    /** Exact, also while the equipment's state lags; readers take the pumps that its state knows. */
+    pumpsWithEquipment: db.prepare<[equipmentId: string], { pumpId: string }>(
+      `SELECT DISTINCT json_extract(p.value, '$.id') AS "pumpId" FROM ${ENTRIES}, json_each(${CONTENT}, '$.subjects') p
+       WHERE s."subjectType" = 'equipment' AND s."subjectId" = ? AND json_extract(p.value, '$.type') = 'pump'`,
     ),
-    setEnd: db.prepare<{ pumpId: string; entryId: string; endedAt: string | null }>(
-      `UPDATE counted_entry SET "endedAt" = @endedAt WHERE "pumpId" = @pumpId AND "entryId" = @entryId`,
+    runsFrom: db.prepare<{ pumpId: string; from: string }, { seq: number; endedAt: string | null; content: string }>(
+      `SELECT c."seq", c."endedAt", ${CONTENT} AS "content" FROM ${ENTRIES}
+       WHERE ${OF_PUMP} AND s."happenedAt" >= @from AND s."kind" = 'run'`,
+    ),
+    setEnd: db.prepare<{ seq: number; endedAt: string | null }>(
+      `UPDATE counted_entry SET "endedAt" = @endedAt WHERE "seq" = @seq`,
     ),
     metersBefore: db.prepare<
       { pumpId: string; until: string; entryId: string },
       { happenedAt: string; content: string }
     >(
-      `SELECT "happenedAt", "content" FROM counted_entry WHERE "pumpId" = @pumpId AND "happenedAt" <= @until
-       AND "kind" IN ('meter', 'takeOver') AND "entryId" <> @entryId ORDER BY "happenedAt" DESC LIMIT 5`,
+      `SELECT s."happenedAt", ${CONTENT} AS "content" FROM ${ENTRIES} WHERE ${OF_PUMP} AND s."happenedAt" <= @until
+       AND s."kind" IN ('meter', 'takeOver') AND s."entryId" <> @entryId ORDER BY s."happenedAt" DESC LIMIT 5`,
     ),
     runsBefore: db.prepare<
       { pumpId: string; until: string; entryId: string; limit: number },
       { entryId: string; happenedAt: string; endedAt: string }
     >(
-      `SELECT "entryId", "happenedAt", "endedAt" FROM counted_entry
-       WHERE "pumpId" = @pumpId AND "happenedAt" < @until AND "kind" = 'run' AND "entryId" <> @entryId
-       ORDER BY "happenedAt" DESC LIMIT @limit`,
+      `SELECT s."entryId", s."happenedAt", c."endedAt" FROM subject_entry s CROSS JOIN counted_entry c ON c."seq" = s."seq"
+       WHERE ${OF_PUMP} AND s."happenedAt" < @until AND s."kind" = 'run' AND s."entryId" <> @entryId
+       ORDER BY s."happenedAt" DESC LIMIT @limit`,
     ),
   };
 }
@@ -151,25 +188,23 @@ export type WritingStatements = ReturnType<typeof writingStatements>;
 /** Searches of the reading path; each is one indexed query. */
 export function readingStatements(db: Sqlite) {
   return {
-    casesOpened: db.prepare<[caseId: string], { pumpId: string; entryId: string }>(
-      `SELECT c."pumpId", c."entryId" FROM entry_subject s JOIN counted_entry c ON c."entryId" = s."entryId"
-       WHERE s."subjectType" = 'case' AND s."subjectId" = ? AND c."kind" = 'caseOpened'`,
+    casesOpened: db.prepare<[caseId: string], { content: string }>(
+      `SELECT ${CONTENT} AS "content" FROM ${ENTRIES}
+       WHERE s."subjectType" = 'case' AND s."subjectId" = ? AND s."kind" = 'caseOpened'`,
     ),
     /** All that was said of cases in the yard but their tests, in the journal's order. */
-    caseEntries: db.prepare<[], { pumpId: string; content: string }>(
-      `SELECT c."pumpId", c."content" FROM entry_subject s JOIN counted_entry c ON c."entryId" = s."entryId"
-       WHERE s."subjectType" = 'case' AND c."kind" IN ('caseOpened', 'caseClosed', 'caseChecked')
-       ORDER BY c."happenedAt", c."recordedAt", c."entryId"`,
+    caseEntries: db.prepare<[], { content: string }>(
+      `SELECT ${CONTENT} AS "content" FROM ${ENTRIES}
+       WHERE s."subjectType" = 'case' AND s."kind" IN ('caseOpened', 'caseClosed', 'caseChecked') ORDER BY ${IN_ORDER}`,
     ),
-    /** Of one pump before a key: what people found, which outlasts oil changes, and the cases that dealt with it. */
-    foundUntil: db.prepare<KeyParams, { content: string }>(
-      `SELECT "content" FROM counted_entry WHERE "pumpId" = @pumpId AND ${KEY} <= ${AT}
-       AND "kind" IN ('test', 'caseClosed', 'caseChecked')
-       ORDER BY "happenedAt", "recordedAt", "entryId"`,
+    /** Of one pump up to a key: what people found, which outlasts oil changes, and the cases that dealt with it. */
+    foundUntil: db.prepare<PumpKey, { content: string }>(
+      `SELECT ${CONTENT} AS "content" FROM ${ENTRIES} WHERE ${OF_PUMP} AND ${KEY_OF_S} <= ${AT}
+       AND s."kind" IN ('test', 'caseClosed', 'caseChecked') ORDER BY ${IN_ORDER}`,
     ),
     countedBetween: db.prepare<{ pumpId: string; from: string; until: string }, { content: string }>(
-      `SELECT "content" FROM counted_entry WHERE "pumpId" = @pumpId AND "happenedAt" >= @from AND "happenedAt" <= @until
-       ORDER BY "happenedAt", "recordedAt", "entryId"`,
+      `SELECT ${CONTENT} AS "content" FROM ${ENTRIES} WHERE ${OF_PUMP} AND s."happenedAt" >= @from AND s."happenedAt" <= @until
+       ORDER BY ${IN_ORDER}`,
     ),
     /** What may speak for or against a material, of one pump, without the rest of the entries. */
     suspectRows: db.prepare<{ pumpId: string; from: string }, SuspectRow>(
@@ -177,19 +212,18 @@ export function readingStatements(db: Sqlite) {
          json_extract("content", '$.body.productId') AS "productId", json_extract("content", '$.body.colour') AS "colour",
          json_extract("content", '$.body.freeWaterMl') AS "freeWaterMl", json_extract("content", '$.body.creamMl') AS "creamMl",
          json_extract("content", '$.body.waterMl') AS "waterMl"
-       FROM counted_entry WHERE "pumpId" = @pumpId AND "happenedAt" >= @from AND "kind" IN ('run', 'look', 'bleed', 'change')
-         AND COALESCE(json_extract("content", '$.body.sump'), 'oil') = 'oil'
+       FROM (SELECT s."kind", ${IN_ORDER}, ${CONTENT} AS "content" FROM ${ENTRIES}
+         WHERE ${OF_PUMP} AND s."happenedAt" >= @from AND s."kind" IN ('run', 'look', 'bleed', 'change'))
+       WHERE COALESCE(json_extract("content", '$.body.sump'), 'oil') = 'oil'
        ORDER BY "happenedAt", "recordedAt", "entryId"`,
     ),
-    pumpsWithEquipment: db.prepare<[equipmentId: string], { pumpId: string }>(
-      `SELECT DISTINCT c."pumpId" FROM entry_subject s JOIN counted_entry c ON c."entryId" = s."entryId"
-       WHERE s."subjectType" = 'equipment' AND s."subjectId" = ?`,
-    ),
     entryById: db.prepare<[id: string], JournalEntryRow>(`SELECT * FROM journal_entry WHERE "id" = ?`),
-    stateOf: db.prepare<[pumpId: string], PumpStateRow>(`SELECT * FROM pump_state WHERE "pumpId" = ?`),
-    states: db.prepare<[], PumpStateRow>(`SELECT * FROM pump_state`),
-    outdatedStates: db.prepare<[foldVersion: number], { pumpId: string }>(
-      `SELECT "pumpId" FROM pump_state WHERE "foldVersion" <> ?`,
+    subjectState: db.prepare<{ subjectType: string; subjectId: string }, SubjectStateRow>(
+      `SELECT * FROM subject_state WHERE ${SUBJECT}`,
+    ),
+    subjectsWithState: db.prepare<[], SubjectStateRow>(`SELECT * FROM subject_state`),
+    pumpStates: db.prepare<[], PumpStateText>(
+      `SELECT "subjectId" AS "pumpId", "foldVersion", "state" FROM subject_state WHERE "subjectType" = 'pump'`,
     ),
     setUpVersions: db.prepare<[], SetUpVersionRow>(`SELECT * FROM set_up_version ORDER BY "seq"`),
     changesSince: db.prepare<[seq: number], { seq: number; kind: string; pumpIds: string | null }>(
@@ -209,22 +243,24 @@ export function readingStatements(db: Sqlite) {
     lastSeq: db.prepare<[], { seq: number | null }>(`SELECT MAX("seq") AS "seq" FROM journal_entry`),
     facts: db.prepare<[], { name: string; value: string }>(`SELECT "name", "value" FROM house_fact`),
     endedCharges: db.prepare<[pumpId: string, limit: number], { state: string }>(
-      `SELECT "state" FROM checkpoint WHERE "pumpId" = ? AND "endedCharge" IS NOT NULL ORDER BY "happenedAt" DESC LIMIT ?`,
+      `SELECT "state" FROM checkpoint WHERE "subjectType" = 'pump' AND "subjectId" = ? AND "endedPeriod" IS NOT NULL
+       ORDER BY "happenedAt" DESC LIMIT ?`,
     ),
-    countedFrom: db.prepare<KeyParams, { content: string }>(COUNTED_FROM),
-    journalPage: db.prepare<KeyParams & { limit: number }, CountedEntryRow>(
-      `SELECT * FROM counted_entry WHERE "pumpId" = @pumpId AND ${KEY} < ${AT}
-       ORDER BY "happenedAt" DESC, "recordedAt" DESC, "entryId" DESC LIMIT @limit`,
+    countedFrom: db.prepare<SubjectKeyRow, { content: string }>(COUNTED_FROM),
+    journalPage: db.prepare<SubjectKeyRow & { limit: number }, Counted>(
+      `SELECT ${COUNTED} FROM ${ENTRIES} WHERE ${OF_SUBJECT} AND ${KEY_OF_S} < ${AT}
+       ORDER BY s."happenedAt" DESC, s."recordedAt" DESC, s."entryId" DESC LIMIT @limit`,
     ),
     countedOfKind: db.prepare<[kind: string], { content: string }>(
-      `SELECT "content" FROM counted_entry WHERE "kind" = ? ORDER BY "happenedAt", "recordedAt", "entryId", "pumpId"`,
+      `SELECT ${CONTENT} AS "content" FROM counted_entry c CROSS JOIN journal_entry j ON j."seq" = c."seq"
+       WHERE c."kind" = ? ORDER BY c."happenedAt", c."recordedAt", c."entryId"`,
     ),
-    countedById: db.prepare<[entryId: string], CountedEntryRow>(
-      `SELECT * FROM counted_entry WHERE "entryId" = ? LIMIT 1`,
+    countedById: db.prepare<[entryId: string], Counted>(
+      `SELECT ${COUNTED} FROM journal_entry j CROSS JOIN counted_entry c ON c."seq" = j."seq" WHERE j."id" = ?`,
     ),
     actMembers: db.prepare<[actId: string], { id: string }>(
       `SELECT e."id" FROM journal_entry e WHERE e."actId" = ? AND e."kind" <> 'correction'
-       AND EXISTS (SELECT 1 FROM counted_entry c WHERE c."entryId" = e."id")`,
+       AND EXISTS (SELECT 1 FROM counted_entry c WHERE c."seq" = e."seq")`,
     ),
     correctionsOf: db.prepare<[targetId: string], { content: string }>(
       `SELECT "content" FROM journal_entry WHERE "targetId" = ?`,

@@ -5,7 +5,6 @@ import { join } from 'node:path';
 import { databaseFile } from '../database/open.js';
 import type { OpenDemoYard } from './demo-yard.controller.js';
 
-
 async function started(child: ChildProcess): Promise<number> {
   const [message] = (await Promise.race([once(child, 'message'), once(child, 'exit').then(() => [null])])) as [
     { port: number } | null,

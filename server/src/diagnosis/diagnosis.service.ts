@@ -4,6 +4,7 @@ import {
   gatherEvidence,
   nextChecks,
   priorsAfter,
+  pumpIdsOf,
   rank,
   sharesInSteps,
   type Asked,
@@ -88,7 +89,10 @@ export class DiagnosisService {
 
   private caseRows() {
     const rows = this.reading.sql.caseEntries.all();
-    return rows.map(({ pumpId, content }) => ({ pumpId, entry: JSON.parse(content) as Entry }));
+    return rows.flatMap(({ content }) => {
+      const entry = JSON.parse(content) as Entry;
+      return pumpIdsOf(entry).map((pumpId) => ({ pumpId, entry }));
+    });
   }
 
   private cases(): CaseLine[] {

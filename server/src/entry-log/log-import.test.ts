@@ -24,7 +24,7 @@ const sight = (hours: number) =>
   entryAt(hours, 'look', { sump: 'oil', source: 'sightGlass', hoursStood: 3, level: 'right' });
 const countOf = (table: string): number =>
   (house.database.reader.prepare(`SELECT COUNT(*) AS n FROM ${table}`).get() as { n: number }).n;
-const TABLES = ['journal_entry', 'entry_subject', 'counted_entry', 'checkpoint', 'open_import', 'lagging_pump'];
+const TABLES = ['journal_entry', 'subject_entry', 'counted_entry', 'checkpoint', 'open_import', 'lagging_subject'];
 const stored = () => Object.fromEntries(TABLES.map((table) => [table, countOf(table)]));
 
 /** Lets the import go on until it has written some. */
@@ -85,12 +85,12 @@ test('a long file in any order gives the states that its entries alone give, bes
   house.write(changeAt(1), runAt(3, 5), runAt(9000 - 1300, 5), changeAt(7700 + 900), sight(7000));
   const backwards = manyRuns().reverse();
   expect(await importInto(house, 'runs', writeLog(RUN_LOG, backwards))).toMatchObject({ written: MANY });
-  expect(house.states()).toEqual(rebuiltStates(house));
+  expect(house.everyState()).toEqual(rebuiltStates(house));
   expect(house.states().p1?.totals.runs).toBe(MANY + 2);
-  expect(countOf('lagging_pump') + countOf('open_import')).toBe(0);
+  expect(countOf('lagging_subject') + countOf('open_import')).toBe(0);
   // The checkpoints hold too: a late entry is folded in from one of them.
   house.write(runAt(4000.5, 1));
-  expect(house.states()).toEqual(rebuiltStates(house));
+  expect(house.everyState()).toEqual(rebuiltStates(house));
 });
 
 test('others write while it is read and while it is written, early and late, and all of it counts', async () => {
@@ -104,13 +104,13 @@ test('others write while it is read and while it is written, early and late, and
   expect(house.write(sight(8100), runAt(6.5, 1), runAt(4000.5, 1))).toEqual(['written', 'written', 'written']);
   await job.atRest();
   expect(job.answer()).toMatchObject({ state: 'done', written: MANY });
-  expect(house.states()).toEqual(rebuiltStates(house));
+  expect(house.everyState()).toEqual(rebuiltStates(house));
   expect(house.states().p1?.totals.runs).toBe(MANY + 4);
 });
 
 test.each(['while it is written', 'before it is written'])('cancelled %s it leaves nothing behind', async (when) => {
   house.write(changeAt(1), runAt(3, 5), runAt(4000.5, 1), sight(8000));
-  const before = { tables: stored(), states: house.states() };
+  const before = { tables: stored(), states: house.everyState() };
   const job = await readInto(house, 'runs', writeLog(RUN_LOG, manyRuns()));
   if (when === 'while it is written') {
     job.write(false);
@@ -119,7 +119,7 @@ test.each(['while it is written', 'before it is written'])('cancelled %s it leav
   }
   await job.cancel();
   expect(job.answer()).toMatchObject({ state: 'cancelled', written: 0 });
-  expect({ tables: stored(), states: house.states() }).toEqual(before);
+  expect({ tables: stored(), states: house.everyState() }).toEqual(before);
   expect(job.write(true)).toBe(false);
 });
 
@@ -145,25 +145,25 @@ test('cancelled while it is read it stops there', async () => {
 
 test('what a crash left half-written is taken back when the folder is opened', async () => {
   house.write(changeAt(1), runAt(3, 5), sight(8000));
-  const before = { tables: stored(), states: house.states() };
+  const before = { tables: stored(), states: house.everyState() };
   const job = await readInto(house, 'runs', writeLog(RUN_LOG, manyRuns()));
   job.write(false);
   await untilWriting(job);
   await job.abandon();
   expect(countOf('open_import')).toBe(1);
   new JournalDoor(house.database, house.shelf, { nowMs }).putInOrder();
-  expect({ tables: stored(), states: house.states() }).toEqual(before);
+  expect({ tables: stored(), states: house.everyState() }).toEqual(before);
 });
 
 test('a rebuild from the journal leaves out what a crash left half-written', async () => {
   house.write(changeAt(1), runAt(3, 5));
-  const before = house.states();
+  const before = house.everyState();
   const job = await readInto(house, 'runs', writeLog(RUN_LOG, manyRuns()));
   job.write(false);
   await untilWriting(job);
   await job.abandon();
   new JournalDoor(house.database, house.shelf, { nowMs }).rebuildAll();
-  expect(house.states()).toEqual(before);
+  expect(house.everyState()).toEqual(before);
 });
 
 test('an entry that someone sends by itself stays, though an import that brought it is taken back', async () => {
@@ -175,7 +175,7 @@ test('an entry that someone sends by itself stays, though an import that brought
   expect(house.write(first)).toEqual(['alreadyWritten']);
   await job.cancel();
   expect(house.journal()).toEqual([first]);
-  expect(house.states()).toEqual(rebuiltStates(house));
+  expect(house.everyState()).toEqual(rebuiltStates(house));
 });
 
 test('a record that changes between reading and writing refuses its rows then, and without leave to drop them nothing is written', async () => {

@@ -25,7 +25,7 @@ export class PumpReader {
   }
 
   stateOf(pumpId: string): PumpState {
-    const stored = this.reading.sql.stateOf.get(pumpId);
+    const stored = this.reading.sql.subjectState.get({ subjectType: 'pump', subjectId: pumpId });
     return stored ? (JSON.parse(stored.state) as PumpState) : initialState(pumpId);
   }
 

@@ -1,11 +1,12 @@
 import type { FieldIssue } from '@winter-jar/contracts';
-import type { Entry, OrderKey } from '@winter-jar/core';
+import type { Entry } from '@winter-jar/core';
 import type { Database } from '../database/open.js';
 import type { WritingStatements } from '../database/statements.js';
 import { SERVER, type Actor } from './actor.js';
 import type { ChangeLog } from './change-log.js';
-import { keyOf, touch, type DerivedTables } from './derived-tables.js';
+import type { DerivedTables } from './derived-tables.js';
 import { insertEntry, type EntryText } from './insert-entry.js';
+import { Touched } from './touched.js';
 
 /** An entry of an import, checked before, with its texts. */
 export interface StagedEntry extends EntryText {
@@ -38,10 +39,10 @@ export class BulkWriting {
   /** One turn, in any order; the quicker the closer its entries lie in time. States follow with {@link catchUp}. */
   write(actor: Actor, importId: string, staged: readonly StagedEntry[]): BulkAnswer[] {
     return this.inOneTurn(() => {
-      const changed = new Map<string, OrderKey>();
+      const changed = new Touched();
       const answers = staged.map((one) => this.writeOne(importId, one, changed));
-      for (const [pumpId, key] of changed) this.derived.fallBehind(pumpId, key);
-      if (changed.size > 0) this.changes.note(actor, 'entries', [...changed.keys()]);
+      this.derived.fallBehind(changed);
+      if (changed.all.length > 0) this.changes.note(actor, 'entries', changed.pumpIds);
       return answers;
     });
   }
@@ -49,12 +50,12 @@ export class BulkWriting {
   /** One turn of folding what lags behind. @returns how many entries were folded; null when nothing lagged */
   catchUp(): number | null {
     return this.inOneTurn(() => {
-      const lag = this.sql.anyLaggingPump.get();
-      if (!lag) return null;
-      const folded = this.derived.catchUp(lag.pumpId, keyOf(lag));
-      // Its state moves when the last of it is folded in.
-      if (!this.sql.laggingPump.get(lag.pumpId)) this.changes.note(SERVER, 'entries', [lag.pumpId]);
-      return folded;
+      const turn = this.derived.catchUp();
+      if (!turn) return null;
+      // A state moves when the last of it is folded in.
+      const pumpIds = turn.caughtUp.filter((s) => s.type === 'pump').map((s) => s.id);
+      if (turn.caughtUp.length > 0) this.changes.note(SERVER, 'entries', pumpIds);
+      return turn.folded;
     });
   }
 
@@ -68,13 +69,8 @@ export class BulkWriting {
     return this.inOneTurn(() => {
       const open = this.sql.openImports.all().find((one) => one.id === importId);
       const rows = open ? this.sql.imported.all({ ...open, limit: IMPORTED_PER_TURN }) : [];
-      for (const { id, content } of rows) {
-        const { subjects, happenedAt } = JSON.parse(content) as Entry;
-        for (const { pumpId, entryId, ...key } of this.sql.countedKeys.all(id))
-          this.derived.fallBehind(pumpId, { ...key, id: entryId });
-        this.sql.deleteCounted.run(id);
-        for (const { type, id: subjectId } of subjects)
-          this.sql.deleteSubject.run({ subjectType: type, subjectId, happenedAt, entryId: id });
+      for (const { seq, id } of rows) {
+        this.derived.fallBehind(this.derived.uncount(seq));
         this.sql.deleteEntry.run(id);
       }
       if (rows.length === IMPORTED_PER_TURN) return true;
@@ -90,18 +86,15 @@ export class BulkWriting {
     while (this.catchUp() !== null);
   }
 
-  private writeOne(
-    importId: string,
-    { entry, contentHash, content }: StagedEntry,
-    changed: Map<string, OrderKey>,
-  ): BulkAnswer {
+  private writeOne(importId: string, { entry, contentHash, content }: StagedEntry, changed: Touched): BulkAnswer {
     const issues = this.issuesOf(entry);
-    if (issues.length === 0 && insertEntry(this.sql, entry, { contentHash, content }, importId) === null) {
+    if (issues.length > 0) return { status: 'refused', issues };
+    const seq = insertEntry(this.sql, entry, { contentHash, content }, importId);
+    if (seq === null) {
       const same = this.sql.entryById.get(entry.id)?.contentHash === contentHash;
       return same ? { status: 'alreadyWritten' } : { status: 'refused', issues: [takenBy(entry.id)] };
     }
-    if (issues.length > 0) return { status: 'refused', issues };
-    touch(changed, this.derived.count(entry, false, content));
+    changed.addAll(this.derived.count({ entry, seq }));
     return { status: 'written' };
   }
 

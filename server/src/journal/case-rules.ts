@@ -37,13 +37,13 @@ export function caseIssues(entry: Entry, sql: Pick<WritingStatements, 'casesOpen
   if (caseId === null) return [];
   const field = `subjects.${entry.subjects.findIndex((s) => s.type === 'case')}.id`;
   const [pumpId = ''] = pumpIdsOf(entry);
-  const opened = sql.casesOpened.all(caseId);
+  const opened = sql.casesOpened.all(caseId).map((row) => JSON.parse(row.content) as Entry);
   // Its own opening is there already when it is corrected.
   if (entry.kind === 'caseOpened')
-    return opened.every((o) => o.entryId === entry.id)
+    return opened.every((o) => o.id === entry.id)
       ? []
       : [{ field, value: caseId, code: 'twice', right: 'the id of a new case' }];
-  return opened.some((o) => o.pumpId === pumpId)
+  return opened.some((o) => pumpIdsOf(o).includes(pumpId))
     ? []
     : [unknown(field, caseId, 'the id of a case of this pump that was opened before')];
 }

@@ -2,40 +2,47 @@ import {
   compareOrder,
   correctionsConflict,
   effectiveEntry,
-  FOLD_VERSION,
-  initialState,
-  pumpIdsOf,
   refold,
+  refoldTogether,
+  subjectKey,
   winningCorrection,
   type Checkpoint,
   type Correction,
   type Entry,
+  type Folded,
+  type FoldSource,
   type OrderKey,
-  type PumpState,
+  type Projection,
+  type SubjectRef,
 } from '@winter-jar/core';
-import type { KeyParams, WritingStatements } from '../database/statements.js';
-import type { SetUpShelf } from './set-up-shelf.js';
+import type { Counted, SubjectKeyRow, WritingStatements } from '../database/statements.js';
 import { endOfRun } from './entry-rules.js';
 import { KeptStates } from './kept-states.js';
+import type { SetUpShelf } from './set-up-shelf.js';
+import { BEFORE_ALL, Touched, type TouchedSubject } from './touched.js';
 
-export const BEFORE_ALL: OrderKey = { happenedAt: '', recordedAt: '', id: '' };
-const params = (pumpId: string, key: OrderKey): KeyParams => ({
-  pumpId,
+/** Entries of one subject that a turn folds at most. */
+const FOLDED_PER_TURN = 400;
+const parse = <T>(text: string): T => JSON.parse(text) as T;
+const named = ({ type, id }: SubjectRef) => ({ subjectType: type, subjectId: id });
+const at = (subject: SubjectRef, key: OrderKey): SubjectKeyRow => ({
+  subjectType: subject.type,
+  subjectId: subject.id,
   happenedAt: key.happenedAt,
   recordedAt: key.recordedAt,
   entryId: key.id,
 });
-export const keyOf = ({ entryId, ...key }: KeyParams): OrderKey => ({ ...key, id: entryId });
-/** Entries of one pump that a turn folds at most. */
-const FOLDED_PER_TURN = 400;
-const parse = <T>(text: string): T => JSON.parse(text) as T;
+const keyIn = ({ happenedAt, recordedAt, entryId }: SubjectKeyRow): OrderKey => ({
+  happenedAt,
+  recordedAt,
+  id: entryId,
+});
+const subjectIn = ({ subjectType, subjectId }: SubjectKeyRow): SubjectRef => ({ type: subjectType, id: subjectId });
 
-/** Remembers for each pump the earliest key that changed. */
-export function touch(touched: Map<string, OrderKey>, keys: ReadonlyMap<string, OrderKey>): void {
-  for (const [pumpId, key] of keys) {
-    const known = touched.get(pumpId);
-    if (!known || compareOrder(key, known) < 0) touched.set(pumpId, key);
-  }
+/** An original entry with its number in the journal. */
+export interface Original {
+  readonly entry: Entry;
+  readonly seq: number;
 }
 
 /** What follows from the journal: counted entries, states, checkpoints. Called inside the door's transaction. */
@@ -45,119 +52,216 @@ export class DerivedTables {
   constructor(
     private readonly sql: WritingStatements,
     private readonly shelf: SetUpShelf,
+    private readonly projections: readonly Projection[],
   ) {}
 
-  /** Puts the entry as it now counts in place. @param text the entry as JSON, where it is at hand @returns for each pump the earliest key that changed */
-  count(original: Entry, maybeCounted: boolean, text: string | null = null): Map<string, OrderKey> {
-    const changed = new Map<string, OrderKey>();
-    const counted = maybeCounted ? this.sql.countedKeys.all(original.id) : [];
-    for (const { pumpId, entryId, ...key } of counted) touch(changed, new Map([[pumpId, { ...key, id: entryId }]]));
-    if (changed.size > 0) this.sql.deleteCounted.run(original.id);
+  /** Puts an entry that is new as it counts in place. @returns the earliest key that changed, for each subject */
+  count({ entry: original, seq }: Original): Touched {
     const corrections = this.sql.correctionsOf.all(original.id).map((r) => parse<Correction>(r.content));
+    const touched = new Touched();
     const entry = effectiveEntry(original, corrections);
-    if (!entry) return changed;
-    const shared = {
-      happenedAt: entry.happenedAt,
-      recordedAt: entry.recordedAt,
-      entryId: entry.id,
-      kind: entry.kind,
-      correctionId: winningCorrection(corrections)?.id ?? null,
-      contradicted: correctionsConflict(corrections) ? (1 as const) : (0 as const),
-      content: (entry === original ? text : null) ?? JSON.stringify(entry),
-    };
-    for (const pumpId of pumpIdsOf(entry)) {
-      const pump = this.shelf.book.pumpAt({ pumpId, instant: entry.happenedAt });
-      this.sql.insertCounted.run({ ...shared, pumpId, endedAt: pump ? endOfRun(entry, pump) : null });
-      touch(changed, new Map([[pumpId, entry]]));
+    if (!entry) return touched;
+    const { id: entryId, happenedAt, recordedAt, kind } = entry;
+    const correctionId = winningCorrection(corrections)?.id ?? null;
+    this.sql.insertCounted.run({
+      seq,
+      entryId,
+      kind,
+      happenedAt,
+      recordedAt,
+      endedAt: this.endOf(entry),
+      correctionId,
+      contradicted: correctionsConflict(corrections) ? 1 : 0,
+      content: correctionId === null ? null : JSON.stringify(entry),
+    });
+    for (const subject of entry.subjects) {
+      // Written out: spreading costs as much here as the insert.
+      const { type: subjectType, id: subjectId } = subject;
+      this.sql.insertSubject.run({ subjectType, subjectId, happenedAt, recordedAt, entryId, kind, seq });
+      touched.add(subject, entry, [entry]);
     }
-    return changed;
+    return touched;
   }
 
-  /** Folds a pump from the last state before `key`: its present state for what comes last, a checkpoint for what comes late. */
-  fold(pumpId: string, key: OrderKey): void {
-    if (this.sql.laggingPump.get(pumpId)) return this.fallBehind(pumpId, key);
-    const present = this.sql.stateOf.get(pumpId);
-    const state = present?.foldVersion === FOLD_VERSION ? this.kept.read(pumpId, present.state) : null;
-    const appended = state?.last && compareOrder(state.last, key) < 0;
-    const from = appended ? state : this.lastStateBefore(pumpId, key);
-    if (!appended) this.forgetCheckpointsAfter(from);
-    const later = this.sql.countedFrom.all(params(pumpId, from.last ?? BEFORE_ALL));
-    this.saveState(
-      this.foldOn(
-        from,
-        later.map((row) => parse<Entry>(row.content)),
-      ),
-    );
+  /** Puts an entry anew as it counts in place, after a word on it. @returns the earliest key that changed, for each subject */
+  countAnew(original: Original): Touched {
+    return this.uncount(original.seq).addAll(this.count(original));
+  }
+
+  /** Takes an entry out of what counts. @returns the key where it stood, for each subject */
+  uncount(seq: number): Touched {
+    const touched = new Touched();
+    const counted: Counted | undefined = this.sql.countedBySeq.get(seq);
+    if (!counted) return touched;
+    const entry = parse<Entry>(counted.content);
+    for (const subject of entry.subjects) {
+      this.sql.deleteSubject.run(at(subject, entry));
+      touched.add(subject, entry);
+    }
+    this.sql.deleteCounted.run(seq);
+    return touched;
+  }
+
+  /** Folds each subject, and whatever was fed from it since, from the last state before its key. */
+  fold(touched: Touched): void {
+    for (const projection of this.projections) {
+      const changed = touched.ofTypes(projection.types);
+      if (changed.length === 0) continue;
+      if (projection.together) this.foldTogether(projection, changed);
+      else for (const one of changed) this.foldOne(projection, one);
+    }
   }
 
   /**
-   * Entries came or went in bulk, the earliest at `key`: until {@link catchUp} is through, the pump's state is that of before, and
-   * what is written meanwhile is folded in then.
+   * Entries came or went in bulk: until {@link catchUp} is through, the subjects' states are those of before, and what is written
+   * meanwhile is folded in then.
    */
-  fallBehind(pumpId: string, key: OrderKey): void {
-    const lag = this.sql.laggingPump.get(pumpId);
-    if (!lag || compareOrder(key, keyOf(lag)) < 0) this.sql.saveLag.run(params(pumpId, key));
+  fallBehind(touched: Touched): void {
+    for (const projection of this.projections)
+      for (const { subject, key } of touched.ofTypes(projection.types)) {
+        const lag = this.sql.lagging.get(named(subject));
+        if (!lag || compareOrder(key, keyIn(lag)) < 0) this.sql.saveLag.run(at(subject, key));
+      }
   }
 
-  /** Folds some of what a lagging pump has yet to take in, so that no turn is long. @returns how many entries */
-  catchUp(pumpId: string, key: OrderKey): number {
-    const from = this.lastStateBefore(pumpId, key);
-    this.forgetCheckpointsAfter(from);
-    const limit = FOLDED_PER_TURN + 1;
-    const rows = this.sql.countedNext.all({ ...params(pumpId, from.last ?? BEFORE_ALL), limit });
-    const entries = rows.map((row) => parse<Entry>(row.content));
-    const next = entries[FOLDED_PER_TURN];
-    const state = this.foldOn(from, entries.slice(0, FOLDED_PER_TURN));
-    if (next && state.last) {
-      this.saveCheckpoint({ key: state.last, endedCharge: null, state });
-      this.sql.saveLag.run(params(pumpId, next));
-    } else {
-      this.saveState(state);
-      this.sql.deleteLag.run(pumpId);
-    }
-    return Math.min(entries.length, FOLDED_PER_TURN);
-  }
-
-  private foldOn(from: PumpState, entries: readonly Entry[]): PumpState {
-    const folded = refold({ from, entries, book: this.shelf.book });
-    for (const checkpoint of folded.checkpoints) this.saveCheckpoint(checkpoint);
-    return folded.state;
-  }
-
-  private saveCheckpoint({ key, endedCharge, state }: Checkpoint): void {
-    this.sql.insertCheckpoint.run({ ...params(state.pumpId, key), endedCharge, state: JSON.stringify(state) });
-  }
-
-  private saveState(state: PumpState): void {
-    const { pumpId } = state;
-    if (state.entries === 0) {
-      this.sql.deleteState.run(pumpId);
-      return;
-    }
-    const text = JSON.stringify(state);
-    this.sql.saveState.run({ pumpId, foldVersion: FOLD_VERSION, state: text });
-    this.kept.keep(pumpId, text, state);
-  }
-
-  /** What was folded on from a state does not hold any more; nor, it may be, that its charge ended there. */
-  private forgetCheckpointsAfter({ pumpId, last }: PumpState): void {
-    this.sql.deleteCheckpointsAfter.run(params(pumpId, last ?? BEFORE_ALL));
-    if (last) this.sql.unmarkCheckpoint.run(params(pumpId, last));
+  /** Folds some of what a lagging subject has yet to take in, so that no turn is long. @returns null when nothing lags */
+  catchUp(): { readonly folded: number; readonly caughtUp: readonly SubjectRef[] } | null {
+    const lag = this.sql.anyLagging.get();
+    const projection = lag && this.projections.find((p) => p.types.includes(lag.subjectType));
+    if (!lag || !projection) return null;
+    return projection.together ? this.catchUpTogether(projection) : this.catchUpOne(projection, lag);
   }
 
   /** Ends of runs follow from their equipment's cycle time where only cycles were counted. */
   endRunsAnew(pumpId: string, from: string): void {
-    for (const { entryId, endedAt, content } of this.sql.runsFrom.all({ pumpId, from })) {
-      const entry = parse<Entry>(content);
-      const pump = this.shelf.book.pumpAt({ pumpId, instant: entry.happenedAt });
-      const end = pump ? endOfRun(entry, pump) : null;
-      if (end !== endedAt) this.sql.setEnd.run({ pumpId, entryId, endedAt: end });
+    for (const { seq, endedAt, content } of this.sql.runsFrom.all({ pumpId, from })) {
+      const end = this.endOf(parse<Entry>(content));
+      if (end !== endedAt) this.sql.setEnd.run({ seq, endedAt: end });
     }
   }
 
-  private lastStateBefore(pumpId: string, key: OrderKey): PumpState {
-    const checkpoint = this.sql.checkpointBefore.get(params(pumpId, key));
-    const state = checkpoint ? parse<PumpState>(checkpoint.state) : null;
-    return state?.foldVersion === FOLD_VERSION ? state : initialState(pumpId);
+  private endOf(entry: Entry): string | null {
+    const pumpId = entry.subjects.find((s) => s.type === 'pump')?.id;
+    const pump = pumpId === undefined ? null : this.shelf.book.pumpAt({ pumpId, instant: entry.happenedAt });
+    return pump ? endOfRun(entry, pump) : null;
+  }
+
+  /** From the present state for what comes last, from a checkpoint for what comes late. */
+  private foldOne(projection: Projection, { subject, key, counted }: TouchedSubject): void {
+    if (this.sql.lagging.get(named(subject))) return this.fallBehind(new Touched().add(subject, key));
+    const present = this.presentState(projection, subject);
+    if (present?.last && compareOrder(present.last, key) < 0) {
+      // All before it is folded in, so nothing else than what is at hand comes after that state.
+      const later = counted?.toSorted(compareOrder) ?? this.entriesAfter(subject, present.last);
+      this.saveState(subject, this.foldOn(projection, subject, present, later));
+      return;
+    }
+    const from = this.keptBefore(projection, subject, key);
+    this.forgetCheckpointsAfter(subject, from);
+    this.saveState(subject, this.foldOn(projection, subject, from, this.entriesAfter(subject, from.last)));
+  }
+
+  private foldTogether(
+    projection: Projection,
+    changed: readonly { readonly subject: SubjectRef; readonly key: OrderKey }[],
+  ): void {
+    // Whatever lags may feed what changed: it is folded when that has caught up.
+    if (projection.types.some((type) => this.sql.laggingOfType.all(type).length > 0)) {
+      const touched = new Touched();
+      for (const { subject, key } of changed) touched.add(subject, key);
+      return this.fallBehind(touched);
+    }
+    const source: FoldSource<Folded> = {
+      stateBefore: (subject, key) => {
+        const present = this.presentState(projection, subject);
+        return present?.last && compareOrder(present.last, key) < 0
+          ? present
+          : this.keptBefore(projection, subject, key);
+      },
+      entriesAfter: (subject, key) => this.entriesAfter(subject, key),
+    };
+    const { book } = this.shelf;
+    const folded = refoldTogether({ projection, touched: changed, source, book });
+    for (const { subject, state } of folded.starts) this.forgetCheckpointsAfter(subject, state);
+    for (const checkpoint of folded.checkpoints) this.saveCheckpoint(checkpoint);
+    for (const { subject, state } of folded.starts)
+      this.saveState(subject, folded.states.get(subjectKey(subject)) ?? state);
+  }
+
+  private catchUpOne(projection: Projection, lag: SubjectKeyRow) {
+    const subject = subjectIn(lag);
+    const from = this.keptBefore(projection, subject, keyIn(lag));
+    this.forgetCheckpointsAfter(subject, from);
+    const limit = FOLDED_PER_TURN + 1;
+    const rows = this.sql.countedNext.all({ ...at(subject, from.last ?? BEFORE_ALL), limit });
+    const entries = rows.map((row) => parse<Entry>(row.content));
+    const next = entries[FOLDED_PER_TURN];
+    const state = this.foldOn(projection, subject, from, entries.slice(0, FOLDED_PER_TURN));
+    if (next && state.last) {
+      this.saveCheckpoint({ subject, key: state.last, endedPeriod: null, state });
+      this.sql.saveLag.run(at(subject, next));
+      return { folded: FOLDED_PER_TURN, caughtUp: [] };
+    }
+    this.saveState(subject, state);
+    this.sql.deleteLag.run(named(subject));
+    return { folded: entries.length, caughtUp: [subject] };
+  }
+
+  /** In one turn: subjects that are tied to one another cannot stand at different places. */
+  private catchUpTogether(projection: Projection) {
+    const lagging = projection.types.flatMap((type) => this.sql.laggingOfType.all(type));
+    for (const lag of lagging) this.sql.deleteLag.run(named(subjectIn(lag)));
+    this.foldTogether(
+      projection,
+      lagging.map((lag) => ({ subject: subjectIn(lag), key: keyIn(lag) })),
+    );
+    return { folded: lagging.length, caughtUp: lagging.map(subjectIn) };
+  }
+
+  private foldOn(projection: Projection, subject: SubjectRef, from: Folded, entries: readonly Entry[]): Folded {
+    const key = subjectKey(subject);
+    const { states, checkpoints } = refold({
+      projection,
+      from: new Map([[key, from]]),
+      entries,
+      book: this.shelf.book,
+    });
+    for (const checkpoint of checkpoints) this.saveCheckpoint(checkpoint);
+    return states.get(key) ?? from;
+  }
+
+  private entriesAfter(subject: SubjectRef, key: OrderKey | null): Entry[] {
+    return this.sql.countedFrom.all(at(subject, key ?? BEFORE_ALL)).map((row) => parse<Entry>(row.content));
+  }
+
+  private saveCheckpoint({ subject, key, endedPeriod, state }: Checkpoint<Folded>): void {
+    this.sql.insertCheckpoint.run({ ...at(subject, key), endedPeriod, state: JSON.stringify(state) });
+  }
+
+  private saveState(subject: SubjectRef, state: Folded): void {
+    if (state.entries === 0) {
+      this.sql.deleteState.run(named(subject));
+      return;
+    }
+    const text = JSON.stringify(state);
+    this.sql.saveState.run({ ...named(subject), foldVersion: state.foldVersion, state: text });
+    this.kept.keep(subject, text, state);
+  }
+
+  /** What was folded on from a state does not hold any more; nor, it may be, that its period ended there. */
+  private forgetCheckpointsAfter(subject: SubjectRef, { last }: Folded): void {
+    this.sql.deleteCheckpointsAfter.run(at(subject, last ?? BEFORE_ALL));
+    if (last) this.sql.unmarkCheckpoint.run(at(subject, last));
+  }
+
+  private presentState(projection: Projection, subject: SubjectRef): Folded | null {
+    const stored = this.sql.subjectState.get(named(subject));
+    return stored?.foldVersion === projection.version ? this.kept.read(subject, stored.state) : null;
+  }
+
+  private keptBefore(projection: Projection, subject: SubjectRef, key: OrderKey): Folded {
+    const checkpoint = this.sql.checkpointBefore.get(at(subject, key));
+    const state = checkpoint ? parse<Folded>(checkpoint.state) : null;
+    return state?.foldVersion === projection.version ? state : projection.first(subject);
   }
 }

@@ -9,6 +9,7 @@ import {
   TASKS,
   tasksOf,
   type Entry,
+  type EntryKind,
   type LookBody,
   type PumpSetUp,
   type SetUpBook,
@@ -23,6 +24,9 @@ const unknownId = (field: string, value: unknown, what: string, where = 'in the 
   code: 'unknownId',
   right: `the id of ${what} that is ${where}`,
 });
+
+/** What may be about an equipment alone, without a pump. */
+const ABOUT_EQUIPMENT: readonly EntryKind[] = ['note', 'meter'];
 
 /** Hard rules that need the set-up: ids that exist, sumps and tasks that the pump has, volumes that fit the housing. */
 export function setUpIssues(entry: Entry, book: SetUpBook): FieldIssue[] {
@@ -39,10 +43,11 @@ export function setUpIssues(entry: Entry, book: SetUpBook): FieldIssue[] {
     else issues.push(unknownId(field, subject.id, 'a pump'));
   });
   const pump = pumps[0];
-  if (!pump)
-    return issues.length > 0
-      ? issues
-      : [{ field: 'subjects', value: entry.subjects, code: 'missing', right: 'at least one pump' }];
+  if (!pump) {
+    const alone = ABOUT_EQUIPMENT.includes(entry.kind) && equipmentIdOf(entry) !== null;
+    if (issues.length > 0 || alone) return issues;
+    return [{ field: 'subjects', value: entry.subjects, code: 'missing', right: 'at least one pump' }];
+  }
   if (new Set(pumpIdsOf(entry)).size !== pumpIdsOf(entry).length) {
     issues.push({ field: 'subjects', value: entry.subjects, code: 'twice', right: 'each pump once' });
   }

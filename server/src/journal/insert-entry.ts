@@ -7,19 +7,16 @@ export interface EntryText {
   readonly content: string;
 }
 
-/** Puts an entry and what it is about into the journal. @returns its number; null when its id is taken */
+/** Puts an entry into the journal. @returns its number; null when its id is taken */
 export function insertEntry(
   sql: WritingStatements,
   entry: JournalEntry,
   text: EntryText,
   importId: string | null,
 ): number | null {
-  const { id, actId, kind, happenedAt, recordedAt, subjects } = entry;
+  const { id, actId, kind, happenedAt, recordedAt } = entry;
   const targetId = entry.kind === 'correction' ? entry.body.targetId : null;
   const row = { id, actId, kind, happenedAt, recordedAt, targetId, ...text, importId };
   const { changes, lastInsertRowid } = sql.insertEntry.run(row);
-  if (changes === 0) return null;
-  for (const { type, id: subjectId } of subjects)
-    sql.insertSubject.run({ subjectType: type, subjectId, happenedAt, entryId: id });
-  return Number(lastInsertRowid);
+  return changes === 0 ? null : Number(lastInsertRowid);
 }

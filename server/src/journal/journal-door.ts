@@ -1,12 +1,9 @@
 import { checkEntry, type Checked, type EntryAnswer, type FieldIssue } from '@winter-jar/contracts';
 import {
   effectiveEntry,
-  FOLD_VERSION,
-  pumpIdsOf,
   type Correction,
   type Entry,
   type JournalEntry,
-  type OrderKey,
   type PumpState,
   type SetUpVersion,
 } from '@winter-jar/core';
@@ -20,11 +17,13 @@ import type { Actor } from './actor.js';
 import { BulkWriting } from './bulk-writing.js';
 import { ChangeLog } from './change-log.js';
 import { contentHash } from './content-hash.js';
-import { BEFORE_ALL, DerivedTables, touch } from './derived-tables.js';
+import { DerivedTables, type Original } from './derived-tables.js';
 import { caseIssues } from './case-rules.js';
 import { questionsAbout, sampleIssues, setUpIssues } from './entry-rules.js';
 import { insertEntry } from './insert-entry.js';
+import { PROJECTIONS } from './projections.js';
 import { SetUpWriting } from './set-up-writing.js';
+import { BEFORE_ALL, Touched } from './touched.js';
 
 const parse = <T>(text: string): T => JSON.parse(text) as T;
 
@@ -66,7 +65,7 @@ export class JournalDoor {
   reopened(): void {
     this.sql = writingStatements(this.database.writer);
     this.changes.reopened(this.sql);
-    this.derived = new DerivedTables(this.sql, this.shelf);
+    this.derived = new DerivedTables(this.sql, this.shelf, PROJECTIONS);
     this.setUp = new SetUpWriting(this.database, this.shelf, this.sql, this.derived, this.changes);
     this.bulk = new BulkWriting(this.database, this.sql, this.derived, this.changes, (e) => this.entryIssues(e));
   }
@@ -146,7 +145,8 @@ export class JournalDoor {
 
   /** States as the writer sees them, inside a rehearsal too: of all pumps, or of some. */
   states(pumpIds?: readonly string[]): ReadonlyMap<string, PumpState> {
-    const rows = pumpIds ? pumpIds.flatMap((id) => this.sql.stateOf.get(id) ?? []) : this.sql.states.all();
+    const wanted = pumpIds ? new Set(pumpIds) : null;
+    const rows = this.sql.pumpStates.all().filter((row) => !wanted || wanted.has(row.pumpId));
     return new Map(rows.map((row) => [row.pumpId, parse<PumpState>(row.state)]));
   }
 
@@ -166,21 +166,23 @@ export class JournalDoor {
     this.bulk.takeBackUnfinished();
     return this.database.writer.transaction(() => {
       this.sql.clearCounted.run();
-      const pumps = new Set<string>();
+      this.sql.clearSubjects.run();
+      const touched = new Touched();
       const until = this.sql.lastSeq.get()?.seq ?? 0;
       for (let seq = 0, rows; (rows = this.sql.journalBetween.all({ after: seq, until })).length > 0;) {
         for (const row of rows) {
           const entry = parse<JournalEntry>(row.content);
           if (entry.kind !== 'correction') {
-            this.derived.count(entry, false);
-            for (const id of pumpIdsOf(entry)) pumps.add(id);
+            touched.addAll(this.derived.count({ entry, seq: row.seq }));
           }
           seq = row.seq;
         }
       }
-      for (const { pumpId } of this.sql.states.all()) pumps.add(pumpId);
-      for (const pumpId of pumps) this.derived.fold(pumpId, BEFORE_ALL);
-      return pumps.size;
+      for (const { subjectType, subjectId } of this.sql.subjectsWithState.all())
+        touched.add({ type: subjectType, id: subjectId }, BEFORE_ALL);
+      const all = touched.all.reduce((from, { subject }) => from.add(subject, BEFORE_ALL), new Touched());
+      this.derived.fold(all);
+      return all.pumpIds.length;
     })();
   }
 
@@ -189,7 +191,10 @@ export class JournalDoor {
     this.sql.insertFact.run({ name: EPOCH, value: newId() });
     this.sql.forgetChanges.run(CHANGES_KEPT);
     this.bulk.takeBackUnfinished();
-    return this.sql.outdatedStates.all(FOLD_VERSION).length > 0 ? this.rebuildAll() : 0;
+    const outdated = PROJECTIONS.some(({ types, version }) =>
+      types.some((type) => this.sql.outdatedState.get(type, version) !== undefined),
+    );
+    return outdated ? this.rebuildAll() : 0;
   }
 
   private writeAct(
@@ -199,13 +204,13 @@ export class JournalDoor {
   ): EntryAnswer[] {
     const answers: (EntryAnswer | null)[] = entries.map(() => null);
     const transaction = this.database.writer.transaction(() => {
-      const touched = new Map<string, OrderKey>();
+      const touched = new Touched();
       entries.forEach((entry, i) => {
         answers[i] = this.accept(entry, entries, touched, asking);
       });
       if (answers.some((a) => a && a.status !== 'written' && a.status !== 'alreadyWritten')) throw new ActRefused();
-      for (const [pumpId, key] of touched) this.derived.fold(pumpId, key);
-      if (answers.some((a) => a?.status === 'written')) this.changes.note(actor, 'entries', [...touched.keys()]);
+      this.derived.fold(touched);
+      if (answers.some((a) => a?.status === 'written')) this.changes.note(actor, 'entries', touched.pumpIds);
     });
     try {
       transaction.immediate();
@@ -224,7 +229,7 @@ export class JournalDoor {
   private accept(
     entry: JournalEntry,
     act: readonly JournalEntry[],
-    touched: Map<string, OrderKey>,
+    touched: Touched,
     asking: 'asks' | 'asksNothing',
   ): EntryAnswer {
     const { id } = entry;
@@ -244,14 +249,17 @@ export class JournalDoor {
     }
     const seq = insertEntry(this.sql, entry, { contentHash: hash, content: JSON.stringify(entry) }, null);
     if (seq === null) throw new Error(`${id}: taken within one act`);
-    const original = entry.kind === 'correction' ? this.originalOf(entry) : entry;
-    if (original) touch(touched, this.derived.count(original, entry.kind === 'correction'));
+    if (entry.kind !== 'correction') touched.addAll(this.derived.count({ entry, seq }));
+    else {
+      const original = this.originalOf(entry);
+      if (original) touched.addAll(this.derived.countAnew(original));
+    }
     return { id, status: 'written', seq };
   }
 
-  private originalOf(correction: Correction): Entry | null {
+  private originalOf(correction: Correction): Original | null {
     const row = this.sql.entryById.get(correction.body.targetId);
-    return row ? parse<Entry>(row.content) : null;
+    return row ? { entry: parse<Entry>(row.content), seq: row.seq } : null;
   }
 
   private entryIssues(entry: Entry): FieldIssue[] {
@@ -261,7 +269,7 @@ export class JournalDoor {
   /** A correction whose target is not here yet waits, so only what can be known is checked. */
   private correctionIssues(correction: Correction, act: readonly JournalEntry[]): FieldIssue[] {
     const { targetId, action } = correction.body;
-    const original = this.originalOf(correction);
+    const original = this.originalOf(correction)?.entry;
     if (!original) return [];
     if ((original as JournalEntry).kind === 'correction') {
       return [

@@ -1,12 +1,13 @@
 import type { FieldIssue } from '@winter-jar/contracts';
-import type { PumpState, SetUpKind, SetUpVersion } from '@winter-jar/core';
+import type { Folded, SetUpKind, SetUpVersion, SubjectRef } from '@winter-jar/core';
 import type { Database } from '../database/open.js';
 import type { WritingStatements } from '../database/statements.js';
 import type { RecordName, SetUpShelf } from './set-up-shelf.js';
 import type { Actor } from './actor.js';
 import type { ChangeLog } from './change-log.js';
 import { contentHash } from './content-hash.js';
-import { BEFORE_ALL, type DerivedTables } from './derived-tables.js';
+import type { DerivedTables } from './derived-tables.js';
+import { BEFORE_ALL, Touched } from './touched.js';
 
 /** Code of the issue of an edit that saw an older version. */
 export const CHANGED_MEANWHILE = 'changedMeanwhile';
@@ -82,29 +83,33 @@ export class SetUpWriting {
       // Whose name stands beneath an entry bears upon no state.
       person: none,
       jarShape: naming(this.sql.pumpsWithJarShape),
-      houseRules: () => this.sql.states.all().map((s) => s.pumpId),
+      houseRules: () => this.sql.pumpStates.all().map((s) => s.pumpId),
     };
     return [...new Set([...this.shelf.pumpsNaming(record), ...byEntries[kind]()])];
   }
 
   private refoldAfterSetUp(versions: readonly SetUpVersion[]): void {
-    const from = new Map<string, string>();
-    const endsMove = new Set<string>();
+    const touched = new Touched();
+    const endsMove = new Map<string, string>();
     for (const version of versions) {
-      const at = this.shelf.countsFrom(version);
+      const from = this.shelf.countsFrom(version);
       for (const pumpId of this.pumpsTouchedBy(version)) {
-        const known = from.get(pumpId);
-        from.set(pumpId, known === undefined || at < known ? at : known);
-        if (version.kind === 'equipment') endsMove.add(pumpId);
+        this.touchFrom(touched, { type: 'pump', id: pumpId }, from);
+        if (version.kind !== 'equipment') continue;
+        const known = endsMove.get(pumpId);
+        endsMove.set(pumpId, known === undefined || from < known ? from : known);
       }
+      if (version.kind === 'equipment') this.touchFrom(touched, { type: 'equipment', id: version.subjectId }, from);
     }
-    for (const { pumpId, state } of this.sql.states.all()) {
-      const start = from.get(pumpId);
-      if (start === undefined) continue;
-      if (endsMove.has(pumpId)) this.derived.endRunsAnew(pumpId, start);
-      const last = (JSON.parse(state) as PumpState).last;
-      if (last && last.happenedAt >= start) this.derived.fold(pumpId, { ...BEFORE_ALL, happenedAt: start });
-    }
+    for (const [pumpId, from] of endsMove) this.derived.endRunsAnew(pumpId, from);
+    this.derived.fold(touched);
+  }
+
+  /** What has entries since then is folded anew from there. */
+  private touchFrom(touched: Touched, subject: SubjectRef, from: string): void {
+    const stored = this.sql.subjectState.get({ subjectType: subject.type, subjectId: subject.id });
+    const last = stored ? (JSON.parse(stored.state) as Folded).last : null;
+    if (last && last.happenedAt >= from) touched.add(subject, { ...BEFORE_ALL, happenedAt: from });
   }
 }
 

@@ -12,6 +12,6 @@ export function lastCharges(
   const from = text ? (JSON.parse(text) as PumpState) : initialState(pumpId);
   const key = from.last ?? { happenedAt: '', recordedAt: '', id: '' };
   const { id: entryId, ...moment } = key;
-  const rows = sql.countedFrom.all({ pumpId, ...moment, entryId });
+  const rows = sql.countedFrom.all({ subjectType: 'pump', subjectId: pumpId, ...moment, entryId });
   return { from, key, entries: rows.map((r) => JSON.parse(r.content) as Entry) };
 }

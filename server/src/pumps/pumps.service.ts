@@ -9,6 +9,7 @@ import {
   waterStory,
   type Correction,
   type Entry,
+  type EquipmentState,
   type PumpState,
 } from '@winter-jar/core';
 import { Reading } from '../database/reading.js';
@@ -77,10 +78,10 @@ export class PumpsService {
     const { now } = this.pumps;
     const { book } = this.shelf;
     const { equipment, pump } = this.pumps.setUpOf(pumpId, now);
-    const others = equipment.coldTrap ? this.reading.sql.pumpsWithEquipment.all(pump.equipmentId) : [];
+    const others = equipment.coldTrap ? this.pumpsAt(pump.equipmentId) : [];
     const otherPumps = others
-      .filter((o) => o.pumpId !== pumpId)
-      .map((o) => ({ pumpId: o.pumpId, entries: lastCharges(this.reading.sql, o.pumpId, STORY_CHARGES).entries }));
+      .filter((id) => id !== pumpId)
+      .map((id) => ({ pumpId: id, entries: lastCharges(this.reading.sql, id, STORY_CHARGES).entries }));
     return {
       story: waterStory({
         pumpId,
@@ -92,13 +93,20 @@ export class PumpsService {
     };
   }
 
+  /** Pumps that ever stood at an equipment. */
+  private pumpsAt(equipmentId: string): string[] {
+    const stored = this.reading.sql.subjectState.get({ subjectType: 'equipment', subjectId: equipmentId });
+    return stored ? (JSON.parse(stored.state) as EquipmentState).pumps.map((p) => p.pumpId) : [];
+  }
+
   /** A page of the pump's entries as they count, newest first. */
   journal(pumpId: string, before: string | undefined): JournalPage {
     const from = before ? this.reading.sql.countedById.get(before) : undefined;
     if (before && !from) throw new NotFoundException(`the id of an entry that counts; "${before}" is none`);
     const key = from ?? { happenedAt: '9999', recordedAt: '', entryId: '' };
     const rows = this.reading.sql.journalPage.all({
-      pumpId,
+      subjectType: 'pump',
+      subjectId: pumpId,
       happenedAt: key.happenedAt,
       recordedAt: key.recordedAt,
       entryId: key.entryId,

@@ -24,7 +24,7 @@ export class RoundService {
       days.set(zone, known);
       return known;
     };
-    const states = new Map(this.reading.sql.states.all().map((row) => [row.pumpId, row.state]));
+    const states = new Map(this.reading.sql.pumpStates.all().map((row) => [row.pumpId, row.state]));
     const rows = Object.keys(book.at(now).pump).flatMap((pumpId) => {
       const setUp = book.pumpAt({ pumpId, instant: now });
       if (!setUp || !onTheRound(setUp.pump)) return [];

@@ -122,7 +122,7 @@ test('an entry’s history shows all that was ever said, and flags a contradicti
 test('states of another fold version are rebuilt before anything is served', () => {
   house.write(changeAt(1), runAt(10, 20), runAt(50, 20));
   const right = house.states();
-  house.database.writer.exec(`UPDATE pump_state SET "foldVersion" = 0, "state" = '{}'`);
+  house.database.writer.exec(`UPDATE subject_state SET "foldVersion" = 0, "state" = '{}'`);
   expect(house.door.putInOrder()).toBe(1);
   expect(house.states()).toEqual(right);
   expect(house.door.putInOrder()).toBe(0);

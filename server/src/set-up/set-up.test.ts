@@ -23,7 +23,7 @@ const version = (kind: SetUpKind, subjectId: string, validFrom: string, changes:
 function refolded(act: () => void): string[] {
   const { writer } = house.database;
   writer.exec(
-    'CREATE TEMP TABLE IF NOT EXISTS seen (p); DELETE FROM seen; CREATE TEMP TRIGGER IF NOT EXISTS see AFTER UPDATE ON pump_state BEGIN INSERT INTO seen VALUES (new.pumpId); END',
+    "CREATE TEMP TABLE IF NOT EXISTS seen (p); DELETE FROM seen; CREATE TEMP TRIGGER IF NOT EXISTS see AFTER UPDATE ON subject_state WHEN new.subjectType = 'pump' BEGIN INSERT INTO seen VALUES (new.subjectId); END",
   );
   act();
   return [...new Set((writer.prepare('SELECT p FROM seen').all() as { p: string }[]).map((r) => r.p))].sort();
@@ -46,7 +46,7 @@ describe('changes and corrections', () => {
     expect(house.door.writeSetUp(SERVER, [correction])).toEqual([]);
     // 20 h where 10 h are a plain run: twice the weight, for both runs.
     expect(weights()).toEqual(before?.map((w) => w * 2));
-    expect(house.states()).toEqual(rebuiltStates(house));
+    expect(house.everyState()).toEqual(rebuiltStates(house));
   });
 
   test('a correction refolds only what it touches', () => {
@@ -219,11 +219,11 @@ test('set-up changes, moved pumps, replaced meters, runs that go on and correcti
               ).toEqual(['written']);
             }
           });
-          expect(own.states()).toEqual(rebuiltStates(own));
+          expect(own.everyState()).toEqual(rebuiltStates(own));
           const ends = () => own.database.reader.prepare('SELECT entryId, endedAt FROM counted_entry ORDER BY 1').all();
           const kept = ends();
           own.door.rebuildAll();
-          expect(own.states()).toEqual(rebuiltStates(own));
+          expect(own.everyState()).toEqual(rebuiltStates(own));
           expect(ends()).toEqual(kept);
         } finally {
           await own.close();

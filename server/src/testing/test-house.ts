@@ -3,11 +3,19 @@ import { SERVER } from '../journal/actor.js';
 import { openDatabase, type Database } from '../database/open.js';
 import { Reading } from '../database/reading.js';
 import { JournalDoor } from '../journal/journal-door.js';
+import { PROJECTIONS } from '../journal/projections.js';
 import { SetUpShelf } from '../journal/set-up-shelf.js';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { EntryAnswer } from '@winter-jar/contracts';
-import { effectiveEntries, pumpIdsOf, rebuild, type JournalEntry, type PumpState } from '@winter-jar/core';
+import {
+  effectiveEntries,
+  rebuildAll,
+  subjectKey,
+  type Folded,
+  type JournalEntry,
+  type PumpState,
+} from '@winter-jar/core';
 import { at, versionsOf, type YardOptions } from '@winter-jar/core/testing';
 
 /** A door on a data folder of its own, with the small yard set up; the clock stands a year after its start. */
@@ -18,7 +26,10 @@ export interface TestHouse {
   readonly reading: Reading;
   readonly folder: string;
   write(...entries: unknown[]): EntryAnswer['status'][];
+  /** Of pumps, by id. */
   states(): Record<string, PumpState>;
+  /** Of all subjects, by {@link subjectKey}. */
+  everyState(): Record<string, Folded>;
   journal(): JournalEntry[];
   close(): Promise<void>;
 }
@@ -41,7 +52,17 @@ export async function openHouse(options: YardOptions & { folder?: string; empty?
     reading,
     folder,
     write: (...entries) => door.write(SERVER, entries).map((a) => a.status),
-    states: () => Object.fromEntries(reading.sql.states.all().map((r) => [r.pumpId, JSON.parse(r.state) as PumpState])),
+    states: () =>
+      Object.fromEntries(reading.sql.pumpStates.all().map((r) => [r.pumpId, JSON.parse(r.state) as PumpState])),
+    everyState: () =>
+      Object.fromEntries(
+        reading.sql.subjectsWithState
+          .all()
+          .map(({ subjectType: type, subjectId: id, state }) => [
+            subjectKey({ type, id }),
+            JSON.parse(state) as Folded,
+          ]),
+      ),
     journal: () =>
       (database.reader.prepare('SELECT content FROM journal_entry ORDER BY seq').all() as { content: string }[]).map(
         (r) => JSON.parse(r.content) as JournalEntry,
@@ -53,14 +74,9 @@ export async function openHouse(options: YardOptions & { folder?: string; empty?
   };
 }
 
-/** States as core alone would have them, from nothing but the journal. */
-export function rebuiltStates(house: TestHouse): Record<string, PumpState> {
+/** States of all subjects as core alone would have them, from nothing but the journal. */
+export function rebuiltStates(house: TestHouse): Record<string, Folded> {
   const entries = effectiveEntries(house.journal());
-  const pumps = new Set(entries.flatMap(pumpIdsOf));
-  return Object.fromEntries(
-    [...pumps].map((pumpId) => [
-      pumpId,
-      rebuild({ pumpId, entries: entries.filter((e) => pumpIdsOf(e).includes(pumpId)), book: house.shelf.book }),
-    ]),
-  );
+  const { book } = house.shelf;
+  return Object.fromEntries(PROJECTIONS.flatMap((projection) => [...rebuildAll({ projection, entries, book })]));
 }

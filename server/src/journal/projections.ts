@@ -1,0 +1,4 @@
+import { equipmentProjection, pumpProjection, type Projection } from '@winter-jar/core';
+
+/** Whatever has a state that follows from the journal. */
+export const PROJECTIONS: readonly Projection[] = [pumpProjection, equipmentProjection];
