@@ -1,4 +1,4 @@
-import { effectiveEntries, rebuildAll, type Entry, type Folded, type JournalEntry } from '@winter-jar/core';
+import { effectiveEntries, rebuildAll, type Entry, type JournalEntry } from '@winter-jar/core';
 import { at, changeAt, entryAt, runAt } from '@winter-jar/core/testing';
 import { pourAt, pouredOil, type PouredOil } from '@winter-jar/core/testing/poured-oil';
 import { writingStatements } from '../database/statements.js';
