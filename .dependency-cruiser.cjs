@@ -8,13 +8,13 @@ const ROOMS = {
   ],
   server: [
     ...['clock', 'api', 'network', 'database', 'files', 'problems', 'journal', 'house'],
-    ...['photos', 'round', 'pumps', 'effect', 'entries', 'set-up', 'changes', 'diagnosis', 'entry-log'],
+    ...['photos', 'round', 'pumps', 'equipment', 'effect', 'entries', 'set-up', 'changes', 'diagnosis', 'entry-log'],
     ...['backup', 'demo-yard', 'about', 'clock-hand', 'testing'],
   ],
   web: [
     ...['api', 'device', 'ui', 'words', 'forms', 'effect', 'entry'],
     ...['take-over', 'set-up', 'run', 'sump-work', 'service', 'journal', 'oil', 'water', 'diagnosis'],
-    ...['round', 'pumps', 'labels', 'backup', 'phone', 'entry-log', 'app'],
+    ...['round', 'equipment', 'pumps', 'labels', 'backup', 'phone', 'entry-log', 'app'],
   ],
 };
 /** Packages, and those that each may know besides itself. */

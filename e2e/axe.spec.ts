@@ -20,6 +20,7 @@ const PAGES = [
   '/pumps/hs-01/case-close',
   '/pumps/lf-01/leak-hunt',
   '/suspects?pump=lf-01',
+  '/equipment/ferry-b',
   '/start',
   '/round/print',
   '/set-up/pump',

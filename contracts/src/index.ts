@@ -76,6 +76,7 @@ export type {
   DemoYardOpened,
   EarlierCharge,
   EntryHistory,
+  EquipmentPage,
   JournalLine,
   JournalPage,
   NextTask,

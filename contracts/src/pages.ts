@@ -3,6 +3,8 @@ import type {
   Act,
   Correction,
   Entry,
+  Equipment,
+  EquipmentState,
   HouseSetUp,
   JarSeen,
   PumpKind,
@@ -13,6 +15,7 @@ import type {
   RunRuler,
   SetUpKind,
   SetUpVersion,
+  Site,
   Standing,
   TaskStanding,
   VerdictLevel,
@@ -145,6 +148,19 @@ export interface JournalPage {
   readonly lines: readonly JournalLine[];
   /** Entry id to ask from for older lines; null at the end. */
   readonly before: string | null;
+}
+
+/** An equipment with its own record. */
+export interface EquipmentPage {
+  readonly equipmentId: string;
+  readonly equipment: Equipment;
+  readonly site: Site;
+  readonly state: EquipmentState;
+  /** Pumps that stand at it by the set-up. */
+  readonly standsHere: readonly string[];
+  readonly journal: JournalPage;
+  /** For the names of what entries are about. */
+  readonly house: HouseSetUp;
 }
 
 /** An entry with everything ever said about it. */

@@ -14,6 +14,7 @@ import { ClockHandModule } from './clock-hand/clock-hand.module.js';
 import type { OpenDemoYard } from './demo-yard/demo-yard.controller.js';
 import { DemoYardModule } from './demo-yard/demo-yard.module.js';
 import { DiagnosisModule } from './diagnosis/diagnosis.module.js';
+import { EquipmentModule } from './equipment/equipment.module.js';
 import { EntriesModule } from './entries/entries.module.js';
 import { EntryLogModule } from './entry-log/entry-log.module.js';
 import { HouseModule, type HouseOptions } from './house/house.module.js';
@@ -35,6 +36,7 @@ const FEATURES = [
   ChangesModule,
   RoundModule,
   PumpsModule,
+  EquipmentModule,
   DiagnosisModule,
   EntriesModule,
   SetUpModule,

@@ -13,13 +13,13 @@ import {
   type PumpState,
 } from '@winter-jar/core';
 import { Reading } from '../database/reading.js';
+import { journalPage } from '../house/journal-page.js';
 import { PumpReader } from '../house/pump-reader.js';
 import { lastCharges } from './last-charges.js';
 import { roundRow } from '../round/round-row.js';
 import { SetUpShelf } from '../journal/set-up-shelf.js';
 
 const EARLIER_CHARGES = 8;
-const JOURNAL_PAGE = 50;
 /** Ended charges that the story goes back: enough to test a trend. */
 const STORY_CHARGES = 15;
 
@@ -99,27 +99,8 @@ export class PumpsService {
     return stored ? (JSON.parse(stored.state) as EquipmentState).pumps.map((p) => p.pumpId) : [];
   }
 
-  /** A page of the pump's entries as they count, newest first. */
   journal(pumpId: string, before: string | undefined): JournalPage {
-    const from = before ? this.reading.sql.countedById.get(before) : undefined;
-    if (before && !from) throw new NotFoundException(`the id of an entry that counts; "${before}" is none`);
-    const key = from ?? { happenedAt: '9999', recordedAt: '', entryId: '' };
-    const rows = this.reading.sql.journalPage.all({
-      subjectType: 'pump',
-      subjectId: pumpId,
-      happenedAt: key.happenedAt,
-      recordedAt: key.recordedAt,
-      entryId: key.entryId,
-      limit: JOURNAL_PAGE,
-    });
-    return {
-      lines: rows.map((r) => ({
-        entry: JSON.parse(r.content) as Entry,
-        correctionId: r.correctionId,
-        contradicted: Boolean(r.contradicted),
-      })),
-      before: rows.length === JOURNAL_PAGE ? (rows.at(-1)?.entryId ?? null) : null,
-    };
+    return journalPage(this.reading.sql, { type: 'pump', id: pumpId }, before);
   }
 
   /** An entry with everything ever said about it. */

@@ -40,6 +40,14 @@ const injectedRtkApi = api.injectEndpoints({
     entry: build.query<EntryApiResponse, EntryApiArg>({
       query: (queryArg) => ({ url: `/api/entries/${queryArg}` }),
     }),
+    equipment: build.query<EquipmentApiResponse, EquipmentApiArg>({
+      query: (queryArg) => ({
+        url: `/api/equipment/${queryArg.equipmentId}`,
+        params: {
+          before: queryArg.before,
+        },
+      }),
+    }),
     diagnosis: build.query<DiagnosisApiResponse, DiagnosisApiArg>({
       query: (queryArg) => ({
         url: `/api/pumps/${queryArg.pumpId}/diagnosis`,
@@ -220,6 +228,12 @@ export type JournalApiArg = {
 };
 export type EntryApiResponse = /** status 200 An entry with all its corrections */ EntryHistory;
 export type EntryApiArg = string;
+export type EquipmentApiResponse =
+  /** status 200 An equipment with its own record: what ran on it by whatever pump, and a page of its entries */ EquipmentPage;
+export type EquipmentApiArg = {
+  equipmentId: string;
+  before?: string;
+};
 export type DiagnosisApiResponse =
   /** status 200 What may be wrong with a pump: evidence, causes with the sums behind them, the tests that tell most */ DiagnosisAnswer;
 export type DiagnosisApiArg = {
@@ -2478,6 +2492,53 @@ export type EntryHistory = {
   /** All entries of the same deed that still count; they are taken back together. */
   actEntryIds: string[];
   contradicted: boolean;
+};
+export type PumpOnEquipment = {
+  pumpId: string;
+  runs: number;
+  minutes: number;
+  lastAt: string;
+};
+export type EquipmentState = {
+  foldVersion: number;
+  equipmentId: string;
+  entries: number;
+  last: OrderKey | null;
+  /** Runs on it by whatever pump, and their hours; a run of two pumps is one. */
+  runs: number;
+  minutes: number;
+  /** All that an entry named beside it, the newest last. */
+  pumps: PumpOnEquipment[];
+  lastRun: {
+    entryId: string;
+    at: string;
+    pumpIds: string[];
+    materialId: string;
+    minutes: number;
+  } | null;
+  /** Its own hour meter, as last read. */
+  meter: {
+    entryId: string;
+    at: string;
+    minutes: number;
+  } | null;
+  /** How the pressure rose when it was last tested closed: a state of the finding `rateOfRise`. */
+  lastRise: {
+    entryId: string;
+    at: string;
+    state: string;
+  } | null;
+};
+export type EquipmentPage = {
+  equipmentId: string;
+  equipment: Equipment;
+  site: Site;
+  state: EquipmentState;
+  /** Pumps that stand at it by the set-up. */
+  standsHere: string[];
+  journal: JournalPage;
+  /** For the names of what entries are about. */
+  house: HouseSetUp;
 };
 export type EntryKind = string;
 export type SaidLine = {

@@ -6,6 +6,7 @@ import type {
   DiagnosisAnswer,
   EntriesEffect,
   EntryHistory,
+  EquipmentPage,
   JournalFileResult,
   JournalPage,
   LogImportAnswer,
@@ -38,7 +39,7 @@ export function tagsOf(change: { kinds: readonly ChangeKind[]; pumpIds: readonly
   const { kinds, pumpIds } = change;
   if (kinds.length === 0 || kinds.every((k) => k === 'file')) return [];
   if (kinds.includes('setUp') || pumpIds === null) return ALL_TAGS;
-  return ['Round', 'Entry', 'Cases', ...pumpIds.flatMap(ofPump)];
+  return ['Round', 'Equipment', 'Entry', 'Cases', ...pumpIds.flatMap(ofPump)];
 }
 
 /** Pumps that entries are about: a correction bears its original's. */
@@ -56,6 +57,7 @@ interface Answers {
   pump: PumpPage;
   journal: JournalPage;
   oilStory: OilStory;
+  equipment: EquipmentPage;
   water: WaterAnswer;
   diagnosis: DiagnosisAnswer;
   caseInFull: CaseAnswer;
@@ -87,6 +89,7 @@ export const yardApi = generatedApi.enhanceEndpoints<TagTypesFromApi<typeof gene
     journal: { providesTags: (_answer, _error, { pumpId }) => ofPump(pumpId) },
     oilStory: { providesTags: (_answer, _error, id) => ofPump(id) },
     water: { providesTags: (_answer, _error, id) => ofPump(id) },
+    equipment: { providesTags: ['Equipment'] },
     diagnosis: { providesTags: (_answer, _error, { pumpId }) => [...ofPump(pumpId), 'Cases'] },
     entry: { providesTags: ['Entry'] },
     caseInFull: { providesTags: ['Cases'] },
@@ -138,6 +141,7 @@ export const {
   useOilStoryQuery,
   useWaterQuery,
   useDiagnosisQuery,
+  useEquipmentQuery,
   useCaseInFullQuery,
   useSuspectsQuery,
 } = yardApi;

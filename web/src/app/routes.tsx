@@ -35,6 +35,7 @@ const PAGES: Readonly<Record<string, Page>> = {
   ...Object.fromEntries(
     Object.entries(PUMP_PAGES).map(([id, page]) => [`pumps/:pumpId/${PUMP_ACTIONS[id as PumpActionId].path}`, page]),
   ),
+  'equipment/:equipmentId': async () => (await import('../equipment/equipment-page.js')).EquipmentPage,
   'cases/:caseId': async () => (await import('../diagnosis/case-report-page.js')).CaseReportPage,
   'pumps/:pumpId/entries/:entryId': async () => (await import('../journal/history-page.js')).HistoryPage,
   suspects: async () => (await import('../diagnosis/suspects-page.js')).SuspectsPage,

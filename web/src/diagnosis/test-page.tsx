@@ -77,8 +77,11 @@ function Test({ answer, ...props }: EntryPageProps & { answer: DiagnosisAnswer |
       found: asked ? { [asked]: '' } : {},
     },
     read: (v) => {
-      const said = readTest(v, zone, Date.now());
-      if (!said.ok || correctId) return said;
+      const read = readTest(v, zone, Date.now());
+      if (!read.ok || correctId) return read;
+      // How its pressure rises belongs to the chamber's own record, whichever pump stands at it.
+      const rise = read.body.findings.some((f) => f.id === 'rateOfRise');
+      const said = rise ? { ...read, equipmentId: page.setUp.pump.equipmentId } : read;
       const [first] = said.body.findings;
       const complaint = complaintOf(page.row, props.words, first ? foundWords(first.id, first.state) : null);
       return open ? { ...said, caseId: open } : { ...said, opensCase: complaint };

@@ -1,17 +1,20 @@
-import type { PumpPage } from '@winter-jar/contracts';
-import type { Entry, EntryBodies } from '@winter-jar/core';
+import type { Entry, EntryBodies, Subject } from '@winter-jar/core';
 import { v7 as newId } from 'uuid';
 import { useAppDispatch } from '../device/store.js';
 import { toastsSlice } from '../device/toasts-slice.js';
 import { useEnvelope } from './use-envelope.js';
 import { useWriteEntries } from './use-write-entries.js';
 
-/** Writes an entry that needs no form: a task ticked off, a note. @returns true when it is stored */
-export function useQuickEntry(page: PumpPage) {
+/** Writes an entry that needs no form of its own: a task ticked off, a note, a meter. @returns true when it is stored */
+export function useQuickEntry({ subject, zone }: { subject: Subject; zone: string }) {
   const { write: send, busy } = useWriteEntries();
   const dispatch = useAppDispatch();
   const envelope = useEnvelope();
-  async function write<K extends 'done' | 'note'>(kind: K, body: EntryBodies[K], savedWords: string): Promise<boolean> {
+  async function write<K extends 'done' | 'note' | 'meter'>(
+    kind: K,
+    body: EntryBodies[K],
+    savedWords: string,
+  ): Promise<boolean> {
     const id = newId();
     const now = new Date().toISOString();
     const entry = {
@@ -19,9 +22,9 @@ export function useQuickEntry(page: PumpPage) {
       actId: id,
       kind,
       body,
-      subjects: [{ type: 'pump', id: page.row.pumpId }],
+      subjects: [subject],
       happenedAt: now,
-      zone: page.row.zone,
+      zone,
       precision: 'exact',
       recordedAt: now,
       ...envelope,

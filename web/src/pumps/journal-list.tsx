@@ -6,12 +6,10 @@ import { momentWords, dayWords } from '../words/dates.js';
 import type { Words } from '../words/words.js';
 import { entryWords } from '../words/entry-words.js';
 import { KIND_WORDS } from '../words/kind-words.js';
-import { useQuickEntry } from '../entry/use-quick-entry.js';
+import { NoteField } from '../entry/note-field.js';
 import { isStillRunning } from '../entry/still-running.js';
 import { correctPath } from '../words/pump-actions.js';
-import { useDraftedForm } from '../forms/use-drafted-form.js';
 import { Button, LinkButton } from '../ui/button.js';
-import { Field, inputClass } from '../ui/field.js';
 import { Empty, Loading, Trouble } from '../ui/page-state.js';
 
 /** Everything that was written about the pump, newest first; each entry can be corrected or taken back. */
@@ -46,7 +44,7 @@ export function JournalList({ page, words }: { page: PumpPage; words: Words }) {
   }
   return (
     <div>
-      <NoteField page={page} />
+      <NoteField subject={{ type: 'pump', id: pumpId }} zone={words.zone} />
       {lines.length === 0 && (
         <Empty title="Nothing written yet">Log the first run, or look at the oil: every entry stands here.</Empty>
       )}
@@ -118,44 +116,5 @@ export function JournalList({ page, words }: { page: PumpPage; words: Words }) {
         </Button>
       )}
     </div>
-  );
-}
-
-const NOTHING = { text: '' };
-
-function NoteField({ page }: { page: PumpPage }) {
-  const drafted = useDraftedForm(`note-line/${page.row.pumpId}`, NOTHING);
-  const { text } = drafted.values;
-  const { write, busy } = useQuickEntry(page);
-  const clear = () => {
-    drafted.form.reset(NOTHING);
-    void drafted.drop();
-  };
-  return (
-    <form
-      className="no-print flex items-end gap-3"
-      onSubmit={(event) => {
-        event.preventDefault();
-        if (text.trim()) void write('note', { text: text.trim() }, 'Note saved').then((stored) => stored && clear());
-      }}
-    >
-      <div className="flex-1">
-        <Field label="Note">
-          {({ id }) => (
-            <input
-              id={id}
-              className={`${inputClass(false)} !min-h-11 !text-[15px]`}
-              maxLength={2000}
-              value={text ?? ''}
-              disabled={!drafted.ready}
-              onChange={(e) => drafted.set('text')(e.target.value)}
-            />
-          )}
-        </Field>
-      </div>
-      <Button type="submit" className="!min-h-11" disabled={busy || text.trim() === ''}>
-        Write
-      </Button>
-    </form>
   );
 }

@@ -1,6 +1,6 @@
 import type { PumpPage as Page } from '@winter-jar/contracts';
 import { lazy, Suspense, useState } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { Link, useNavigate, useParams } from 'react-router';
 import { usePumpQuery } from '../api/yard-api.js';
 import { dayWords } from '../words/dates.js';
 import { PageTitle } from '../ui/page-title.js';
@@ -71,7 +71,10 @@ function PumpSheets({ page, words }: { page: Page; words: Words }) {
       <PageTitle title={row.name} />
       <main className="min-w-0 flex-1 px-4 pb-10 pt-4 wide:px-6">
         <p className="text-[14px] text-ink-2">
-          {row.siteName} · {row.equipmentName}
+          {row.siteName} ·{' '}
+          <Link to={`/equipment/${setUp.pump.equipmentId}`} className="text-ink">
+            {row.equipmentName}
+          </Link>
         </p>
         <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
           <h1 dir="auto" className="figure max-w-full min-w-0 text-[26px] wrap-anywhere">

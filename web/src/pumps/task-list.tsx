@@ -8,7 +8,7 @@ import { Button, LinkButton } from '../ui/button.js';
 
 /** The pump's service tasks in the order in which they will be wanted; each is done here or on its own screen. */
 export function TaskList({ page, words }: { page: PumpPage; words: Words }) {
-  const { write, busy } = useQuickEntry(page);
+  const { write, busy } = useQuickEntry({ subject: { type: 'pump', id: page.row.pumpId }, zone: page.row.zone });
   if (page.standing.tasks.length === 0) {
     return <p className="text-[15px] text-ink-2">Tasks count from the first entry that is logged.</p>;
   }

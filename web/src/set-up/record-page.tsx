@@ -15,7 +15,7 @@ import { useUnits } from '../device/use-units.js';
 import { EffectList } from '../effect/effect-list.js';
 import { useDraftedForm } from '../forms/use-drafted-form.js';
 import { issueWords } from '../words/issue-words.js';
-import { Button } from '../ui/button.js';
+import { Button, LinkButton } from '../ui/button.js';
 import { Loading, Trouble } from '../ui/page-state.js';
 import { ExchangePump } from './exchange-pump.js';
 import { nameOf, type RecordValues } from './field-specs.js';
@@ -243,6 +243,11 @@ function RecordEditor({
           )}
         </div>
       </form>
+      {kind === 'equipment' && history && (
+        <p className="mt-6">
+          <LinkButton to={`/equipment/${history.subjectId}`}>What ran on it, and notes about it</LinkButton>
+        </p>
+      )}
       {kind === 'pump' && history && <ExchangePump house={house} pumpId={history.subjectId} />}
       {history && history.versions.length > 1 && <Versions history={history} now={now} />}
     </main>

@@ -1,0 +1,23 @@
+import { Controller, Get, Inject, Param, Query } from '@nestjs/common';
+import { ApiQuery } from '@nestjs/swagger';
+import type { EquipmentPage } from '@winter-jar/contracts';
+import { Documented } from '../api/documented.js';
+import { Needs } from '../house/needs.js';
+import { EquipmentService } from './equipment.service.js';
+
+@Needs('read')
+@Controller('api')
+export class EquipmentController {
+  constructor(@Inject(EquipmentService) private readonly service: EquipmentService) {}
+
+  @Get('equipment/:equipmentId')
+  @ApiQuery({ name: 'before', required: false, type: String })
+  @Documented({
+    id: 'equipment',
+    summary: 'An equipment with its own record: what ran on it by whatever pump, and a page of its entries',
+    answer: 'EquipmentPage',
+  })
+  equipment(@Param('equipmentId') equipmentId: string, @Query('before') before?: string): EquipmentPage {
+    return this.service.page(equipmentId, before);
+  }
+}

@@ -1,0 +1,36 @@
+import { Inject, Injectable, NotFoundException } from '@nestjs/common';
+import type { EquipmentPage } from '@winter-jar/contracts';
+import { equipmentProjection, type EquipmentState } from '@winter-jar/core';
+import { CLOCK, isoNow, type Clock } from '../clock/clock.js';
+import { Reading } from '../database/reading.js';
+import { journalPage } from '../house/journal-page.js';
+import { SetUpShelf } from '../journal/set-up-shelf.js';
+
+@Injectable()
+export class EquipmentService {
+  constructor(
+    @Inject(CLOCK) private readonly clock: Clock,
+    private readonly reading: Reading,
+    private readonly shelf: SetUpShelf,
+  ) {}
+
+  /** An equipment with its own record, whichever pump stood at it. @throws NotFoundException */
+  page(equipmentId: string, before: string | undefined): EquipmentPage {
+    const house = this.shelf.book.at(isoNow(this.clock));
+    const equipment = house.equipment[equipmentId];
+    const site = equipment && house.site[equipment.siteId];
+    if (!site) throw new NotFoundException(`an equipment in the set-up; "${equipmentId}" is none`);
+    const subject = { type: 'equipment', id: equipmentId };
+    const { sql } = this.reading;
+    const stored = sql.subjectState.get({ subjectType: subject.type, subjectId: subject.id });
+    return {
+      equipmentId,
+      equipment,
+      site,
+      state: stored ? (JSON.parse(stored.state) as EquipmentState) : equipmentProjection.first(subject),
+      standsHere: Object.entries(house.pump).flatMap(([id, pump]) => (pump.equipmentId === equipmentId ? [id] : [])),
+      journal: journalPage(sql, subject, before),
+      house,
+    };
+  }
+}
