@@ -3,10 +3,11 @@ import { existsSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
+import { browserPath } from './browser.mjs';
 import { root } from './build.mjs';
 import { startServer, stopServer } from './serve.mjs';
 
-const BROWSER = '/usr/bin/chromium';
+const BROWSER = browserPath() ?? '/usr/bin/chromium';
 const TARGET_MS = 32;
 const MOVES = 240;
 

@@ -3,6 +3,7 @@ import { mkdtempSync, mkdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
+import { browserPath } from './browser.mjs';
 import { build, install, root } from './build.mjs';
 import { startServer, stopServer } from './serve.mjs';
 
@@ -85,7 +86,10 @@ install();
 build();
 const folder = join(root, 'docs/screenshots');
 mkdirSync(folder, { recursive: true });
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] });
+const browser = await chromium.launch({
+  executablePath: browserPath() ?? '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu'],
+});
 
 async function shoot({ shots, demo, port }) {
   const data = mkdtempSync(join(tmpdir(), 'winter-jar-shots-'));

@@ -3,26 +3,10 @@ import { spawn, spawnSync } from 'node:child_process';
 import { once } from 'node:events';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
+import { installBrowser } from './browser.mjs';
 import { build, install, root, run, stop } from './build.mjs';
 
 const CACHE = join(root, '.cache');
-const BROWSER = '/usr/bin/chromium';
-
-/** Debian's Chromium, by apt where it is missing and this user may install. */
-function needBrowser() {
-  if (existsSync(BROWSER)) return;
-  console.log('Installing Debian’s Chromium for the browser tests …');
-  const apt = (...args) =>
-    spawnSync('apt-get', args, {
-      stdio: ['ignore', 'ignore', 'inherit'],
-      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
-    }).status === 0;
-  if (!(apt('update') && apt('install', '-y', 'chromium')) || !existsSync(BROWSER)) {
-    stop(
-      `The browser tests need ${BROWSER}, the Debian package chromium; it could not be installed here. Install it and run npm test again.`,
-    );
-  }
-}
 
 const counts = { passed: 0, failed: 0 };
 
@@ -38,7 +22,10 @@ function count(passed, failed, ok) {
 }
 
 install();
-needBrowser();
+if (!installBrowser())
+  stop(
+    'The browser tests need /usr/bin/chromium, the Debian package chromium; it could not be installed here. Install it and run npm test again.',
+  );
 rmSync(CACHE, { recursive: true, force: true });
 mkdirSync(CACHE, { recursive: true });
 run('npx', ['prettier', '--check', '--log-level', 'warn', '.']);
@@ -57,7 +44,7 @@ const unitFile = join(CACHE, 'unit.json');
 const unitOk = runStep(
   'Unit and server tests',
   'npx',
-  ['jest', '--json', `--outputFile=${unitFile}`, '--maxWorkers=2'],
+  ['jest', '--json', `--outputFile=${unitFile}`, '--maxWorkers=3'],
   { NODE_OPTIONS: '--experimental-vm-modules --disable-warning=ExperimentalWarning' },
 );
 if (existsSync(unitFile)) {
@@ -65,7 +52,7 @@ if (existsSync(unitFile)) {
   count(unit.numPassedTests, unit.numFailedTests + unit.numRuntimeErrorTestSuites, unitOk);
 } else count(0, 0, false);
 
-const e2eOk = runStep('Browser tests', 'npx', ['playwright', 'test', '-c', 'e2e/playwright.config.ts']);
+const e2eOk = runStep('Browser tests', 'npx', ['playwright', 'test', '-c', 'e2e/playwright.config.mjs']);
 const e2eFile = join(CACHE, 'e2e.json');
 if (existsSync(e2eFile)) {
   const { stats } = JSON.parse(readFileSync(e2eFile, 'utf8'));

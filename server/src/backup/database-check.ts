@@ -3,7 +3,7 @@ import type { BackupContents, FieldIssue } from '@winter-jar/contracts';
 import { setUpBook } from '@winter-jar/core';
 import BetterSqlite3 from 'better-sqlite3';
 import { MIGRATIONS } from '../database/migrations.js';
-import { readingStatements } from '../database/statements.js';
+import { contentStatements } from '../database/statements.js';
 import { END_OF_TIME, SetUpShelf } from '../journal/set-up-shelf.js';
 
 const KNOWN_MIGRATIONS: readonly string[] = MIGRATIONS.map((M) => new M().name);
@@ -17,7 +17,7 @@ export const issueOf = (field: string, value: unknown, code: string, right: stri
 
 /** What a database file holds. */
 export function contentsOf(db: BetterSqlite3.Database): BackupContents {
-  const sql = readingStatements(db);
+  const sql = contentStatements(db);
   const shelf = new SetUpShelf();
   shelf.reload(sql);
   const pumps = Object.keys(setUpBook(shelf.versions).at(END_OF_TIME).pump).length;

@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { brotliDecompressSync } from 'node:zlib';
 import BetterSqlite3 from 'better-sqlite3';
 import { FOLD_VERSION } from '@winter-jar/core';
+import { checkDatabaseFile } from '../backup/database-check.js';
 import { PumpReader } from '../house/pump-reader.js';
 import { RoundService } from '../round/round.service.js';
 import { openHouse, rebuiltStates } from '../testing/test-house.js';
@@ -56,5 +57,18 @@ test.each(readdirSync(FOLDERS).sort())(
     // Its jar had water, sludge and a smell, whatever version wrote it.
     expect(reader.pump('lf-01').standing.verdict).toBe('beforeNextRun');
     await house.close();
+  },
+);
+
+test.each(readdirSync(FOLDERS).sort())(
+  'a backup of %s can be restored: it is looked at before it is migrated',
+  (name) => {
+    const { entries } = unpacked(name);
+    const checked = checkDatabaseFile(databaseFile(folder));
+    if (!checked.ok) throw new Error(JSON.stringify(checked.issue));
+    const { contents } = checked;
+    expect(contents.pumps).toBeGreaterThanOrEqual(4);
+    expect(contents.entries).toBeGreaterThan(100);
+    expect(contents.entries).toBeLessThanOrEqual(entries);
   },
 );

@@ -185,9 +185,20 @@ export function writingStatements(db: Sqlite) {
 
 export type WritingStatements = ReturnType<typeof writingStatements>;
 
+/** What a folder holds, in tables that every version of it has had: a backup of an older one is asked before it is migrated. */
+export function contentStatements(db: Sqlite) {
+  return {
+    setUpVersions: db.prepare<[], SetUpVersionRow>(`SELECT * FROM set_up_version ORDER BY "seq"`),
+    contents: db.prepare<[], { entries: number; lastRecordedAt: string | null }>(
+      `SELECT COUNT(*) AS "entries", MAX("recordedAt") AS "lastRecordedAt" FROM journal_entry WHERE "kind" <> 'correction'`,
+    ),
+  };
+}
+
 /** Searches of the reading path; each is one indexed query. */
 export function readingStatements(db: Sqlite) {
   return {
+    ...contentStatements(db),
     casesOpened: db.prepare<[caseId: string], { content: string }>(
       `SELECT ${CONTENT} AS "content" FROM ${ENTRIES}
        WHERE s."subjectType" = 'case' AND s."subjectId" = ? AND s."kind" = 'caseOpened'`,
@@ -225,15 +236,11 @@ export function readingStatements(db: Sqlite) {
     pumpStates: db.prepare<[], PumpStateText>(
       `SELECT "subjectId" AS "pumpId", "foldVersion", "state" FROM subject_state WHERE "subjectType" = 'pump'`,
     ),
-    setUpVersions: db.prepare<[], SetUpVersionRow>(`SELECT * FROM set_up_version ORDER BY "seq"`),
     changesSince: db.prepare<[seq: number], { seq: number; kind: string; pumpIds: string | null }>(
       `SELECT "seq", "kind", "pumpIds" FROM change_log WHERE "seq" > ? ORDER BY "seq"`,
     ),
     changesKept: db.prepare<[], { first: number | null; last: number | null }>(
       `SELECT MIN("seq") AS "first", MAX("seq") AS "last" FROM change_log`,
-    ),
-    contents: db.prepare<[], { entries: number; lastRecordedAt: string | null }>(
-      `SELECT COUNT(*) AS "entries", MAX("recordedAt") AS "lastRecordedAt" FROM journal_entry WHERE "kind" <> 'correction'`,
     ),
     /** A thousand lines of the journal at most, up to the last one that there was when reading began; not of an import that may yet be taken back. */
     journalBetween: db.prepare<{ after: number; until: number }, { seq: number; content: string }>(

@@ -72,7 +72,10 @@ function PumpSheets({ page, words }: { page: Page; words: Words }) {
       <main className="min-w-0 flex-1 px-4 pb-10 pt-4 wide:px-6">
         <p className="text-[14px] text-ink-2">
           {row.siteName} ·{' '}
-          <Link to={`/equipment/${setUp.pump.equipmentId}`} className="text-ink">
+          <Link
+            to={`/equipment/${setUp.pump.equipmentId}`}
+            className="text-ink underline decoration-edge underline-offset-4"
+          >
             {row.equipmentName}
           </Link>
         </p>

@@ -1,10 +1,11 @@
 import { defineConfig } from '@playwright/test';
+import { browserPath } from '../scripts/browser.mjs';
 
 export default defineConfig({
   testDir: '.',
   outputDir: '../test-results',
   globalSetup: './seed-yard.ts',
-  workers: 2,
+  workers: 4,
   fullyParallel: true,
   timeout: 180_000,
   expect: { timeout: 20_000 },
@@ -15,7 +16,7 @@ export default defineConfig({
     timezoneId: 'America/New_York',
     locale: 'en-GB',
     launchOptions: {
-      executablePath: '/usr/bin/chromium',
+      executablePath: browserPath() ?? '/usr/bin/chromium',
       args: [
         '--no-sandbox',
         '--disable-gpu',
