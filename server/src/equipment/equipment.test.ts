@@ -1,6 +1,5 @@
 import type { EquipmentPage } from '@winter-jar/contracts';
 import { at, changeAt, entryAt, runAt } from '@winter-jar/core/testing';
-import type { Entry } from '@winter-jar/core';
 import { serveHouse, type ServedHouse } from '../testing/served-house.js';
 
 let served: ServedHouse;
@@ -17,7 +16,7 @@ test('its record: what ran on it by whatever pump, who stands at it, and its own
   served.house.write(changeAt(1), runAt(10, 20), runAt(40, 4, 'any-empty', { pumpId: 'd1' }), {
     ...note,
     subjects: [{ type: 'equipment', id: 'chamber' }],
-  } as Entry);
+  });
   const { equipment, state, standsHere, journal, house } = await page();
   expect(equipment.name).toBe('Chamber');
   expect(state).toMatchObject({ runs: 2, minutes: 24 * 60, lastRun: { pumpIds: ['d1'], at: at(40) } });

@@ -182,7 +182,11 @@ function Line({ line: { entry, correctionId }, page, words }: { line: JournalLin
       <span className="col-start-1 font-semibold wide:col-start-auto">{KIND_WORDS[entry.kind]}</span>
       <span className="col-start-1 text-[15px] wrap-anywhere wide:col-start-auto">
         {entryWords(entry, page.house, words)}
-        {pumpId && <span className="ml-2 text-[13px] whitespace-nowrap text-ink-2">{page.house.pump[pumpId]?.name ?? pumpId}</span>}
+        {pumpId && (
+          <span className="ml-2 text-[13px] whitespace-nowrap text-ink-2">
+            {page.house.pump[pumpId]?.name ?? pumpId}
+          </span>
+        )}
         {entry.who && (
           <span className="ml-2 text-[13px] text-ink-2">{page.house.person[entry.who]?.name ?? entry.who}</span>
         )}
