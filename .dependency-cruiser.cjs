@@ -7,7 +7,7 @@ const ROOMS = {
     ...['fold', 'equipment', 'standing', 'story', 'diagnosis', 'simulate', 'testing'],
   ],
   server: [
-    ...['clock', 'api', 'network', 'database', 'files', 'problems', 'journal', 'house'],
+    ...['clock', 'api', 'network', 'database', 'work', 'files', 'problems', 'journal', 'house'],
     ...['photos', 'round', 'pumps', 'equipment', 'effect', 'entries', 'set-up', 'changes', 'diagnosis', 'entry-log'],
     ...['backup', 'demo-yard', 'about', 'clock-hand', 'testing'],
   ],

@@ -60,12 +60,12 @@ const openReport = async (page) => {
 };
 const SHOTS = [
   { name: 'round', path: '/?pump=lf-01', size: DESK },
-  { name: 'round-dark', path: '/?pump=lf-01', size: DESK, dark: true },
   { name: 'pump', path: '/pumps/lf-01', size: TALL },
   { name: 'read-the-jar', path: '/pumps/lf-01/look', size: DESK, act: readJar },
   { name: 'set-up', path: '/set-up/material', size: DESK },
   { name: 'care-rules', path: '/set-up/houseRules/house', size: DESK, act: askRule },
   { name: 'history', path: '/pumps/lf-01', size: DESK, act: openHistory },
+  { name: 'equipment', path: '/equipment/ferry-b', size: DESK },
   { name: 'labels', path: '/labels', size: DESK },
   { name: 'what-is-wrong', path: '/pumps/lf-01/what-is-wrong', size: DESK },
   { name: 'phone-what-is-wrong', path: '/pumps/hs-01/what-is-wrong', size: PHONE },
@@ -99,8 +99,8 @@ async function shoot({ shots, demo, port }) {
       const { seedYard } = await import(join(root, 'demo/dist/index.js'));
       await seedYard({ address: server.address, now: new Date().toISOString() });
     }
-    for (const { name, path, size, dark, act } of shots) {
-      const page = await browser.newPage({ viewport: size, colorScheme: dark ? 'dark' : 'light' });
+    for (const { name, path, size, act } of shots) {
+      const page = await browser.newPage({ viewport: size });
       await page.goto(server.address + path);
       await page.waitForLoadState('networkidle');
       await act?.(page);

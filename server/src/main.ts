@@ -51,7 +51,10 @@ const openDemoYard = values.demo
       args: ['--host', values.host, ...(values.https ? ['--https'] : [])],
       programs,
     });
-const app = await createApp({ database, clock, openToNetwork, webFolder, certificate, openDemoYard });
+const app = await createApp({
+  ...{ database, clock, openToNetwork, webFolder, certificate, openDemoYard },
+  workFile: built('work.js'),
+});
 if (values.demo) app.get(JournalDoor).writeFact(DEMO_DAY, new Date(clock.nowMs()).toISOString().slice(0, 10));
 const end = orderlyEnd(app, database);
 await app.listen(Number(values.port), values.host);

@@ -59,6 +59,7 @@ export class Database {
   /** True while the file under the connections changes: whoever asks must come back later. */
   busy = false;
   private readonly whenReopened: (() => void)[] = [];
+  private readonly beforeReplaced: (() => Promise<void>)[] = [];
 
   private constructor(
     readonly folder: string,
@@ -86,6 +87,11 @@ export class Database {
     this.whenReopened.push(listener);
   }
 
+  /** Whoever holds a connection of its own lets it go here. */
+  beforeReplacing(listener: () => Promise<void>): void {
+    this.beforeReplaced.push(listener);
+  }
+
   /**
    * Puts a whole database file in the place of the present one, which is kept as `keptAs`. The last step is one rename: a
    * crash leaves the old data or the new.
@@ -96,6 +102,7 @@ export class Database {
     const place = databaseFile(this.folder);
     this.busy = true;
     try {
+      for (const letGo of this.beforeReplaced) await letGo();
       await this.reading.destroy();
       // Also takes the log file away, so that none is left to be laid over the new file.
       const mode = this.writer.pragma('journal_mode = DELETE', { simple: true });

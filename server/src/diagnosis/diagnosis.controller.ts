@@ -1,5 +1,6 @@
-import { BadRequestException, Controller, Get, Inject, Param, Query } from '@nestjs/common';
+import { BadRequestException, Controller, Get, Inject, Param, Query, Res } from '@nestjs/common';
 import { ApiQuery } from '@nestjs/swagger';
+import type { Response } from 'express';
 import type { CaseAnswer, DiagnosisAnswer, SuspectsAnswer } from '@winter-jar/contracts';
 import { Documented } from '../api/documented.js';
 import { Needs } from '../house/needs.js';
@@ -37,8 +38,10 @@ export class DiagnosisController {
     summary: 'Which materials go with dark oil and with water on this yard, over the last year',
     answer: 'SuspectsAnswer',
   })
-  suspects(): Promise<SuspectsAnswer> {
-    return this.suspectsService.suspects();
+  suspects(@Res({ passthrough: true }) response: Response): Promise<SuspectsAnswer> {
+    const gone = new AbortController();
+    response.once('close', () => gone.abort());
+    return this.suspectsService.suspects(gone.signal);
   }
 
   @Get('cases/:caseId')

@@ -9,6 +9,7 @@ import { JournalDoor } from '../journal/journal-door.js';
 import { SetUpShelf } from '../journal/set-up-shelf.js';
 import type { OwnCertificate } from '../network/own-certificate.js';
 import { BusyGuard } from '../problems/busy-guard.js';
+import { WorkQueue } from '../work/work-queue.js';
 import { DoorGuard } from '../problems/door-guard.js';
 import { ProblemFilter } from '../problems/problem.filter.js';
 import { HOUSE, type House } from './house.js';
@@ -21,13 +22,21 @@ export interface HouseOptions {
   readonly openToNetwork?: boolean;
   /** Speak https with this certificate. */
   readonly certificate?: OwnCertificate | null;
+  /** The built worker thread; where it lies for sources when left out. */
+  readonly workFile?: string;
 }
 
 /** What every feature stands on: the clock, the open data folder, the set-up in memory, the one door, and who comes in. */
 @Global()
 @Module({})
 export class HouseModule {
-  static on({ database, clock = systemClock, openToNetwork = false, certificate = null }: HouseOptions): DynamicModule {
+  static on({
+    database,
+    clock = systemClock,
+    openToNetwork = false,
+    certificate = null,
+    workFile,
+  }: HouseOptions): DynamicModule {
     clearWorkFolders(database.folder);
     const reading = new Reading(database);
     const shelf = new SetUpShelf();
@@ -48,6 +57,7 @@ export class HouseModule {
       { provide: Reading, useValue: reading },
       { provide: SetUpShelf, useValue: shelf },
       { provide: JournalDoor, useValue: door },
+      { provide: WorkQueue, useFactory: () => new WorkQueue(database, workFile) },
       PumpReader,
     ];
     const atTheDoor = [DoorGuard, BusyGuard, NeedsGuard].map((useClass) => ({ provide: APP_GUARD, useClass }));

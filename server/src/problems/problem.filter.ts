@@ -21,6 +21,8 @@ export class ProblemFilter implements ExceptionFilter {
 
   catch(error: unknown, host: ArgumentsHost): void {
     const response = host.switchToHttp().getResponse<Response>();
+    // Whoever asked has gone: nobody is told, and what stopped for it is no failure.
+    if (response.closed) return;
     const { status, problem } = this.problemOf(error);
     if (status >= 500) this.logger.error(error);
     if (!response.headersSent) response.status(status).json(problem);

@@ -1,0 +1,73 @@
+import type { SuspectsAnswer } from '@winter-jar/contracts';
+import { at, changeAt, lookAt, runAt } from '@winter-jar/core/testing';
+import { SUSPECTS_JOB } from '../diagnosis/suspects.js';
+import { nowMs, openHouse, type TestHouse } from '../testing/test-house.js';
+import type { Job } from './job.js';
+import { JobCancelled, WorkQueue } from './work-queue.js';
+
+const now = new Date(nowMs()).toISOString();
+let house: TestHouse;
+let queue: WorkQueue;
+beforeEach(async () => {
+  house = await openHouse();
+  queue = new WorkQueue(house.database);
+});
+afterEach(async () => {
+  await queue.onModuleDestroy();
+  await house.close();
+});
+/** Dark after each wet load, some weeks ago. */
+const dark = () =>
+  house.write(
+    ...[0, 1, 2, 3].flatMap((i) => {
+      const hours = 365 * 24 - 2000 + i * 200;
+      return [changeAt(hours), runAt(hours + 5, 20, 'fd-meat'), lookAt(hours + 60, { colour: 6, freeWaterMl: 20 })];
+    }),
+  );
+const inline = (input: { now: string }): SuspectsAnswer =>
+  SUSPECTS_JOB.run({ sql: house.reading.sql, progress: () => undefined }, input);
+
+test('the worker gives what the job gives, and says how far it is', async () => {
+  dark();
+  const told: number[] = [];
+  const answer = await queue.run(SUSPECTS_JOB, { now }, { onProgress: (share) => told.push(share) });
+  expect(answer).toEqual(inline({ now }));
+  expect(answer.dark.materials.length).toBeGreaterThan(0);
+  expect(told.at(-1)).toBe(1);
+  expect(told).toEqual([...told].sort((a, b) => a - b));
+});
+
+test('it reads what was written since, one job after another', async () => {
+  const [before, after] = [queue.run(SUSPECTS_JOB, { now }), queue.run(SUSPECTS_JOB, { now: at(200) })];
+  dark();
+  await Promise.all([before, after]);
+  expect(await queue.run(SUSPECTS_JOB, { now })).toEqual(inline({ now }));
+});
+
+test('what a job throws comes back by name, and the next one runs', async () => {
+  await expect(queue.run(SUSPECTS_JOB, { now: 'yesterday' })).rejects.toThrow(/^suspects: .*[Tt]ime/);
+  const unknown: Job<object, unknown> = { name: 'unheard of', run: () => null };
+  await expect(queue.run(unknown, {})).rejects.toThrow('unheard of: no such job in work-main.ts');
+  expect((await queue.run(SUSPECTS_JOB, { now })).since).toBeTruthy();
+});
+
+test('whoever has gone is not reckoned for: neither before its turn nor in the midst of it', async () => {
+  const [early, late] = [new AbortController(), new AbortController()];
+  const running = queue.run(SUSPECTS_JOB, { now }, { signal: late.signal, onProgress: () => late.abort() });
+  const waiting = queue.run(SUSPECTS_JOB, { now }, { signal: early.signal });
+  early.abort();
+  await expect(waiting).rejects.toThrow(JobCancelled);
+  await running.catch((error: unknown) => expect(error).toBeInstanceOf(JobCancelled));
+  expect((await queue.run(SUSPECTS_JOB, { now })).since).toBeTruthy();
+});
+
+test('after a restore it reads the data that lie there then', async () => {
+  dark();
+  expect((await queue.run(SUSPECTS_JOB, { now })).dark.materials.length).toBeGreaterThan(0);
+  const other = await openHouse();
+  const file = `${house.folder}/other.sqlite`;
+  other.database.writer.prepare('VACUUM INTO ?').run(file);
+  await other.close();
+  await house.database.replaceWith(file, `${house.folder}/kept/before.sqlite`);
+  expect((await queue.run(SUSPECTS_JOB, { now })).dark.materials).toEqual([]);
+});
