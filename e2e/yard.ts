@@ -2,7 +2,7 @@ import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test as base, type Page } from '@playwright/test';
-import type { PumpPage } from '@winter-jar/contracts';
+import type { About, PumpPage } from '@winter-jar/contracts';
 import { startServer, type RunningServer } from '@winter-jar/server/testing';
 import { SEEDED, WHILE_STOPPED } from './seeded.js';
 
@@ -20,7 +20,7 @@ export const test = base.extend<{ yard: Yard }>({
   yard: async ({ page }, use) => {
     const folder = mkdtempSync(join(tmpdir(), 'winter-jar-e2e-'));
     cpSync(SEEDED, folder, { recursive: true });
-    const flags = ['--demo'];
+    const flags = ['--demo', '--movable-clock'];
     let server: RunningServer = await startServer({ folder, flags });
     const errors: string[] = [];
     const yard: Yard = {
@@ -61,6 +61,32 @@ export function minutesAgo(minutes: number): string {
     timeStyle: 'short',
   }).format(new Date(Date.now() - minutes * 60_000));
   return parts.replace(' ', 'T');
+}
+
+/** Time passes, at the server and in what is opened afterwards in the browser. */
+export async function letPass(page: Page, yard: Yard, hours: number): Promise<void> {
+  const ms = hours * 3_600_000;
+  const { now } = (await (await fetch(`${yard.address}/api/about`)).json()) as About;
+  const answer = await fetch(`${yard.address}/api/clock`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ now: new Date(Date.parse(now) + ms).toISOString() }),
+  });
+  expect(answer.status).toBe(200);
+  // A class of its own, not a stand-in: dates with zones are made of it.
+  await page.addInitScript((ahead) => {
+    const Before = Date;
+    class Later extends Before {
+      constructor(...given: ConstructorParameters<typeof Before> | []) {
+        if (given.length === 0) super(Before.now() + ahead);
+        else super(...given);
+      }
+      static override now(): number {
+        return Before.now() + ahead;
+      }
+    }
+    window.Date = Later as DateConstructor;
+  }, ms);
 }
 
 export async function logRun(

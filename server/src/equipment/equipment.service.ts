@@ -5,6 +5,7 @@ import { CLOCK, isoNow, type Clock } from '../clock/clock.js';
 import { Reading } from '../database/reading.js';
 import { journalPage } from '../house/journal-page.js';
 import { SetUpShelf } from '../journal/set-up-shelf.js';
+import { onTheRound } from '../round/round-row.js';
 
 @Injectable()
 export class EquipmentService {
@@ -28,7 +29,9 @@ export class EquipmentService {
       equipment,
       site,
       state: stored ? (JSON.parse(stored.state) as EquipmentState) : equipmentProjection.first(subject),
-      standsHere: Object.entries(house.pump).flatMap(([id, pump]) => (pump.equipmentId === equipmentId ? [id] : [])),
+      standsHere: Object.entries(house.pump).flatMap(([id, pump]) =>
+        pump.equipmentId === equipmentId && onTheRound(pump) ? [id] : [],
+      ),
       journal: journalPage(sql, subject, before),
       house,
     };

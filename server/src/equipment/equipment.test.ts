@@ -1,12 +1,22 @@
 import type { EquipmentPage } from '@winter-jar/contracts';
 import { at, changeAt, entryAt, runAt } from '@winter-jar/core/testing';
-import { serveHouse, type ServedHouse } from '../testing/served-house.js';
+import { serveHouse, versionOf, type ServedHouse } from '../testing/served-house.js';
 
 let served: ServedHouse;
 beforeEach(async () => {
   served = await serveHouse();
 });
 afterEach(() => served.close());
+
+/** Another house, in which p1 is out of service. */
+async function reserved(place: 'spare' | 'retired'): Promise<ServedHouse> {
+  await served.close();
+  const other = await serveHouse();
+  const version = versionOf(other.house, 'pump', 'p1', at(0), { place });
+  const answer = await other.post('/api/set-up', { versions: [version] });
+  expect(answer.status).toBe(201);
+  return other;
+}
 
 const page = async (query = '', id = 'chamber') =>
   (await served.get(`/api/equipment/${id}${query}`)).body as EquipmentPage;
@@ -23,6 +33,11 @@ test('its record: what ran on it by whatever pump, who stands at it, and its own
   expect(standsHere).toContain('p1');
   expect(journal.lines.map((l) => l.entry.kind)).toEqual(['note', 'run', 'run']);
   expect(house.pump.d1).toBeDefined();
+});
+
+test('a spare or retired pump does not stand there any more, though its set-up names the place', async () => {
+  served = await reserved('retired');
+  expect((await page()).standsHere).not.toContain('p1');
 });
 
 test('nothing written yet, and one that is not there', async () => {

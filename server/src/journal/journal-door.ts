@@ -145,9 +145,10 @@ export class JournalDoor {
 
   /** States as the writer sees them, inside a rehearsal too: of all pumps, or of some. */
   states(pumpIds?: readonly string[]): ReadonlyMap<string, PumpState> {
-    const wanted = pumpIds ? new Set(pumpIds) : null;
-    const rows = this.sql.pumpStates.all().filter((row) => !wanted || wanted.has(row.pumpId));
-    return new Map(rows.map((row) => [row.pumpId, parse<PumpState>(row.state)]));
+    const rows = pumpIds
+      ? pumpIds.flatMap((id) => this.sql.subjectState.get({ subjectType: 'pump', subjectId: id }) ?? [])
+      : this.sql.subjectsWithState.all().filter((row) => row.subjectType === 'pump');
+    return new Map(rows.map((row) => [row.subjectId, parse<PumpState>(row.state)]));
   }
 
   /** Remembers a fact about the data folder, once. */
