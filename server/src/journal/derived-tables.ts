@@ -132,6 +132,13 @@ export class DerivedTables {
     return projection.together ? this.catchUpTogether(projection) : this.catchUpOne(projection, lag);
   }
 
+  /** Is there a state of another version than its projection's? */
+  anyOutdated(): boolean {
+    return this.projections.some(({ types, version }) =>
+      types.some((type) => this.sql.outdatedState.get(type, version) !== undefined),
+    );
+  }
+
   /** Ends of runs follow from their equipment's cycle time where only cycles were counted. */
   endRunsAnew(pumpId: string, from: string): void {
     for (const { seq, endedAt, content } of this.sql.runsFrom.all({ pumpId, from })) {

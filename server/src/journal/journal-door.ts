@@ -192,10 +192,7 @@ export class JournalDoor {
     this.sql.insertFact.run({ name: EPOCH, value: newId() });
     this.sql.forgetChanges.run(CHANGES_KEPT);
     this.bulk.takeBackUnfinished();
-    const outdated = PROJECTIONS.some(({ types, version }) =>
-      types.some((type) => this.sql.outdatedState.get(type, version) !== undefined),
-    );
-    return outdated ? this.rebuildAll() : 0;
+    return this.derived.anyOutdated() ? this.rebuildAll() : 0;
   }
 
   private writeAct(

@@ -12,7 +12,7 @@ import type { Words } from '../words/words.js';
 import { entryWords } from '../words/entry-words.js';
 import { KIND_WORDS } from '../words/kind-words.js';
 import { Button } from '../ui/button.js';
-import { Loading, Trouble } from '../ui/page-state.js';
+import { Loading, NotFetched } from '../ui/page-state.js';
 import { causeName, causeOf } from '../words/diagnosis-words.js';
 
 /** A case on one page, for the customer: what was wrong, what was tried, what it was, what was done, whether it held. */
@@ -21,19 +21,15 @@ export function CaseReportPage() {
   const { data, isError, error, refetch } = useCaseInFullQuery(caseId);
   const print = usePrint();
   const now = useNow();
-  if (isError && !data) {
-    const missing = 'status' in error && error.status === 404;
+  if (isError && !data)
     return (
-      <main>
-        <Trouble
-          title={missing ? 'There is no such case' : 'The case could not be fetched'}
-          onRetry={() => void refetch()}
-        >
-          {missing ? 'Open it from the page of its pump.' : 'The server does not answer.'}
-        </Trouble>
-      </main>
+      <NotFetched
+        what="case"
+        error={error}
+        none={'Open it from the page of its pump.'}
+        onRetry={() => void refetch()}
+      />
     );
-  }
   if (!data) return <Loading what="the case" />;
   const answer = data;
   return <Report answer={answer} words={{ print, zone: answer.setUp.site.zone, now }} />;

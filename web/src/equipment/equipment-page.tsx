@@ -9,7 +9,7 @@ import { usePrint } from '../device/use-print.js';
 import { NoteField } from '../entry/note-field.js';
 import { useUndo } from '../entry/use-undo.js';
 import { Button, LinkButton } from '../ui/button.js';
-import { Empty, Loading, Trouble } from '../ui/page-state.js';
+import { Empty, Loading, NotFetched } from '../ui/page-state.js';
 import { PageTitle } from '../ui/page-title.js';
 import { dayWords, momentWords } from '../words/dates.js';
 import { stateName } from '../words/diagnosis-words.js';
@@ -27,21 +27,15 @@ export function EquipmentPage() {
   const { data, isError, error, refetch } = useEquipmentQuery({ equipmentId, ...(before ? { before } : {}) });
   const print = usePrint();
   const now = useNow();
-  if (isError && !data) {
-    const missing = 'status' in error && error.status === 404;
+  if (isError && !data)
     return (
-      <main>
-        <Trouble
-          title={missing ? 'There is no such equipment' : 'The equipment could not be fetched'}
-          onRetry={() => void refetch()}
-        >
-          {missing
-            ? `No equipment has the id “${equipmentId}”. Choose one in the set-up.`
-            : 'The server does not answer.'}
-        </Trouble>
-      </main>
+      <NotFetched
+        what="equipment"
+        error={error}
+        none={`No equipment has the id “${equipmentId}”. Choose one in the set-up.`}
+        onRetry={() => void refetch()}
+      />
     );
-  }
   if (!data) return <Loading what="the equipment" />;
   return <Sheet page={data} words={{ print, zone: data.site.zone, now }} older={before !== null} />;
 }

@@ -16,7 +16,7 @@ import { Actions, JarShelf, NamedJar, Reasons, StopCaution } from '../round/pump
 import { Running } from '../round/running.js';
 import { actionPath, actionsOffered, letterKeys } from '../words/pump-actions.js';
 import { LinkButton } from '../ui/button.js';
-import { Loading, Trouble } from '../ui/page-state.js';
+import { Loading, NotFetched } from '../ui/page-state.js';
 import { RunRuler } from '../ui/run-ruler.js';
 import { useWidth } from '../ui/use-width.js';
 import { Verdict } from '../ui/verdict.js';
@@ -38,19 +38,15 @@ export function PumpPage() {
   const print = usePrint();
   const now = useNow();
   useLetters(letterKeys((action) => void navigate(actionPath(pumpId, { action }))));
-  if (isError && !page) {
-    const missing = 'status' in error && error.status === 404;
+  if (isError && !page)
     return (
-      <main>
-        <Trouble
-          title={missing ? 'There is no such pump' : 'The pump could not be fetched'}
-          onRetry={() => void refetch()}
-        >
-          {missing ? `No pump has the id “${pumpId}”. Choose one on the Round.` : 'The server does not answer.'}
-        </Trouble>
-      </main>
+      <NotFetched
+        what="pump"
+        error={error}
+        none={`No pump has the id “${pumpId}”. Choose one on the Round.`}
+        onRetry={() => void refetch()}
+      />
     );
-  }
   if (!page) return <Loading what="the pump" />;
   return <PumpSheets page={page} words={{ print, zone: page.row.zone, now }} />;
 }

@@ -24,6 +24,30 @@ export function Trouble({ title, children, onRetry }: { title: string; children:
   );
 }
 
+/** What an address names could not be had: there is none, or the server does not answer. */
+export function NotFetched({
+  what,
+  error,
+  none,
+  onRetry,
+}: {
+  /** As in "There is no such pump". */
+  what: string;
+  error: object | undefined;
+  /** What to do where there is none. */
+  none: string;
+  onRetry: () => void;
+}) {
+  const missing = error !== undefined && 'status' in error && error.status === 404;
+  return (
+    <main>
+      <Trouble title={missing ? `There is no such ${what}` : `The ${what} could not be fetched`} onRetry={onRetry}>
+        {missing ? none : 'The server does not answer.'}
+      </Trouble>
+    </main>
+  );
+}
+
 export function Empty({ title, children }: { title: string; children: ReactNode }) {
   return (
     <div className="m-4 border-l-4 border-rule p-4">
