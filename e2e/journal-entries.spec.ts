@@ -1,4 +1,4 @@
-import { expect, logRun, open, test } from './yard.js';
+import { expect, logRun, minutesAgo, open, test } from './yard.js';
 
 test('who writes is chosen once, and every entry bears the name', async ({ page, yard }) => {
   await open(page, yard, '/');
@@ -144,4 +144,46 @@ test('a task and a note are corrected like any other entry', async ({ page, yard
   await page.getByRole('button', { name: 'Save the correction' }).click();
   await expect(page.getByText('Correction saved').first()).toBeVisible();
   await expect(page.getByText('Bearings', { exact: true }).first()).toBeVisible();
+});
+
+test('what nobody knows yet is saved, counts on the cautious side, and is told later', async ({ page, yard }) => {
+  await open(page, yard, '/pumps/lf-02/run');
+  await page.getByRole('radio', { name: 'from – to' }).click();
+  await page.getByLabel('From', { exact: true }).fill(minutesAgo(40));
+  await page.getByLabel('To', { exact: true }).fill(minutesAgo(10));
+  await page.getByLabel('or another material').selectOption({ label: 'don’t know yet' });
+  await expect(page.getByText(/until you tell it, it counts as Meat or fish, 2\.55 a plain run/)).toBeVisible();
+  await page.getByRole('button', { name: 'Save the run' }).click();
+  await expect(page.getByText(/^1 run not told\./).first()).toBeVisible();
+  await open(page, yard, '/pumps/lf-02/bleed');
+  await page.getByLabel('Drawn in all', { exact: true }).fill('60');
+  await page.getByLabel('not read yet').check();
+  await page.getByRole('button', { name: 'Save the bleed' }).click();
+  await expect(page.getByText(/^1 run and 1 bleed not told\./).first()).toBeVisible();
+  await page
+    .getByRole('link', { name: /^Tell the bleed of/ })
+    .first()
+    .click();
+  await expect(page.getByLabel('not read yet')).toBeChecked();
+  await page.getByLabel('Of it water', { exact: true }).fill('12');
+  await expect(page.getByLabel('not read yet')).not.toBeChecked();
+  await page.getByRole('button', { name: 'Save the correction' }).click();
+  await page
+    .getByRole('link', { name: /^Tell the run of/ })
+    .first()
+    .click();
+  await page.getByLabel('or another material').selectOption({ label: 'Paper, damp' });
+  await page.getByRole('button', { name: 'Save the correction' }).click();
+  await expect(page.getByText('Correction saved').first()).toBeVisible();
+  await expect(page.getByText(/not told/)).toHaveCount(0);
+  expect((await yard.pump('lf-02')).state.notTold).toEqual([]);
+});
+
+test('a change whose level nobody read asks for a look', async ({ page, yard }) => {
+  await open(page, yard, '/pumps/lf-02/change');
+  await page.getByLabel('not measured').check();
+  await page.getByRole('radio', { name: 'not read yet' }).click();
+  await page.getByRole('button', { name: 'Save the oil change' }).click();
+  await expect(page.getByText(/Filled, and the level not read since/).first()).toBeVisible();
+  await expect(page.getByText(/not measured what came out/).first()).toBeVisible();
 });

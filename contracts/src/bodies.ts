@@ -50,7 +50,7 @@ export class TrapReadingDto implements TrapReading {
 }
 
 export class RunBodyDto implements RunBody {
-  @IdOf('a material') materialId!: string;
+  @Maybe(IdOf('a material')) materialId?: string | null;
   @Maybe(IsBoolean({ message: 'true while its end is not known' })) stillRunning?: boolean | null;
 
   @Maybe(IsInt({ message: 'whole minutes, from 1 minute to 30 days' }))
@@ -88,8 +88,8 @@ export class RunBodyDto implements RunBody {
 
 export class BleedBodyDto implements BleedBody {
   @OneOf(SUMPS) sump!: SumpKey;
-  @Volume() drawnMl!: number;
-  @Volume() waterMl!: number;
+  @Maybe(Volume()) drawnMl?: number | null;
+  @Maybe(Volume()) waterMl?: number | null;
   @Remark() remark?: string | null;
 }
 
@@ -97,16 +97,16 @@ export class TopUpBodyDto implements TopUpBody {
   @OneOf(SUMPS) sump!: SumpKey;
   @IdOf('an oil product') productId!: string;
   @SomeVolume(0.1, 'a volume above 0 mL') addedMl!: number;
-  @OneOf(LEVELS) levelAfter!: Level;
+  @Maybe(OneOf(LEVELS)) levelAfter?: Level | null;
   @Remark() remark?: string | null;
 }
 
 export class ChangeBodyDto implements ChangeBody {
   @OneOf(SUMPS) sump!: SumpKey;
   @IdOf('an oil product') productId!: string;
-  @Volume() outMl!: number;
+  @Maybe(Volume()) outMl?: number | null;
   @SomeVolume(1, 'the volume filled, above 0 mL') inMl!: number;
-  @OneOf(LEVELS) levelAfter!: Level;
+  @Maybe(OneOf(LEVELS)) levelAfter?: Level | null;
   @Remark() remark?: string | null;
 }
 

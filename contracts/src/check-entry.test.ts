@@ -117,7 +117,7 @@ test.each<[string, unknown, string]>([
   ['look: a jar of nothing', withBody(look, { lookedAtMl: null }), 'body.lookedAtMl'],
   ['bleed: negative', withBody(bleed, { drawnMl: -1 }), 'body.drawnMl'],
   ['bleed: sump', withBody(bleed, { sump: 'cellar' }), 'body.sump'],
-  ['bleed: water missing', withBody(bleed, { waterMl: undefined }), 'body.waterMl'],
+  ['bleed: more water than was drawn', withBody(bleed, { drawnMl: 40, waterMl: 41 }), 'body.waterMl'],
   ['top-up: nothing added', withBody(topUp, { addedMl: 0 }), 'body.addedMl'],
   ['top-up: product missing', withBody(topUp, { productId: '' }), 'body.productId'],
   ['change: nothing filled', withBody(change, { inMl: 0 }), 'body.inMl'],
@@ -284,4 +284,15 @@ describe('set-up', () => {
     );
     expect(checkShape(SET_UP_CLASSES.houseRules, { limits: { oilChange: { runs: null, hours: 500 } } }).ok).toBe(true);
   });
+});
+
+test.each([
+  ['a run: what went in', withBody(run, { materialId: null })],
+  ['a bleed: its water', withBody(bleed, { waterMl: null })],
+  ['a bleed: what was drawn', withBody(bleed, { drawnMl: null, waterMl: 5 })],
+  ['a bleed: both', withBody(bleed, { drawnMl: undefined, waterMl: undefined })],
+  ['a change: what came out, and the level', withBody(change, { outMl: null, levelAfter: null })],
+  ['a top-up: the level', withBody(topUp, { levelAfter: undefined })],
+])('%s may be said later', (_what, entry) => {
+  expect(issuesOf(entry)).toEqual([]);
 });

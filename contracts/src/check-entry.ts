@@ -160,7 +160,7 @@ function bodyRules(kind: EntryKind, body: object): FieldIssue[] {
   if (kind === 'meter' && given.action === 'read' && has('newMinutes')) {
     return [bad('body.newMinutes', given.newMinutes, 'notForAReading', 'nothing: only a replaced meter starts anew')];
   }
-  if (kind === 'bleed' && Number(given.waterMl) > Number(given.drawnMl)) {
+  if (kind === 'bleed' && has('drawnMl') && Number(given.waterMl) > Number(given.drawnMl)) {
     return [bad('body.waterMl', given.waterMl, 'moreThanDrawn', `at most what was drawn, ${String(given.drawnMl)} mL`)];
   }
   if (kind === 'look') return lookRules(given);

@@ -44,12 +44,10 @@ function levelOf(entries: readonly Entry[]): Said[] {
   for (const entry of entries) {
     if (!('sump' in entry.body) || entry.body.sump !== 'oil') continue;
     if (entry.kind === 'bleed' && said.at(-1)?.state === 'high') said = [];
-    const level =
-      entry.kind === 'look'
-        ? entry.body.level
-        : entry.kind === 'topUp' || entry.kind === 'change'
-          ? entry.body.levelAfter
-          : null;
+    const filled = entry.kind === 'topUp' || entry.kind === 'change';
+    const level = entry.kind === 'look' ? entry.body.level : filled ? entry.body.levelAfter : null;
+    // Filled, and nobody said how high: what was read before speaks no more.
+    if (filled && !level) said = [];
     if (!level) continue;
     const state = LEVEL_STATES[level];
     said = state === null ? [] : [...said, says(entry, 'level', state)];

@@ -100,7 +100,7 @@ function trapOf(runs: readonly Run[]): Said[] {
 /** What was in it, by the ratings of its materials: yes when any of the last runs was rated high. */
 function loadsOf(recent: readonly Run[], { house }: PumpSetUp): Said[] {
   const loads = recent.flatMap((run) => {
-    const material = house.material[run.body.materialId];
+    const material = house.material[run.body.materialId ?? ''];
     return material ? [{ run, material }] : [];
   });
   const last = loads.at(-1);

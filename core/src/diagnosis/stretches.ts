@@ -1,6 +1,7 @@
 /** What happened at one pump, as far as suspects are concerned, in the order in which it happened. */
 export type SuspectEvent =
-  | { readonly kind: 'run'; readonly materialId: string }
+  /** Null where nobody said what went in. */
+  | { readonly kind: 'run'; readonly materialId: string | null }
   | {
       readonly kind: 'look';
       /** ASTM D1500. */
@@ -8,7 +9,8 @@ export type SuspectEvent =
       /** Free water and half the cream that stand in the oil; null where nobody looked for water. */
       readonly waterMl: number | null;
     }
-  | { readonly kind: 'bleed'; readonly waterMl: number }
+  /** Null where nobody read its water. */
+  | { readonly kind: 'bleed'; readonly waterMl: number | null }
   | { readonly kind: 'change'; readonly freshColour: number };
 
 /** Runs between two readings, and whether what was asked for had come about by the second. */
@@ -23,11 +25,20 @@ export type SuspectSign = 'dark' | 'water';
 const DARKER_STEPS = 1;
 const FOUND_ML = 5;
 
-const countOf = (materialIds: readonly string[]): Record<string, number> => {
+/** Null where nobody said what went in on one of them: such a stretch speaks for no material. */
+function countOf(materialIds: readonly (string | null)[]): Record<string, number> | null {
   const runs: Record<string, number> = {};
-  for (const id of materialIds) runs[id] = (runs[id] ?? 0) + 1;
+  for (const id of materialIds) {
+    if (id === null) return null;
+    runs[id] = (runs[id] ?? 0) + 1;
+  }
   return runs;
-};
+}
+
+function stretchOf(materialIds: readonly (string | null)[], came: boolean): Stretch[] {
+  const runs = countOf(materialIds);
+  return runs ? [{ runs, came }] : [];
+}
 
 /** Cuts what happened at a pump into stretches between readings of a sign. Runs before the first reading tell nothing. */
 export function stretchesOf(events: readonly SuspectEvent[], sign: SuspectSign): Stretch[] {
@@ -37,14 +48,14 @@ export function stretchesOf(events: readonly SuspectEvent[], sign: SuspectSign):
 function byColour(events: readonly SuspectEvent[]): Stretch[] {
   const stretches: Stretch[] = [];
   let last: number | null = null;
-  let runs: string[] = [];
+  let runs: (string | null)[] = [];
   for (const event of events) {
     if (event.kind === 'run') runs.push(event.materialId);
     const reads = event.kind === 'change' ? event.freshColour : event.kind === 'look' ? event.colour : null;
     if (reads === null) continue;
     // A change begins anew; what the oil before it had become, its own look said.
     if (event.kind === 'look' && last !== null && runs.length > 0)
-      stretches.push({ runs: countOf(runs), came: reads - last >= DARKER_STEPS });
+      stretches.push(...stretchOf(runs, reads - last >= DARKER_STEPS));
     last = reads;
     runs = [];
   }
@@ -54,13 +65,14 @@ function byColour(events: readonly SuspectEvent[]): Stretch[] {
 function byWater(events: readonly SuspectEvent[]): Stretch[] {
   const stretches: Stretch[] = [];
   let standingMl: number | null = null;
-  let runs: string[] = [];
+  let runs: (string | null)[] = [];
   for (const event of events) {
     if (event.kind === 'run') runs.push(event.materialId);
     if (event.kind === 'run' || (event.kind === 'look' && event.waterMl === null)) continue;
     const foundMl = event.kind === 'change' ? 0 : (event.waterMl ?? 0) - (standingMl ?? 0);
-    if (event.kind !== 'change' && standingMl !== null && runs.length > 0)
-      stretches.push({ runs: countOf(runs), came: foundMl >= FOUND_ML });
+    const unread = event.kind === 'bleed' && event.waterMl === null;
+    if (event.kind !== 'change' && !unread && standingMl !== null && runs.length > 0)
+      stretches.push(...stretchOf(runs, foundMl >= FOUND_ML));
     // Bled or changed, none of it stands in the oil any more.
     standingMl = event.kind === 'look' ? event.waterMl : 0;
     runs = [];

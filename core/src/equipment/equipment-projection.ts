@@ -77,6 +77,6 @@ function withRun(state: EquipmentState, entry: Entry & { body: RunBody }, minute
     pumps: state.pumps.map((p) =>
       pumpIds.includes(p.pumpId) ? { ...p, runs: p.runs + 1, minutes: p.minutes + minutes } : p,
     ),
-    lastRun: { entryId: entry.id, at: entry.happenedAt, pumpIds, materialId: entry.body.materialId, minutes },
+    lastRun: { entryId: entry.id, at: entry.happenedAt, pumpIds, materialId: entry.body.materialId ?? null, minutes },
   };
 }

@@ -26,7 +26,8 @@ export interface EquipmentState {
     readonly entryId: string;
     readonly at: string;
     readonly pumpIds: readonly string[];
-    readonly materialId: string;
+    /** Null while nobody has said it. */
+    readonly materialId: string | null;
     readonly minutes: number;
   } | null;
   /** Its own hour meter, as last read. */

@@ -50,6 +50,7 @@ export function initialState(pumpId: string): PumpState {
     lastRun: null,
     best: [],
     running: [],
+    notTold: [],
     meter: null,
     samples: [],
     ironRates: [],

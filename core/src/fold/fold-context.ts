@@ -1,6 +1,6 @@
 import type { Entry, SumpKey } from '../journal/index.js';
 import type { PumpSetUp } from '../set-up/index.js';
-import { KEPT, type PumpState, type RulerBar, type Since, type SumpState } from './state.js';
+import { KEPT, type NotTold, type PumpState, type RulerBar, type Since, type SumpState } from './state.js';
 import type { TaskId } from '../limits/index.js';
 
 /** What every fold of one entry needs to know. */
@@ -27,6 +27,9 @@ export const onSump = (state: PumpState, key: SumpKey, change: (sump: SumpState)
   ...state,
   sumps: state.sumps.map((s) => (s.key === key ? change(s) : s)),
 });
+
+/** One more that counts on the cautious side; of very many the oldest are not named any more. */
+export const withNotTold = (known: readonly NotTold[], one: NotTold): NotTold[] => [...known, one].slice(-KEPT.notTold);
 
 /** The state with one more bar; the oldest goes into the collapsed piece when there are too many. */
 export function withBar(state: PumpState, bar: RulerBar): PumpState {

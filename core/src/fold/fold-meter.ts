@@ -26,7 +26,7 @@ function withUnlogged(state: PumpState, context: Context, minutes: number): Pump
     weightMilli,
     minutes,
     load: 'unlogged',
-    materialId: '',
+    materialId: null,
     carriedOver: false,
     bled: false,
     looked: false,

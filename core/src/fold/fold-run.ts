@@ -2,12 +2,12 @@ import type { RunBody } from '../journal/index.js';
 import { equipmentOfRun } from '../set-up/index.js';
 import { runWater, waterUlOfG } from '../water/index.js';
 import { oilChangeDue } from './carry-over.js';
-import { onSump, originOf, withBar, type Context } from './fold-context.js';
-import { loadOf, runMinutes, runWeightMilli } from './run-weight.js';
+import { onSump, originOf, withBar, withNotTold, type Context } from './fold-context.js';
+import { heaviestMaterial, loadOf, runMinutes, runWeightMilli } from './run-weight.js';
 import { KEPT, type BestPressures, type PumpState } from './state.js';
 
 /** A run whose end is not known yet shows, and does not count. */
-export function foldOpenRun(state: PumpState, context: Context, { materialId }: RunBody): PumpState {
+export function foldOpenRun(state: PumpState, context: Context, { materialId = null }: RunBody): PumpState {
   return {
     ...state,
     running: [
@@ -33,17 +33,19 @@ function bestWith(best: readonly BestPressures[], equipmentId: string, body: Run
 export function foldRun(state: PumpState, context: Context, body: RunBody): PumpState {
   const { setUp, entry, day } = context;
   const { equipmentId, equipment } = equipmentOfRun(entry, setUp);
-  const material = setUp.house.material[body.materialId];
-  if (!material) throw new RangeError(`materialId: ${body.materialId} is not in the set-up`);
+  const { materialId = null } = body;
+  const material = materialId === null ? null : setUp.house.material[materialId];
+  if (material === undefined) throw new RangeError(`materialId: ${materialId} is not in the set-up`);
   const minutes = runMinutes(body, equipment);
-  const weightMilli = runWeightMilli({ body, material, equipment });
+  const countsAs = material ?? heaviestMaterial(Object.values(setUp.house.material), equipment.process);
+  const weightMilli = runWeightMilli({ body, material: countsAs, equipment });
   const carriedOver = oilChangeDue({ state, setUp, todayDay: day });
   const run = { at: entry.happenedAt, weightMilli, minutes };
   const bar = {
     entryId: entry.id,
     ...run,
-    load: loadOf(material),
-    materialId: body.materialId,
+    load: material ? loadOf(material) : ('notTold' as const),
+    materialId,
     carriedOver,
     bled: false,
     looked: false,
@@ -58,11 +60,12 @@ export function foldRun(state: PumpState, context: Context, body: RunBody): Pump
     },
     best: bestWith(state.best, equipmentId, body),
     recentRuns: [...state.recentRuns, run].slice(-KEPT.recentRuns),
+    notTold: material ? state.notTold : withNotTold(state.notTold, { ...originOf(context), kind: 'run' }),
     lastRun: {
       entryId: entry.id,
       happenedAt: entry.happenedAt,
       equipmentId,
-      materialId: body.materialId,
+      materialId,
       minutes,
       cycles: body.cycles ?? null,
       ballast: body.ballast,

@@ -50,5 +50,5 @@ export function foldTakeOver(state: PumpState, context: Context, body: TakeOverB
     meterMinutes === null
       ? state.meter
       : { ...originOf(context), minutes: meterMinutes, loggedMinutes, aheadMinutes: 0 };
-  return { ...state, sumps, bars: [], collapsed: before, meter };
+  return { ...state, sumps, bars: [], notTold: [], collapsed: before, meter };
 }

@@ -7,7 +7,15 @@ export { type Folded, type Projection, type States, subjectKey, type SubjectRef,
 export { pumpProjection, rebuild, refoldPump } from './pump-projection.js';
 export { type Checkpoint, CHECKPOINT_EVERY, rebuildAll, refold } from './refold.js';
 export { type FoldSource, type RefoldedTogether, refoldTogether } from './refold-together.js';
-export { type Load, loadOf, materialFactor, runMinutes, runWeightMilli, WEIGHT_DEFAULTS } from './run-weight.js';
+export {
+  heaviestMaterial,
+  type Load,
+  loadOf,
+  materialFactor,
+  runMinutes,
+  runWeightMilli,
+  WEIGHT_DEFAULTS,
+} from './run-weight.js';
 export {
   type BestPressures,
   type CaseState,
@@ -18,6 +26,7 @@ export {
   type LastRun,
   MAX_BARS,
   type MeterSegment,
+  type NotTold,
   type OpenRun,
   type PumpState,
   type RulerBar,

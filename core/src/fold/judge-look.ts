@@ -201,7 +201,10 @@ const takenOutOf = ({ bledUl, sampledUl, unreadBleedUl }: WaterCount) => ({
 });
 
 /** The charge after a bleed as it was said when drawn. */
-export const chargeAfterBleed = (charge: SumpState['charge'], waterMl: number): SumpState['charge'] => ({
+export const chargeAfterBleed = (
+  charge: SumpState['charge'],
+  waterMl: number | null | undefined,
+): SumpState['charge'] => ({
   ...charge,
   ...takenOutOf(afterBleed(foundOn(charge), waterMl)),
   bledSinceWaterSeen: true,

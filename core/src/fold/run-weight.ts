@@ -1,5 +1,5 @@
 import type { RunBody } from '../journal/index.js';
-import type { Equipment, Material } from '../set-up/index.js';
+import type { Equipment, Material, Process } from '../set-up/index.js';
 
 /** docs/trade.md 5: what each rating point adds to the material factor, and the bounds of the hours factor. */
 export const WEIGHT_DEFAULTS = {
@@ -56,8 +56,28 @@ export function runWeightMilli(input: {
   return Math.round(Math.max(weight, floor) * 1000);
 }
 
-/** What a run put into the oil, for its bar; `unlogged` is running time that only the hour meter knows: the heaviest rating decides, water last among equals since it is in nearly all. */
-export type Load = 'wet' | 'fatty' | 'dusty' | 'fumes' | 'clean' | 'unlogged';
+/** Rated the most in everything: what may have gone in where the set-up has no material. */
+const WORST: Material = { name: '', process: 'industrial', moisture: 3, fat: 3, fines: 3, solvent: 3, acid: 3 };
+
+/**
+ * What a run counts as while nobody has said what went in: the material of the heaviest factor that the house has for such an
+ * equipment, else of all that it has.
+ */
+export function heaviestMaterial(materials: readonly Material[], process: Process): Material {
+  const usual = materials.filter((m) => m.process === process);
+  return (
+    (usual.length > 0 ? usual : materials).reduce<Material | null>(
+      (worst, m) => (worst === null || materialFactor(m) > materialFactor(worst) ? m : worst),
+      null,
+    ) ?? WORST
+  );
+}
+
+/**
+ * What a run put into the oil, for its bar: the heaviest rating decides, water last among equals since it is in nearly all.
+ * `unlogged` is running time that only the hour meter knows, `notTold` a run of which nobody has said what went in.
+ */
+export type Load = 'wet' | 'fatty' | 'dusty' | 'fumes' | 'clean' | 'unlogged' | 'notTold';
 
 export function loadOf(material: Material): Load {
   const { perPoint } = WEIGHT_DEFAULTS;

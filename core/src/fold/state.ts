@@ -4,7 +4,7 @@ import type { Load } from './run-weight.js';
 import type { TaskId } from '../limits/index.js';
 
 /** Raised whenever the meaning of a stored state changes; states of another version are rebuilt at start. */
-export const FOLD_VERSION = 5;
+export const FOLD_VERSION = 6;
 
 /** The state keeps at most so many bars; older ones are one collapsed piece. The ruler shows the last twelve. */
 export const MAX_BARS = 20;
@@ -14,6 +14,7 @@ const LAST_JARS = 4;
 const LAST_SAMPLES = 6;
 const LAST_IRON_RATES = 8;
 const LAST_EQUIPMENTS = 3;
+const LAST_NOT_TOLD = 20;
 export const KEPT = {
   bars: MAX_BARS,
   recentRuns: RECENT_RUNS,
@@ -21,6 +22,7 @@ export const KEPT = {
   samples: LAST_SAMPLES,
   ironRates: LAST_IRON_RATES,
   equipments: LAST_EQUIPMENTS,
+  notTold: LAST_NOT_TOLD,
 } as const;
 
 /** Integer counters since the pump's first entry. */
@@ -50,7 +52,8 @@ export interface RulerBar {
   readonly weightMilli: number;
   readonly minutes: number;
   readonly load: Load;
-  readonly materialId: string;
+  /** Null where nobody has said it yet, and for what only the meter knows. */
+  readonly materialId: string | null;
   readonly carriedOver: boolean;
   readonly bled: boolean;
   readonly looked: boolean;
@@ -135,7 +138,14 @@ export interface OpenRun {
   readonly entryId: string;
   readonly at: string;
   readonly equipmentId: string;
-  readonly materialId: string;
+  readonly materialId: string | null;
+}
+
+/** An entry that counts on the cautious side until somebody says what is missing: a run's material, a bleed's water. */
+export interface NotTold {
+  readonly entryId: string;
+  readonly at: string;
+  readonly kind: 'run' | 'bleed';
 }
 
 /** The hour meter's present segment, from its last reading. */
@@ -168,7 +178,7 @@ export interface LastRun {
   readonly entryId: string;
   readonly happenedAt: string;
   readonly equipmentId: string;
-  readonly materialId: string;
+  readonly materialId: string | null;
   readonly minutes: number;
   readonly cycles: number | null;
   readonly ballast: BallastUse;
@@ -209,6 +219,8 @@ export interface PumpState {
   /** Of its last equipments, the newest last. */
   readonly best: readonly BestPressures[];
   readonly running: readonly OpenRun[];
+  /** On the charge that goes on, oldest first. */
+  readonly notTold: readonly NotTold[];
   readonly meter: MeterSegment | null;
   readonly samples: readonly SampleDrawn[];
   /** Of the main oil's charges, oldest first. */

@@ -1,15 +1,15 @@
 import { localDay, orderKeyOf, pumpIdsOf, type Entry, type Level, type LookBody } from '../journal/index.js';
-import { levelFinding, outlivesChange, toUl, type Finding, type GoneCharge } from '../oil/index.js';
+import { levelFinding, levelNotTold, outlivesChange, toUl, type Finding, type GoneCharge } from '../oil/index.js';
 import type { PumpSetUp } from '../set-up/index.js';
 import { ballastFlowM3h, ballastRemovalGPerH, WATER_DEFAULTS, waterUlOfG } from '../water/index.js';
-import { done, onSump, originOf, sinceNow, type Context } from './fold-context.js';
+import { done, onSump, originOf, sinceNow, withNotTold, type Context } from './fold-context.js';
 import { foldCase } from './fold-case.js';
 import { foldLabResult, foldLabSample } from './fold-lab.js';
 import { foldMeter } from './fold-meter.js';
 import { foldOpenRun, foldRun } from './fold-run.js';
 import { foldTakeOver } from './fold-take-over.js';
 import { chargeAfterBleed, expectedMl, judgeLook, withFinding } from './judge-look.js';
-import { KEPT, type Charge, type JarSeen, type PumpState, type SumpState } from './state.js';
+import { KEPT, type Charge, type JarSeen, type NotTold, type PumpState, type SumpState } from './state.js';
 import { newCharge, startState } from './first-state.js';
 import type { TaskId } from '../limits/index.js';
 
@@ -48,17 +48,20 @@ function fold(state: PumpState, context: Context): PumpState {
         charge: chargeAfterBleed(s.charge, waterMl),
         findings: s.findings.filter((f) => !(f.code === 'level' && f.found === 'high')),
       }));
-      const jar = jarOf(context, { source: 'bleed', oilUl: toUl(drawnMl) - toUl(waterMl), waterUl: toUl(waterMl) });
-      return markLastBar(done(keepJar(bled, jar), context, 'bleed'), 'bled');
+      const read = (waterMl ?? null) !== null;
+      const oilUl = Math.max(0, toUl(drawnMl) - toUl(waterMl));
+      const jarred = read ? keepJar(bled, jarOf(context, { source: 'bleed', oilUl, waterUl: toUl(waterMl) })) : bled;
+      const told = read || sump !== 'oil' ? jarred : notTold(jarred, { ...originOf(context), kind: 'bleed' });
+      return markLastBar(done(told, context, 'bleed'), 'bled');
     }
     case 'topUp': {
       const { sump, addedMl, levelAfter } = entry.body;
       const toppedUp = onSump(state, sump, (s) => ({
-        ...withFinding(s, 'level', leftAtLevel(levelAfter, context)),
+        ...withFinding(s, 'level', leftAtLevel(levelAfter, context, s)),
         charge: {
           ...s.charge,
           toppedUpUl: s.charge.toppedUpUl + toUl(addedMl),
-          levelKnown: levelAfter !== 'high',
+          levelKnown: isLevelKnown(levelAfter),
         },
       }));
       return sump === 'sealCup' ? done(toppedUp, context, 'sealCup') : toppedUp;
@@ -88,9 +91,13 @@ function fold(state: PumpState, context: Context): PumpState {
 /** A purge lasts about an hour; near 100 °C the formula of its ballast has no end. */
 const PURGE = { hours: 1, hottestC: 95 } as const;
 
-/** The level as a service left it. */
-function leftAtLevel(level: Level, context: Context): Finding | null {
-  const finding = levelFinding(level);
+/** Filled to the marks or below them: a level above them later has come by itself. */
+const isLevelKnown = (level: Level | null | undefined): boolean => (level ?? 'high') !== 'high';
+
+/** The level as a service left it. @param before the sump that was filled up; null where all its oil is new */
+function leftAtLevel(level: Level | null | undefined, context: Context, before: SumpState | null): Finding | null {
+  const stood = before?.findings.find((f) => f.code === 'level');
+  const finding = level ? levelFinding(level) : levelNotTold(stood);
   return finding ? { ...finding, ...originOf(context) } : null;
 }
 
@@ -110,6 +117,17 @@ function jarOf(context: Context, seen: Pick<JarSeen, 'source'> & Partial<JarSeen
     ...seen,
   };
 }
+
+const notTold = (state: PumpState, one: NotTold): PumpState => ({
+  ...state,
+  notTold: withNotTold(state.notTold, one),
+});
+
+/** The jar of the last bleed is read now: that says its water. */
+const withoutLastBleed = (state: PumpState): PumpState => {
+  const last = state.notTold.findLastIndex((n) => n.kind === 'bleed');
+  return last < 0 ? state : { ...state, notTold: state.notTold.toSpliced(last, 1) };
+};
 
 const keepJar = (state: PumpState, jar: JarSeen): PumpState => ({
   ...state,
@@ -141,7 +159,8 @@ function foldLook(state: PumpState, context: Context, look: LookBody): PumpState
     hoursStood: look.hoursStood,
     photoId: look.photoId ?? null,
   });
-  const seen = markLastBar(done(keepJar(judged, jar), context, 'look'), 'looked');
+  const read = look.source === 'bleed' ? withoutLastBleed(judged) : judged;
+  const seen = markLastBar(done(keepJar(read, jar), context, 'look'), 'looked');
   // The jar of a bleed that nobody wrote down speaks for the bleed too.
   const unwritten =
     look.source === 'bleed' && state.sumps.find((s) => s.key === look.sump)?.charge.unreadBleedUl === null;
@@ -163,12 +182,12 @@ function foldChange(state: PumpState, context: Context): PumpState {
       since,
       productId,
       filledUl: toUl(inMl),
-      levelKnown: levelAfter !== 'high',
+      levelKnown: isLevelKnown(levelAfter),
       gone: goneCharge(counted, sump, context.setUp),
     });
     const findings: (Finding | null)[] = [
       ...sump.findings.filter(outlivesChange),
-      leftAtLevel(levelAfter, context),
+      leftAtLevel(levelAfter, context, null),
       before && before !== productId
         ? {
             code: 'otherProduct',
@@ -183,11 +202,13 @@ function foldChange(state: PumpState, context: Context): PumpState {
     ];
     return { key, charge, findings: findings.filter((f) => f !== null) };
   });
-  const jar = jarOf(context, { source: 'change', oilUl: toUl(outMl) });
-  if (!main) return keepJar(changed, jar);
+  const measured = (outMl ?? null) !== null;
+  const jarred = measured ? keepJar(changed, jarOf(context, { source: 'change', oilUl: toUl(outMl) })) : changed;
+  if (!main) return jarred;
   return {
-    ...done(keepJar(changed, jar), context, 'look', 'bleed'),
+    ...done(jarred, context, 'look', 'bleed'),
     bars: [],
+    notTold: [],
     collapsed: { runs: 0, weightMilli: 0, minutes: 0 },
   };
 }

@@ -21,8 +21,8 @@ export const NOTHING_FOUND: WaterCount = { bledUl: 0, sampledUl: 0, standingUl: 
 /** All that was found: out of the oil, and in it. */
 export const foundUlOf = ({ bledUl, sampledUl, standingUl }: WaterFound): number => bledUl + sampledUl + standingUl;
 
-/** A bleed takes out what stood in the oil. */
-export function afterBleed(found: WaterCount, waterMl: number): WaterCount {
+/** A bleed takes out what stood in the oil; how much of it was water may not have been read yet. */
+export function afterBleed(found: WaterCount, waterMl: number | null | undefined): WaterCount {
   const unreadBleedUl = toUl(waterMl);
   return { ...found, bledUl: found.bledUl + unreadBleedUl, standingUl: 0, unreadBleedUl };
 }

@@ -47,7 +47,8 @@ export type Precision = 'exact' | 'day' | 'unknown';
 
 /** happenedAt of a run is its start; its end is start + minutes. */
 export interface RunBody {
-  readonly materialId: string;
+  /** Null while nobody has said it: the run counts on the cautious side until then. */
+  readonly materialId?: string | null;
   /** Its end is not known yet; a correction with the whole run ends it. Without minutes and cycles, and it does not count yet. */
   readonly stillRunning?: boolean | null;
   readonly minutes?: number | null;
@@ -105,8 +106,10 @@ export interface LookBody {
 
 export interface BleedBody {
   readonly sump: SumpKey;
-  readonly drawnMl: number;
-  readonly waterMl: number;
+  /** Null where nobody measured it. */
+  readonly drawnMl?: number | null;
+  /** Null while nobody has read it: no water counts as taken out until then. */
+  readonly waterMl?: number | null;
   readonly remark?: string | null;
 }
 
@@ -114,16 +117,19 @@ export interface TopUpBody {
   readonly sump: SumpKey;
   readonly productId: string;
   readonly addedMl: number;
-  readonly levelAfter: Level;
+  /** Null where nobody read it: somebody is asked to look. */
+  readonly levelAfter?: Level | null;
   readonly remark?: string | null;
 }
 
 export interface ChangeBody {
   readonly sump: SumpKey;
   readonly productId: string;
-  readonly outMl: number;
+  /** Null where nobody measured it. */
+  readonly outMl?: number | null;
   readonly inMl: number;
-  readonly levelAfter: Level;
+  /** Null where nobody read it: somebody is asked to look. */
+  readonly levelAfter?: Level | null;
   readonly remark?: string | null;
 }
 

@@ -1,5 +1,5 @@
 import type { VerdictLevel } from '../limits/index.js';
-import type { Clarity, ParticleAmount, ParticleKind, Smell, WearSign } from '../journal/index.js';
+import type { Clarity, Level, ParticleAmount, ParticleKind, Smell, WearSign } from '../journal/index.js';
 
 /** What the third verdict says before "before next run", and what the large button offers. */
 export type Act =
@@ -57,6 +57,9 @@ export type FindingCode =
   | 'unknownAge'
   | 'goneCharge';
 
+/** Outside the marks; or filled, and nobody said how high it stands since. */
+export type LevelFound = Exclude<Level, 'right'> | 'notTold';
+
 interface FindingBase {
   readonly level: Exclude<VerdictLevel, 'runOn'>;
   readonly act: Act;
@@ -102,7 +105,7 @@ export type OilFinding = FindingBase &
       }
     | { readonly code: 'smell'; readonly smell: Exclude<Smell, 'none'> }
     | { readonly code: 'foam'; readonly withHaze: boolean }
-    | { readonly code: 'level'; readonly found: 'none' | 'low' | 'high' | 'hair'; readonly nothingAdded: boolean }
+    | { readonly code: 'level'; readonly found: LevelFound; readonly nothingAdded: boolean }
     | { readonly code: 'thrownOil' }
     /** Kinematic at 40 °C, against the unused oil's own. */
     | {

@@ -10,7 +10,7 @@ export {
 } from './finding.js';
 export { isDirty } from './is-dirty.js';
 export { ironRatePer100h, type JudgedLab, labReadingOf } from './judge-lab.js';
-export { levelFinding } from './judge-level.js';
+export { levelFinding, levelNotTold } from './judge-level.js';
 export { type ChargeSeen, type GoneCharge, type JudgedProduct, toUl, waterUlOf } from './judge.js';
 export { nextLook, type NextLook } from './next-look.js';
 export { iso4406Code } from './particle-code.js';

@@ -1,5 +1,5 @@
 import type { LookBody } from '../journal/index.js';
-import type { FindingOf } from './finding.js';
+import type { FindingOf, OilFinding } from './finding.js';
 import type { Judge } from './judge.js';
 
 /**
@@ -30,6 +30,12 @@ export function levelFinding(
         nothingAdded,
       };
   }
+}
+
+/** Oil was filled and nobody said how high it stands: somebody looks, and until then it is no better than it was. */
+export function levelNotTold(before: Pick<OilFinding, 'level'> | undefined): FindingOf<'level'> {
+  const level = before?.level ?? 'lookSooner';
+  return { code: 'level', found: 'notTold', level, act: 'look', answeredBy: 'look', nothingAdded: false };
 }
 
 export const judgeLevel: Judge = ({ look, charge }) => (look.level ? levelFinding(look.level, charge) : null);

@@ -3,7 +3,7 @@ import { isDenserThanWater, type Act, type AnsweredBy, type Finding } from '../o
 import { VERDICT_LEVELS, worstLevel, type VerdictLevel, type TaskId } from '../limits/index.js';
 import { equipmentOf, type PumpSetUp } from '../set-up/index.js';
 import { usageOf, type DueForecast, type Usage } from './due-forecast.js';
-import { isRunningIn, limitsOf, sinceOf, type OpenRun, type PumpState } from '../fold/index.js';
+import { isRunningIn, limitsOf, sinceOf, type NotTold, type OpenRun, type PumpState } from '../fold/index.js';
 import { limitStanding, type LimitStanding } from './limit-standing.js';
 
 export interface TaskStanding {
@@ -41,7 +41,15 @@ export type Reason =
   | (ReasonBase & { readonly code: 'carriedOver'; readonly runs: number })
   | (ReasonBase & { readonly code: 'caseOpen'; readonly sinceAt: string; readonly complaint: string })
   | (ReasonBase & { readonly code: 'caseToCheck'; readonly closedAt: string; readonly complaint: string })
-  | (ReasonBase & { readonly code: 'notTakenOver' });
+  | (ReasonBase & { readonly code: 'notTakenOver' })
+  | {
+      readonly code: 'notTold';
+      readonly level: 'runOn';
+      /** Nothing is to be done at the pump: whoever knows corrects the entry. */
+      readonly act: null;
+      readonly answeredBy: 'correction';
+      readonly entries: readonly NotTold[];
+    };
 
 export type ReasonCode = Reason['code'];
 
@@ -178,6 +186,10 @@ function caseReasons({ case: known, totals }: PumpState): Reason[] {
   return [{ code: 'caseToCheck', ...toCheck, complaint, closedAt: at }];
 }
 
+/** Runs that count as the heaviest, bleeds that count as dry: until somebody says what they were. */
+const notToldReasons = ({ notTold: entries }: PumpState): Reason[] =>
+  entries.length > 0 ? [{ code: 'notTold', level: 'runOn', act: null, answeredBy: 'correction', entries }] : [];
+
 const rank = (reason: Reason): number => VERDICT_LEVELS.indexOf(reason.level) * 2 + (reason.act === 'change' ? 1 : 0);
 
 /**
@@ -201,6 +213,7 @@ export function standingAt(input: { state: PumpState; setUp: PumpSetUp; now: str
     ...unknown,
     ...findings,
     ...caseReasons(state),
+    ...notToldReasons(state),
     ...limitReasons(tasks, carriedOverRuns),
   ].sort((a, b) => rank(b) - rank(a));
   const verdict = worstLevel(reasons.map((r) => r.level));

@@ -31,7 +31,8 @@ export interface WaterRun {
   readonly entryId: string;
   readonly at: string;
   readonly minutes: number;
-  readonly materialId: string;
+  /** Null while nobody has said it. */
+  readonly materialId: string | null;
   readonly water: RunWater;
 }
 
@@ -127,7 +128,7 @@ function walk({ pumpId, entries }: PumpEntries, equipmentId: string, book: SetUp
         entryId: entry.id,
         at: entry.happenedAt,
         minutes,
-        materialId: body.materialId,
+        materialId: body.materialId ?? null,
         water: runWater(toReckon),
         toReckon,
       });

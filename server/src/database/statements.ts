@@ -148,7 +148,10 @@ export function writingStatements(db: Sqlite) {
     ),
     keepImported: db.prepare<[id: string]>(`UPDATE journal_entry SET "importId" = NULL WHERE "id" = ?`),
     deleteEntry: db.prepare<[id: string]>(`DELETE FROM journal_entry WHERE "id" = ?`),
-    pumpsWithMaterial: db.prepare<[materialId: string], { pumpId: string }>(pumpsNaming("'run'", 'materialId')),
+    /** Also pumps with a run whose material nobody has said: it counts as the heaviest of them. */
+    pumpsWithMaterial: db.prepare<[materialId: string], { pumpId: string }>(
+      `${pumpsNaming("'run'", 'materialId')} OR (s."subjectType" = 'pump' AND s."kind" = 'run' AND json_extract(${CONTENT}, '$.body.materialId') IS NULL)`,
+    ),
     pumpsWithJarShape: db.prepare<[jarShapeId: string], { pumpId: string }>(pumpsNaming("'look'", 'jarShapeId')),
     pumpsWithProduct: db.prepare<[productId: string], { pumpId: string }>(
       pumpsNaming("'change', 'topUp'", 'productId'),

@@ -35,11 +35,11 @@ function suspectsOf({ sql, progress }: JobTools, { now }: { readonly now: string
 function eventOf(row: SuspectRow, house: HouseSetUp): SuspectEvent {
   switch (row.kind) {
     case 'run':
-      return { kind: 'run', materialId: row.materialId ?? '' };
+      return { kind: 'run', materialId: row.materialId };
     case 'change':
       return { kind: 'change', freshColour: house.oilProduct[row.productId ?? '']?.freshColour ?? 1 };
     case 'bleed':
-      return { kind: 'bleed', waterMl: row.waterMl ?? 0 };
+      return { kind: 'bleed', waterMl: row.waterMl };
     case 'look': {
       const looked = row.freeWaterMl !== null || row.creamMl !== null;
       const waterMl = looked ? (row.freeWaterMl ?? 0) + (row.creamMl ?? 0) / 2 : null;

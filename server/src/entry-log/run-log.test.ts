@@ -30,6 +30,13 @@ test('a row written by hand is understood: names or ids, offsets, ended or minut
   });
 });
 
+test('a row whose material nobody knows is a run that is not told, and comes back as one', async () => {
+  const row = await rowOf('p1,2031-03-09T14:05Z,,600,,,closed,,');
+  expect(row).toMatchObject({ ok: true, entry: { body: { materialId: null, minutes: 600 } } });
+  const again = await read(writeLog(RUN_LOG, [(row as { entry: Entry }).entry]));
+  expect(again).toMatchObject([{ ok: true, entry: { body: { materialId: null } } }]);
+});
+
 test('a row without an id gets the same one however often it is read, and ids sort by the moment', async () => {
   const idOf = async (row: string) => ((await rowOf(row)) as { entry: Entry }).entry.id;
   const row = 'p1,2031-03-09T14:05Z,,600,,fd-meat,closed,,';

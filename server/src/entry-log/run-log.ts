@@ -89,7 +89,8 @@ export const RUN_LOG: EntryLog<'run'> = {
   tellsApart: ['minutes', 'cycles', 'materialId'],
   readSubjects: subjectsOf,
   readBody(cells, house, started) {
-    const materialId = cells.known('material', cells.text('material'), house.material, 'a material');
+    const named = cells.text('material');
+    const materialId = named ? cells.known('material', named, house.material, 'a material') : null;
     const minutes = minutesOf(cells, started);
     const cycles = cells.number('cycles', 'a whole number of cycles');
     const trapTempC = cells.number('trap_temp_c', 'a temperature in °C, such as -41');

@@ -58,7 +58,7 @@ function bodyIssues(entry: Entry, pump: PumpSetUp): FieldIssue[] {
   const { house, model } = pump;
   switch (entry.kind) {
     case 'run': {
-      const { materialId, cycles, minutes } = entry.body;
+      const { materialId = null, cycles, minutes } = entry.body;
       if (equipmentIdOf(entry) === null)
         return [
           {
@@ -69,7 +69,8 @@ function bodyIssues(entry: Entry, pump: PumpSetUp): FieldIssue[] {
           },
         ];
       const { equipment } = equipmentOfRun(entry, pump);
-      const issues = house.material[materialId] ? [] : [unknownId('body.materialId', materialId, 'a material')];
+      const known = materialId === null || house.material[materialId];
+      const issues = known ? [] : [unknownId('body.materialId', materialId, 'a material')];
       if (cycles && !minutes && !equipment.cycleTimeS) {
         issues.push({
           field: 'body.minutes',
@@ -238,7 +239,7 @@ export function questionsAbout(entry: Entry, book: SetUpBook, sql: WritingStatem
     }
     if (entry.kind === 'meter') open.push(...meterQuestions(entry, pumpId, sql));
     if (entry.kind === 'change' || entry.kind === 'bleed') {
-      const outMl = entry.kind === 'change' ? entry.body.outMl : entry.body.drawnMl;
+      const outMl = (entry.kind === 'change' ? entry.body.outMl : entry.body.drawnMl) ?? 0;
       const chargeMl = pump.model.sumps.find((s) => s.key === entry.body.sump)?.chargeMl ?? Infinity;
       if (outMl > chargeMl) open.push({ code: 'drainAboveCharge', outMl, chargeMl });
     }

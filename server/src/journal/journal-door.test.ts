@@ -220,6 +220,24 @@ test('a change of the set-up rewrites no past run, a correction of a wrong value
   expect(house.everyState()).toEqual(rebuiltStates(house));
 });
 
+test('a heavier material moves the runs of which nobody has said what went in', () => {
+  const untold = (hours: number) => runAt(hours, 20, 'any-empty', { body: { materialId: null } });
+  house.write(untold(10), untold(100));
+  const meat = house.shelf.book.at(at(1)).material['fd-meat'];
+  const heavier = {
+    id: newId(),
+    kind: 'material' as const,
+    subjectId: 'fd-brine',
+    validFrom: at(50),
+    recordedAt: at(9000),
+    body: { ...meat!, name: 'Brine', acid: 3 },
+  };
+  expect(house.door.writeSetUp(SERVER, [heavier])).toEqual([]);
+  // 2.55, and three points of acid more; the first version of a record holds from the beginning.
+  expect(house.states().p1?.bars.map((b) => b.weightMilli)).toEqual([3150, 3150]);
+  expect(house.everyState()).toEqual(rebuiltStates(house));
+});
+
 test('a set-up that names what is not there is refused whole', () => {
   const pump = house.shelf.book.at(at(1)).pump.p1;
   const issues = house.door.writeSetUp(SERVER, [

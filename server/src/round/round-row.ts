@@ -49,7 +49,7 @@ export function roundRow(input: { setUp: PumpSetUp; state: PumpState; standing: 
   const ruler = runRuler({ state, standing });
   const materialNames: Record<string, string> = {};
   for (const { materialId } of ruler.bars)
-    materialNames[materialId] = setUp.house.material[materialId]?.name ?? materialId;
+    if (materialId !== null) materialNames[materialId] = setUp.house.material[materialId]?.name ?? materialId;
   return {
     pumpId: setUp.pumpId,
     name: pump.name,

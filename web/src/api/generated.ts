@@ -375,6 +375,7 @@ export type AnsweredBy =
   | 'look'
   | 'case';
 export type ParticleKind = 'black' | 'brown' | 'rustRed' | 'fibres' | 'glitter' | 'growth';
+export type LevelFound = 'none' | 'low' | 'hair' | 'high' | 'notTold';
 export type WearSign = 'noise' | 'glitter' | 'poorBlankOff';
 export type FindingCode =
   | 'water'
@@ -555,7 +556,7 @@ export type StandingFinding =
       entryId: string;
       at: string;
       code: 'level';
-      found: 'none' | 'low' | 'high' | 'hair';
+      found: LevelFound;
       nothingAdded: boolean;
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
@@ -727,6 +728,11 @@ export type LimitStanding = {
   withinNextRun: boolean;
   forecast: DueForecast | null;
 };
+export type NotTold = {
+  entryId: string;
+  at: string;
+  kind: 'run' | 'bleed';
+};
 export type Reason =
   | StandingFinding
   | {
@@ -781,6 +787,14 @@ export type Reason =
       level: VerdictLevel;
       act: Act;
       answeredBy: AnsweredBy;
+    }
+  | {
+      code: 'notTold';
+      level: 'runOn';
+      /** Nothing is to be done at the pump: whoever knows corrects the entry. */
+      act: null;
+      answeredBy: 'correction';
+      entries: NotTold[];
     };
 export type NextTask = {
   task: TaskId;
@@ -792,7 +806,7 @@ export type NextTask = {
   doneEntryId: string | null;
   forecast: DueForecast | null;
 };
-export type Load = 'wet' | 'fatty' | 'dusty' | 'fumes' | 'clean' | 'unlogged';
+export type Load = 'wet' | 'fatty' | 'dusty' | 'fumes' | 'clean' | 'unlogged' | 'notTold';
 export type RunRuler = {
   collapsed: {
     runs: number;
@@ -803,7 +817,8 @@ export type RunRuler = {
     entryId: string;
     at: string;
     load: Load;
-    materialId: string;
+    /** Null where nobody has said it yet, and for what only the meter knows. */
+    materialId: string | null;
     carriedOver: boolean;
     bled: boolean;
     looked: boolean;
@@ -1466,7 +1481,7 @@ export type Finding =
       entryId: string;
       at: string;
       code: 'level';
-      found: 'none' | 'low' | 'high' | 'hair';
+      found: LevelFound;
       nothingAdded: boolean;
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
@@ -1595,7 +1610,8 @@ export type RulerBar = {
   weightMilli: number;
   minutes: number;
   load: Load;
-  materialId: string;
+  /** Null where nobody has said it yet, and for what only the meter knows. */
+  materialId: string | null;
   carriedOver: boolean;
   bled: boolean;
   looked: boolean;
@@ -1611,7 +1627,7 @@ export type LastRun = {
   entryId: string;
   happenedAt: string;
   equipmentId: string;
-  materialId: string;
+  materialId: string | null;
   minutes: number;
   cycles: number | null;
   ballast: BallastUse;
@@ -1628,7 +1644,7 @@ export type OpenRun = {
   entryId: string;
   at: string;
   equipmentId: string;
-  materialId: string;
+  materialId: string | null;
 };
 export type MeterSegment = {
   entryId: string;
@@ -1712,6 +1728,8 @@ export type PumpState = {
   /** Of its last equipments, the newest last. */
   best: BestPressures[];
   running: OpenRun[];
+  /** On the charge that goes on, oldest first. */
+  notTold: NotTold[];
   meter: MeterSegment | null;
   samples: SampleDrawn[];
   /** Of the main oil's charges, oldest first. */
@@ -1865,7 +1883,8 @@ export type WaterRun = {
   entryId: string;
   at: string;
   minutes: number;
-  materialId: string;
+  /** Null while nobody has said it. */
+  materialId: string | null;
   water: RunWater;
 };
 export type WaterFound = {
@@ -1953,7 +1972,8 @@ export type WaterAnswer = {
 };
 export type SessionKind = 'run' | 'sideJob' | 'aborted';
 export type RunBody = {
-  materialId: string;
+  /** Null while nobody has said it: the run counts on the cautious side until then. */
+  materialId?: string | null;
   /** Its end is not known yet; a correction with the whole run ends it. Without minutes and cycles, and it does not count yet. */
   stillRunning?: boolean | null;
   minutes?: number | null;
@@ -2022,23 +2042,28 @@ export type LookBody = {
 };
 export type BleedBody = {
   sump: SumpKey;
-  drawnMl: number;
-  waterMl: number;
+  /** Null where nobody measured it. */
+  drawnMl?: number | null;
+  /** Null while nobody has read it: no water counts as taken out until then. */
+  waterMl?: number | null;
   remark?: string | null;
 };
 export type TopUpBody = {
   sump: SumpKey;
   productId: string;
   addedMl: number;
-  levelAfter: Level;
+  /** Null where nobody read it: somebody is asked to look. */
+  levelAfter?: Level | null;
   remark?: string | null;
 };
 export type ChangeBody = {
   sump: SumpKey;
   productId: string;
-  outMl: number;
+  /** Null where nobody measured it. */
+  outMl?: number | null;
   inMl: number;
-  levelAfter: Level;
+  /** Null where nobody read it: somebody is asked to look. */
+  levelAfter?: Level | null;
   remark?: string | null;
 };
 export type DoneBody = {
@@ -2513,7 +2538,8 @@ export type EquipmentState = {
     entryId: string;
     at: string;
     pumpIds: string[];
-    materialId: string;
+    /** Null while nobody has said it. */
+    materialId: string | null;
     minutes: number;
   } | null;
   /** Its own hour meter, as last read. */

@@ -12,6 +12,7 @@ import { Button, LinkButton } from '../ui/button.js';
 import { Empty, Loading, NotFetched } from '../ui/page-state.js';
 import { PageTitle } from '../ui/page-title.js';
 import { dayWords, momentWords } from '../words/dates.js';
+import { materialName } from '../words/material-words.js';
 import { stateName } from '../words/diagnosis-words.js';
 import { entryWords, meterWords } from '../words/entry-words.js';
 import { KIND_WORDS } from '../words/kind-words.js';
@@ -101,7 +102,7 @@ function Known({ page, words }: { page: Page; words: Words }) {
       <Fact name="Last run">
         {lastRun ? (
           <>
-            {house.material[lastRun.materialId]?.name ?? lastRun.materialId}, {when(lastRun.at)}
+            {materialName(lastRun.materialId, house)}, {when(lastRun.at)}
           </>
         ) : (
           'none logged'

@@ -9,4 +9,7 @@ export const LEVEL_CHIPS: readonly { readonly value: Level; readonly words: stri
   { value: 'none', words: 'no oil in the glass' },
 ];
 /** After filling, an empty glass is not an answer. */
-export const LEVEL_AFTER_CHIPS = LEVEL_CHIPS.filter((c) => c.value !== 'none' && c.value !== 'hair');
+export const LEVEL_AFTER_CHIPS: readonly { readonly value: Level | 'notRead'; readonly words: string }[] = [
+  ...LEVEL_CHIPS.filter((c) => c.value !== 'none' && c.value !== 'hair'),
+  { value: 'notRead', words: 'not read yet' },
+];

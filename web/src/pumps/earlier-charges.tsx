@@ -1,5 +1,6 @@
 import type { EarlierCharge, PumpPage } from '@winter-jar/contracts';
 import { barWords, rulerWords } from '../words/bar-words.js';
+import { materialName } from '../words/material-words.js';
 import { shortDayWords } from '../words/dates.js';
 import { jarWords } from '../words/jar-words.js';
 import type { Words } from '../words/words.js';
@@ -28,7 +29,7 @@ export function EarlierCharges({ page, words }: { page: PumpPage; words: Words }
 function Charge({ charge, page, words }: { charge: EarlierCharge; page: PumpPage; words: Words }) {
   const [ref, width] = useWidth<HTMLDivElement>(400);
   const names = Object.fromEntries(
-    charge.ruler.bars.map((b) => [b.materialId, page.setUp.house.material[b.materialId]?.name ?? b.materialId]),
+    charge.ruler.bars.map((b) => [b.materialId, materialName(b.materialId, page.setUp.house)]),
   );
   const since = shortDayWords(charge.since, words.zone);
   return (

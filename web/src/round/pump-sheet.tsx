@@ -1,9 +1,11 @@
 import type { RoundRow } from '@winter-jar/contracts';
-import { dayWords } from '../words/dates.js';
+import type { NotTold } from '@winter-jar/core';
+import { Link } from 'react-router';
+import { dayWords, momentWords } from '../words/dates.js';
 import { jarWords, LAYER_WORDS } from '../words/jar-words.js';
 import { dueWords, reasonKey, reasonWords, TASK_WORDS, verdictWords } from '../words/messages.js';
 import type { Words } from '../words/words.js';
-import { actionPath, actionsOffered, letterOf, rightAction } from '../words/pump-actions.js';
+import { actionPath, actionsOffered, correctPath, letterOf, rightAction } from '../words/pump-actions.js';
 import { LinkButton } from '../ui/button.js';
 import { Caution } from '../ui/caution.js';
 import { layersOf } from '../ui/jar-layout.js';
@@ -49,7 +51,24 @@ export function StopCaution() {
   );
 }
 
-export function Reasons({ row, words }: { row: Pick<RoundRow, 'reasons' | 'nextTask'>; words: Words }) {
+/** The way to say what is missing, for each entry. */
+function Untold({ pumpId, entries, words }: { pumpId: string; entries: readonly NotTold[]; words: Words }) {
+  return (
+    <span className="flex flex-wrap gap-x-4">
+      {entries.map(({ entryId, at, kind }) => (
+        <Link
+          key={entryId}
+          to={correctPath(pumpId, { kind, id: entryId })}
+          className="inline-flex min-h-11 items-center underline underline-offset-4"
+        >
+          Tell the {kind} of {momentWords(at, words.zone, words.now)}
+        </Link>
+      ))}
+    </span>
+  );
+}
+
+export function Reasons({ row, words }: { row: Pick<RoundRow, 'pumpId' | 'reasons' | 'nextTask'>; words: Words }) {
   if (row.reasons.length === 0) {
     return (
       <p className="text-[15px]">
@@ -63,6 +82,7 @@ export function Reasons({ row, words }: { row: Pick<RoundRow, 'reasons' | 'nextT
       {row.reasons.map((reason) => (
         <li key={reasonKey(reason)} className="mt-1 first:mt-0 first:font-semibold">
           {reasonWords(reason, words).full}
+          {reason.code === 'notTold' && <Untold pumpId={row.pumpId} entries={reason.entries} words={words} />}
         </li>
       ))}
     </ul>

@@ -1,5 +1,5 @@
 import { useWindowVirtualizer } from '@tanstack/react-virtual';
-import { useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { lazy, Suspense, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { useRoundQuery } from '../api/yard-api.js';
 import { PageTitle } from '../ui/page-title.js';
@@ -9,11 +9,13 @@ import { useWide } from '../device/use-wide.js';
 import { actionPath, letterKeys } from '../words/pump-actions.js';
 import { LinkButton } from '../ui/button.js';
 import { Empty, Loading, Trouble } from '../ui/page-state.js';
-import { FirstScreen } from './first-screen.js';
 import { Legend } from './legend.js';
 import { PumpSheet } from './pump-sheet.js';
 import { ORDERS, roundGroups, sentenceOfTheDay, type RoundGroup, type RoundOrder } from './round-order.js';
 import { RoundRow } from './round-row.js';
+
+/** Seen once, by who has no pump yet. */
+const FirstScreen = lazy(async () => ({ default: (await import('./first-screen.js')).FirstScreen }));
 
 const ORDER_WORDS: Readonly<Record<RoundOrder, string>> = { site: 'by site', runs: 'by runs left', day: 'by day' };
 type Line =
@@ -96,7 +98,13 @@ export function RoundPage() {
     );
   }
   if (!data) return <Loading what="the Round" />;
-  if (data.rows.length === 0) return data.pumps === 0 ? <FirstScreen /> : <AllAway />;
+  if (data.rows.length === 0 && data.pumps > 0) return <AllAway />;
+  if (data.rows.length === 0)
+    return (
+      <Suspense fallback={<Loading what="the first page" />}>
+        <FirstScreen />
+      </Suspense>
+    );
   const wordsFor = (zone: string) => ({ print, zone, now: data.at });
   return (
     <div className="flex flex-1 items-stretch">

@@ -2,7 +2,7 @@ import type { PumpPage } from '@winter-jar/contracts';
 import { initialState, rebuild, standingAt, type Entry } from '@winter-jar/core';
 import { at, bookOf, changeAt, runAt } from '@winter-jar/core/testing';
 import { unitsOf } from '../device/units-of.js';
-import { readRun, recentMaterials, runDefaults, runsWith, runValuesOf, type RunValues } from './run-form.js';
+import { NOT_TOLD, readRun, recentMaterials, runDefaults, runsWith, runValuesOf, type RunValues } from './run-form.js';
 
 const units = unitsOf({ pressure: 'hPa', volume: 'mL', temperature: '°C' });
 const NOW = Date.parse(at(500));
@@ -49,8 +49,10 @@ test('without a last run it starts from the reference hours, and asks what went 
   expect(fresh).toMatchObject({ materialId: '', duration: '20 h', ballast: 'unknown' });
   expect(readRun(fresh, { page: empty, units, nowMs: NOW })).toMatchObject({
     ok: false,
-    issues: { materialId: 'Say what went in.' },
+    issues: { materialId: 'Say what went in, or that you do not know it yet.' },
   });
+  const unknown = readRun({ ...fresh, materialId: NOT_TOLD }, { page: empty, units, nowMs: NOW });
+  expect(unknown).toMatchObject({ ok: true, body: { materialId: null } });
 });
 
 test('quantities are read in the person’s units', () => {

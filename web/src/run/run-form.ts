@@ -20,8 +20,12 @@ import { fieldReader } from '../forms/read-quantity.js';
 import { remarkOf } from '../forms/remark-of.js';
 import { runTime, type TimeMode } from '../forms/run-time.js';
 
+/** The material that is chosen while nobody knows what went in. */
+export const NOT_TOLD = '?';
+
 /** The fields of a run as they are typed. */
 export interface RunValues {
+  /** Empty until one is chosen, or {@link NOT_TOLD}. */
   materialId: string;
   equipmentId: string;
   mode: TimeMode;
@@ -74,7 +78,7 @@ export function runsWith(pumpId: string, equipmentId: string, house: House): str
 /** The materials that this pump had last, the newest first. */
 export function recentMaterials({ state }: Pick<PumpPage, 'state'>): string[] {
   const newestFirst = [state.lastRun?.materialId, ...[...state.bars].reverse().map((b) => b.materialId)];
-  return [...new Set(newestFirst.filter((m) => m !== undefined))].slice(0, RECENT_MATERIALS);
+  return [...new Set(newestFirst.filter((m) => typeof m === 'string'))].slice(0, RECENT_MATERIALS);
 }
 
 /** A number of cycles, with or without separators between the thousands; NaN when it is none. */
@@ -108,6 +112,9 @@ function readTrapProfile(text: string, fields: ReturnType<typeof fieldReader>): 
   return [];
 }
 
+/** A choice as an entry says it. */
+export const toldMaterial = (chosen: string): string | null => (chosen === NOT_TOLD ? null : chosen);
+
 /** What the fields say: the entry's body and times, or the issues by field. */
 export function readRun(
   v: RunValues,
@@ -128,7 +135,8 @@ export function readRun(
         ? fields.wanted('duration', v.duration, 'duration', LENGTH_BOUNDS)
         : fields.optional('duration', v.duration, 'duration', LENGTH_BOUNDS);
   const minutes = typed === null ? null : Math.round(typed);
-  if (!house.material[v.materialId]) fields.refuse('materialId', 'Say what went in.');
+  if (v.materialId !== NOT_TOLD && !house.material[v.materialId])
+    fields.refuse('materialId', 'Say what went in, or that you do not know it yet.');
   const trapTempC = equipment.coldTrap ? fields.optional('trapTempC', v.trapTempC, 'temperature', TRAP_BOUNDS) : null;
   const lowestPressurePa = fields.optional('lowestPressurePa', v.lowestPressurePa, 'pressure', PRESSURE_BOUNDS);
   const more = running ? {} : readMore(v, fields, equipment.coldTrap);
@@ -145,7 +153,7 @@ export function readRun(
     alsoPumps: runsWith(page.row.pumpId, v.equipmentId, house),
     equipmentId: v.equipmentId,
     body: {
-      materialId: v.materialId,
+      materialId: toldMaterial(v.materialId),
       ...(running ? { stillRunning: true } : {}),
       ...(length === null ? {} : { minutes: length }),
       ...(cycles === null ? {} : { cycles }),
@@ -201,7 +209,7 @@ export function runValuesOf(
   const endedMs = body.stillRunning ? nowMs : Date.parse(happenedAt) + (body.minutes ?? 0) * 60_000;
   const endedAt = new Date(endedMs).toISOString();
   return {
-    materialId: body.materialId,
+    materialId: body.materialId ?? NOT_TOLD,
     equipmentId: equipmentIdOf(entry) ?? '',
     mode: entry.precision === 'day' ? 'day' : 'times',
     duration: quantityText(body.minutes, 'h'),

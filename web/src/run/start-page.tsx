@@ -16,7 +16,7 @@ import { Empty, Loading, Trouble } from '../ui/page-state.js';
 import { SelectField } from '../ui/select-field.js';
 import { Verdict } from '../ui/verdict.js';
 import { materialOptions } from './material-options.js';
-import { runsWith } from './run-form.js';
+import { runsWith, toldMaterial } from './run-form.js';
 import { useEnvelope } from '../entry/use-envelope.js';
 import { useWriteEntries } from '../entry/use-write-entries.js';
 
@@ -76,7 +76,7 @@ function Start({ rows, house }: { rows: readonly RoundRow[]; house: HouseSetUp }
           precision: 'exact',
           recordedAt: new Date().toISOString(),
           body: {
-            materialId: materialOf(row),
+            materialId: toldMaterial(materialOf(row)),
             stillRunning: true,
             session: 'run',
             ballast: 'unknown',

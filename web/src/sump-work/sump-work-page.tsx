@@ -14,7 +14,8 @@ import { Caution } from '../ui/caution.js';
 import { Chips } from '../ui/chips.js';
 import { QuantityField } from '../ui/quantity-field.js';
 import { quantityText } from '../ui/quantity-text.js';
-import { bodyOf, DENSER_CAUTION, SUMP_WORK, type SumpWorkKind, type SumpWorkValues } from './sump-work.js';
+import { Tick } from '../ui/tick.js';
+import { bodyOf, DENSER_CAUTION, SUMP_WORK, type SumpWorkKind, type SumpWorkValues, type Volume } from './sump-work.js';
 
 const FILTER = [
   { value: 'yes', words: 'changed too' },
@@ -39,14 +40,17 @@ function SumpWorkForm<K extends SumpWorkKind>({ kind, props }: { kind: K; props:
   const { zone } = page.row;
   const [search] = useSearchParams();
   const asked = page.setUp.model.sumps.find((s) => s.key === search.get('sump'))?.key;
-  const text = (ml: number | undefined) => (ml === undefined ? '' : quantityText(ml, units.volume));
+  const text = (ml: number | null | undefined) => quantityText(ml, units.volume);
   const begun = (sump: SumpKey) =>
     Object.fromEntries(Object.entries(work.begins?.(page, sump) ?? {}).map(([name, ml]) => [name, text(ml)]));
 
   function read(v: SumpWorkValues): Said<K> {
     const fields = fieldReader(units);
     const volumesMl = Object.fromEntries(
-      work.volumes.map(({ name, min }) => [name, fields.wanted(name, v[name], 'volume', { min })]),
+      work.volumes.map(({ name, min }) => [
+        name,
+        v.unmeasured?.includes(name) ? null : fields.wanted(name, v[name], 'volume', { min }),
+      ]),
     );
     if (work.levelLabel !== null && !v.productId) fields.refuse('productId', 'Say which oil was filled.');
     const at = whenOf(v, zone, Date.now());
@@ -62,6 +66,7 @@ function SumpWorkForm<K extends SumpWorkKind>({ kind, props }: { kind: K; props:
     ...NO_VOLUMES,
     ...begun(sump),
     levelAfter: 'right',
+    unmeasured: [],
     oilFilter: 'no',
     remark: '',
     ...happensNow(zone),
@@ -74,7 +79,8 @@ function SumpWorkForm<K extends SumpWorkKind>({ kind, props }: { kind: K; props:
       ...volumes,
       sump: body.sump ?? sump,
       productId: body.productId ?? '',
-      levelAfter: body.levelAfter ?? 'right',
+      levelAfter: body.levelAfter ?? 'notRead',
+      unmeasured: work.volumes.flatMap(({ name }) => ((body[name] ?? null) === null ? [name] : [])),
       remark: body.remark ?? '',
       ...happenedAt(at, zone),
     };
@@ -83,6 +89,13 @@ function SumpWorkForm<K extends SumpWorkKind>({ kind, props }: { kind: K; props:
   const form = useEntryForm<K, SumpWorkValues>({ kind, page, defaults, read, fill, savedWords, correctId });
   const { values, set, error } = form;
   const floats = kind === 'bleed' && holdsDenserOil(page.state, page.setUp, values.sump);
+
+  /** What is typed is known, what is ticked is not. */
+  function tick(name: Volume, unmeasured: boolean): void {
+    const others = (values.unmeasured ?? []).filter((n) => n !== name);
+    set('unmeasured')(unmeasured ? [...others, name] : others);
+    if (unmeasured) set(name)('');
+  }
 
   function choose(key: SumpKey): void {
     set('sump')(key);
@@ -103,16 +116,27 @@ function SumpWorkForm<K extends SumpWorkKind>({ kind, props }: { kind: K; props:
         />
       )}
       <div className={work.volumes.length > 1 ? 'grid grid-cols-2 gap-4' : ''}>
-        {work.volumes.map(({ name, label, min }) => (
-          <QuantityField
-            key={name}
-            label={label}
-            dimension="volume"
-            text={values[name]}
-            onText={set(name)}
-            error={error(name)}
-            min={min}
-          />
+        {work.volumes.map(({ name, label, min, unknown }) => (
+          <div key={name}>
+            <QuantityField
+              label={label}
+              dimension="volume"
+              text={values[name]}
+              onText={(typed) => {
+                set(name)(typed);
+                tick(name, false);
+              }}
+              error={error(name)}
+              min={min}
+            />
+            {unknown && (
+              <Tick
+                label={unknown}
+                ticked={values.unmeasured?.includes(name) ?? false}
+                onTick={(on) => tick(name, on)}
+              />
+            )}
+          </div>
         ))}
       </div>
       {work.levelLabel !== null && (

@@ -5,12 +5,14 @@ import type { When } from '../forms/when-field.js';
 
 /** Work on the oil of a sump, in and out. */
 export type SumpWorkKind = 'bleed' | 'change' | 'topUp';
-type Volume = 'drawnMl' | 'waterMl' | 'outMl' | 'inMl' | 'addedMl';
+export type Volume = 'drawnMl' | 'waterMl' | 'outMl' | 'inMl' | 'addedMl';
 
 export interface SumpWorkValues extends When, Record<Volume, string> {
   sump: SumpKey;
   productId: string;
-  levelAfter: Level;
+  levelAfter: Level | 'notRead';
+  /** Volumes that nobody measured. A draft of before may not have it. */
+  unmeasured?: readonly Volume[];
   oilFilter: 'yes' | 'no';
   remark: string;
 }
@@ -20,7 +22,13 @@ export interface SumpWork {
   readonly saveWords: string;
   readonly savedWords: (pump: string) => string;
   readonly caution: string;
-  readonly volumes: readonly { readonly name: Volume; readonly label: string; readonly min: number }[];
+  readonly volumes: readonly {
+    readonly name: Volume;
+    readonly label: string;
+    readonly min: number;
+    /** It may be left unknown, in these words. */
+    readonly unknown?: string;
+  }[];
   /** Oil is filled: which, and up to where; null where none is. */
   readonly levelLabel: string | null;
   /** The filter may have gone with it. */
@@ -43,8 +51,8 @@ export const SUMP_WORK: Readonly<Record<SumpWorkKind, SumpWork>> = {
     caution:
       'Pump off, isolated, vented, and standing: 30 min if it was hot, else overnight. Hot oil burns; follow the site’s rules and the maker’s manual.',
     volumes: [
-      { name: 'drawnMl', label: 'Drawn in all', min: 0 },
-      { name: 'waterMl', label: 'Of it water', min: 0 },
+      { name: 'drawnMl', label: 'Drawn in all', min: 0, unknown: 'not measured' },
+      { name: 'waterMl', label: 'Of it water', min: 0, unknown: 'not read yet' },
     ],
     levelLabel: null,
     sump: firstSump,
@@ -56,7 +64,7 @@ export const SUMP_WORK: Readonly<Record<SumpWorkKind, SumpWork>> = {
     caution:
       'Pump off, isolated, locked out and vented; drain warm (40–60 °C), not hot. Hot oil and housing burn. Used oil is regulated waste. The site’s rules and the maker’s manual win.',
     volumes: [
-      { name: 'outMl', label: 'Came out', min: 0 },
+      { name: 'outMl', label: 'Came out', min: 0, unknown: 'not measured' },
       { name: 'inMl', label: 'Filled in', min: 1 },
     ],
     levelLabel: 'Level after a minute’s run and a wait',
@@ -80,9 +88,10 @@ export const SUMP_WORK: Readonly<Record<SumpWorkKind, SumpWork>> = {
 export function bodyOf<K extends SumpWorkKind>(
   kind: K,
   v: SumpWorkValues,
-  volumesMl: Readonly<Record<string, number>>,
+  volumesMl: Readonly<Record<string, number | null>>,
 ): EntryBodies[K] {
-  const filled = SUMP_WORK[kind].levelLabel === null ? {} : { productId: v.productId, levelAfter: v.levelAfter };
+  const levelAfter = v.levelAfter === 'notRead' ? null : v.levelAfter;
+  const filled = SUMP_WORK[kind].levelLabel === null ? {} : { productId: v.productId, levelAfter };
   const remark = v.remark.trim() ? { remark: v.remark.trim() } : {};
   return { sump: v.sump, ...filled, ...volumesMl, ...remark } as unknown as EntryBodies[K];
 }

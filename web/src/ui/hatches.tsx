@@ -7,6 +7,7 @@ export const LOADS: readonly { readonly load: Load; readonly word: string }[] = 
   { load: 'fumes', word: 'fumes' },
   { load: 'clean', word: 'clean' },
   { load: 'unlogged', word: 'meter only' },
+  { load: 'notTold', word: 'not told' },
 ];
 
 export const hatchOf = (load: Load): string => `url(#load-${load})`;
@@ -39,6 +40,10 @@ export function Hatches() {
         <pattern id="load-unlogged" width="6" height="6" patternUnits="userSpaceOnUse">
           <rect width="6" height="6" fill="var(--sheet)" />
           <path d="M0 6 L6 0" stroke="var(--ink-2)" strokeWidth="1" />
+        </pattern>
+        <pattern id="load-notTold" width="8" height="8" patternUnits="userSpaceOnUse">
+          <rect width="8" height="8" fill="var(--sheet)" />
+          <path d="M1 4 H5" stroke="var(--ink-2)" strokeWidth="1.5" />
         </pattern>
         <pattern id="haze" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
           <rect width="6" height="6" fill="var(--cream-fill)" opacity="0.35" />

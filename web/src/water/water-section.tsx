@@ -3,6 +3,7 @@ import type { WaterStory } from '@winter-jar/core';
 import { Link } from 'react-router';
 import { useWaterQuery } from '../api/yard-api.js';
 import { dayWords } from '../words/dates.js';
+import { materialName } from '../words/material-words.js';
 import type { Words } from '../words/words.js';
 import { BallastPanel } from './ballast-panel.js';
 import { WaterBars } from './water-bars.js';
@@ -94,7 +95,7 @@ export function RunsTable({
             {[...story.runs].reverse().map(({ entryId, at, materialId, water }) => (
               <tr key={entryId} className="border-b border-rule-soft align-top">
                 <td className="py-2 pr-3">
-                  {dayWords(at, words.zone, words.now)} · {page.setUp.house.material[materialId]?.name ?? materialId}
+                  {dayWords(at, words.zone, words.now)} · {materialName(materialId, page.setUp.house)}
                 </td>
                 {water.ok ? (
                   <>

@@ -16,7 +16,7 @@ export function barWords(
   );
   if (bar.load === 'unlogged')
     return `Not logged, on the meter by ${momentWords(bar.at, zone, now)} · ${print.duration(bar.minutes)} · weight ${bar.weight.toFixed(1)}`;
-  const what = materialNames[bar.materialId] ?? bar.materialId;
+  const what = bar.materialId === null ? 'Not told what went in' : (materialNames[bar.materialId] ?? bar.materialId);
   return [
     `${what}, ${momentWords(bar.at, zone, now)}`,
     print.duration(bar.minutes),

@@ -4,6 +4,7 @@ import { TASK_WORDS } from './messages.js';
 import type { Words } from './words.js';
 import { causeName, testWords } from './diagnosis-words.js';
 import { figuresWords } from './lab-words.js';
+import { materialName } from './material-words.js';
 import { CLARITY_WORDS, FOAM_WORDS, PARTICLE_KIND_WORDS, SMELL_WORDS, SOURCE_WORDS } from './look-words.js';
 
 export const LEVEL_WORDS = {
@@ -12,6 +13,7 @@ export const LEVEL_WORDS = {
   hair: 'a hair outside the marks',
   right: 'between the marks',
   high: 'above MAX',
+  notTold: 'level not read',
 } as const;
 
 /** How long oil stood: minutes, hours or days, as people say it. */
@@ -35,7 +37,7 @@ export function entryWords(entry: Entry, house: HouseSetUp, { print, zone, now }
       const { materialId, minutes, cycles, ballast, trapTempC, lowestPressurePa, session, ventedBeforeStop, remark } =
         entry.body;
       return joined([
-        house.material[materialId]?.name ?? materialId,
+        materialName(materialId, house),
         entry.body.stillRunning && 'still running',
         minutes ? print.duration(minutes) : null,
         cycles ? `${cycles.toLocaleString('en-GB')} cycles` : null,
@@ -83,22 +85,26 @@ export function entryWords(entry: Entry, house: HouseSetUp, { print, zone, now }
     }
     case 'bleed':
       return joined([
-        `${print.volume(entry.body.drawnMl)} drawn`,
-        `${print.volume(entry.body.waterMl)} of it water`,
+        (entry.body.drawnMl ?? null) === null ? 'not measured' : `${print.volume(entry.body.drawnMl ?? 0)} drawn`,
+        (entry.body.waterMl ?? null) === null
+          ? 'its water not read yet'
+          : `${print.volume(entry.body.waterMl ?? 0)} of it water`,
         entry.body.remark,
       ]);
     case 'topUp':
       return joined([
         `${print.volume(entry.body.addedMl)} of ${house.oilProduct[entry.body.productId]?.name ?? entry.body.productId}`,
-        LEVEL_WORDS[entry.body.levelAfter],
+        LEVEL_WORDS[entry.body.levelAfter ?? 'notTold'],
         entry.body.remark,
       ]);
     case 'change':
       return joined([
         house.oilProduct[entry.body.productId]?.name ?? entry.body.productId,
-        `${print.volume(entry.body.outMl)} out`,
+        (entry.body.outMl ?? null) === null
+          ? 'not measured what came out'
+          : `${print.volume(entry.body.outMl ?? 0)} out`,
         `${print.volume(entry.body.inMl)} in`,
-        LEVEL_WORDS[entry.body.levelAfter],
+        LEVEL_WORDS[entry.body.levelAfter ?? 'notTold'],
         entry.body.remark,
       ]);
     case 'meter': {

@@ -16,6 +16,7 @@ const LEVEL_FOUND = {
   low: { found: 'Level below MIN', answer: 'Top up to the mark.' },
   hair: { found: 'Level a hair outside the marks', answer: 'Read it again at the same temperature.' },
   high: { found: 'Level above MAX', answer: 'Drain to the mark.' },
+  notTold: { found: 'Filled, and the level not read since', answer: 'Read it before the next run.' },
 } as const;
 
 const SMELL_SAYS: Readonly<Record<FoundOf<'smell'>['smell'], string>> = {

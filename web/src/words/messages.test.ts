@@ -152,3 +152,17 @@ test('two low gear chambers say which end, and are two reasons on the screen', (
   expect(reasonWords(b, words).full).toBe('Gear end B: level below MIN (Fri 7 Mar). Top up to the mark.');
   expect(reasonKey(a)).not.toBe(reasonKey(b));
 });
+
+test.each([
+  [['run'], '1 run not told', 'a run counts as the heaviest material of such equipment.'],
+  [['bleed', 'bleed'], '2 bleeds not told', 'a bleed counts as without water.'],
+  [
+    ['run', 'bleed', 'run'],
+    '2 runs and 1 bleed not told',
+    'a run counts as the heaviest material of such equipment, a bleed counts as without water.',
+  ],
+] as const)('what nobody has said: %s', (kinds, short, full) => {
+  const entries = kinds.map((kind, i) => ({ kind, entryId: `e${i}`, at: '2031-03-09T14:05:00.000Z' }));
+  const said = reasonWords({ code: 'notTold', level: 'runOn', act: null, answeredBy: 'correction', entries }, words);
+  expect(said).toEqual({ short, full: `${short}. Until somebody says it, ${full}` });
+});

@@ -84,12 +84,13 @@ export function amount(measure: Measure, value: number): string {
   if (measure === 'weight') return number(value, 1);
   return measure === 'hours' ? `${number(value, 0)} h` : number(value, 0);
 }
+const countOf = (value: number, word: string) => `${number(value, 0)} ${word}${value === 1 ? '' : 's'}`;
+
 /** As a count with its unit: "5 runs", "weight 7", "750 h". */
 export function limitWords(measure: Measure, value: number): string {
-  const count = (word: string) => `${number(value, 0)} ${word}${value === 1 ? '' : 's'}`;
   if (measure === 'weight') return `${number(value, 1)} weighted runs`;
   if (measure === 'hours') return `${number(value, 0)} h`;
-  return measure === 'runs' ? count('run') : measure === 'days' ? count('day') : count('change');
+  return countOf(value, { runs: 'run', days: 'day', changes: 'change' }[measure]);
 }
 
 /** "4.1 of 5" */
@@ -97,6 +98,19 @@ export const usedWords = (limit: LimitStanding): string =>
   `${amount(limit.measure, limit.used)} of ${amount(limit.measure, limit.limit)}`;
 
 type ReasonOf<C extends ReasonCode> = Extract<Reason, { code: C }>;
+
+const NOT_TOLD_COUNTS = [
+  ['run', 'a run counts as the heaviest material of such equipment'],
+  ['bleed', 'a bleed counts as without water'],
+] as const;
+
+/** "2 runs and 1 bleed not told" */
+function notToldWords({ entries }: ReasonOf<'notTold'>): Sentence {
+  const kinds = NOT_TOLD_COUNTS.map(([kind, as]) => ({ kind, as, of: entries.filter((e) => e.kind === kind).length }));
+  const said = kinds.filter(({ of }) => of > 0);
+  const short = `${said.map(({ of, kind }) => countOf(of, kind)).join(' and ')} not told`;
+  return { short, full: `${short}. Until somebody says it, ${said.map(({ as }) => as).join(', ')}.` };
+}
 
 const REASON_WORDS: { readonly [C in ReasonCode]: (reason: ReasonOf<C>, words: Words) => Sentence } = {
   ...FINDING_WORDS,
@@ -124,6 +138,7 @@ const REASON_WORDS: { readonly [C in ReasonCode]: (reason: ReasonOf<C>, words: W
     short: 'Did the remedy hold?',
     full: `The case “${r.complaint}” was closed ${dayWords(r.closedAt, zone, now)}, and the pump has run since: did the remedy hold?`,
   }),
+  notTold: notToldWords,
   carriedOver: (r) => ({
     short: `${r.runs} run${r.runs === 1 ? '' : 's'} on oil that was due`,
     full: `${r.runs === 1 ? 'One run' : `${r.runs} runs`} of this charge went out on oil that was due (↷ on the ruler).`,
