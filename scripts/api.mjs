@@ -6,6 +6,7 @@ import { join } from 'node:path';
 import { createGenerator } from 'ts-json-schema-generator';
 import { generateEndpoints } from '@rtk-query/codegen-openapi';
 import { format, resolveConfig } from 'prettier';
+import ts from 'typescript';
 import { root, run } from './build.mjs';
 import { setUpSchema } from './set-up-schema.mjs';
 
@@ -88,9 +89,26 @@ const client = await generateEndpoints({
   hooks: false,
   flattenArg: true,
 });
+/** What is sent and what comes is not written to: its lists are read-only, as they are in core and contracts. */
+function withReadOnlyLists(text) {
+  const source = ts.createSourceFile('client.ts', text, ts.ScriptTarget.Latest, true);
+  const { transformed } = ts.transform(source, [
+    (context) => (file) => {
+      const visit = (node) => {
+        const inner = ts.visitEachChild(node, visit, context);
+        return ts.isArrayTypeNode(inner)
+          ? ts.factory.createTypeOperatorNode(ts.SyntaxKind.ReadonlyKeyword, inner)
+          : inner;
+      };
+      return ts.visitNode(file, visit);
+    },
+  ]);
+  return ts.createPrinter().printFile(transformed[0]);
+}
+
 await keep(
   CLIENT,
-  `// Made from openapi.json by \`npm run api\`; do not edit.\n${client.replace(/from "[^"]*base-api(\.js)?"/, 'from "./base-api.js"')}`,
+  `// Made from openapi.json by \`npm run api\`; do not edit.\n${withReadOnlyLists(client).replace(/from "[^"]*base-api(\.js)?"/, 'from "./base-api.js"')}`,
 );
 
 if (stale.length > 0) {

@@ -313,7 +313,7 @@ export type ImportJournalApiArg = Download;
 export type KeepPhotoApiResponse =
   /** status 200 Keep a photograph, before the look that cites it; what its camera wrote beside the picture is removed */ PhotoKept;
 export type KeepPhotoApiArg = PhotoBytes;
-export type PhotoApiResponse = /** status 200 A photograph */ PhotoBytes;
+export type PhotoApiResponse = PhotoBytes;
 export type PhotoApiArg = string;
 export type PhotoThumbApiResponse = /** status 200 A photograph, small */ PhotoBytes;
 export type PhotoThumbApiArg = string;
@@ -327,7 +327,7 @@ export type About = {
   /** Everyone on the network can reach the server, and write. */
   openToNetwork: boolean;
   /** Addresses under which other devices reach it; empty while it is open to this machine alone. */
-  addresses: string[];
+  addresses: readonly string[];
   /** SHA-256 fingerprint of its own certificate; null over plain http. */
   certificate: string | null;
   now: string;
@@ -341,9 +341,9 @@ export type ChangesAnswer = {
   seq: number;
   /** The numbers between are not known here any more, or are of another epoch. */
   startOver: boolean;
-  kinds: ChangeKind[];
+  kinds: readonly ChangeKind[];
   /** Null: all of them. */
-  pumpIds: string[] | null;
+  pumpIds: readonly string[] | null;
 };
 export type PumpKind = 'vane' | 'booster' | 'dry';
 export type Process = 'freezeDrying' | 'packaging' | 'composites' | 'industrial';
@@ -524,7 +524,7 @@ export type StandingFinding =
       at: string;
       code: 'particles';
       amount: 'few' | 'many';
-      kinds: ParticleKind[];
+      kinds: readonly ParticleKind[];
       /** Metal in a new or overhauled pump's first hours. */
       runningIn: boolean;
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
@@ -626,7 +626,7 @@ export type StandingFinding =
       at: string;
       code: 'wear';
       abovePpm: number;
-      signs: WearSign[];
+      signs: readonly WearSign[];
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
@@ -794,7 +794,7 @@ export type Reason =
       /** Nothing is to be done at the pump: whoever knows corrects the entry. */
       act: null;
       answeredBy: 'correction';
-      entries: NotTold[];
+      entries: readonly NotTold[];
     };
 export type NextTask = {
   task: TaskId;
@@ -812,7 +812,7 @@ export type RunRuler = {
     runs: number;
     weight: number;
   } | null;
-  bars: {
+  bars: readonly {
     weight: number;
     entryId: string;
     at: string;
@@ -825,7 +825,7 @@ export type RunRuler = {
     minutes: number;
   }[];
   /** Runs expected until the flag, with their likely day from now; null where the pump's rate is not known. */
-  expected: {
+  expected: readonly {
     weight: number;
     inDays: number | null;
   }[];
@@ -878,17 +878,17 @@ export type RoundRow = {
   equipmentName: string;
   verdict: VerdictLevel;
   act: Act | null;
-  reasons: Reason[];
+  reasons: readonly Reason[];
   nextTask: NextTask | null;
   /** Runs until the oil change; null without an oil or a limit that runs use up. */
   runsLeft: number | null;
   ruler: RunRuler;
-  jars: JarSeen[];
+  jars: readonly JarSeen[];
   chargeMl: number | null;
   oilName: string | null;
   carriedOverRuns: number;
   /** Runs that go on, the oldest first. */
-  running: RunningRun[];
+  running: readonly RunningRun[];
   lent: boolean;
   /** Nothing was ever written about it: it waits to be taken over. */
   untouched: boolean;
@@ -901,7 +901,7 @@ export type RoundRow = {
 export type RoundAnswer = {
   at: string;
   /** In the order in which they need hands: Stop, before next run, due looks, then the rest by site. */
-  rows: RoundRow[];
+  rows: readonly RoundRow[];
   /** All pumps of the house, also spare and retired ones. */
   pumps: number;
   needHands: number;
@@ -1058,8 +1058,8 @@ export type PumpModel = {
   /** The oil that its manual names. */
   usualProductId?: string | null;
   /** Fields whose value is a default of ours, not from the manual. */
-  assumed?: string[] | null;
-  sumps: Sump[];
+  assumed?: readonly string[] | null;
+  sumps: readonly Sump[];
   limits?: SparseLimits | null;
 };
 export type Season = 'none' | 'decToFeb' | 'marToMay' | 'junToAug' | 'sepToNov';
@@ -1118,7 +1118,7 @@ export type OilProduct = {
   freshAcidMgKohG?: number | null;
   freshBaseMgKohG?: number | null;
   freshIronPpm?: number | null;
-  assumed?: string[] | null;
+  assumed?: readonly string[] | null;
   limits?: SparseLimits | null;
   oilLimits?: SparseOilLimits | null;
 };
@@ -1130,9 +1130,9 @@ export type ResolvedLimit = {
 };
 export type CareRules = {
   preset: PresetId;
-  tasks: {
+  tasks: readonly {
     task: TaskId;
-    limits: ResolvedLimit[];
+    limits: readonly ResolvedLimit[];
   }[];
   /** Hours limit of the first charge of a new or overhauled pump. */
   runningInHours: number;
@@ -1231,7 +1231,7 @@ export type Person = {
 };
 export type JarShape = {
   name: string;
-  points: {
+  points: readonly {
     heightMm: number;
     ml: number;
   }[];
@@ -1452,7 +1452,7 @@ export type Finding =
       at: string;
       code: 'particles';
       amount: 'few' | 'many';
-      kinds: ParticleKind[];
+      kinds: readonly ParticleKind[];
       /** Metal in a new or overhauled pump's first hours. */
       runningIn: boolean;
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
@@ -1545,7 +1545,7 @@ export type Finding =
       at: string;
       code: 'wear';
       abovePpm: number;
-      signs: WearSign[];
+      signs: readonly WearSign[];
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
@@ -1602,7 +1602,7 @@ export type Finding =
 export type SumpState = {
   key: SumpKey;
   charge: Charge;
-  findings: Finding[];
+  findings: readonly Finding[];
 };
 export type RulerBar = {
   entryId: string;
@@ -1666,7 +1666,7 @@ export type SampleDrawn = {
   productId: string | null;
   /** Running time on this oil by then. */
   minutes: number;
-  measured: LabReading[];
+  measured: readonly LabReading[];
 };
 export type IronRate = {
   chargeNumber: number;
@@ -1715,25 +1715,25 @@ export type PumpState = {
   };
   /** Start of the count of tasks never done. */
   start: Since | null;
-  sumps: SumpState[];
-  bars: RulerBar[];
+  sumps: readonly SumpState[];
+  bars: readonly RulerBar[];
   collapsed: {
     runs: number;
     weightMilli: number;
     minutes: number;
   };
-  recentRuns: RecentRun[];
-  jars: JarSeen[];
+  recentRuns: readonly RecentRun[];
+  jars: readonly JarSeen[];
   lastRun: LastRun | null;
   /** Of its last equipments, the newest last. */
-  best: BestPressures[];
-  running: OpenRun[];
+  best: readonly BestPressures[];
+  running: readonly OpenRun[];
   /** On the charge that goes on, oldest first. */
-  notTold: NotTold[];
+  notTold: readonly NotTold[];
   meter: MeterSegment | null;
-  samples: SampleDrawn[];
+  samples: readonly SampleDrawn[];
   /** Of the main oil's charges, oldest first. */
-  ironRates: IronRate[];
+  ironRates: readonly IronRate[];
   /** When it was new or overhauled, and the running time until then. */
   overhaul: {
     at: string;
@@ -1744,7 +1744,7 @@ export type PumpState = {
 };
 export type TaskStanding = {
   task: TaskId;
-  limits: LimitStanding[];
+  limits: readonly LimitStanding[];
   /** The limit that decides: the first one reached, else the one expected first. */
   decides: LimitStanding | null;
   status: 'reached' | 'withinNextRun' | 'ok' | 'noLimit';
@@ -1770,9 +1770,9 @@ export type Standing = {
   /** Act of the worst reason; null when nothing is wanted. */
   act: Act | null;
   /** Worst first. */
-  reasons: Reason[];
+  reasons: readonly Reason[];
   /** In the order in which they will be wanted. */
-  tasks: TaskStanding[];
+  tasks: readonly TaskStanding[];
   nextTask: TaskStanding | null;
   usage: Usage;
   /** Runs of this charge that went out on oil that was due. */
@@ -1796,7 +1796,7 @@ export type PumpPage = {
   setUp: PumpSetUp;
   state: PumpState;
   standing: Standing;
-  earlier: EarlierCharge[];
+  earlier: readonly EarlierCharge[];
 };
 export type StoryPoint = {
   entryId: string;
@@ -1819,7 +1819,7 @@ export type ChargeStory = {
   runs: number;
   weightMilli: number;
   startColour: number | null;
-  points: StoryPoint[];
+  points: readonly StoryPoint[];
 };
 export type StoryMeasure = 'waterMl' | 'colourRise';
 export type Trend = {
@@ -1836,7 +1836,7 @@ export type Trend = {
 export type ChargeTrend = {
   measure: StoryMeasure;
   /** One value per ended charge that has one, oldest first. */
-  values: {
+  values: readonly {
     number: number;
     value: number;
   }[];
@@ -1849,8 +1849,8 @@ export type ChargeTrend = {
 };
 export type OilStory = {
   /** Oldest first; the last one goes on. */
-  charges: ChargeStory[];
-  trends: ChargeTrend[];
+  charges: readonly ChargeStory[];
+  trends: readonly ChargeTrend[];
   /** The unused oil of what is in it now, to hold a jar against. */
   product: OilProduct | null;
 };
@@ -1873,7 +1873,7 @@ export type RunWater =
       canCarryG: number;
       /** Expected to stay in the oil, g. */
       leftG: number;
-      assumed: Assumed[];
+      assumed: readonly Assumed[];
     }
   | {
       ok: boolean;
@@ -1954,7 +1954,7 @@ export type WaterStory = {
   since: string;
   equipmentId: string;
   hasTrap: boolean;
-  runs: WaterRun[];
+  runs: readonly WaterRun[];
   /** So many of them were over when the oil was last bled or looked at; the budget is of these. */
   runsSeen: number;
   found: WaterFound;
@@ -1962,7 +1962,7 @@ export type WaterStory = {
   /** Of the equipment's trap, from this pump's charges on it; null where it has none. */
   fit: TrapFit | null;
   /** What an excess may be; empty without one. */
-  hints: ExcessHint[];
+  hints: readonly ExcessHint[];
   /** A purge was done on this charge: what it took cannot be found. */
   purged: boolean;
 };
@@ -1985,7 +1985,7 @@ export type RunBody = {
   /** The trap’s coldest surface, as one value or read over the run; the profile wins. */
   trapTempC?: number | null;
   trapProfile?:
-    | {
+    | readonly {
         minutes: number;
         tempC: number;
       }[]
@@ -2029,7 +2029,7 @@ export type LookBody = {
   creamMl?: number | null;
   hazyMl?: number | null;
   particles?: ParticleAmount | null;
-  particleKinds?: ParticleKind[] | null;
+  particleKinds?: readonly ParticleKind[] | null;
   smell?: Smell | null;
   foam?: Foam | null;
   /** Water stands as high as the oil pick-up. */
@@ -2093,7 +2093,7 @@ export type LabResultBody = {
   count14PerMl?: number | null;
   /** Entry of the sample that it reports on. */
   sampleId: string;
-  wearSigns?: WearSign[] | null;
+  wearSigns?: readonly WearSign[] | null;
   remark?: string | null;
 };
 export type MeterBody = {
@@ -2123,7 +2123,7 @@ export type TestBody = {
   /** A step of the leak hunt, and whether it passed. */
   leakStep?: string | null;
   passed?: boolean | null;
-  findings: FoundSaid[];
+  findings: readonly FoundSaid[];
   /** SHA-256 of a photograph that was uploaded before. */
   photoId?: string | null;
   remark?: string | null;
@@ -2154,7 +2154,7 @@ export type Entry =
       id: string;
       /** Entries of one deed share it; they are written and undone together. */
       actId: string;
-      subjects: Subject[];
+      subjects: readonly Subject[];
       happenedAt: string;
       /** IANA zone of the site. */
       zone: string;
@@ -2163,7 +2163,7 @@ export type Entry =
       who?: string | null;
       device?: string | null;
       /** Codes of the soft questions the person has answered with yes. */
-      acknowledged: string[];
+      acknowledged: readonly string[];
       bodyVersion: number;
     }
   | {
@@ -2173,7 +2173,7 @@ export type Entry =
       id: string;
       /** Entries of one deed share it; they are written and undone together. */
       actId: string;
-      subjects: Subject[];
+      subjects: readonly Subject[];
       happenedAt: string;
       /** IANA zone of the site. */
       zone: string;
@@ -2182,7 +2182,7 @@ export type Entry =
       who?: string | null;
       device?: string | null;
       /** Codes of the soft questions the person has answered with yes. */
-      acknowledged: string[];
+      acknowledged: readonly string[];
       bodyVersion: number;
     }
   | {
@@ -2192,7 +2192,7 @@ export type Entry =
       id: string;
       /** Entries of one deed share it; they are written and undone together. */
       actId: string;
-      subjects: Subject[];
+      subjects: readonly Subject[];
       happenedAt: string;
       /** IANA zone of the site. */
       zone: string;
@@ -2201,7 +2201,7 @@ export type Entry =
       who?: string | null;
       device?: string | null;
       /** Codes of the soft questions the person has answered with yes. */
-      acknowledged: string[];
+      acknowledged: readonly string[];
       bodyVersion: number;
     }
   | {
@@ -2211,7 +2211,7 @@ export type Entry =
       id: string;
       /** Entries of one deed share it; they are written and undone together. */
       actId: string;
-      subjects: Subject[];
+      subjects: readonly Subject[];
       happenedAt: string;
       /** IANA zone of the site. */
       zone: string;
@@ -2220,7 +2220,7 @@ export type Entry =
       who?: string | null;
       device?: string | null;
       /** Codes of the soft questions the person has answered with yes. */
-      acknowledged: string[];
+      acknowledged: readonly string[];
       bodyVersion: number;
     }
   | {
@@ -2230,7 +2230,7 @@ export type Entry =
       id: string;
       /** Entries of one deed share it; they are written and undone together. */
       actId: string;
-      subjects: Subject[];
+      subjects: readonly Subject[];
       happenedAt: string;
       /** IANA zone of the site. */
       zone: string;
@@ -2239,7 +2239,7 @@ export type Entry =
       who?: string | null;
       device?: string | null;
       /** Codes of the soft questions the person has answered with yes. */
-      acknowledged: string[];
+      acknowledged: readonly string[];
       bodyVersion: number;
     }
   | {
@@ -2249,7 +2249,7 @@ export type Entry =
       id: string;
       /** Entries of one deed share it; they are written and undone together. */
       actId: string;
-      subjects: Subject[];
+      subjects: readonly Subject[];
       happenedAt: string;
       /** IANA zone of the site. */
       zone: string;
@@ -2258,7 +2258,7 @@ export type Entry =
       who?: string | null;
       device?: string | null;
       /** Codes of the soft questions the person has answered with yes. */
-      acknowledged: string[];
+      acknowledged: readonly string[];
       bodyVersion: number;
     }
   | {
@@ -2268,7 +2268,7 @@ export type Entry =
       id: string;
       /** Entries of one deed share it; they are written and undone together. */
       actId: string;
-      subjects: Subject[];
+      subjects: readonly Subject[];
       happenedAt: string;
       /** IANA zone of the site. */
       zone: string;
@@ -2277,7 +2277,7 @@ export type Entry =
       who?: string | null;
       device?: string | null;
       /** Codes of the soft questions the person has answered with yes. */
-      acknowledged: string[];
+      acknowledged: readonly string[];
       bodyVersion: number;
     }
   | {
@@ -2287,7 +2287,7 @@ export type Entry =
       id: string;
       /** Entries of one deed share it; they are written and undone together. */
       actId: string;
-      subjects: Subject[];
+      subjects: readonly Subject[];
       happenedAt: string;
       /** IANA zone of the site. */
       zone: string;
@@ -2296,7 +2296,7 @@ export type Entry =
       who?: string | null;
       device?: string | null;
       /** Codes of the soft questions the person has answered with yes. */
-      acknowledged: string[];
+      acknowledged: readonly string[];
       bodyVersion: number;
     }
   | {
@@ -2306,7 +2306,7 @@ export type Entry =
       id: string;
       /** Entries of one deed share it; they are written and undone together. */
       actId: string;
-      subjects: Subject[];
+      subjects: readonly Subject[];
       happenedAt: string;
       /** IANA zone of the site. */
       zone: string;
@@ -2315,7 +2315,7 @@ export type Entry =
       who?: string | null;
       device?: string | null;
       /** Codes of the soft questions the person has answered with yes. */
-      acknowledged: string[];
+      acknowledged: readonly string[];
       bodyVersion: number;
     }
   | {
@@ -2325,7 +2325,7 @@ export type Entry =
       id: string;
       /** Entries of one deed share it; they are written and undone together. */
       actId: string;
-      subjects: Subject[];
+      subjects: readonly Subject[];
       happenedAt: string;
       /** IANA zone of the site. */
       zone: string;
@@ -2334,7 +2334,7 @@ export type Entry =
       who?: string | null;
       device?: string | null;
       /** Codes of the soft questions the person has answered with yes. */
-      acknowledged: string[];
+      acknowledged: readonly string[];
       bodyVersion: number;
     }
   | {
@@ -2344,7 +2344,7 @@ export type Entry =
       id: string;
       /** Entries of one deed share it; they are written and undone together. */
       actId: string;
-      subjects: Subject[];
+      subjects: readonly Subject[];
       happenedAt: string;
       /** IANA zone of the site. */
       zone: string;
@@ -2353,7 +2353,7 @@ export type Entry =
       who?: string | null;
       device?: string | null;
       /** Codes of the soft questions the person has answered with yes. */
-      acknowledged: string[];
+      acknowledged: readonly string[];
       bodyVersion: number;
     }
   | {
@@ -2363,7 +2363,7 @@ export type Entry =
       id: string;
       /** Entries of one deed share it; they are written and undone together. */
       actId: string;
-      subjects: Subject[];
+      subjects: readonly Subject[];
       happenedAt: string;
       /** IANA zone of the site. */
       zone: string;
@@ -2372,7 +2372,7 @@ export type Entry =
       who?: string | null;
       device?: string | null;
       /** Codes of the soft questions the person has answered with yes. */
-      acknowledged: string[];
+      acknowledged: readonly string[];
       bodyVersion: number;
     }
   | {
@@ -2382,7 +2382,7 @@ export type Entry =
       id: string;
       /** Entries of one deed share it; they are written and undone together. */
       actId: string;
-      subjects: Subject[];
+      subjects: readonly Subject[];
       happenedAt: string;
       /** IANA zone of the site. */
       zone: string;
@@ -2391,7 +2391,7 @@ export type Entry =
       who?: string | null;
       device?: string | null;
       /** Codes of the soft questions the person has answered with yes. */
-      acknowledged: string[];
+      acknowledged: readonly string[];
       bodyVersion: number;
     }
   | {
@@ -2401,7 +2401,7 @@ export type Entry =
       id: string;
       /** Entries of one deed share it; they are written and undone together. */
       actId: string;
-      subjects: Subject[];
+      subjects: readonly Subject[];
       happenedAt: string;
       /** IANA zone of the site. */
       zone: string;
@@ -2410,7 +2410,7 @@ export type Entry =
       who?: string | null;
       device?: string | null;
       /** Codes of the soft questions the person has answered with yes. */
-      acknowledged: string[];
+      acknowledged: readonly string[];
       bodyVersion: number;
     }
   | {
@@ -2420,7 +2420,7 @@ export type Entry =
       id: string;
       /** Entries of one deed share it; they are written and undone together. */
       actId: string;
-      subjects: Subject[];
+      subjects: readonly Subject[];
       happenedAt: string;
       /** IANA zone of the site. */
       zone: string;
@@ -2429,7 +2429,7 @@ export type Entry =
       who?: string | null;
       device?: string | null;
       /** Codes of the soft questions the person has answered with yes. */
-      acknowledged: string[];
+      acknowledged: readonly string[];
       bodyVersion: number;
     }
   | {
@@ -2439,7 +2439,7 @@ export type Entry =
       id: string;
       /** Entries of one deed share it; they are written and undone together. */
       actId: string;
-      subjects: Subject[];
+      subjects: readonly Subject[];
       happenedAt: string;
       /** IANA zone of the site. */
       zone: string;
@@ -2448,7 +2448,7 @@ export type Entry =
       who?: string | null;
       device?: string | null;
       /** Codes of the soft questions the person has answered with yes. */
-      acknowledged: string[];
+      acknowledged: readonly string[];
       bodyVersion: number;
     };
 export type JournalLine = {
@@ -2458,7 +2458,7 @@ export type JournalLine = {
   contradicted: boolean;
 };
 export type JournalPage = {
-  lines: JournalLine[];
+  lines: readonly JournalLine[];
   /** Entry id to ask from for older lines; null at the end. */
   before: string | null;
 };
@@ -2467,7 +2467,7 @@ export type CorrectionBody = {
   /** The correction that its writer saw in force, null for the original. Two that name the same are flagged. */
   supersedes: string | null;
   /** All corrections of the entry that its writer saw. */
-  saw?: string[] | null;
+  saw?: readonly string[] | null;
   action: 'void' | 'replace';
   /** With `replace`: the full new body, of the original's kind. */
   body?:
@@ -2498,7 +2498,7 @@ export type Correction = {
   id: string;
   /** Entries of one deed share it; they are written and undone together. */
   actId: string;
-  subjects: Subject[];
+  subjects: readonly Subject[];
   happenedAt: string;
   /** IANA zone of the site. */
   zone: string;
@@ -2507,15 +2507,15 @@ export type Correction = {
   who?: string | null;
   device?: string | null;
   /** Codes of the soft questions the person has answered with yes. */
-  acknowledged: string[];
+  acknowledged: readonly string[];
   bodyVersion: number;
 };
 export type EntryHistory = {
   original: Entry;
-  corrections: Correction[];
+  corrections: readonly Correction[];
   counts: Entry | null;
   /** All entries of the same deed that still count; they are taken back together. */
-  actEntryIds: string[];
+  actEntryIds: readonly string[];
   contradicted: boolean;
 };
 export type PumpOnEquipment = {
@@ -2533,11 +2533,11 @@ export type EquipmentState = {
   runs: number;
   minutes: number;
   /** All that an entry named beside it, the newest last. */
-  pumps: PumpOnEquipment[];
+  pumps: readonly PumpOnEquipment[];
   lastRun: {
     entryId: string;
     at: string;
-    pumpIds: string[];
+    pumpIds: readonly string[];
     /** Null while nobody has said it. */
     materialId: string | null;
     minutes: number;
@@ -2561,7 +2561,7 @@ export type EquipmentPage = {
   site: Site;
   state: EquipmentState;
   /** Pumps that stand at it by the set-up. */
-  standsHere: string[];
+  standsHere: readonly string[];
   journal: JournalPage;
   /** For the names of what entries are about. */
   house: HouseSetUp;
@@ -2595,14 +2595,14 @@ export type LikelyCause = {
   id: string;
   share: number;
   prior: number;
-  speaks: {
+  speaks: readonly {
     finding: string;
     state: string;
     weight: number;
     because: string | null;
   }[];
   /** What held before anything was found, then finding by finding. */
-  steps: {
+  steps: readonly {
     finding: string | null;
     state: string | null;
     share: number;
@@ -2612,7 +2612,7 @@ export type ProposedCheck = {
   id: string;
   bits: number;
   effort: number;
-  outcomes: {
+  outcomes: readonly {
     finding: string;
     state: string;
     probability: number;
@@ -2641,27 +2641,27 @@ export type DiagnosisAnswer = {
     [key: string]: number;
   };
   /** The surest first. */
-  evidence: EvidenceLine[];
+  evidence: readonly EvidenceLine[];
   /** Known once, too long ago to say anything. */
-  faded: EvidenceLine[];
+  faded: readonly EvidenceLine[];
   /** The likeliest first. */
-  causes: LikelyCause[];
+  causes: readonly LikelyCause[];
   /** Probability that none of the causes is at work. */
   nothing: number;
   undecided: boolean;
   /** Those that tell most for what they take first. */
-  checks: ProposedCheck[];
+  checks: readonly ProposedCheck[];
   /** The open case, or a closed one that is to be checked. */
   case: CaseLine | null;
   /** Tests and things seen since the case was opened, the oldest first; without a case those of two weeks. */
-  tried: {
+  tried: readonly {
     kind: 'test';
     body: TestBody;
     /** UUID made by the client. */
     id: string;
     /** Entries of one deed share it; they are written and undone together. */
     actId: string;
-    subjects: Subject[];
+    subjects: readonly Subject[];
     happenedAt: string;
     /** IANA zone of the site. */
     zone: string;
@@ -2670,11 +2670,11 @@ export type DiagnosisAnswer = {
     who?: string | null;
     device?: string | null;
     /** Codes of the soft questions the person has answered with yes. */
-    acknowledged: string[];
+    acknowledged: readonly string[];
     bodyVersion: number;
   }[];
   /** Closed cases of this pump, the newest first. */
-  past: CaseLine[];
+  past: readonly CaseLine[];
   /** Confirmed causes that have shifted the shares before anything is found. */
   counted: {
     thisPump: number;
@@ -2700,7 +2700,7 @@ export type Suspects = {
   usualRate: number;
   stretches: number;
   /** The most suspect first. */
-  materials: MaterialRate[];
+  materials: readonly MaterialRate[];
 };
 export type SuspectsAnswer = {
   /** Readings from then on are counted. */
@@ -2715,7 +2715,7 @@ export type SuspectsAnswer = {
 export type CaseAnswer = {
   case: CaseLine;
   setUp: PumpSetUp;
-  entries: Entry[];
+  entries: readonly Entry[];
 };
 export type Question =
   | {
@@ -2760,25 +2760,25 @@ export type EntryAnswer =
   | {
       id: string;
       status: 'asked';
-      questions: Question[];
+      questions: readonly Question[];
     }
   | {
       id: string | null;
       status: 'refused';
-      issues: FieldIssue[];
+      issues: readonly FieldIssue[];
     }
   | {
       id: string;
       status: 'heldBack';
     };
 export type EntriesAnswer = {
-  answers: EntryAnswer[];
+  answers: readonly EntryAnswer[];
   /** Numbers of the changes that this made, see `Change`: whoever wrote knows them already. */
-  changes: number[];
+  changes: readonly number[];
 };
 export type JournalEntry = Entry | Correction;
 export type EntriesPost = {
-  entries: JournalEntry[];
+  entries: readonly JournalEntry[];
 };
 export type PumpEffect = {
   pumpId: string;
@@ -2793,8 +2793,8 @@ export type PumpEffect = {
   weightAfter: number;
 };
 export type EntriesEffect = {
-  answers: EntryAnswer[];
-  effects: PumpEffect[];
+  answers: readonly EntryAnswer[];
+  effects: readonly PumpEffect[];
 };
 export type SetUpAnswer = {
   at: string;
@@ -2804,7 +2804,7 @@ export type SetUpAnswer = {
 };
 export type SetUpPosted = {
   written: number;
-  issues: FieldIssue[];
+  issues: readonly FieldIssue[];
 };
 export type SetUpVersion =
   | {
@@ -2888,20 +2888,20 @@ export type SetUpVersion =
       body: any;
     };
 export type SetUpPost = {
-  versions: SetUpVersion[];
+  versions: readonly SetUpVersion[];
 };
 export type SetUpKind = string;
 export type RecordHistory = {
   kind: SetUpKind;
   subjectId: string;
-  versions: SetUpVersion[];
+  versions: readonly SetUpVersion[];
   inForceId: string;
   /** Pumps with entries that the record bears upon. */
-  usedByPumps: string[];
+  usedByPumps: readonly string[];
 };
 export type SetUpEffect = {
-  issues: FieldIssue[];
-  effects: PumpEffect[];
+  issues: readonly FieldIssue[];
+  effects: readonly PumpEffect[];
 };
 export type SetUpFileRecord =
   | {
@@ -2968,7 +2968,7 @@ export type SetUpFile = {
   format: 'winter-jar-set-up';
   version: 1;
   exportedAt?: string;
-  records: SetUpFileRecord[];
+  records: readonly SetUpFileRecord[];
 };
 export type SetUpFileRow = {
   place: number;
@@ -2977,17 +2977,17 @@ export type SetUpFileRow = {
   name: string;
   status: 'new' | 'changed' | 'same' | 'conflicting' | 'refused';
   /** Fields that differ from the record in force. */
-  fields: string[];
-  issues: FieldIssue[];
+  fields: readonly string[];
+  issues: readonly FieldIssue[];
 };
 export type SetUpFileResult = {
-  rows: SetUpFileRow[];
+  rows: readonly SetUpFileRow[];
   /** Set when the file as a whole cannot be read. */
   fileIssue: FieldIssue | null;
   written: number;
 };
 export type SetUpFilePreview = {
-  rows: SetUpFileRow[];
+  rows: readonly SetUpFileRow[];
   /** Set when the file as a whole cannot be read. */
   fileIssue: FieldIssue | null;
 };
@@ -2999,7 +2999,7 @@ export type RefusedRow = {
   pump: string;
   /** When it happened, as the row says. */
   when: string;
-  issues: FieldIssue[];
+  issues: readonly FieldIssue[];
 };
 export type LogImportAnswer = {
   id: string;
@@ -3013,7 +3013,7 @@ export type LogImportAnswer = {
   refused: number;
   written: number;
   /** The first of the refused rows; the report of refused rows has them all. */
-  firstRefused: RefusedRow[];
+  firstRefused: readonly RefusedRow[];
   /** Set when the file as a whole cannot be read. */
   fileIssue: FieldIssue | null;
 };

@@ -44,7 +44,7 @@ export function tagsOf(change: { kinds: readonly ChangeKind[]; pumpIds: readonly
 
 /** Pumps that entries are about: a correction bears its original's. */
 function pumpsOf({ entries }: EntriesPost): string[] {
-  const subjects = (entries as { subjects?: readonly { type: string; id: string }[] }[]).flatMap(
+  const subjects = (entries as readonly { subjects?: readonly { type: string; id: string }[] }[]).flatMap(
     (e) => e.subjects ?? [],
   );
   return [...new Set(subjects.flatMap((s) => (s.type === 'pump' ? [s.id] : [])))];

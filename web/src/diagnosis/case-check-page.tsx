@@ -1,6 +1,7 @@
 import type { Entry } from '@winter-jar/core';
 import { EntryScreen } from '../entry/entry-page.js';
-import type { Said } from '../entry/entry-said.js';
+import { exactly, type FormAnswer } from '../entry/act.js';
+import { caseSubjects } from './case-form.js';
 import { remarkOf } from '../forms/remark-of.js';
 import { Remark } from '../forms/remark.js';
 import { useEntryForm } from '../entry/use-entry-form.js';
@@ -36,7 +37,7 @@ function CheckRemedy({ answer, ...props }: CaseProps) {
     page,
     draft: answer.case?.caseId ?? '',
     defaults: { held: '', remark: '', ...happensNow(zone) },
-    read(v): Said<'caseChecked'> {
+    read(v): FormAnswer<'caseChecked'> {
       const at = whenOf(v, zone, Date.now());
       const issues = {
         ...(at ? {} : { at: WHEN_WRONG }),
@@ -44,7 +45,7 @@ function CheckRemedy({ answer, ...props }: CaseProps) {
       };
       if (!at || !v.held) return { ok: false, issues };
       const body = { held: v.held === 'yes', ...remarkOf(v) };
-      return { ok: true, happenedAt: at, precision: 'exact', body, caseId: answer.case?.caseId ?? null };
+      return exactly('caseChecked', at, body, caseSubjects(answer));
     },
     fill: ({ body, happenedAt: at }: Extract<Entry, { kind: 'caseChecked' }>) => ({
       held: body.held ? 'yes' : 'no',

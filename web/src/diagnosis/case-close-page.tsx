@@ -1,7 +1,8 @@
 import { CAUSES, type CauseId, type Entry } from '@winter-jar/core';
 import { useSearchParams } from 'react-router';
 import { EntryScreen } from '../entry/entry-page.js';
-import type { Said } from '../entry/entry-said.js';
+import { exactly, type FormAnswer } from '../entry/act.js';
+import { caseSubjects } from './case-form.js';
 import { remarkOf } from '../forms/remark-of.js';
 import { Remark } from '../forms/remark.js';
 import { useEntryForm } from '../entry/use-entry-form.js';
@@ -54,7 +55,7 @@ function CloseCase({ answer, ...props }: CaseProps) {
       remark: '',
       ...happensNow(zone),
     },
-    read(v): Said<'caseClosed'> {
+    read(v): FormAnswer<'caseClosed'> {
       const at = whenOf(v, zone, Date.now());
       const remedy = v.remedy.trim();
       const issues = {
@@ -65,7 +66,7 @@ function CloseCase({ answer, ...props }: CaseProps) {
       if (!at || !v.causeId || !remedy) return { ok: false, issues };
       const causeId = v.causeId === NO_CAUSE ? null : v.causeId;
       const body = { causeId, remedy, checkAfterRuns: Number(v.checkAfterRuns), ...remarkOf(v) };
-      return { ok: true, happenedAt: at, precision: 'exact', body, caseId: answer.case?.caseId ?? null };
+      return exactly('caseClosed', at, body, caseSubjects(answer));
     },
     fill: ({ body, happenedAt: at }: Extract<Entry, { kind: 'caseClosed' }>) => ({
       causeId: body.causeId ?? NO_CAUSE,

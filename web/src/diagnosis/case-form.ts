@@ -1,4 +1,5 @@
-import type { RoundRow } from '@winter-jar/contracts';
+import type { DiagnosisAnswer, RoundRow } from '@winter-jar/contracts';
+import type { Subject } from '@winter-jar/core';
 import { reasonWords } from '../words/messages.js';
 import type { Words } from '../words/words.js';
 
@@ -8,3 +9,7 @@ export function complaintOf(row: Pick<RoundRow, 'reasons' | 'verdict'>, words: W
   if (worst && row.verdict !== 'runOn') return reasonWords(worst, words).short;
   return found ?? 'Something seems wrong';
 }
+
+/** The case that something is said about, where there is one. */
+export const caseSubjects = ({ case: known }: Pick<DiagnosisAnswer, 'case'>): Subject[] =>
+  known ? [{ type: 'case', id: known.caseId }] : [];

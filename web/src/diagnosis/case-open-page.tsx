@@ -1,6 +1,6 @@
 import type { Entry } from '@winter-jar/core';
 import { EntryScreen } from '../entry/entry-page.js';
-import type { Said } from '../entry/entry-said.js';
+import { exactly, type FormAnswer } from '../entry/act.js';
 import { useEntryForm } from '../entry/use-entry-form.js';
 import { happenedAt, happensNow, WHEN_WRONG, WhenField, whenOf, type When } from '../forms/when-field.js';
 import { TextField } from '../ui/field.js';
@@ -36,7 +36,7 @@ function OpenCase({ answer: _answer, ...props }: CaseProps) {
       complaint: page.row.verdict === 'runOn' ? '' : complaintOf(page.row, words, null),
       ...happensNow(zone),
     },
-    read(v): Said<'caseOpened'> {
+    read(v, idFor): FormAnswer<'caseOpened'> {
       const at = whenOf(v, zone, Date.now());
       const complaint = v.complaint.trim();
       const issues = {
@@ -44,7 +44,7 @@ function OpenCase({ answer: _answer, ...props }: CaseProps) {
         ...(complaint ? {} : { complaint: 'Say in a few words what seems wrong.' }),
       };
       if (!at || !complaint) return { ok: false, issues };
-      return { ok: true, happenedAt: at, precision: 'exact', body: { complaint } };
+      return exactly('caseOpened', at, { complaint }, [{ type: 'case', id: idFor('case') }]);
     },
     fill: ({ body, happenedAt: at }: Extract<Entry, { kind: 'caseOpened' }>) => ({
       complaint: body.complaint,

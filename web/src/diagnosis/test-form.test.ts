@@ -10,10 +10,11 @@ import {
   topWith,
   type TestValues,
 } from './test-form.js';
+import { mainDraft } from '../testing/main-draft.js';
 
 const ZONE = 'Europe/Lisbon';
 const values = (given: Partial<TestValues>): TestValues => ({ ...nothingFound(ZONE), ...given });
-const read = (given: Partial<TestValues>) => readTest(values(given), ZONE, Date.now());
+const read = (given: Partial<TestValues>) => mainDraft(readTest(values(given), ZONE, Date.now()));
 
 test('a test says what was found, as sure as the person is; what nobody looked at is left out', () => {
   const said = read({

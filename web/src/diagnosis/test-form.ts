@@ -9,7 +9,7 @@ import {
   type FoundSaid,
   type RankedCause,
 } from '@winter-jar/core';
-import type { Said } from '../entry/entry-said.js';
+import { exactly, type FormAnswer } from '../entry/act.js';
 import { remarkOf } from '../forms/remark-of.js';
 import { happensNow, WHEN_WRONG, whenOf, type When } from '../forms/when-field.js';
 import { leakStepOf, SURENESS, surenessOf, type Sureness } from '../words/diagnosis-words.js';
@@ -52,7 +52,7 @@ function stepFindings({ leakStep, passed }: TestValues): { id: string; state: st
   return [...(passed === 'yes' ? step.passed : step.failed).findings];
 }
 
-export function readTest(v: TestValues, zone: string, nowMs: number): Said<'test'> {
+export function readTest(v: TestValues, zone: string, nowMs: number): FormAnswer<'test'> {
   const at = whenOf(v, zone, nowMs);
   const stated = Object.entries(v.found).filter(([, state]) => state !== '' && state !== NOT_LOOKED);
   const found = v.leakStep ? stepFindings(v) : stated.map(([id, state]) => ({ id, state }));
@@ -64,18 +64,13 @@ export function readTest(v: TestValues, zone: string, nowMs: number): Said<'test
   };
   if (!at || Object.keys(issues).length > 0) return { ok: false, issues };
   const certainty = SURENESS.find((s) => s.value === v.sureness)?.certainty ?? 1;
-  return {
-    ok: true,
-    happenedAt: at,
-    precision: 'exact',
-    body: {
-      ...(v.checkId ? { checkId: v.checkId } : {}),
-      ...(v.leakStep ? { leakStep: v.leakStep, passed: v.passed === 'yes' } : {}),
-      findings: found.map((f) => ({ ...f, certainty })),
-      ...(v.photoId ? { photoId: v.photoId } : {}),
-      ...remarkOf(v),
-    },
-  };
+  return exactly('test', at, {
+    ...(v.checkId ? { checkId: v.checkId } : {}),
+    ...(v.leakStep ? { leakStep: v.leakStep, passed: v.passed === 'yes' } : {}),
+    findings: found.map((f) => ({ ...f, certainty })),
+    ...(v.photoId ? { photoId: v.photoId } : {}),
+    ...remarkOf(v),
+  });
 }
 
 /** The fields of an entry that is corrected. */

@@ -1,8 +1,9 @@
 import type { DiagnosisAnswer } from '@winter-jar/contracts';
-import { FINDINGS, type CheckId, type Entry, type FindingId, type FoundSaid } from '@winter-jar/core';
+import { FINDINGS, type CheckId, type Entry, type FindingId, type FoundSaid, type Subject } from '@winter-jar/core';
 import { useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { useDiagnosisQuery } from '../api/yard-api.js';
+import type { EntryDraft } from '../entry/act.js';
 import { EntryScreen, WithPump, type EntryPageProps } from '../entry/entry-page.js';
 import { Remark } from '../forms/remark.js';
 import { useEntryForm } from '../entry/use-entry-form.js';
@@ -76,15 +77,22 @@ function Test({ answer, ...props }: EntryPageProps & { answer: DiagnosisAnswer |
       leakStep: hunting ?? '',
       found: asked ? { [asked]: '' } : {},
     },
-    read: (v) => {
+    read: (v, idFor) => {
       const read = readTest(v, zone, Date.now());
       if (!read.ok || correctId) return read;
+      const { findings } = read.act.main.body;
       // How its pressure rises belongs to the chamber's own record, whichever pump stands at it.
-      const rise = read.body.findings.some((f) => f.id === 'rateOfRise');
-      const said = rise ? { ...read, equipmentId: page.setUp.pump.equipmentId } : read;
-      const [first] = said.body.findings;
+      const rise = findings.some((f) => f.id === 'rateOfRise');
+      const alsoAbout: Subject[] = [
+        ...(rise ? [{ type: 'equipment' as const, id: page.setUp.pump.equipmentId }] : []),
+        { type: 'case', id: open ?? idFor('case') },
+      ];
+      const main = { ...read.act.main, alsoAbout };
+      if (open) return { ok: true, act: { main } };
+      const [first] = findings;
       const complaint = complaintOf(page.row, props.words, first ? foundWords(first.id, first.state) : null);
-      return open ? { ...said, caseId: open } : { ...said, opensCase: complaint };
+      const opening: EntryDraft = { ...main, kind: 'caseOpened', body: { complaint } };
+      return { ok: true, act: { before: [opening], main } };
     },
     fill: (entry: Extract<Entry, { kind: 'test' }>) => ({ ...fieldsOf(entry), ...happenedAt(entry.happenedAt, zone) }),
     savedWords: () => `Saved on ${page.row.name}`,

@@ -1,7 +1,6 @@
 import type { PumpEffect } from '@winter-jar/contracts';
 import type { JournalEntry } from '@winter-jar/core';
 import { useEffect, useRef, useState } from 'react';
-import type { EntriesPost } from '../api/generated.js';
 import { usePreviewEntriesMutation } from '../api/yard-api.js';
 
 /** Long enough not to ask at every key, short enough to feel live. */
@@ -27,7 +26,7 @@ export function useEntriesEffect(
   useEffect(() => {
     if (!asks) return;
     const timer = setTimeout(() => {
-      void ask({ entries: latest.current?.() ?? [] } as unknown as EntriesPost).then((answer) => {
+      void ask({ entries: latest.current?.() ?? [] }).then((answer) => {
         if (answer.data) setKnown({ key, effects: answer.data.effects });
       });
     }, PAUSE_MS);

@@ -1,5 +1,5 @@
 import { checkEntry, type FieldIssue, type PumpPage, type Question } from '@winter-jar/contracts';
-import type { Entry, EntryKind, JournalEntry, Subject } from '@winter-jar/core';
+import type { Entry, EntryKind, JournalEntry } from '@winter-jar/core';
 import { useRef, useState } from 'react';
 import type { FieldValues } from 'react-hook-form';
 import { useNavigate } from 'react-router';
@@ -8,8 +8,9 @@ import { useEntryQuery } from '../api/yard-api.js';
 import { useAppDispatch } from '../device/store.js';
 import { useKept } from '../device/use-kept.js';
 import { toastsSlice, type Undoable } from '../device/toasts-slice.js';
+import type { IdFor } from '../forms/draft-ids.js';
 import { useDraftedForm, type DraftedForm } from '../forms/use-drafted-form.js';
-import type { Said } from './entry-said.js';
+import { entriesOf, type Act, type FormAnswer } from './act.js';
 import { isStillRunning } from './still-running.js';
 import { issueWords } from '../words/issue-words.js';
 import { useEnvelope } from './use-envelope.js';
@@ -23,7 +24,8 @@ export interface EntryFormSpec<K extends EntryKind, V extends FieldValues> {
   readonly defaults: V;
   /** Form field of each body field, where the names differ. */
   readonly fieldOf?: Readonly<Record<string, string>>;
-  readonly read: (values: V) => Said<K>;
+  /** @param idFor ids of what the act makes besides entries, such as a case */
+  readonly read: (values: V, idFor: IdFor) => FormAnswer<K>;
   /** Fills the fields from an entry, for a correction. */
   readonly fill: (entry: Extract<Entry, { kind: K }>) => V;
   readonly savedWords: (values: V) => string;
@@ -71,8 +73,6 @@ export function useEntryForm<K extends EntryKind, V extends FieldValues>(spec: E
   if (start === null && counts) setStart(spec.fill(counts));
   const drafted = useDraftedForm<V>([kind, correctId ?? spec.draft, pumpId].filter(Boolean).join('/'), start);
   const { form, values, ready, ids, show } = drafted;
-  const id = ids[0] ?? '';
-  const actId = ids[1] ?? id;
   const [outcome, setOutcome] = useState<WriteResult | null>(null);
   const { write, busy: saving } = useWriteEntries();
   const dispatch = useAppDispatch();
@@ -80,68 +80,35 @@ export function useEntryForm<K extends EntryKind, V extends FieldValues>(spec: E
   const ending = isStillRunning(counts ?? null);
   const shared = useEnvelope();
   /** When the same fields are sent again (a lost answer, a question said yes to), "now" is still the first time. */
-  const firstSent = useRef<{ fields: string; happenedAt: string } | null>(null);
+  const firstSent = useRef<{ fields: string; act: Act<K> } | null>(null);
 
-  function entriesOf(answer: Extract<Said<K>, { ok: true }>, acknowledged: readonly string[]): JournalEntry[] {
-    const recordedAt = new Date().toISOString();
-    const every = { ...shared, actId, zone: page.row.zone, recordedAt, acknowledged };
-    const pumps = [pumpId, ...(answer.alsoPumps ?? [])].map((id) => ({ type: 'pump' as const, id }));
-    const caseId = answer.opensCase || kind === 'caseOpened' ? ids.at(-1) : answer.caseId;
-    const subjects: Subject[] = [
-      ...pumps,
-      ...(answer.equipmentId ? [{ type: 'equipment' as const, id: answer.equipmentId }] : []),
-      ...(caseId ? [{ type: 'case' as const, id: caseId }] : []),
-    ];
+  function toWrite(act: Act<K>, acknowledged: readonly string[]): { main: JournalEntry; all: readonly JournalEntry[] } {
+    const now = new Date().toISOString();
     if (correctId && counts && history) {
-      const body = { action: 'replace', body: answer.body, happenedAt: answer.happenedAt } as const;
-      const input = { actId, now: recordedAt, shared: { ...shared, acknowledged } };
-      return [{ ...correctionOf(history, body, input), id }];
+      const input = { actId: ids.idFor('act'), now, shared: { ...shared, acknowledged } };
+      const { body, happenedAt } = act.main;
+      const correction = correctionOf(history, { action: 'replace', body, happenedAt }, input);
+      const main = { ...correction, id: ids.idFor('correction') };
+      return { main, all: [main] };
     }
-    const main = {
-      ...every,
-      id,
-      kind,
-      subjects,
-      happenedAt: answer.happenedAt,
-      precision: answer.precision,
-      body: answer.body,
-    } as unknown as Entry;
-    const also = (answer.alsoDone ?? []).map((task, i): Entry => ({
-      ...every,
-      id: ids[i + 2] ?? newId(),
-      kind: 'done',
-      subjects: [{ type: 'pump', id: pumpId }],
-      happenedAt: answer.happenedAt,
-      precision: answer.precision,
-      body: { task },
-    }));
-    return [...(answer.opensCase ? [opening(answer.opensCase)] : []), main, ...also];
-
-    function opening(complaint: string): Entry {
-      const { happenedAt, precision } = answer;
-      return {
-        ...every,
-        id: ids.at(-2) ?? newId(),
-        kind: 'caseOpened',
-        subjects,
-        happenedAt,
-        precision,
-        body: { complaint },
-      };
-    }
+    const subject = { type: 'pump', id: pumpId } as const;
+    const writing = { subject, zone: page.row.zone, now, idFor: ids.idFor, shared: { ...shared, acknowledged } };
+    return entriesOf(act, writing);
   }
-  const mainOf = (entries: readonly JournalEntry[]) => entries.find((e) => e.id === id);
 
   // "Now" moves on, but the same fields that say the same on the same page mean the same: the fold beneath the verdict runs once.
-  const said = ready ? spec.read(values) : null;
-  const meant = said?.ok ? { ...said, happenedAt: null } : null;
-  const key = JSON.stringify([values, meant, page.standing.at, correctId, counts?.id ?? null, shared]);
-  const pending = useKept(key, () => (said?.ok ? pendingOf(said) : null));
+  const answer = ready ? spec.read(values, ids.idFor) : null;
+  const meant = answer?.ok ? answer.act : null;
+  const key = JSON.stringify([values, meant, page.standing.at, correctId, counts?.id ?? null, shared], timeless);
+  const pending = useKept(key, () => (answer?.ok ? pendingOf(answer.act) : null));
 
-  function pendingOf(answer: Extract<Said<K>, { ok: true }>): Pending | null {
-    const makeEntries = () => entriesOf(answer, []);
-    const entry = asEntry(mainOf(makeEntries()), counts ?? null, answer);
-    return entry && { entry, correcting: correctId !== null, makeEntries, key };
+  function pendingOf(act: Act<K>): Pending | null {
+    const makeEntries = () => toWrite(act, []).all;
+    const { main } = toWrite(act, []);
+    // As it would count: a new entry, or the original with its correction laid over.
+    const { body, happenedAt } = act.main;
+    const entry = main.kind !== 'correction' ? main : counts && ({ ...counts, happenedAt, body } as Entry);
+    return entry ? { entry, correcting: correctId !== null, makeEntries, key } : null;
   }
 
   function showIssues(issues: readonly FieldIssue[]): void {
@@ -154,17 +121,17 @@ export function useEntryForm<K extends EntryKind, V extends FieldValues>(spec: E
   async function save(acknowledged: readonly string[] = []): Promise<void> {
     form.clearErrors();
     setOutcome(null);
-    const answer = spec.read(form.getValues());
+    const answer = spec.read(form.getValues(), ids.idFor);
     if (!answer.ok) return show(answer.issues);
     const fields = JSON.stringify(form.getValues());
-    if (firstSent.current?.fields !== fields) firstSent.current = { fields, happenedAt: answer.happenedAt };
-    const entries = entriesOf({ ...answer, happenedAt: firstSent.current.happenedAt }, acknowledged);
-    const issues = entries.flatMap((e) => {
+    if (firstSent.current?.fields !== fields) firstSent.current = { fields, act: answer.act };
+    const { main, all } = toWrite(firstSent.current.act, acknowledged);
+    const issues = all.flatMap((e) => {
       const checked = checkEntry(e, Date.now());
       return checked.ok ? [] : checked.issues;
     });
     if (issues.length > 0) return showIssues(issues);
-    const result = await write(entries);
+    const result = await write(all);
     setOutcome(result);
     if (result.kind === 'refused') showIssues(result.issues);
     if (result.kind === 'conflict') await drafted.drop();
@@ -174,7 +141,7 @@ export function useEntryForm<K extends EntryKind, V extends FieldValues>(spec: E
       toastsSlice.actions.shown({
         id: newId(),
         words: wordsOnceSaved(),
-        undo: undoOf(mainOf(entries), counts ?? null),
+        undo: undoOf(main, counts ?? null),
       }),
     );
     void navigate(spec.then ?? `/pumps/${pumpId}`, { replace: true });
@@ -201,18 +168,8 @@ export function useEntryForm<K extends EntryKind, V extends FieldValues>(spec: E
   };
 }
 
-const undoOf = (written: JournalEntry | undefined, before: Entry | null): Undoable | null => {
-  if (!written) return null;
-  return written.kind === 'correction' ? { correction: written, before } : { entryIds: [written.id] };
-};
+/** Leaves out when a draft happened. */
+const timeless = (name: string, value: unknown): unknown => (name === 'happenedAt' ? null : value);
 
-/** The entry that would count: a new one, or the original with its correction laid over. */
-function asEntry<K extends EntryKind>(
-  first: JournalEntry | undefined,
-  original: Entry | null,
-  said: Extract<Said<K>, { ok: true }>,
-): Entry | null {
-  if (!first) return null;
-  if (first.kind !== 'correction') return first;
-  return original ? ({ ...original, happenedAt: said.happenedAt, body: said.body } as Entry) : null;
-}
+const undoOf = (written: JournalEntry, before: Entry | null): Undoable =>
+  written.kind === 'correction' ? { correction: written, before } : { entryIds: [written.id] };

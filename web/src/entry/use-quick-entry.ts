@@ -1,7 +1,9 @@
-import type { Entry, EntryBodies, Subject } from '@winter-jar/core';
+import type { EntryBodies, Subject } from '@winter-jar/core';
 import { v7 as newId } from 'uuid';
 import { useAppDispatch } from '../device/store.js';
 import { toastsSlice } from '../device/toasts-slice.js';
+import { draftIds } from '../forms/draft-ids.js';
+import { entriesOf, exactly } from './act.js';
 import { useEnvelope } from './use-envelope.js';
 import { useWriteEntries } from './use-write-entries.js';
 
@@ -9,34 +11,25 @@ import { useWriteEntries } from './use-write-entries.js';
 export function useQuickEntry({ subject, zone }: { subject: Subject; zone: string }) {
   const { write: send, busy } = useWriteEntries();
   const dispatch = useAppDispatch();
-  const envelope = useEnvelope();
+  const shared = useEnvelope();
   async function write<K extends 'done' | 'note' | 'meter'>(
     kind: K,
     body: EntryBodies[K],
     savedWords: string,
   ): Promise<boolean> {
-    const id = newId();
     const now = new Date().toISOString();
-    const entry = {
-      id,
-      actId: id,
-      kind,
-      body,
-      subjects: [subject],
-      happenedAt: now,
-      zone,
-      precision: 'exact',
-      recordedAt: now,
-      ...envelope,
-    } as unknown as Entry;
-    const result = await send([entry]);
+    const { act } = exactly(kind, now, body);
+    const { all } = entriesOf(act, { subject, zone, now, idFor: draftIds().idFor, shared });
+    const result = await send(all);
     const stored = result.kind === 'written';
     const words = stored
       ? savedWords
       : result.kind === 'unreachable'
         ? 'Not saved: the server does not answer. Try again.'
         : 'Not saved: the server did not take it.';
-    dispatch(toastsSlice.actions.shown({ id: newId(), words, undo: stored ? { entryIds: [id] } : null }));
+    dispatch(
+      toastsSlice.actions.shown({ id: newId(), words, undo: stored ? { entryIds: all.map((e) => e.id) } : null }),
+    );
     return stored;
   }
   return { write, busy };

@@ -2,7 +2,7 @@ import { del, get, set } from 'idb-keyval';
 
 /** What was typed and not saved yet, with the ids that a retry sends again. Kept on this device. */
 export interface Draft {
-  readonly ids: readonly string[];
+  readonly ids: Readonly<Record<string, string>>;
   readonly values: Readonly<Record<string, unknown>>;
 }
 

@@ -7,12 +7,8 @@ import {
   type FieldValues,
   type UseFormReturn,
 } from 'react-hook-form';
-import { v7 as newId } from 'uuid';
+import { draftIds, type DraftIds } from './draft-ids.js';
 import { dropDraft, loadDraft, saveDraft } from './drafts.js';
-
-/** Enough for the largest form: a pump with its site, equipment, model, oil and entry. */
-const IDS = 12;
-const newIds = (): readonly string[] => Array.from({ length: IDS }, () => newId());
 
 export interface DraftedForm<V extends FieldValues> {
   readonly form: UseFormReturn<V>;
@@ -20,7 +16,7 @@ export interface DraftedForm<V extends FieldValues> {
   /** False until what was typed last is back. */
   readonly ready: boolean;
   /** Ids that a retry sends again, also after a reload. */
-  readonly ids: readonly string[];
+  readonly ids: DraftIds;
   /** Message at a field, if there is one. */
   readonly error: (name: keyof V & string) => string | undefined;
   /** A handler that sets a field. */
@@ -42,7 +38,7 @@ export type FormFields<V extends FieldValues> = Pick<DraftedForm<V>, 'values' | 
 export function useDraftedForm<V extends FieldValues>(name: string, start: V | null): DraftedForm<V> {
   const form = useForm<V>({ defaultValues: (start ?? {}) as DefaultValues<V> });
   const values = useWatch({ control: form.control }) as V;
-  const [ids, setIds] = useState(newIds);
+  const [ids, setIds] = useState(() => draftIds());
   const [readyFor, setReadyFor] = useState<string | null>(null);
   const filled = useRef<string | null>(null);
   const ready = readyFor === name;
@@ -51,7 +47,7 @@ export function useDraftedForm<V extends FieldValues>(name: string, start: V | n
     if (filled.current === name || !start) return;
     filled.current = name;
     void loadDraft(name).then((draft) => {
-      setIds(draft?.ids ?? newIds());
+      setIds(draftIds(draft?.ids));
       form.reset({ ...start, ...(draft?.values as Partial<V> | undefined) });
       setReadyFor(name);
     });
@@ -59,7 +55,7 @@ export function useDraftedForm<V extends FieldValues>(name: string, start: V | n
 
   const { isDirty } = form.formState;
   useEffect(() => {
-    if (ready && isDirty) void saveDraft(name, { ids, values });
+    if (ready && isDirty) void saveDraft(name, { ids: ids.made(), values });
   }, [values, ready, name, ids, isDirty]);
 
   return {

@@ -1,6 +1,6 @@
 import { Field, inputClass } from '../ui/field.js';
 import { EntryScreen, WithPump, type EntryPageProps } from '../entry/entry-page.js';
-import type { Said } from '../entry/entry-said.js';
+import { exactly, type FormAnswer } from '../entry/act.js';
 import { useEntryForm } from '../entry/use-entry-form.js';
 import { happenedAt, happensNow, WHEN_WRONG, WhenField, whenOf, type When } from '../forms/when-field.js';
 
@@ -16,14 +16,14 @@ function Note(props: EntryPageProps) {
   const { page, correctId } = props;
   const { zone } = page.row;
 
-  function read(v: NoteValues): Said<'note'> {
+  function read(v: NoteValues): FormAnswer<'note'> {
     const at = whenOf(v, zone, Date.now());
     const text = v.text.trim();
     const issues = {
       ...(text ? {} : { text: 'Write something, at most 2,000 characters.' }),
       ...(at ? {} : { at: WHEN_WRONG }),
     };
-    return at && text ? { ok: true, happenedAt: at, precision: 'exact', body: { text } } : { ok: false, issues };
+    return at && text ? exactly('note', at, { text }) : { ok: false, issues };
   }
   const form = useEntryForm<'note', NoteValues>({
     kind: 'note',

@@ -3,6 +3,7 @@ import { at, entryAt } from '@winter-jar/core/testing';
 import { unitsOf } from '../device/units-of.js';
 import { awaitedSample, labResultValuesOf, readLabResult, type LabResultValues } from './lab-result-form.js';
 import { figuresWords, notJudgedWords, siliconWords } from '../words/lab-words.js';
+import { mainDraft } from '../testing/main-draft.js';
 
 const units = unitsOf({ pressure: 'hPa', volume: 'mL', temperature: '°C' });
 const ZONE = 'Europe/Lisbon';
@@ -25,7 +26,7 @@ const EMPTY: LabResultValues = {
   whenMode: 'now',
   at: '',
 };
-const read = (more: Partial<LabResultValues>) => readLabResult({ ...EMPTY, ...more }, units, ZONE, NOW);
+const read = (more: Partial<LabResultValues>) => mainDraft(readLabResult({ ...EMPTY, ...more }, units, ZONE, NOW));
 
 test('a report is read in any unit that its sheet has, and comes back for a correction as it was typed', () => {
   const typed = {
@@ -54,7 +55,7 @@ test('a report is read in any unit that its sheet has, and comes back for a corr
   const entry = entryAt(800, 'labResult', said.body) as Extract<Entry, { kind: 'labResult' }>;
   const again = labResultValuesOf(entry, ZONE, units);
   expect(again).toMatchObject({ waterPpm: '200 ppm', viscosity40Mm2s: '61 mm²/s', ironPpm: '', wearSigns: ['noise'] });
-  expect(readLabResult(again, units, ZONE, NOW)).toMatchObject({ ok: true, body: said.body });
+  expect(mainDraft(readLabResult(again, units, ZONE, NOW))).toMatchObject({ ok: true, body: said.body });
 });
 
 test.each<[Partial<LabResultValues>, string, RegExp]>([

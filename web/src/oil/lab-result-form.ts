@@ -7,7 +7,7 @@ import {
   type SampleDrawn,
   type WearSign,
 } from '@winter-jar/core';
-import type { Said } from '../entry/entry-said.js';
+import { exactly, type FormAnswer } from '../entry/act.js';
 import { fieldReader } from '../forms/read-quantity.js';
 import { remarkOf } from '../forms/remark-of.js';
 import { happenedAt, happensNow, WHEN_WRONG, whenOf, type When } from '../forms/when-field.js';
@@ -54,7 +54,7 @@ export function labResultValuesOf(
   };
 }
 
-export function readLabResult(v: LabResultValues, units: Units, zone: string, nowMs: number): Said<'labResult'> {
+export function readLabResult(v: LabResultValues, units: Units, zone: string, nowMs: number): FormAnswer<'labResult'> {
   const fields = fieldReader(units);
   const values: { -readonly [F in LabFigure]?: number } = {};
   for (const figure of LAB_FIGURES) {
@@ -72,5 +72,5 @@ export function readLabResult(v: LabResultValues, units: Units, zone: string, no
     ...(v.wearSigns.length > 0 ? { wearSigns: v.wearSigns } : {}),
     ...remarkOf(v),
   };
-  return { ok: true, happenedAt: at, precision: 'exact', body };
+  return exactly('labResult', at, body);
 }

@@ -5,7 +5,7 @@ import { TextField } from '../ui/field.js';
 import { QuantityField } from '../ui/quantity-field.js';
 import { quantityText } from '../ui/quantity-text.js';
 import { EntryScreen, WithPump, type EntryPageProps } from '../entry/entry-page.js';
-import type { Said } from '../entry/entry-said.js';
+import { exactly, type FormAnswer } from '../entry/act.js';
 import { fieldReader } from '../forms/read-quantity.js';
 import { remarkOf } from '../forms/remark-of.js';
 import { Remark } from '../forms/remark.js';
@@ -30,14 +30,14 @@ function LabSample(props: EntryPageProps) {
   const units = useUnits();
   const { zone } = page.row;
 
-  function read(v: LabSampleValues): Said<'labSample'> {
+  function read(v: LabSampleValues): FormAnswer<'labSample'> {
     const fields = fieldReader(units);
     const drawnMl = fields.wanted('drawnMl', v.drawnMl, 'volume', { min: 1 });
     const at = whenOf(v, zone, Date.now());
     if (!at) fields.refuse('at', WHEN_WRONG);
     if (fields.hasIssues() || !at) return { ok: false, issues: fields.issues };
     const label = v.label.trim() ? { label: v.label.trim() } : {};
-    return { ok: true, happenedAt: at, precision: 'exact', body: { sump: v.sump, drawnMl, ...label, ...remarkOf(v) } };
+    return exactly('labSample', at, { sump: v.sump, drawnMl, ...label, ...remarkOf(v) });
   }
   const form = useEntryForm<'labSample', LabSampleValues>({
     kind: 'labSample',

@@ -9,6 +9,7 @@ import {
   valuesOfLook,
   type ReadJarValues,
 } from './read-jar-form.js';
+import { mainDraft } from '../testing/main-draft.js';
 
 const UNITS = unitsOf({ pressure: 'hPa', volume: 'mL', temperature: '°C' });
 const ZONE = 'Europe/Lisbon';
@@ -18,7 +19,7 @@ const values = (more: Partial<ReadJarValues>): ReadJarValues => ({
   stood: '20',
   ...more,
 });
-const read = (more: Partial<ReadJarValues>) => readJar(values(more), UNITS, ZONE, NOW);
+const read = (more: Partial<ReadJarValues>) => mainDraft(readJar(values(more), UNITS, ZONE, NOW));
 const issues = (more: Partial<ReadJarValues>) => {
   const said = read(more);
   return said.ok ? {} : said.issues;
@@ -47,6 +48,8 @@ test('a whole jar becomes one look', () => {
     }),
   ).toEqual({
     ok: true,
+    kind: 'look',
+    alsoAbout: [],
     happenedAt: '2031-03-01T12:00:00.000Z',
     precision: 'exact',
     body: {
@@ -111,7 +114,7 @@ test('a look that is corrected fills the fields it came from', () => {
     colour: 4,
   }) as Extract<Entry, { kind: 'look' }>;
   const filled = valuesOfLook(entry, ZONE, UNITS);
-  const said = readJar(filled, UNITS, ZONE, NOW);
+  const said = mainDraft(readJar(filled, UNITS, ZONE, NOW));
   expect(said).toMatchObject({ ok: true, happenedAt: entry.happenedAt, body: entry.body });
 });
 

@@ -21,7 +21,7 @@ import {
   type Smell,
   type SumpKey,
 } from '@winter-jar/core';
-import type { Said } from '../entry/entry-said.js';
+import { exactly, type FormAnswer } from '../entry/act.js';
 import { fieldReader } from '../forms/read-quantity.js';
 import { remarkOf } from '../forms/remark-of.js';
 import { happenedAt, happensNow, WHEN_WRONG, whenOf, type When } from '../forms/when-field.js';
@@ -167,7 +167,7 @@ export function settlingOfFields(v: ReadJarValues, units: Units, state: PumpStat
 const NOTHING_SAID = 'Say at least one thing that you saw: level, clarity, colour, water, particles or smell.';
 
 /** What the fields say, or what is wrong with them, field by field. */
-export function readJar(v: ReadJarValues, units: Units, zone: string, nowMs: number): Said<'look'> {
+export function readJar(v: ReadJarValues, units: Units, zone: string, nowMs: number): FormAnswer<'look'> {
   const fields = fieldReader(units);
   const inJar = v.source !== 'sightGlass';
   const stood = inJar && v.stood === 'running' ? '' : v.stood;
@@ -201,26 +201,21 @@ export function readJar(v: ReadJarValues, units: Units, zone: string, nowMs: num
     ...(jarTempC === null ? {} : { jarTempC }),
     ...(v.jarShapeId ? { jarShapeId: v.jarShapeId } : {}),
   };
-  return {
-    ok: true,
-    happenedAt: at,
-    precision: 'exact',
-    body: {
-      sump: v.sump,
-      source: v.source,
-      hoursStood,
-      ...(inJar ? jar : {}),
-      ...(glassWater === null ? {} : { freeWaterMl: glassWater }),
-      ...(v.level ? { level: v.level } : {}),
-      ...(v.clarity ? { clarity: v.clarity } : {}),
-      ...(v.colour === null ? {} : { colour: v.colour }),
-      ...(v.particles ? { particles: v.particles } : {}),
-      ...(v.particleKinds.length > 0 ? { particleKinds: v.particleKinds } : {}),
-      ...(v.smell ? { smell: v.smell } : {}),
-      ...(v.foam ? { foam: v.foam } : {}),
-      ...Object.fromEntries(v.odd.filter((o) => o === 'thrownFromExhaust' || !inJar).map((o) => [o, true])),
-      ...(v.photoId ? { photoId: v.photoId } : {}),
-      ...remarkOf(v),
-    },
-  };
+  return exactly('look', at, {
+    sump: v.sump,
+    source: v.source,
+    hoursStood,
+    ...(inJar ? jar : {}),
+    ...(glassWater === null ? {} : { freeWaterMl: glassWater }),
+    ...(v.level ? { level: v.level } : {}),
+    ...(v.clarity ? { clarity: v.clarity } : {}),
+    ...(v.colour === null ? {} : { colour: v.colour }),
+    ...(v.particles ? { particles: v.particles } : {}),
+    ...(v.particleKinds.length > 0 ? { particleKinds: v.particleKinds } : {}),
+    ...(v.smell ? { smell: v.smell } : {}),
+    ...(v.foam ? { foam: v.foam } : {}),
+    ...Object.fromEntries(v.odd.filter((o) => o === 'thrownFromExhaust' || !inJar).map((o) => [o, true])),
+    ...(v.photoId ? { photoId: v.photoId } : {}),
+    ...remarkOf(v),
+  });
 }

@@ -29,7 +29,7 @@ export function EarlierCharges({ page, words }: { page: PumpPage; words: Words }
 function Charge({ charge, page, words }: { charge: EarlierCharge; page: PumpPage; words: Words }) {
   const [ref, width] = useWidth<HTMLDivElement>(400);
   const names = Object.fromEntries(
-    charge.ruler.bars.map((b) => [b.materialId, materialName(b.materialId, page.setUp.house)]),
+    charge.ruler.bars.flatMap(({ materialId: id }) => (id ? [[id, materialName(id, page.setUp.house)] as const] : [])),
   );
   const since = shortDayWords(charge.since, words.zone);
   return (

@@ -4,7 +4,7 @@ import { dayWords } from '../words/dates.js';
 import { Chips } from '../ui/chips.js';
 import { QuantityField } from '../ui/quantity-field.js';
 import { EntryScreen, WithPump, type EntryPageProps } from '../entry/entry-page.js';
-import type { Said } from '../entry/entry-said.js';
+import { exactly, type FormAnswer } from '../entry/act.js';
 import { meterWords } from '../words/entry-words.js';
 import { METER_BOUNDS, meterText } from '../forms/meter-text.js';
 import { fieldReader } from '../forms/read-quantity.js';
@@ -34,7 +34,7 @@ function Meter(props: EntryPageProps) {
   const { zone } = page.row;
   const last = page.state.meter;
 
-  function read(v: MeterValues): Said<'meter'> {
+  function read(v: MeterValues): FormAnswer<'meter'> {
     const fields = fieldReader(units);
     const minutes = Math.round(fields.wanted('minutes', v.minutes, 'duration', METER_BOUNDS));
     const replaced = v.action === 'replaced';
@@ -44,12 +44,12 @@ function Meter(props: EntryPageProps) {
     const at = whenOf(v, zone, Date.now());
     if (!at) fields.refuse('at', WHEN_WRONG);
     if (fields.hasIssues() || !at) return { ok: false, issues: fields.issues };
-    return {
-      ok: true,
-      happenedAt: at,
-      precision: 'exact',
-      body: { action: v.action, minutes, ...(newMinutes === null ? {} : { newMinutes }), ...remarkOf(v) },
-    };
+    return exactly('meter', at, {
+      action: v.action,
+      minutes,
+      ...(newMinutes === null ? {} : { newMinutes }),
+      ...remarkOf(v),
+    });
   }
   const form = useEntryForm<'meter', MeterValues>({
     kind: 'meter',

@@ -3,6 +3,7 @@ import { initialState, rebuild, standingAt, type Entry } from '@winter-jar/core'
 import { at, bookOf, changeAt, runAt } from '@winter-jar/core/testing';
 import { unitsOf } from '../device/units-of.js';
 import { NOT_TOLD, readRun, recentMaterials, runDefaults, runsWith, runValuesOf, type RunValues } from './run-form.js';
+import { mainDraft } from '../testing/main-draft.js';
 
 const units = unitsOf({ pressure: 'hPa', volume: 'mL', temperature: '°C' });
 const NOW = Date.parse(at(500));
@@ -21,7 +22,7 @@ function pageOf(entries: Entry[] = []): PumpPage {
 const page = pageOf([changeAt(1), runAt(10, 20, 'fd-meat'), runAt(100, 30, 'fd-paper-wet')]);
 const defaults = runDefaults({ page, units, nowMs: NOW });
 const read = (more: Partial<RunValues>, on = page, inUnits = units) =>
-  readRun({ ...defaults, ...more }, { page: on, units: inUnits, nowMs: NOW });
+  mainDraft(readRun({ ...defaults, ...more }, { page: on, units: inUnits, nowMs: NOW }));
 
 test('it starts from the last run, ended now', () => {
   expect(defaults).toMatchObject({
@@ -35,10 +36,14 @@ test('it starts from the last run, ended now', () => {
   });
   expect(read({})).toEqual({
     ok: true,
+    kind: 'run',
     happenedAt: at(470),
     precision: 'exact',
-    alsoPumps: ['d1', 'b1'],
-    equipmentId: 'chamber',
+    alsoAbout: [
+      { type: 'pump', id: 'd1' },
+      { type: 'pump', id: 'b1' },
+      { type: 'equipment', id: 'chamber' },
+    ],
     body: { materialId: 'fd-paper-wet', minutes: 1800, session: 'run', ballast: 'closed', ventedBeforeStop: 'yes' },
   });
 });
@@ -47,11 +52,11 @@ test('without a last run it starts from the reference hours, and asks what went 
   const empty = pageOf();
   const fresh = runDefaults({ page: empty, units, nowMs: NOW });
   expect(fresh).toMatchObject({ materialId: '', duration: '20 h', ballast: 'unknown' });
-  expect(readRun(fresh, { page: empty, units, nowMs: NOW })).toMatchObject({
+  expect(mainDraft(readRun(fresh, { page: empty, units, nowMs: NOW }))).toMatchObject({
     ok: false,
     issues: { materialId: 'Say what went in, or that you do not know it yet.' },
   });
-  const unknown = readRun({ ...fresh, materialId: NOT_TOLD }, { page: empty, units, nowMs: NOW });
+  const unknown = mainDraft(readRun({ ...fresh, materialId: NOT_TOLD }, { page: empty, units, nowMs: NOW }));
   expect(unknown).toMatchObject({ ok: true, body: { materialId: null } });
 });
 
@@ -110,7 +115,9 @@ test('what is known beyond the short form is read, kept for a correction, and le
   if (!said.ok) return;
   expect(Object.keys(said.body)).not.toContain('inLineFilter');
   const entry = { ...runAt(470, 30), body: said.body } as Extract<Entry, { kind: 'run' }>;
-  const again = readRun(runValuesOf(entry, { zone: 'Europe/Lisbon', units, nowMs: NOW }), { page, units, nowMs: NOW });
+  const again = mainDraft(
+    readRun(runValuesOf(entry, { zone: 'Europe/Lisbon', units, nowMs: NOW }), { page, units, nowMs: NOW }),
+  );
   expect(again).toMatchObject({ ok: true, body: { ...said.body, loadKg: expect.closeTo(11.79, 2) as number } });
   // On a line without a trap nobody asks about it.
   const line = read({ ...typed, equipmentId: 'line', materialId: 'vp-meat', cycles: '2000', duration: '9 h' });
@@ -147,7 +154,7 @@ test('a run that is corrected comes back as it was typed', () => {
     lowestPressurePa: '4.7 hPa',
     remark: 'odd',
   });
-  expect(readRun(values, { page, units, nowMs: NOW })).toMatchObject({
+  expect(mainDraft(readRun(values, { page, units, nowMs: NOW }))).toMatchObject({
     ok: true,
     happenedAt: run.happenedAt,
     body: odd.body,
@@ -179,7 +186,7 @@ test('a run that has just started has no length, and is ended with what its end 
   const going = { ...runAt(480, 1), body: { ...(said.ok ? said.body : {}) } } as Extract<Entry, { kind: 'run' }>;
   const ending = runValuesOf(going, { zone: 'Europe/Lisbon', units, nowMs: NOW });
   expect(ending).toMatchObject({ mode: 'times', start: '2031-01-21T00:00', end: '2031-01-21T20:00' });
-  const ended = readRun(ending, { page, units, nowMs: NOW });
+  const ended = mainDraft(readRun(ending, { page, units, nowMs: NOW }));
   expect(ended).toMatchObject({ ok: true, body: { minutes: 20 * 60 } });
   expect(ended.ok && ended.body.stillRunning).toBeUndefined();
 });

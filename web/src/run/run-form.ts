@@ -9,13 +9,14 @@ import {
   type Pump,
   type RunBody,
   type SessionKind,
+  type Subject,
   type TrapReading,
   type YesNo,
 } from '@winter-jar/core';
 import { toLocalField } from '../words/dates.js';
 import { readNumberPairs } from '../forms/number-pairs.js';
 import { quantityText } from '../ui/quantity-text.js';
-import type { Said } from '../entry/entry-said.js';
+import type { FormAnswer } from '../entry/act.js';
 import { fieldReader } from '../forms/read-quantity.js';
 import { remarkOf } from '../forms/remark-of.js';
 import { runTime, type TimeMode } from '../forms/run-time.js';
@@ -119,7 +120,7 @@ export const toldMaterial = (chosen: string): string | null => (chosen === NOT_T
 export function readRun(
   v: RunValues,
   { page, units, nowMs }: { page: PumpPage; units: Units; nowMs: number },
-): Said<'run'> {
+): FormAnswer<'run'> {
   const { house } = page.setUp;
   const equipment = equipmentOf(v.equipmentId, page.setUp);
   const fields = fieldReader(units);
@@ -146,26 +147,25 @@ export function readRun(
   if (!answer.ok) fields.refuse(answer.field, answer.words);
   if (fields.hasIssues() || !answer.ok) return { ok: false, issues: fields.issues };
   const length = mode === 'times' ? answer.time.minutes : minutes;
-  return {
-    ok: true,
-    happenedAt: answer.time.happenedAt,
-    precision: answer.time.precision,
-    alsoPumps: runsWith(page.row.pumpId, v.equipmentId, house),
-    equipmentId: v.equipmentId,
-    body: {
-      materialId: toldMaterial(v.materialId),
-      ...(running ? { stillRunning: true } : {}),
-      ...(length === null ? {} : { minutes: length }),
-      ...(cycles === null ? {} : { cycles }),
-      session: v.session,
-      ballast: v.ballast,
-      ...(trapTempC === null ? {} : { trapTempC }),
-      ...(lowestPressurePa === null ? {} : { lowestPressurePa }),
-      ...more,
-      ventedBeforeStop: v.ventedBeforeStop,
-      ...remarkOf(v),
-    },
+  const { happenedAt, precision } = answer.time;
+  const alsoAbout: Subject[] = [
+    ...runsWith(page.row.pumpId, v.equipmentId, house).map((id) => ({ type: 'pump' as const, id })),
+    { type: 'equipment', id: v.equipmentId },
+  ];
+  const body: RunBody = {
+    materialId: toldMaterial(v.materialId),
+    ...(running ? { stillRunning: true } : {}),
+    ...(length === null ? {} : { minutes: length }),
+    ...(cycles === null ? {} : { cycles }),
+    session: v.session,
+    ballast: v.ballast,
+    ...(trapTempC === null ? {} : { trapTempC }),
+    ...(lowestPressurePa === null ? {} : { lowestPressurePa }),
+    ...more,
+    ventedBeforeStop: v.ventedBeforeStop,
+    ...remarkOf(v),
   };
+  return { ok: true, act: { main: { kind: 'run', happenedAt, precision, alsoAbout, body } } };
 }
 
 /** A run like the last one that ended now. */

@@ -1,5 +1,5 @@
 import type { RoundRow } from '@winter-jar/contracts';
-import type { Entry, HouseSetUp } from '@winter-jar/core';
+import type { Entry, HouseSetUp, RunBody, Subject } from '@winter-jar/core';
 import { Check } from 'lucide-react';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -17,6 +17,8 @@ import { SelectField } from '../ui/select-field.js';
 import { Verdict } from '../ui/verdict.js';
 import { materialOptions } from './material-options.js';
 import { runsWith, toldMaterial } from './run-form.js';
+import { draftIds } from '../forms/draft-ids.js';
+import { entriesOf, type Act } from '../entry/act.js';
 import { useEnvelope } from '../entry/use-envelope.js';
 import { useWriteEntries } from '../entry/use-write-entries.js';
 
@@ -44,6 +46,7 @@ function Start({ rows, house }: { rows: readonly RoundRow[]; house: HouseSetUp }
   const [at, setAt] = useState(() => toLocalField(new Date().toISOString(), zone));
   const [trouble, setTrouble] = useState<string | null>(null);
   const shared = useEnvelope();
+  const [ids] = useState(() => draftIds());
   const { write, busy } = useWriteEntries();
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
@@ -59,31 +62,25 @@ function Start({ rows, house }: { rows: readonly RoundRow[]; house: HouseSetUp }
       const equipmentId = house.pump[row.pumpId]?.equipmentId ?? '';
       const pumps = [row.pumpId, ...runsWith(row.pumpId, equipmentId, house)];
       pumps.forEach((id) => taken.add(id));
-      const id = newId();
-      const subjects = [
-        ...pumps.map((pumpId) => ({ type: 'pump' as const, id: pumpId })),
-        { type: 'equipment' as const, id: equipmentId },
+      const body: RunBody = {
+        materialId: toldMaterial(materialOf(row)),
+        stillRunning: true,
+        session: 'run',
+        ballast: 'unknown',
+        ventedBeforeStop: 'unknown',
+      };
+      const alsoAbout: Subject[] = [
+        ...pumps.slice(1).map((id) => ({ type: 'pump' as const, id })),
+        { type: 'equipment', id: equipmentId },
       ];
-      return [
-        {
-          ...shared,
-          id,
-          actId: id,
-          kind: 'run',
-          subjects,
-          happenedAt,
-          zone: row.zone,
-          precision: 'exact',
-          recordedAt: new Date().toISOString(),
-          body: {
-            materialId: toldMaterial(materialOf(row)),
-            stillRunning: true,
-            session: 'run',
-            ballast: 'unknown',
-            ventedBeforeStop: 'unknown',
-          },
-        },
-      ];
+      const act: Act = { main: { kind: 'run', happenedAt, precision: 'exact', alsoAbout, body } };
+      return entriesOf(act, {
+        subject: { type: 'pump', id: row.pumpId },
+        zone: row.zone,
+        now: new Date().toISOString(),
+        idFor: (name) => ids.idFor(`${row.pumpId}/${name}`),
+        shared,
+      }).all;
     });
   }
 

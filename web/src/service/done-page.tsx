@@ -4,7 +4,7 @@ import { TASK_WORDS } from '../words/messages.js';
 import { Caution } from '../ui/caution.js';
 import { SelectField } from '../ui/select-field.js';
 import { EntryScreen, WithPump, type EntryPageProps } from '../entry/entry-page.js';
-import type { Said } from '../entry/entry-said.js';
+import { exactly, type FormAnswer } from '../entry/act.js';
 import { remarkOf } from '../forms/remark-of.js';
 import { Remark } from '../forms/remark.js';
 import { useEntryForm } from '../entry/use-entry-form.js';
@@ -37,14 +37,14 @@ function Done(props: EntryPageProps) {
   const { zone } = page.row;
   const tasks = page.setUp.rules.tasks.map((t) => t.task).filter((t) => SERVICE_TASKS.includes(t));
 
-  function read(v: DoneValues): Said<'done'> {
+  function read(v: DoneValues): FormAnswer<'done'> {
     const at = whenOf(v, zone, Date.now());
     const issues = {
       ...(v.task ? {} : { task: 'Say which task was done.' }),
       ...(at ? {} : { at: WHEN_WRONG }),
     };
     if (!at || !v.task) return { ok: false, issues };
-    return { ok: true, happenedAt: at, precision: 'exact', body: { task: v.task, ...remarkOf(v) } };
+    return exactly('done', at, { task: v.task, ...remarkOf(v) });
   }
   const [search] = useSearchParams();
   const asked = tasks.find((t) => t === search.get('task')) ?? '';

@@ -1,3 +1,4 @@
+import { draftIds } from '../forms/draft-ids.js';
 import { checkEntry, checkRecord } from '@winter-jar/contracts';
 import { setUpBook, type PumpModel, type SetUpVersion } from '@winter-jar/core';
 import { bookOf, START } from '@winter-jar/core/testing';
@@ -6,14 +7,14 @@ import { addPumpDefaults, NEW, readAddPump, type AddPumpValues } from './add-pum
 
 const units = unitsOf({ pressure: 'hPa', volume: 'mL', temperature: '°C' });
 const NOW = '2031-06-01T10:00:00.000Z';
-const ids = Array.from({ length: 12 }, (_, i) => `0199aaaa-0000-7000-8000-${String(i).padStart(12, '0')}`);
+const { idFor } = draftIds();
 let made = 0;
 const context = (house: ReturnType<typeof emptyHouse>) => ({
   house,
   units,
   zone: 'Europe/Lisbon',
   now: NOW,
-  ids,
+  idFor,
   newId: () => `0199cccc-0000-7000-8000-${String((made += 1)).padStart(12, '0')}`,
   shared: { who: null, device: 'browser', acknowledged: [], bodyVersion: 1 },
 });

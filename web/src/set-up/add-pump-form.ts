@@ -10,8 +10,10 @@ import {
 } from '@winter-jar/core';
 import { fieldReader } from '../forms/read-quantity.js';
 import { issueWords } from '../words/issue-words.js';
+import { entriesOf, exactly } from '../entry/act.js';
+import type { IdFor } from '../forms/draft-ids.js';
 import { nothingKnown, readTakeOver, type TakeOverValues } from '../take-over/take-over-form.js';
-import { firstVersion, idFor } from './new-version.js';
+import { firstVersion, recordId } from './new-version.js';
 import type { Units } from './record-form.js';
 
 /** What a select holds when the record is to be made here. */
@@ -95,7 +97,7 @@ interface Context {
   readonly zone: string;
   readonly now: string;
   /** The same at every try: names of what is made. */
-  readonly ids: readonly string[];
+  readonly idFor: IdFor;
   readonly newId: () => string;
   readonly shared: Pick<Envelope, 'who' | 'device' | 'acknowledged' | 'bodyVersion'>;
 }
@@ -106,9 +108,8 @@ type Answer =
 
 /** Everything that a new pump needs: records that are not there yet, the pump itself, and its take-over. */
 export function readAddPump(v: AddPumpValues, context: Context): Answer {
-  const { house, units, now, ids, newId, shared } = context;
+  const { house, units, now, idFor, newId, shared } = context;
   const fields = fieldReader(units);
-  const id = (place: number) => ids[place] ?? '';
   const versions: SetUpVersion[] = [];
   /** Checked by the shared rules; `fieldOf` says at which field of this form a record's field stands. */
   function add(kind: SetUpKind, subjectId: string, body: object, fieldOf: Readonly<Record<string, string>>) {
@@ -122,7 +123,7 @@ export function readAddPump(v: AddPumpValues, context: Context): Answer {
     v.site === NEW
       ? add(
           'site',
-          idFor(v.siteName, id(0)),
+          recordId(v.siteName, idFor('site')),
           { name: v.siteName.trim(), process: v.process, zone },
           { name: 'siteName' },
         )
@@ -132,7 +133,7 @@ export function readAddPump(v: AddPumpValues, context: Context): Answer {
     v.equipment === NEW
       ? add(
           'equipment',
-          idFor(v.equipmentName, id(1)),
+          recordId(v.equipmentName, idFor('equipment')),
           {
             name: v.equipmentName.trim(),
             siteId,
@@ -145,10 +146,10 @@ export function readAddPump(v: AddPumpValues, context: Context): Answer {
         )
       : v.equipment;
   const oilProductId =
-    v.oil === NEW ? add('oilProduct', idFor(v.oilName, id(2)), oilBody(v), { name: 'oilName' }) : v.oil;
+    v.oil === NEW ? add('oilProduct', recordId(v.oilName, idFor('oil')), oilBody(v), { name: 'oilName' }) : v.oil;
   const modelId =
     v.model === NEW
-      ? add('pumpModel', idFor(v.modelName, id(3)), modelBody(v, fields), {
+      ? add('pumpModel', recordId(v.modelName, idFor('model')), modelBody(v, fields), {
           name: 'modelName',
           pumpingSpeedM3h: 'speed',
           'sumps.0.chargeMl': 'charge',
@@ -159,25 +160,15 @@ export function readAddPump(v: AddPumpValues, context: Context): Answer {
   const isDry = house.pumpModel[v.model]?.kind === 'dry';
   const pumpId = add(
     'pump',
-    idFor(v.name, id(4)),
+    recordId(v.name, idFor('pump')),
     { name: v.name.trim(), modelId, siteId, equipmentId, preset: v.preset, ...(isDry ? {} : { oilProductId }) },
     { name: 'name' },
   );
   const takeOver = readTakeOver(v, { units, zone, nowMs: Date.parse(now), hasOil: !isDry });
   const issues = { ...fields.issues, ...(takeOver.ok ? {} : takeOver.issues) };
   if (!takeOver.ok || fields.hasIssues()) return { ok: false, issues };
-  const entry: Entry = {
-    ...shared,
-    id: id(5),
-    actId: id(5),
-    kind: 'takeOver',
-    subjects: [{ type: 'pump', id: pumpId }],
-    happenedAt: now,
-    zone,
-    precision: 'exact',
-    recordedAt: now,
-    body: takeOver.body,
-  };
+  const { act } = exactly('takeOver', now, takeOver.body);
+  const { main: entry } = entriesOf(act, { subject: { type: 'pump', id: pumpId }, zone, now, idFor, shared });
   return { ok: true, pumpId, versions: [...versions, ...libraryOf(house, now, newId)], entry };
 }
 

@@ -66,7 +66,10 @@ function AddPump({ house }: { house: HouseSetUp }) {
     if (lastRead.current?.key !== key) {
       const zone = hereZone();
       const now = new Date().toISOString();
-      lastRead.current = { key, answer: readAddPump(values, { house, units, zone, now, ids, newId, shared }) };
+      lastRead.current = {
+        key,
+        answer: readAddPump(values, { house, units, zone, now, idFor: ids.idFor, newId, shared }),
+      };
     }
     return lastRead.current.answer;
   }

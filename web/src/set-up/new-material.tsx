@@ -4,7 +4,7 @@ import { v7 as newId } from 'uuid';
 import { useUnits } from '../device/use-units.js';
 import { useDraftedForm } from '../forms/use-drafted-form.js';
 import { Button } from '../ui/button.js';
-import { firstVersion, idFor } from './new-version.js';
+import { firstVersion, recordId } from './new-version.js';
 import { RecordFields } from './record-fields.js';
 import { initialValues, readRecord } from './record-form.js';
 import { weightOf } from './record-words.js';
@@ -34,7 +34,7 @@ export function NewMaterial({
     form.clearErrors();
     setFailed(false);
     if (!read.ok) return show(read.issues);
-    const subjectId = idFor(values.name ?? '', ids[0] ?? '');
+    const subjectId = recordId(values.name ?? '', ids.idFor('record'));
     const body = read.body as SetUpBodies['material'];
     const at = new Date().toISOString();
     const result = await write([firstVersion('material', { id: newId(), subjectId, at, body })], null);

@@ -1,6 +1,6 @@
 import { bookOf, START } from '@winter-jar/core/testing';
 import { exchangeVersions } from './exchange-versions.js';
-import { idFor } from './new-version.js';
+import { recordId } from './new-version.js';
 import { readJsonFile } from './read-json-file.js';
 
 test.each([
@@ -9,8 +9,8 @@ test.each([
   ['🧊🛢️', 'record-7d21'],
   ['مضخة', 'record-7d21'],
 ])('the id for "%s" is readable and kept apart', (name, id) => {
-  expect(idFor(name, '0199aaaa-0000-7000-8000-000000007d21')).toBe(id);
-  expect(idFor('W'.repeat(60), '0199aaaa-0000-7000-8000-000000007d21')).toMatch(/^[A-Za-z0-9][A-Za-z0-9._-]{0,63}$/);
+  expect(recordId(name, '0199aaaa-0000-7000-8000-000000007d21')).toBe(id);
+  expect(recordId('W'.repeat(60), '0199aaaa-0000-7000-8000-000000007d21')).toMatch(/^[A-Za-z0-9][A-Za-z0-9._-]{0,63}$/);
 });
 
 test('an exchange swaps the places, and nothing else', () => {

@@ -3,7 +3,7 @@ import type { SetUpBodies, SetUpKind, SetUpVersion } from '@winter-jar/core';
 const TAIL = 4;
 
 /** An id that a person can read in a file: the name in plain letters, and a tail that keeps it apart from others. */
-export function idFor(name: string, uuid: string): string {
+export function recordId(name: string, uuid: string): string {
   const plain = name
     .normalize('NFKD')
     .replace(/[^\w\s-]/g, '')

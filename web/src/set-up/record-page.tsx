@@ -21,7 +21,7 @@ import { ExchangePump } from './exchange-pump.js';
 import { nameOf, type RecordValues } from './field-specs.js';
 import { LimitsFields } from './limits-fields.js';
 import { OilLimitsFields } from './oil-limits-fields.js';
-import { idFor } from './new-version.js';
+import { recordId } from './new-version.js';
 import { RecordFields } from './record-fields.js';
 import { hasLimits, hasOilLimits, initialValues, readRecord, valuesOf, type Origin } from './record-form.js';
 import { RECORD_KIND_WORDS, recordName, weightOf } from './record-words.js';
@@ -109,7 +109,8 @@ function RecordEditor({
     return {
       id: newId(),
       kind,
-      subjectId: history?.subjectId ?? (kind === 'houseRules' ? 'house' : idFor(values.name ?? '', ids[0] ?? '')),
+      subjectId:
+        history?.subjectId ?? (kind === 'houseRules' ? 'house' : recordId(values.name ?? '', ids.idFor('record'))),
       validFrom: mode === 'correct' && inForce ? inForce.validFrom : at,
       recordedAt: at,
       body,

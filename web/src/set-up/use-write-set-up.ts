@@ -9,7 +9,7 @@ export type SetUpResult =
   | { readonly kind: 'refused'; readonly issues: readonly FieldIssue[] }
   | { readonly kind: 'unreachable' };
 
-const asPost = (versions: readonly SetUpVersion[]): SetUpPost => ({ versions }) as unknown as SetUpPost;
+const asPost = (versions: readonly SetUpVersion[]): SetUpPost => ({ versions });
 
 function failure(error: unknown): Exclude<SetUpResult, { kind: 'written' }> {
   const { status, data } = error as { status?: unknown; data?: ApiProblem };

@@ -2,7 +2,7 @@ import { holdsDenserOil, type Entry, type EntryBodies, type SumpKey } from '@win
 import { useSearchParams } from 'react-router';
 import { useUnits } from '../device/use-units.js';
 import { EntryScreen, WithPump, type EntryPageProps } from '../entry/entry-page.js';
-import type { Said } from '../entry/entry-said.js';
+import { exactly, type EntryDraft, type FormAnswer } from '../entry/act.js';
 import { ProductField, productOf } from '../entry/product-field.js';
 import { SumpField } from '../entry/sump-field.js';
 import { useEntryForm } from '../entry/use-entry-form.js';
@@ -44,7 +44,7 @@ function SumpWorkForm<K extends SumpWorkKind>({ kind, props }: { kind: K; props:
   const begun = (sump: SumpKey) =>
     Object.fromEntries(Object.entries(work.begins?.(page, sump) ?? {}).map(([name, ml]) => [name, text(ml)]));
 
-  function read(v: SumpWorkValues): Said<K> {
+  function read(v: SumpWorkValues): FormAnswer<K> {
     const fields = fieldReader(units);
     const volumesMl = Object.fromEntries(
       work.volumes.map(({ name, min }) => [
@@ -56,8 +56,11 @@ function SumpWorkForm<K extends SumpWorkKind>({ kind, props }: { kind: K; props:
     const at = whenOf(v, zone, Date.now());
     if (!at) fields.refuse('at', WHEN_WRONG);
     if (fields.hasIssues() || !at) return { ok: false, issues: fields.issues };
-    const alsoDone = work.asksFilter && page.setUp.model.hasOilFilter && v.oilFilter === 'yes' ? ['oilFilter'] : [];
-    return { ok: true, happenedAt: at, precision: 'exact', alsoDone, body: bodyOf(kind, v, volumesMl) };
+    const answer = exactly(kind, at, bodyOf(kind, v, volumesMl));
+    const filterToo = work.asksFilter && page.setUp.model.hasOilFilter && v.oilFilter === 'yes' && !correctId;
+    if (!filterToo) return answer;
+    const filter: EntryDraft = { kind: 'done', body: { task: 'oilFilter' }, happenedAt: at, precision: 'exact' };
+    return { ok: true, act: { ...answer.act, after: [filter] } };
   }
   const sump = asked ?? work.sump(page);
   const defaults: SumpWorkValues = {

@@ -1,6 +1,6 @@
 import { useUnits } from '../device/use-units.js';
 import { EntryScreen, WithPump, type EntryPageProps } from '../entry/entry-page.js';
-import type { Said } from '../entry/entry-said.js';
+import { exactly, type FormAnswer } from '../entry/act.js';
 import { remarkOf } from '../forms/remark-of.js';
 import { Remark } from '../forms/remark.js';
 import { nothingKnown, readTakeOver, takeOverValuesOf, type TakeOverValues } from './take-over-form.js';
@@ -21,12 +21,12 @@ function TakeOver(props: EntryPageProps) {
   const { zone } = page.row;
   const hasOil = page.setUp.model.sumps.length > 0;
 
-  function read(v: Values): Said<'takeOver'> {
+  function read(v: Values): FormAnswer<'takeOver'> {
     const at = whenOf(v, zone, Date.now());
     const answer = readTakeOver(v, { units, zone, nowMs: at ? Date.parse(at) : Date.now(), hasOil });
     if (!at) return { ok: false, issues: { ...(answer.ok ? {} : answer.issues), at: WHEN_WRONG } };
     if (!answer.ok) return answer;
-    return { ok: true, happenedAt: at, precision: 'exact', body: { ...answer.body, ...remarkOf(v) } };
+    return exactly('takeOver', at, { ...answer.body, ...remarkOf(v) });
   }
   const form = useEntryForm<'takeOver', Values>({
     kind: 'takeOver',
