@@ -14,7 +14,7 @@ const ROOMS = {
   web: [
     ...['api', 'device', 'ui', 'words', 'forms', 'effect', 'entry'],
     ...['take-over', 'set-up', 'run', 'sump-work', 'service', 'journal', 'oil', 'water', 'diagnosis'],
-    ...['round', 'equipment', 'pumps', 'labels', 'backup', 'phone', 'entry-log', 'app'],
+    ...['round', 'equipment', 'pumps', 'labels', 'backup', 'phone', 'entry-log', 'app', 'testing'],
   ],
 };
 /** Packages, and those that each may know besides itself. */

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { Module, type DynamicModule, type INestApplication } from '@nestjs/common';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
-import { MAX_BODY_BYTES, MAX_PHOTO_BYTES, MAX_SET_UP_FILE_BYTES, PHOTO_TYPES } from '@winter-jar/contracts';
+import { MAX_BODY_BYTES, MAX_SET_UP_FILE_BYTES } from '@winter-jar/contracts';
 import express, { type NextFunction, type Request, type Response } from 'express';
 import { AboutModule } from './about/about.module.js';
 import { openApi } from './api/open-api.js';
@@ -77,7 +77,6 @@ export async function createApp(options: AppOptions): Promise<INestApplication> 
 function readBodies(app: NestExpressApplication): void {
   app.use('/api/set-up/file', express.json({ limit: MAX_SET_UP_FILE_BYTES }));
   app.use(express.json({ limit: MAX_BODY_BYTES }));
-  app.use('/api/photos', express.raw({ type: [...PHOTO_TYPES], limit: MAX_PHOTO_BYTES }));
   app.use(bodyProblem);
 }
 

@@ -49,7 +49,7 @@ export class BackupController {
     body: 'Download',
   })
   check(@Req() request: Request): Promise<RestoreCheck> {
-    return this.backup.check(uploadOf(request, 'application/gzip', MAX_BACKUP_BYTES));
+    return this.backup.check(uploadOf(request, ['application/gzip'], MAX_BACKUP_BYTES));
   }
 
   @Post('restore')
@@ -83,6 +83,6 @@ export class BackupController {
     body: 'Download',
   })
   import(@Acting() actor: Actor, @Req() request: Request): Promise<JournalFileResult> {
-    return this.journal.import(actor, uploadOf(request, 'application/x-ndjson', MAX_BACKUP_BYTES));
+    return this.journal.import(actor, uploadOf(request, ['application/x-ndjson'], MAX_BACKUP_BYTES));
   }
 }

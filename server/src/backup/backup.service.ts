@@ -1,8 +1,7 @@
-import { createHash, randomBytes } from 'node:crypto';
-import { createReadStream, createWriteStream, readFileSync, writeFileSync } from 'node:fs';
+import { randomBytes } from 'node:crypto';
+import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Readable } from 'node:stream';
-import { pipeline } from 'node:stream/promises';
 import { ConflictException, Inject, Injectable, NotFoundException } from '@nestjs/common';
 import {
   MAX_BACKUP_BYTES,
@@ -14,10 +13,10 @@ import {
 import * as tar from 'tar';
 import { CLOCK, isoNow, type Clock } from '../clock/clock.js';
 import { CannotReplace, Database, keptFolder } from '../database/open.js';
-import { PHOTOS } from '../files/photo-files.js';
-import { damagedPhoto, linkPhotos, PHOTO_PATH, takeInPhotos } from './backup-photos.js';
+import { idInPath, sha256Of } from '../files/kept-files.js';
+import { damagedFile, linkFiles, takeInFiles } from './backup-files.js';
 import { checkDatabaseFile, contentsOf, issueOf } from './database-check.js';
-import { atMost, dropWorkFolder, newWorkFolder } from '../files/work-folder.js';
+import { dropWorkFolder, newWorkFolder, takeIn } from '../files/work-folder.js';
 
 const FORMAT = 'winter-jar-backup';
 const VERSION = 1;
@@ -39,12 +38,6 @@ interface Checked {
 
 /** "2031-03-09T14:05:00.000Z" → "20310309-140500": a moment as part of a file name. */
 export const stampOf = (instant: string): string => instant.slice(0, 19).replace(/[-:]/g, '').replace('T', '-');
-
-async function sha256Of(file: string): Promise<string> {
-  const hash = createHash('sha256');
-  await pipeline(createReadStream(file), hash);
-  return hash.digest('hex');
-}
 
 /** The whole data folder as one file, made and put back while the server runs. */
 @Injectable()
@@ -82,9 +75,9 @@ export class BackupService {
         const manifest: Manifest = { format: FORMAT, version: VERSION, madeAt, sha256: await sha256Of(copy) };
         writeFileSync(join(folder, MANIFEST), JSON.stringify({ ...manifest, ...checked.contents }, null, 2));
         const archive = join(folder, ARCHIVE);
-        // The database first: a look in it cites only photographs that were kept before.
-        const photos = linkPhotos(this.database.folder, folder) > 0 ? [PHOTOS] : [];
-        await tar.create({ gzip: true, file: archive, cwd: folder, portable: true }, [MANIFEST, DATABASE, ...photos]);
+        // The database first: what is in it cites only files that were kept before.
+        const files = linkFiles(this.database.folder, folder);
+        await tar.create({ gzip: true, file: archive, cwd: folder, portable: true }, [MANIFEST, DATABASE, ...files]);
         return { archive, folder, name: `winter-jar-${stampOf(madeAt)}.tar.gz` };
       } catch (error) {
         dropWorkFolder(folder);
@@ -99,15 +92,15 @@ export class BackupService {
       // Who looks at another backup has left the one before.
       for (const earlier of this.checked.values()) dropWorkFolder(earlier.folder);
       this.checked.clear();
-      const { id, path: folder } = newWorkFolder(this.database.folder);
       const present = contentsOf(this.database.reader);
-      const archive = join(folder, ARCHIVE);
-      const read = await pipeline(upload, atMost(MAX_BACKUP_BYTES), createWriteStream(archive))
-        .then(() => this.open(archive, folder))
-        .catch((): { issue: FieldIssue } => ({ issue: notWhole }));
+      const refused = (issue: FieldIssue) => ({ issue, uploadId: null, madeAt: null, inFile: null, present });
+      const taken = await takeIn(upload, this.database.folder, MAX_BACKUP_BYTES).catch(() => null);
+      if (!taken) return refused(notWhole);
+      const { id, folder, file } = taken;
+      const read = await this.open(file, folder).catch((): { issue: FieldIssue } => ({ issue: notWhole }));
       if ('issue' in read) {
         dropWorkFolder(folder);
-        return { issue: read.issue, uploadId: null, madeAt: null, inFile: null, present };
+        return refused(read.issue);
       }
       this.checked.set(id, { folder, file: join(folder, DATABASE) });
       return { issue: null, uploadId: id, madeAt: read.madeAt, inFile: read.contents, present };
@@ -123,7 +116,7 @@ export class BackupService {
       cwd: folder,
       strict: true,
       filter: (path, entry) =>
-        ([MANIFEST, DATABASE].includes(path) || PHOTO_PATH.test(path)) &&
+        ([MANIFEST, DATABASE].includes(path) || idInPath(path) !== null) &&
         'type' in entry &&
         entry.type === 'File' &&
         entry.size <= MAX_BACKUP_BYTES,
@@ -145,9 +138,11 @@ export class BackupService {
       () => false,
     );
     if (!sameBytes) return { issue: issueOf('file', null, 'damaged', 'an undamaged backup: its check sum differs') };
-    const damaged = damagedPhoto(folder);
+    const damaged = await damagedFile(folder);
     if (damaged !== null)
-      return { issue: issueOf('file', damaged, 'damaged', 'undamaged photographs: the check sum of one differs') };
+      return {
+        issue: issueOf('file', damaged, 'damaged', 'undamaged photographs and files: the check sum of one differs'),
+      };
     const checked = checkDatabaseFile(file);
     return checked.ok ? { madeAt: manifest.madeAt, contents: checked.contents } : { issue: checked.issue };
   }
@@ -158,7 +153,7 @@ export class BackupService {
     if (!found) throw new NotFoundException('the id of a backup that was checked since the server started');
     return this.alone(async () => {
       // Before the database that cites them.
-      takeInPhotos(found.folder, this.database.folder);
+      takeInFiles(found.folder, this.database.folder);
       const result = await this.replaceWith(found.file);
       this.checked.delete(uploadId);
       dropWorkFolder(found.folder);

@@ -1,8 +1,6 @@
-import { createReadStream, createWriteStream } from 'node:fs';
-import { join } from 'node:path';
+import { createReadStream } from 'node:fs';
 import { createInterface } from 'node:readline';
 import type { Readable } from 'node:stream';
-import { pipeline } from 'node:stream/promises';
 import { setImmediate as nextTurn } from 'node:timers/promises';
 import { Inject, Injectable } from '@nestjs/common';
 import { checkEntry, MAX_BACKUP_BYTES, type FieldIssue, type JournalFileResult } from '@winter-jar/contracts';
@@ -16,7 +14,7 @@ import { SetUpService } from '../set-up/set-up.service.js';
 import { SetUpShelf } from '../journal/set-up-shelf.js';
 import { BackupService } from './backup.service.js';
 import { checkDatabaseFile, contentsOf, issueOf } from './database-check.js';
-import { atMost, dropWorkFolder, newWorkFolder } from '../files/work-folder.js';
+import { dropWorkFolder, takeIn } from '../files/work-folder.js';
 
 export const JOURNAL_FORMAT = 'winter-jar-journal';
 export const JOURNAL_VERSION = 1;
@@ -82,10 +80,8 @@ export class JournalFileService {
         upload.resume();
         return { issue: issueOf('folder', this.database.folder, 'notEmpty', right), line: null, ...nothing };
       }
-      const { path: folder } = newWorkFolder(this.database.folder);
+      const { folder, file } = await takeIn(upload, this.database.folder, MAX_BACKUP_BYTES);
       try {
-        const file = join(folder, 'journal.jsonl');
-        await pipeline(upload, atMost(MAX_BACKUP_BYTES), createWriteStream(file));
         const taken = await this.buildAside(by, file, folder);
         const checked = checkDatabaseFile(databaseFile(folder));
         if (!checked.ok) return { issue: checked.issue, line: null, ...nothing };

@@ -63,7 +63,7 @@ export class EntryLogController {
   })
   async begin(@Acting() actor: Actor, @Param('log') log: string, @Req() request: Request): Promise<LogImportAnswer> {
     const name = known(log);
-    return (await this.service.begin(actor, name, uploadOf(request, CSV, MAX_LOG_BYTES))).answer();
+    return (await this.service.begin(actor, name, uploadOf(request, [CSV], MAX_LOG_BYTES))).answer();
   }
 
   @Get('imports/:id')

@@ -1,11 +1,8 @@
-import { createWriteStream } from 'node:fs';
-import { join } from 'node:path';
 import type { Readable } from 'node:stream';
-import { pipeline } from 'node:stream/promises';
 import { Inject, Injectable, NotFoundException, type OnModuleDestroy } from '@nestjs/common';
 import { MAX_LOG_BYTES, type LogName } from '@winter-jar/contracts';
 import type { Entry, EntryKind } from '@winter-jar/core';
-import { atMost, dropWorkFolder, newWorkFolder } from '../files/work-folder.js';
+import { dropWorkFolder, takeIn } from '../files/work-folder.js';
 import { CLOCK, type Clock } from '../clock/clock.js';
 import { Database } from '../database/open.js';
 import { Reading } from '../database/reading.js';
@@ -39,19 +36,12 @@ export class EntryLogService implements OnModuleDestroy {
 
   /** Takes a file in and begins to read it. @throws PayloadTooLargeException */
   async begin(by: Actor, name: LogName, upload: Readable): Promise<LogImport> {
-    const { id, path: folder } = newWorkFolder(this.database.folder);
-    try {
-      const file = join(folder, 'log.csv');
-      await pipeline(upload, atMost(MAX_LOG_BYTES), createWriteStream(file));
-      const { clock, reading, shelf, door } = this;
-      const job = new LogImport(id, name, logOf(name), file, folder, { clock, reading, shelf, door, by });
-      this.forgetTheOldest();
-      this.imports.set(id, { job, folder });
-      return job;
-    } catch (error) {
-      dropWorkFolder(folder);
-      throw error;
-    }
+    const { id, folder, file } = await takeIn(upload, this.database.folder, MAX_LOG_BYTES);
+    const { clock, reading, shelf, door } = this;
+    const job = new LogImport(id, name, logOf(name), file, folder, { clock, reading, shelf, door, by });
+    this.forgetTheOldest();
+    this.imports.set(id, { job, folder });
+    return job;
   }
 
   /** @throws NotFoundException */

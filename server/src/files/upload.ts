@@ -3,11 +3,11 @@ import { PayloadTooLargeException, UnsupportedMediaTypeException } from '@nestjs
 import type { Request } from 'express';
 
 /**
- * The body as a stream, of the one type that is read here.
+ * The body as a stream, of a type that is read here.
  * @throws UnsupportedMediaTypeException, PayloadTooLargeException where its length is announced
  */
-export function uploadOf(request: Request, type: string, maxBytes: number): Readable {
-  if (!request.is(type)) throw new UnsupportedMediaTypeException(`a body of type ${type}`);
+export function uploadOf(request: Request, types: readonly string[], maxBytes: number): Readable {
+  if (!request.is([...types])) throw new UnsupportedMediaTypeException(`a body of type ${types.join(', ')}`);
   if (Number(request.headers['content-length'] ?? 0) > maxBytes)
     throw new PayloadTooLargeException(`at most ${maxBytes.toLocaleString('en-GB')} bytes`);
   return request;

@@ -1,5 +1,7 @@
-import { mkdirSync, rmSync } from 'node:fs';
+import { createWriteStream, mkdirSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
+import type { Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
 import { PayloadTooLargeException } from '@nestjs/common';
 import { v7 as newId } from 'uuid';
 
@@ -20,8 +22,30 @@ export function clearWorkFolders(dataFolder: string): void {
 
 export const dropWorkFolder = (path: string): void => rmSync(path, { recursive: true, force: true });
 
-/** Lets a stream through up to so many bytes; more is an error, also where no length was announced. */
-export const atMost = (bytes: number) =>
+/** A file that came in, on the disk and whole, in a work folder of its own. */
+export interface TakenIn {
+  readonly id: string;
+  readonly folder: string;
+  readonly file: string;
+}
+
+/**
+ * Takes an upload in as a stream, up to so many bytes; more is an error, also where no length was announced.
+ * @throws PayloadTooLargeException, or what the disk throws; then nothing is left
+ */
+export async function takeIn(upload: Readable, dataFolder: string, maxBytes: number): Promise<TakenIn> {
+  const { id, path: folder } = newWorkFolder(dataFolder);
+  const file = join(folder, 'upload');
+  try {
+    await pipeline(upload, atMost(maxBytes), createWriteStream(file));
+    return { id, folder, file };
+  } catch (error) {
+    dropWorkFolder(folder);
+    throw error;
+  }
+}
+
+const atMost = (bytes: number) =>
   async function* (parts: AsyncIterable<Buffer>): AsyncGenerator<Buffer> {
     let passed = 0;
     for await (const part of parts) {

@@ -11,7 +11,7 @@ import { v7 as newId } from 'uuid';
 import type { Clock } from '../clock/clock.js';
 import { EPOCH, type Database } from '../database/open.js';
 import { writingStatements, type WritingStatements } from '../database/statements.js';
-import { hasPhoto } from '../files/photo-files.js';
+import { hasFile } from '../files/kept-files.js';
 import type { RecordName, SetUpShelf } from './set-up-shelf.js';
 import type { Actor } from './actor.js';
 import { BulkWriting } from './bulk-writing.js';
@@ -123,7 +123,7 @@ export class JournalDoor {
   private checked(sent: unknown): Checked<JournalEntry> {
     const checked = checkEntry(sent, this.clock.nowMs());
     const photoId = checked.ok ? citedPhoto(checked.value) : null;
-    if (photoId === null || hasPhoto(this.database.folder, photoId)) return checked;
+    if (photoId === null || hasFile(this.database.folder, 'photo', photoId)) return checked;
     const right = 'a photograph that was kept here before the look';
     return { ok: false, issues: [{ field: 'body.photoId', value: photoId, code: 'unknownId', right }] };
   }

@@ -1,9 +1,10 @@
 import { createHash } from 'node:crypto';
-import { existsSync } from 'node:fs';
-import { readFile } from 'node:fs/promises';
+import { existsSync, statSync } from 'node:fs';
+import type { Readable } from 'node:stream';
 import type { FieldIssue, PhotoKept } from '@winter-jar/contracts';
 import sharp from 'sharp';
-import { hasPhoto, photoFile, thumbFile } from '../files/photo-files.js';
+import { FILE_KINDS, hasFile, keptFile } from '../files/kept-files.js';
+import { dropWorkFolder, takeIn } from '../files/work-folder.js';
 import { writeDurably } from '../files/write-durably.js';
 
 /** Larger pictures are made smaller: a jar's layers read well at this size. */
@@ -21,9 +22,8 @@ const issue = (value: unknown, code: string, right: string): Kept => ({
   issue: { field: 'photo', value, code, right },
 });
 
-/** Full disk or quota: not the person's fault, and nothing was kept. */
-export const isDiskFull = (error: unknown): boolean =>
-  error instanceof Error && 'code' in error && (error.code === 'ENOSPC' || error.code === 'EDQUOT');
+/** The small picture beside a photograph; made anew when it is missing. */
+const thumbOf = (photo: string): string => photo.replace(/jpg$/, 'thumb.jpg');
 
 /**
  * Photographs of one data folder. Each is opened and written anew, turned upright and without anything that its camera wrote
@@ -35,10 +35,19 @@ export class PhotoShelf {
     private readonly write: typeof writeDurably = writeDurably,
   ) {}
 
-  /** @throws what the disk throws; then nothing is kept */
-  async keep(bytes: Buffer): Promise<Kept> {
-    if (bytes.length === 0) return issue(0, 'empty', 'a picture: this file is empty');
-    const opened = sharp(bytes, { limitInputPixels: MOST_PIXELS, failOn: 'error' });
+  /** @throws PayloadTooLargeException, or what the disk throws; then nothing is kept */
+  async keep(upload: Readable): Promise<Kept> {
+    const { folder, file } = await takeIn(upload, this.dataFolder, FILE_KINDS.photo.maxBytes);
+    try {
+      return await this.keepPicture(file);
+    } finally {
+      dropWorkFolder(folder);
+    }
+  }
+
+  private async keepPicture(file: string): Promise<Kept> {
+    if (statSync(file).size === 0) return issue(0, 'empty', 'a picture: this file is empty');
+    const opened = sharp(file, { limitInputPixels: MOST_PIXELS, failOn: 'error' });
     const read = await opened.metadata().catch(() => null);
     if (!read || !READ.includes(read.format))
       return issue(read?.format ?? null, 'notAPicture', 'a photograph as JPEG, PNG or WebP');
@@ -53,18 +62,19 @@ export class PhotoShelf {
       .catch(() => null);
     if (!made) return issue(null, 'damaged', 'a whole picture: this one breaks off or is damaged');
     const photoId = createHash('sha256').update(made.data).digest('hex');
-    if (!hasPhoto(this.dataFolder, photoId)) await this.write(photoFile(this.dataFolder, photoId), made.data);
+    if (!hasFile(this.dataFolder, 'photo', photoId))
+      await this.write(keptFile(this.dataFolder, 'photo', photoId), made.data);
     return { ok: true, photo: { photoId, width: made.info.width, height: made.info.height } };
   }
 
   /** Path of a photograph, or of its small picture; null when there is none. */
   async pathOf(photoId: string, size: 'whole' | 'thumb'): Promise<string | null> {
-    if (!hasPhoto(this.dataFolder, photoId)) return null;
-    const whole = photoFile(this.dataFolder, photoId);
+    if (!hasFile(this.dataFolder, 'photo', photoId)) return null;
+    const whole = keptFile(this.dataFolder, 'photo', photoId);
     if (size === 'whole') return whole;
-    const thumb = thumbFile(this.dataFolder, photoId);
+    const thumb = thumbOf(whole);
     if (!existsSync(thumb)) {
-      const small = await sharp(await readFile(whole))
+      const small = await sharp(whole)
         .resize({ width: THUMB_PX, height: THUMB_PX, fit: 'inside' })
         .jpeg({ quality: 76 })
         .toBuffer();

@@ -1,24 +1,14 @@
-import {
-  BadRequestException,
-  Body,
-  Controller,
-  Get,
-  HttpException,
-  Inject,
-  NotFoundException,
-  Param,
-  Post,
-  Res,
-} from '@nestjs/common';
+import { BadRequestException, Controller, Get, Inject, NotFoundException, Param, Post, Req, Res } from '@nestjs/common';
 import { ApiConsumes } from '@nestjs/swagger';
 import type { PhotoKept } from '@winter-jar/contracts';
-import type { Response } from 'express';
+import type { Request, Response } from 'express';
 import { Documented } from '../api/documented.js';
 import { Acting, Needs } from '../house/needs.js';
 import type { Actor } from '../journal/actor.js';
 import { JournalDoor } from '../journal/journal-door.js';
-import { PHOTO_ID } from '../files/photo-files.js';
-import { isDiskFull, PhotoShelf } from './photo-shelf.js';
+import { FILE_KINDS } from '../files/kept-files.js';
+import { uploadOf } from '../files/upload.js';
+import { PhotoShelf } from './photo-shelf.js';
 
 @Needs('read')
 @Controller('api/photos')
@@ -37,12 +27,9 @@ export class PhotosController {
     answer: 'PhotoKept',
     body: 'PhotoBytes',
   })
-  async keep(@Acting() actor: Actor, @Body() body: unknown): Promise<PhotoKept> {
-    const kept = await this.shelf.keep(Buffer.isBuffer(body) ? body : Buffer.alloc(0)).catch((error: unknown) => {
-      if (isDiskFull(error))
-        throw new HttpException('room on the server’s disk: it is full, and the photograph was not kept', 507);
-      throw error;
-    });
+  async keep(@Acting() actor: Actor, @Req() request: Request): Promise<PhotoKept> {
+    const { types, maxBytes } = FILE_KINDS.photo;
+    const kept = await this.shelf.keep(uploadOf(request, types, maxBytes));
     if (!kept.ok) throw new BadRequestException({ message: kept.issue.right, issues: [kept.issue] });
     this.door.noteFile(actor);
     return kept.photo;
@@ -61,7 +48,7 @@ export class PhotosController {
   }
 
   private async send(photoId: string, size: 'whole' | 'thumb', response: Response): Promise<void> {
-    const path = PHOTO_ID.test(photoId) ? await this.shelf.pathOf(photoId, size) : null;
+    const path = await this.shelf.pathOf(photoId, size);
     if (path === null) throw new NotFoundException('the id of a photograph that is kept here');
     // Named by its content: it never changes.
     response.set('Cache-Control', 'private, max-age=31536000, immutable').sendFile(path, { dotfiles: 'allow' });

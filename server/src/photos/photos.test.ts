@@ -6,7 +6,7 @@ import sharp from 'sharp';
 import request from 'supertest';
 import { v7 as newId } from 'uuid';
 import { serveHouse, type ServedHouse } from '../testing/served-house.js';
-import { photoFile } from '../files/photo-files.js';
+import { keptFile } from '../files/kept-files.js';
 import { PhotoShelf } from './photo-shelf.js';
 import { writeDurably } from '../files/write-durably.js';
 
@@ -38,7 +38,7 @@ test('a photograph is kept by its content, upright, and without what its camera 
   const again = await keep(withPlace);
   expect(again).toEqual(photo);
   expect(kept()).toHaveLength(1);
-  const bytes = readFileSync(photoFile(served.house.folder, photo.photoId));
+  const bytes = readFileSync(keptFile(served.house.folder, 'photo', photo.photoId));
   const { exif, orientation, width, height } = await sharp(bytes).metadata();
   expect([exif, orientation]).toEqual([undefined, undefined]);
   expect([width, height]).toEqual([photo.width, photo.height]);
@@ -94,7 +94,7 @@ test('a full disk is said, and leaves nothing half-written', async () => {
   const noSpace = Object.assign(new Error('no space left on device'), { code: 'ENOSPC' });
   Object.assign(served.app.get(PhotoShelf), { write: () => Promise.reject(noSpace) });
   const { body } = await post(await whole()).expect(507);
-  expect(body).toMatchObject({ code: 'diskFull', right: expect.stringContaining('was not kept') as string });
+  expect(body).toMatchObject({ code: 'diskFull', right: expect.stringContaining('nothing was kept') as string });
   expect(kept()).toEqual([]);
 });
 

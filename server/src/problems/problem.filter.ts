@@ -14,6 +14,10 @@ const CODES: Readonly<Record<number, ApiProblem['code']>> = {
   507: 'diskFull',
 };
 
+/** Full disk or quota: not the person's fault. */
+const isDiskFull = (error: unknown): boolean =>
+  error instanceof Error && 'code' in error && (error.code === 'ENOSPC' || error.code === 'EDQUOT');
+
 /** Every error leaves the server in one form: a code, what would be right, and the fields it is about. */
 @Catch()
 export class ProblemFilter implements ExceptionFilter {
@@ -34,6 +38,10 @@ export class ProblemFilter implements ExceptionFilter {
       const given = error.getResponse();
       const issues = typeof given === 'object' && 'issues' in given ? (given as ApiProblem).issues : [];
       return { status, problem: { code: CODES[status] ?? 'badRequest', right: error.message, issues } };
+    }
+    if (isDiskFull(error)) {
+      const right = 'room on the server’s disk: it is full, and nothing was kept';
+      return { status: 507, problem: { code: 'diskFull', right, issues: [] } };
     }
     return {
       status: 500,
