@@ -1,5 +1,6 @@
 import 'reflect-metadata';
 import {
+  effectiveEntry,
   LAB_COUNTS,
   LAB_FIGURES,
   type Correction,
@@ -209,9 +210,11 @@ export function checkEntry(raw: unknown, nowMs: number): Checked<JournalEntry> {
     };
   }
 
-  const body = checkBody(kind, plain.body);
+  const sent = plain as unknown as Entry;
+  // It is kept as it was sent, and checked as it will be read.
+  const entry = effectiveEntry(sent, []) ?? sent;
+  const body = checkBody(kind, entry.body);
   if (!body.ok) return body;
-  const entry = plain as unknown as Entry;
   const ofCase = caseIssue(plain);
   if (ofCase) return { ok: false, issues: [ofCase] };
   if (Date.parse(entry.happenedAt) > latest) {
@@ -227,5 +230,5 @@ export function checkEntry(raw: unknown, nowMs: number): Checked<JournalEntry> {
       issues: [bad('body.minutes', entry.body.minutes, 'endsInTheFuture', 'a run that has ended: log it when it ends')],
     };
   }
-  return { ok: true, value: entry };
+  return { ok: true, value: sent };
 }

@@ -1,5 +1,6 @@
 import 'reflect-metadata';
 import {
+  BODY_VERSION,
   ENTRY_KINDS,
   SUBJECT_TYPES,
   type EntryBodies,
@@ -24,6 +25,7 @@ import {
 } from 'class-validator';
 import { IsInstant, IsZone } from './instant.js';
 
+const BODY_VERSIONS = Array.from({ length: BODY_VERSION }, (_, i) => i + 1);
 const PRECISIONS: readonly Precision[] = ['exact', 'day', 'unknown'];
 const KINDS = [...ENTRY_KINDS, 'correction'] as const;
 export class SubjectDto implements Subject {
@@ -80,7 +82,7 @@ export class EntryDto {
   @Matches(/^[a-zA-Z]{1,40}$/, { each: true, message: 'question codes' })
   acknowledged!: string[];
 
-  @IsIn([1], { message: '1, the only body version so far' })
+  @IsIn(BODY_VERSIONS, { message: `a body version from 1 to ${BODY_VERSION}: a later one needs a newer Winter Jar` })
   bodyVersion!: number;
 
   @IsObject({ message: 'an object with the fields of its kind' })

@@ -97,6 +97,7 @@ export {
 export {
   type BallastUse,
   type BleedBody,
+  BODY_VERSION,
   type CaseCheckedBody,
   type CaseClosedBody,
   caseIdOf,
@@ -155,6 +156,7 @@ export {
   type TakeOverBody,
   type TestBody,
   type TopUpBody,
+  upgradedBody,
   WEAR_SIGNS,
   type WearSign,
   winningCorrection,

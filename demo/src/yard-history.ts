@@ -1,4 +1,12 @@
-import { compareOrder, seededRandom, setUpBook, simulatePump, type Entry, type SetUpVersion } from '@winter-jar/core';
+import {
+  BODY_VERSION,
+  compareOrder,
+  seededRandom,
+  setUpBook,
+  simulatePump,
+  type Entry,
+  type SetUpVersion,
+} from '@winter-jar/core';
 import { LAST_DAYS } from './last-days.js';
 import { PROFILES } from './profiles.js';
 import { PEOPLE, YARD_RECORDS } from './records.js';
@@ -49,7 +57,7 @@ export function yardHistory(now: string): Yard {
       who: WRITERS[id.charCodeAt(id.length - 1) % WRITERS.length] ?? null,
       device: 'yard tablet (simulated)',
       acknowledged: [],
-      bodyVersion: 1,
+      bodyVersion: BODY_VERSION,
     } as Entry;
   });
   return { versions, entries: [...simulated, ...last].sort(compareOrder) };

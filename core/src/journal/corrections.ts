@@ -1,3 +1,4 @@
+import { BODY_UPGRADES, upgradedBody, type BodyUpgrade } from './body-version.js';
 import type { Correction, Entry, JournalEntry } from './entry.js';
 import { compareOrder } from './order.js';
 
@@ -26,15 +27,21 @@ export function correctionsConflict(corrections: readonly Correction[]): boolean
   return corrections.some((c) => c.id !== winner.id && !known.has(c.id));
 }
 
-/** The entry as it counts, or null when it is void. Corrections may come in any order. */
-export function effectiveEntry(original: Entry, corrections: readonly Correction[]): Entry | null {
+/** The entry as it counts, its body in the present version, or null when it is void. Corrections may come in any order. */
+export function effectiveEntry(
+  original: Entry,
+  corrections: readonly Correction[],
+  steps: readonly BodyUpgrade[] = BODY_UPGRADES,
+): Entry | null {
   const winner = winningCorrection(corrections);
-  if (!winner) return original;
-  if (winner.body.action === 'void') return null;
+  if (winner?.body.action === 'void') return null;
+  const said = winner?.body.body ? { body: winner.body.body, bodyVersion: winner.bodyVersion } : original;
+  if (!winner && said.bodyVersion > steps.length) return original;
   return {
     ...original,
-    happenedAt: winner.body.happenedAt ?? original.happenedAt,
-    body: winner.body.body ?? original.body,
+    happenedAt: winner?.body.happenedAt ?? original.happenedAt,
+    body: upgradedBody(original.kind, said, steps),
+    bodyVersion: steps.length + 1,
   } as Entry;
 }
 

@@ -256,6 +256,7 @@ export interface Envelope {
   readonly device?: string | null;
   /** Codes of the soft questions the person has answered with yes. */
   readonly acknowledged: readonly string[];
+  /** At which its body was written, see body-version.ts. */
   readonly bodyVersion: number;
 }
 

@@ -1,3 +1,4 @@
+export { BODY_VERSION, upgradedBody } from './body-version.js';
 export type { CaseCheckedBody, CaseClosedBody, CaseOpenedBody, FoundSaid, TestBody } from './case-bodies.js';
 export { correctionsConflict, effectiveEntries, effectiveEntry, winningCorrection } from './corrections.js';
 export {

@@ -2,6 +2,7 @@ import { initialState, oilChangeDue, step, type PumpState } from '../fold/index.
 import { standingAt } from '../standing/index.js';
 import { TASKS, type TaskId } from '../limits/index.js';
 import {
+  BODY_VERSION,
   localDay,
   type BallastUse,
   type Entry,
@@ -111,7 +112,7 @@ export function simulatePump(input: {
       who: null,
       device: 'yard tablet (simulated)',
       acknowledged: [],
-      bodyVersion: 1,
+      bodyVersion: BODY_VERSION,
     } as unknown as Entry;
     entries.push(entry);
     state = step(state, entry, setUp);

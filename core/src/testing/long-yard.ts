@@ -1,4 +1,4 @@
-import type { Entry, EntryBodies, EntryKind } from '../journal/index.js';
+import { BODY_VERSION, type Entry, type EntryBodies, type EntryKind } from '../journal/index.js';
 import { seededRandom, type Random } from '../simulate/random.js';
 import type { SetUpVersion } from '../set-up/index.js';
 import { at, START, versionsOf } from './small-yard.js';
@@ -82,7 +82,7 @@ export function longYardEntries(index: number, runs: number): Entry[] {
       precision: 'exact',
       recordedAt: at(hours),
       acknowledged: [],
-      bodyVersion: 1,
+      bodyVersion: BODY_VERSION,
     } as unknown as Entry);
     return id;
   };

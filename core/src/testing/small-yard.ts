@@ -7,7 +7,7 @@ import {
   type SetUpVersion,
 } from '../set-up/index.js';
 import type { PresetId, SparseLimits } from '../limits/index.js';
-import type { Entry, EntryBodies, EntryKind } from '../journal/index.js';
+import { BODY_VERSION, type Entry, type EntryBodies, type EntryKind } from '../journal/index.js';
 
 /** One site with a vane pump, a dry pump and a booster: what the tests of the fold need. */
 export const START = '2031-01-01T00:00:00.000Z';
@@ -147,7 +147,7 @@ export function entryAt<K extends EntryKind>(
     precision: 'exact',
     recordedAt: at(hours),
     acknowledged: [],
-    bodyVersion: 1,
+    bodyVersion: BODY_VERSION,
   } as unknown as Entry;
 }
 

@@ -1,6 +1,6 @@
 import { hash } from 'node:crypto';
 import { checkEntry, type FieldIssue } from '@winter-jar/contracts';
-import type { Entry, EntryKind, HouseSetUp, Subject } from '@winter-jar/core';
+import { BODY_VERSION, type Entry, type EntryKind, type HouseSetUp, type Subject } from '@winter-jar/core';
 import { v7 } from 'uuid';
 import { cellReader, writeTable, type CellReader, type Columns, type Row } from './csv-table.js';
 
@@ -75,7 +75,7 @@ export function readRow<K extends EntryKind>(log: EntryLog<K>, row: Row, { house
       who: text('who') || null,
       device: `${log.kind} log file`,
       acknowledged: [],
-      bodyVersion: 1,
+      bodyVersion: BODY_VERSION,
       body: { ...body, ...(remark ? { remark } : {}) },
     },
     nowMs,

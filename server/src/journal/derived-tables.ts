@@ -72,7 +72,7 @@ export class DerivedTables {
       endedAt: this.endOf(entry),
       correctionId,
       contradicted: correctionsConflict(corrections) ? 1 : 0,
-      content: correctionId === null ? null : JSON.stringify(entry),
+      content: entry === original ? null : JSON.stringify(entry),
     });
     for (const subject of entry.subjects) {
       // Written out: spreading costs as much here as the insert.

@@ -260,7 +260,8 @@ export class JournalDoor {
     return row ? { entry: parse<Entry>(row.content), seq: row.seq } : null;
   }
 
-  private entryIssues(entry: Entry): FieldIssue[] {
+  private entryIssues(sent: Entry): FieldIssue[] {
+    const entry = effectiveEntry(sent, []) ?? sent;
     return [...setUpIssues(entry, this.shelf.book), ...sampleIssues(entry, this.sql), ...caseIssues(entry, this.sql)];
   }
 

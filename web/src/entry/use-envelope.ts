@@ -1,4 +1,4 @@
-import type { Envelope } from '@winter-jar/core';
+import { BODY_VERSION, type Envelope } from '@winter-jar/core';
 import { useAppSelector } from '../device/store.js';
 
 type Shared = Pick<Envelope, 'who' | 'device' | 'acknowledged' | 'bodyVersion'>;
@@ -6,5 +6,5 @@ type Shared = Pick<Envelope, 'who' | 'device' | 'acknowledged' | 'bodyVersion'>;
 /** What every entry of this device carries: who writes, and that nothing was asked yet. */
 export function useEnvelope(): Shared {
   const who = useAppSelector((s) => s.prefs.who);
-  return { who, device: 'browser', acknowledged: [], bodyVersion: 1 };
+  return { who, device: 'browser', acknowledged: [], bodyVersion: BODY_VERSION };
 }

@@ -1,5 +1,13 @@
 import type { PumpPage } from '@winter-jar/contracts';
-import { runWater, type BallastUse, type Entry, type RunBody, type RunWater, type Standing } from '@winter-jar/core';
+import {
+  BODY_VERSION,
+  runWater,
+  type BallastUse,
+  type Entry,
+  type RunBody,
+  type RunWater,
+  type Standing,
+} from '@winter-jar/core';
 import { previewOfLast } from '../entry/use-preview.js';
 
 /** The next run, were it run like this. */
@@ -61,7 +69,7 @@ export function whatIf(page: PumpPage, input: WhatIf, now: string): WhatIfAnswer
     zone: site.zone,
     precision: 'exact',
     acknowledged: [],
-    bodyVersion: 1,
+    bodyVersion: BODY_VERSION,
     body,
   };
   const preview = previewOfLast(page, entry, now);
