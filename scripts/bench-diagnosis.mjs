@@ -19,7 +19,7 @@ function hunt({ core, pump, most, next }) {
   const done = new Set();
   let [minutes, ranking] = [0, core.rank({ process: pump.process, findings })];
   const first = ranking;
-  while (done.size < most && ranking.causes[0].share < SURE) {
+  while (done.size < most && ranking.causes[0].probability < SURE) {
     const id = next({ process: pump.process, findings }, done);
     if (!id) break;
     const check = core.CHECKS[id];
@@ -81,10 +81,12 @@ export function benchDiagnosis({ core, seeds = PUMPS, from = 1 }) {
   );
   const rankings = pumps.flatMap((pump, i) => [best[i].first, best[i].ranking].map((ranking) => ({ pump, ranking })));
   const predictions = rankings.flatMap(({ pump, ranking }) =>
-    ranking.causes.filter((c) => c.share >= 0.01).map((c) => ({ share: c.share, was: c.id === pump.fault })),
+    ranking.causes
+      .filter((c) => c.probability >= 0.01)
+      .map((c) => ({ share: c.probability, was: c.id === pump.fault })),
   );
   const tops = rankings.map(({ pump, ranking }) => ({
-    share: ranking.causes[0].share,
+    share: ranking.causes[0].probability,
     was: ranking.causes[0].id === pump.fault,
   }));
   const asked = { process: pumps[0].process, findings: best[0].ranking ? pumps[0].log : [] };

@@ -58,14 +58,14 @@ export async function benchImport({ core, server, versionsOf, at, clock, runOf }
   const folders = [0, 1].map(() => mkdtempSync(join(tmpdir(), 'winter-jar-import-')));
   const [folder, bareFolder] = folders;
   const database = await server.openDatabase(folder);
-  const shelf = new server.SetUpShelf();
+  const store = new server.SetUpStore();
   const reading = new server.Reading(database);
-  const door = new server.JournalDoor(database, shelf, clock);
+  const writer = new server.JournalWriter(database, store, clock);
   const base = versionsOf();
   const pump = base.find((v) => v.kind === 'pump' && v.subjectId === 'p1');
   const chamber = base.find((v) => v.kind === 'equipment' && v.subjectId === 'chamber');
   const random = core.seededRandom(13);
-  door.writeSetUp(server.SERVER, [
+  writer.writeSetUp(server.SERVER, [
     ...base,
     ...Array.from({ length: PUMPS }, (_, i) => ({
       ...chamber,
@@ -83,7 +83,7 @@ export async function benchImport({ core, server, versionsOf, at, clock, runOf }
     const minutes = i % WRONG_EVERY === WRONG_EVERY - 1 ? 'long' : 1200;
     return `Import ${i % PUMPS},${at(10 + Math.floor(i / PUMPS) * 48)},${minutes},Meat or fish,closed,-41,4.7,yes`;
   });
-  const logs = new server.EntryLogService(clock, database, reading, shelf, door);
+  const logs = new server.EntryLogService(clock, database, reading, store, writer);
 
   const waits = [];
   let appended = 0;
@@ -94,7 +94,7 @@ export async function benchImport({ core, server, versionsOf, at, clock, runOf }
       const start = process.hrtime.bigint();
       setTimeout(() => {
         if (!beside.going) return;
-        const answers = door.write(server.SERVER, [runOf('p1', 10 + 30 * appended++)]);
+        const answers = writer.write(server.SERVER, [runOf('p1', 10 + 30 * appended++)]);
         if (answers[0].status !== 'written') throw new Error(JSON.stringify(answers[0]));
         waits.push(msSince(start));
         due(APPEND_EVERY_MS);

@@ -15,7 +15,7 @@ build();
 const core = await import(join(root, 'core/dist/index.js'));
 const { at, bookOf, versionsOf } = await import(join(root, 'core/dist/testing/small-yard.js'));
 const server = await import(join(root, 'server/dist/index.js'));
-const { openDatabase, JournalDoor, Reading, RoundService, SetUpShelf } = server;
+const { openDatabase, JournalWriter, Reading, RoundService, SetUpStore } = server;
 
 const PUMPS = 300;
 const RUNS = 200;
@@ -113,10 +113,10 @@ function changeOf(pumpId, hours) {
 
 const folder = mkdtempSync(join(tmpdir(), 'winter-jar-bench-'));
 const database = await openDatabase(folder);
-const shelf = new SetUpShelf();
+const store = new SetUpStore();
 const reading = new Reading(database);
-const door = new JournalDoor(database, shelf, clock);
-door.writeSetUp(server.SERVER, pumpVersions());
+const writer = new JournalWriter(database, store, clock);
+writer.writeSetUp(server.SERVER, pumpVersions());
 console.log(`Filling ${PUMPS} pumps with ${RUNS} runs each …`);
 for (let p = 0; p < PUMPS; p++) {
   const life = [];
@@ -124,11 +124,11 @@ for (let p = 0; p < PUMPS; p++) {
     if (r % 11 === 0) life.push(changeOf(`bench-${p}`, 10 + r * 48 + (p % 24)));
     life.push(runOf(`bench-${p}`, 12 + r * 48 + (p % 24)));
   }
-  written(door.writeTogether(server.SERVER, life));
+  written(writer.writeTogether(server.SERVER, life));
 }
 
 // 1. The Round against bare SQL with JSON serialisation of the same rows.
-const round = new RoundService(clock, reading, shelf);
+const round = new RoundService(clock, reading, store);
 const states = database.reader.prepare(
   `SELECT "subjectId" AS "pumpId", "foldVersion", "state" FROM subject_state WHERE "subjectType" = 'pump'`,
 );
@@ -213,7 +213,7 @@ function appends(count, pumpOf, fromHours) {
     const first = runOf(pumpOf(i), fromHours + i * 24);
     bareTimes.push(...timed(1, () => bareWrite(first)));
     const second = runOf(pumpOf(i), fromHours + i * 24);
-    doorTimes.push(...timed(1, () => written(door.write(server.SERVER, [second]))));
+    doorTimes.push(...timed(1, () => written(writer.write(server.SERVER, [second]))));
   }
   return { bareMs: median(bareTimes), doorMs: median(doorTimes) };
 }
@@ -230,7 +230,7 @@ report(
 console.log(`Filling one pump with ${LONG_PUMP} entries …`);
 for (let i = 0; i < LONG_PUMP; i += 500)
   written(
-    door.writeTogether(
+    writer.writeTogether(
       server.SERVER,
       Array.from({ length: 500 }, (_, n) =>
         n % 25 === 0
@@ -249,12 +249,12 @@ report(
 );
 // The age of the journal alone: a pump with 20,000 entries and one with 20, turn by turn in the same database.
 const ages = { old: [], young: [] };
-for (let i = 0; i < 20; i++) door.write(server.SERVER, [runOf('b1', 10 + i * 24)]);
+for (let i = 0; i < 20; i++) writer.write(server.SERVER, [runOf('b1', 10 + i * 24)]);
 for (let i = 0; i < 200; i++) {
   const oldRun = runOf('p1', LONG_PUMP_STEP_H * LONG_PUMP + 10_000 + i * 24);
   const youngRun = runOf('b1', 1000 + i * 24);
-  ages.old.push(...timed(1, () => written(door.write(server.SERVER, [oldRun]))));
-  ages.young.push(...timed(1, () => written(door.write(server.SERVER, [youngRun]))));
+  ages.old.push(...timed(1, () => written(writer.write(server.SERVER, [oldRun]))));
+  ages.young.push(...timed(1, () => written(writer.write(server.SERVER, [youngRun]))));
 }
 report(
   'Append does not grow with the age of the journal, old pump against young',

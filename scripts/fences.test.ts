@@ -32,7 +32,7 @@ test.each(['units', 'journal', 'oil', 'set-up', 'diagnosis'])(
   },
 );
 
-test('no arrow up, not even of a type, and no way past the door', async () => {
+test('no arrow up, not even of a type, and no way into a room but by its index', async () => {
   const fold = {
     'core/src/fold/index.ts': "export type { A } from './a.js';",
     'core/src/fold/a.ts': 'export type A = 1;',

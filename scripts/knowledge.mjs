@@ -16,7 +16,7 @@ const states = (finding) =>
   Object.entries(finding.states)
     .map(([id, name]) => `\`${id}\` ${name}`)
     .join(' · ');
-const usual = ({ usual: often }) =>
+const baseRates = ({ baseRate: often }) =>
   Object.entries(often)
     .map(([state, p]) => `\`${state}\` ${percent(p)}`)
     .join(' · ');
@@ -37,8 +37,8 @@ ${c.looksLike}
 ${table(
   ['Found', 'State', 'Weighs', 'Because'],
   [
-    ...c.brings.map((b) => [`\`${b.finding}\``, `\`${b.state}\``, `seen in ${percent(b.strength)}`, b.because]),
-    ...c.after.map((a) => [`\`${a.finding}\``, `\`${a.state}\``, `odds × ${a.times}`, a.because]),
+    ...c.brings.map((b) => [`\`${b.finding}\``, `\`${b.state}\``, `seen in ${percent(b.sensitivity)}`, b.because]),
+    ...c.after.map((a) => [`\`${a.finding}\``, `\`${a.state}\``, `odds × ${a.oddsRatio}`, a.because]),
   ],
 )}
 
@@ -55,7 +55,7 @@ What causes bring about. _Usual_: how often a state is seen with none of the cau
 
 ${table(
   ['Id', 'Name', 'States, the usual one first', 'Usual', 'By', 'Says half after'],
-  byKind('sign').map((f) => [`\`${f.id}\``, f.name, states(f), usual(f), f.observedBy, `${f.halfLifeDays} d`]),
+  byKind('sign').map((f) => [`\`${f.id}\``, f.name, states(f), baseRates(f), f.observedBy, `${f.halfLifeDays} d`]),
 )}
 
 ## Conditions
@@ -64,7 +64,7 @@ What was there before, and makes causes more or less likely.
 
 ${table(
   ['Id', 'Name', 'States, the usual one first', 'Met at', 'By', 'Says half after'],
-  byKind('condition').map((f) => [`\`${f.id}\``, f.name, states(f), usual(f), f.observedBy, `${f.halfLifeDays} d`]),
+  byKind('condition').map((f) => [`\`${f.id}\``, f.name, states(f), baseRates(f), f.observedBy, `${f.halfLifeDays} d`]),
 )}
 
 ## Tests

@@ -6,12 +6,12 @@ import { build, install, root } from './build.mjs';
 const { values } = parseArgs({ options: { data: { type: 'string', default: join(root, 'data/demo') } } });
 install();
 build();
-const { openDatabase, JournalDoor, Reading, SetUpShelf, systemClock } = await import(
+const { openDatabase, JournalWriter, Reading, SetUpStore, systemClock } = await import(
   join(root, 'server/dist/index.js')
 );
 const database = await openDatabase(values.data);
-const shelf = new SetUpShelf();
-shelf.reload(new Reading(database).sql);
-const pumps = new JournalDoor(database, shelf, systemClock).rebuildAll();
+const store = new SetUpStore();
+store.reload(new Reading(database).sql);
+const pumps = new JournalWriter(database, store, systemClock).rebuildAll();
 await database.close();
 console.log(`Rebuilt the states of ${pumps} pumps from the journal in ${values.data}.`);

@@ -41,8 +41,8 @@ const openHistory = async (page) => {
     .first()
     .click();
   await page.getByRole('button', { name: /Take it back/ }).click();
-  await page.getByText('Reckoning').waitFor();
-  await page.getByText('Reckoning').waitFor({ state: 'detached' });
+  await page.getByText('Calculating').waitFor();
+  await page.getByText('Calculating').waitFor({ state: 'detached' });
 };
 /** Two steps passed, the third failed. */
 const huntToTheHose = async (page) => {

@@ -36,16 +36,20 @@ export interface CaseLine {
 /** A cause with what speaks for and against it and the sum behind its share, as core/diagnosis ranks it. */
 export interface LikelyCause {
   readonly id: string;
-  readonly share: number;
+  readonly probability: number;
   readonly prior: number;
-  readonly speaks: readonly {
+  readonly contributions: readonly {
     readonly finding: string;
     readonly state: string;
     readonly weight: number;
     readonly because: string | null;
   }[];
   /** What held before anything was found, then finding by finding. */
-  readonly steps: readonly { readonly finding: string | null; readonly state: string | null; readonly share: number }[];
+  readonly steps: readonly {
+    readonly finding: string | null;
+    readonly state: string | null;
+    readonly probability: number;
+  }[];
 }
 
 /** A test with what it tells for what it takes, as core/diagnosis ranks it. */
@@ -57,7 +61,7 @@ export interface ProposedCheck {
     readonly finding: string;
     readonly state: string;
     readonly probability: number;
-    readonly top: { readonly cause: string; readonly share: number };
+    readonly top: { readonly cause: string; readonly probability: number };
   }[];
 }
 

@@ -32,7 +32,7 @@ async function importRuns(address: string, runs: readonly Entry[]): Promise<void
   await until('done');
 }
 
-/** Fills an empty data folder with the yard through the server's own doors: set-up, run log as CSV, the other entries. */
+/** Fills an empty data folder with the yard through the server's own API: set-up, run log as CSV, the other entries. */
 export async function seedYard({ address, now }: { address: string; now: string }): Promise<{ entries: number }> {
   const yard = yardHistory(now);
   await post(`${address}/api/set-up`, 'application/json', JSON.stringify({ versions: yard.versions }));

@@ -8,6 +8,6 @@ export { CLOCK, systemClock, type Clock } from './clock/clock.js';
 export { databaseFile, openDatabase, type Database } from './database/open.js';
 export { EntryLogService } from './entry-log/entry-log.service.js';
 export { Reading } from './database/reading.js';
-export { JournalDoor } from './journal/journal-door.js';
+export { JournalWriter } from './journal/journal-writer.js';
 export { RoundService } from './round/round.service.js';
-export { SetUpShelf } from './journal/set-up-shelf.js';
+export { SetUpStore } from './journal/set-up-store.js';

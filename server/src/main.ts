@@ -8,7 +8,7 @@ import { systemClock } from './clock/clock.js';
 import { MovableClock } from './clock/movable-clock.js';
 import { openDatabase } from './database/open.js';
 import { secondServer } from './demo-yard/second-server.js';
-import { JournalDoor } from './journal/journal-door.js';
+import { JournalWriter } from './journal/journal-writer.js';
 import { networkAddresses } from './network/addresses.js';
 import { orderlyEnd } from './shut-down.js';
 
@@ -55,7 +55,7 @@ const app = await createApp({
   ...{ database, clock, openToNetwork, webFolder, certificate, openDemoYard },
   workFile: built('work.js'),
 });
-if (values.demo) app.get(JournalDoor).writeFact(DEMO_DAY, new Date(clock.nowMs()).toISOString().slice(0, 10));
+if (values.demo) app.get(JournalWriter).writeFact(DEMO_DAY, new Date(clock.nowMs()).toISOString().slice(0, 10));
 const end = orderlyEnd(app, database);
 await app.listen(Number(values.port), values.host);
 const { port } = (app.getHttpServer() as Server).address() as AddressInfo;

@@ -18,6 +18,7 @@ createRoot(root).render(
 );
 
 // What others write shows without a reload; begun once the page has what it needs.
-void Promise.all([import('./api/follow-changes.js'), import('./api/yard-api.js')]).then(
-  ([{ followChanges }, { yardApi }]) => followChanges((tags) => store.dispatch(yardApi.util.invalidateTags([...tags]))),
+void Promise.all([import('./api/follow-changes.js'), import('./api/house-api.js')]).then(
+  ([{ followChanges }, { houseApi: houseApi }]) =>
+    followChanges((tags) => store.dispatch(houseApi.util.invalidateTags([...tags]))),
 );

@@ -6,7 +6,7 @@ export interface Brings {
   readonly finding: FindingId;
   readonly state: string;
   /** From 0 to 1: how often it is seen where this cause is at work and is asked for. */
-  readonly strength: number;
+  readonly sensitivity: number;
   readonly because: string;
 }
 
@@ -15,7 +15,7 @@ export interface After {
   readonly finding: FindingId;
   readonly state: string;
   /** Factor on the cause's odds. */
-  readonly times: number;
+  readonly oddsRatio: number;
   readonly because: string;
 }
 
@@ -42,7 +42,7 @@ export const brings = <F extends FindingId>(
 ): Brings => ({
   finding,
   state,
-  strength,
+  sensitivity: strength,
   because,
 });
 
@@ -50,6 +50,6 @@ export const brings = <F extends FindingId>(
 export const after = <F extends FindingId>(finding: F, state: StateOf<F>, times: number, because: string): After => ({
   finding,
   state,
-  times,
+  oddsRatio: times,
   because,
 });

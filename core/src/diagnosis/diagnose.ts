@@ -15,5 +15,5 @@ export function diagnose(input: {
 }): { causes: { id: CauseId; share: number }[]; undecided: boolean } {
   const findings = input.findings.map(({ id, state }) => ({ id: id as FindingId, state }));
   const { causes, undecided } = rank({ process: input.process, findings });
-  return { causes: causes.map(({ id, share }) => ({ id, share })), undecided };
+  return { causes: causes.map(({ id, probability: share }) => ({ id, share })), undecided };
 }

@@ -2,7 +2,7 @@ import { labReading, type PumpState } from '../fold/index.js';
 import type { Entry, LabReading } from '../journal/index.js';
 import { labReadingOf } from '../oil/index.js';
 import type { SetUpBook } from '../set-up/index.js';
-import { says, type SaidOfFinding } from './evidence.js';
+import { observed, type Observation } from './evidence.js';
 
 type LabReport = ReturnType<typeof labReading>;
 
@@ -15,7 +15,7 @@ export function evidenceOfLab(input: {
   entries: readonly Entry[];
   state: PumpState;
   book: SetUpBook;
-}): SaidOfFinding[] {
+}): Observation[] {
   const { pumpId, entries, state, book } = input;
   return entries.flatMap((entry) => {
     if (entry.kind !== 'labResult') return [];
@@ -26,12 +26,12 @@ export function evidenceOfLab(input: {
     const judged = (reading: LabReading) =>
       (entry.body[reading] ?? null) !== null && !report.notJudged.some((n) => n.reading === reading);
     const passed = (reading: LabReading) => report.findings.some((f) => labReadingOf(f) === reading);
-    const said: SaidOfFinding[] = [];
-    if (judged('viscosity40Mm2s')) said.push(says(entry, 'thickness', thicknessOf(report)));
-    if (judged('ironPpm')) said.push(says(entry, 'iron', passed('ironPpm') ? 'raised' : 'normal'));
+    const said: Observation[] = [];
+    if (judged('viscosity40Mm2s')) said.push(observed(entry, 'thickness', thicknessOf(report)));
+    if (judged('ironPpm')) said.push(observed(entry, 'iron', passed('ironPpm') ? 'raised' : 'normal'));
     // Detergent oils hold their own bases: there the base number speaks, and the acid number is not judged.
     if (judged('acidMgKohG') || judged('baseMgKohG'))
-      said.push(says(entry, 'acid', passed('acidMgKohG') || passed('baseMgKohG') ? 'raised' : 'normal'));
+      said.push(observed(entry, 'acid', passed('acidMgKohG') || passed('baseMgKohG') ? 'raised' : 'normal'));
     // A report speaks for the day of its sample.
     return said.map((one) => ({ ...one, at: sample.at }));
   });

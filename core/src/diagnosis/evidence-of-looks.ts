@@ -1,5 +1,5 @@
 import type { Entry, Level, LookBody, ParticleKind } from '../journal/index.js';
-import { says, type SaidOfFinding as Said } from './evidence.js';
+import { observed, type Observation } from './evidence.js';
 import { PARTICLE_SIGNS, SMELL_SIGNS } from './look-signs.js';
 
 type Look = Extract<Entry, { kind: 'look' }>;
@@ -21,8 +21,8 @@ const COLD_ROOM_C = 12;
 const FAST_STEPS = 1.5;
 
 /** What looks at the oil say, each by itself and against the one before it. */
-export function evidenceOfLooks(entries: readonly Entry[]): Said[] {
-  const said: Said[] = levelOf(entries);
+export function evidenceOfLooks(entries: readonly Entry[]): Observation[] {
+  const said: Observation[] = levelOf(entries);
   let last: Look | null = null;
   let sinceLast: Entry[] = [];
   for (const entry of entries) {
@@ -39,8 +39,8 @@ export function evidenceOfLooks(entries: readonly Entry[]): Said[] {
 }
 
 /** The level now: as the last look read it or the last service left it. What a look read above MAX, a bleed has lowered. */
-function levelOf(entries: readonly Entry[]): Said[] {
-  let said: Said[] = [];
+function levelOf(entries: readonly Entry[]): Observation[] {
+  let said: Observation[] = [];
   for (const entry of entries) {
     if (!('sump' in entry.body) || entry.body.sump !== 'oil') continue;
     if (entry.kind === 'bleed' && said.at(-1)?.state === 'high') said = [];
@@ -50,53 +50,55 @@ function levelOf(entries: readonly Entry[]): Said[] {
     if (filled && !level) said = [];
     if (!level) continue;
     const state = LEVEL_STATES[level];
-    said = state === null ? [] : [...said, says(entry, 'level', state)];
+    said = state === null ? [] : [...said, observed(entry, 'level', state)];
   }
   return said;
 }
 
-function ofOneLook(look: Look): Said[] {
+function ofOneLook(look: Look): Observation[] {
   const { clarity, smell, foam, thrownFromExhaust, jarTempC } = look.body;
   return [
-    ...(typeof jarTempC === 'number' ? [says(look, 'room', jarTempC < COLD_ROOM_C ? 'cold' : 'usual')] : []),
-    ...(clarity ? [says(look, 'haze', clarity === 'bright' ? 'clear' : 'hazy')] : []),
+    ...(typeof jarTempC === 'number' ? [observed(look, 'room', jarTempC < COLD_ROOM_C ? 'cold' : 'usual')] : []),
+    ...(clarity ? [observed(look, 'haze', clarity === 'bright' ? 'clear' : 'hazy')] : []),
     ...creamOf(look),
-    ...(smell ? [says(look, 'smell', SMELL_SIGNS[smell])] : []),
-    ...(foam ? [says(look, 'foam', foam === 'stays' ? 'yes' : 'no')] : []),
-    ...(thrownFromExhaust ? [says(look, 'exhaustMist', 'thrown')] : []),
+    ...(smell ? [observed(look, 'smell', SMELL_SIGNS[smell])] : []),
+    ...(foam ? [observed(look, 'foam', foam === 'stays' ? 'yes' : 'no')] : []),
+    ...(thrownFromExhaust ? [observed(look, 'exhaustMist', 'thrown')] : []),
     ...solidsOf(look),
   ];
 }
 
 const isJar = ({ source, lookedAtMl }: LookBody): boolean => source !== 'sightGlass' && (lookedAtMl ?? 0) > 0;
 
-function creamOf(look: Look): Said[] {
+function creamOf(look: Look): Observation[] {
   const { creamMl, clarity } = look.body;
-  if ((creamMl ?? 0) > 0 || clarity === 'cream') return [says(look, 'cream', 'yes')];
-  return isJar(look.body) ? [says(look, 'cream', 'no')] : [];
+  if ((creamMl ?? 0) > 0 || clarity === 'cream') return [observed(look, 'cream', 'yes')];
+  return isJar(look.body) ? [observed(look, 'cream', 'no')] : [];
 }
 
-function solidsOf(look: Look): Said[] {
+function solidsOf(look: Look): Observation[] {
   const { particles, particleKinds, sludgeMl } = look.body;
-  const sludge = isJar(look.body) ? [says(look, 'sludge', (sludgeMl ?? 0) > 0 ? 'yes' : 'no')] : [];
+  const sludge = isJar(look.body) ? [observed(look, 'sludge', (sludgeMl ?? 0) > 0 ? 'yes' : 'no')] : [];
   if (!particles) return sludge;
   const kinds = Object.entries(PARTICLE_SIGNS) as [ParticleKind, (typeof PARTICLE_SIGNS)['black']][];
   return [
     ...sludge,
-    ...kinds.map(([kind, id]) => says(look, id, particles !== 'none' && particleKinds?.includes(kind) ? 'yes' : 'no')),
+    ...kinds.map(([kind, id]) =>
+      observed(look, id, particles !== 'none' && particleKinds?.includes(kind) ? 'yes' : 'no'),
+    ),
   ];
 }
 
-function ofTwoLooks(before: Look, look: Look, between: readonly Entry[]): Said[] {
+function ofTwoLooks(before: Look, look: Look, between: readonly Entry[]): Observation[] {
   const has = (...kinds: Entry['kind'][]) => between.some((e) => kinds.includes(e.kind));
   const runs = between.filter((e) => e.kind === 'run').length;
-  const said: Said[] = [];
+  const said: Observation[] = [];
   if (before.body.level && look.body.level && !has('topUp', 'change', 'bleed')) {
     const rise = HEIGHT[look.body.level] - HEIGHT[before.body.level];
-    said.push(says(look, 'levelTrend', rise > 0 ? 'rising' : rise < 0 ? 'falling' : 'steady'));
+    said.push(observed(look, 'levelTrend', rise > 0 ? 'rising' : rise < 0 ? 'falling' : 'steady'));
   }
   const [was, is] = [before.body.colour, look.body.colour];
   if (typeof was === 'number' && typeof is === 'number' && runs > 0 && !has('change'))
-    said.push(says(look, 'darkening', runs === 1 && is - was >= FAST_STEPS ? 'inOneRun' : 'slowly'));
+    said.push(observed(look, 'darkening', runs === 1 && is - was >= FAST_STEPS ? 'inOneRun' : 'slowly'));
   return said;
 }

@@ -3,7 +3,7 @@ import { ownLimit } from '../statistics/index.js';
 import { equipmentOfRun, type Equipment, type Material, type PumpSetUp } from '../set-up/index.js';
 import { effectiveTrapTempC } from '../water/index.js';
 import type { FindingId } from './all-findings.js';
-import { says, type SaidOfFinding as Said } from './evidence.js';
+import { observed, type Observation } from './evidence.js';
 
 type Run = Extract<Entry, { kind: 'run' }>;
 
@@ -20,7 +20,7 @@ const LEAST_SPREAD = 0.2;
 const SEVERAL_HPA_PA = 300;
 
 /** What the runs say: how the pump was used, what was in it, what pressures it reached. */
-export function evidenceOfRuns(entries: readonly Entry[], setUp: PumpSetUp): Said[] {
+export function evidenceOfRuns(entries: readonly Entry[], setUp: PumpSetUp): Observation[] {
   const runs = entries.filter((e): e is Run => e.kind === 'run' && !e.body.stillRunning);
   const recent = runs.slice(-LAST_RUNS);
   return [
@@ -31,29 +31,29 @@ export function evidenceOfRuns(entries: readonly Entry[], setUp: PumpSetUp): Sai
   ];
 }
 
-function ofOneRun(run: Run, runs: readonly Run[], setUp: PumpSetUp): Said[] {
+function ofOneRun(run: Run, runs: readonly Run[], setUp: PumpSetUp): Observation[] {
   const { ballast, defrostedBefore, drainClosed, inLineFilter, ventedBeforeStop } = run.body;
   const { equipmentId, equipment } = equipmentOfRun(run, setUp);
-  const said: Said[] = [];
-  if (ballast !== 'unknown') said.push(says(run, 'ballast', ballast));
-  if (defrostedBefore && defrostedBefore !== 'unknown') said.push(says(run, 'defrosted', defrostedBefore));
+  const said: Observation[] = [];
+  if (ballast !== 'unknown') said.push(observed(run, 'ballast', ballast));
+  if (defrostedBefore && defrostedBefore !== 'unknown') said.push(observed(run, 'defrosted', defrostedBefore));
   if (drainClosed && drainClosed !== 'unknown')
-    said.push(says(run, 'drain', drainClosed === 'yes' ? 'closed' : 'open'));
+    said.push(observed(run, 'drain', drainClosed === 'yes' ? 'closed' : 'open'));
   if (inLineFilter && inLineFilter !== 'unknown')
-    said.push(says(run, 'inLineFilter', inLineFilter === 'yes' ? 'fitted' : 'none'));
+    said.push(observed(run, 'inLineFilter', inLineFilter === 'yes' ? 'fitted' : 'none'));
   if (ventedBeforeStop !== 'unknown')
-    said.push(says(run, 'stoppedUnderVacuum', ventedBeforeStop === 'yes' ? 'no' : 'yes'));
+    said.push(observed(run, 'stoppedUnderVacuum', ventedBeforeStop === 'yes' ? 'no' : 'yes'));
   const oilTempC = run.body.oilTempC ?? null;
   if (oilTempC !== null) {
-    said.push(says(run, 'pumpTemp', oilTempC >= WARM_C ? 'warm' : 'cold'));
-    said.push(says(run, 'ranHot', oilTempC > HOT_C ? 'yes' : 'no'));
+    said.push(observed(run, 'pumpTemp', oilTempC >= WARM_C ? 'warm' : 'cold'));
+    said.push(observed(run, 'ranHot', oilTempC > HOT_C ? 'yes' : 'no'));
   }
   const earlier = runs.slice(0, runs.indexOf(run)).filter((r) => equipmentOfRun(r, setUp).equipmentId === equipmentId);
   return [...said, ...pressuresOf(run, equipment, earlier)];
 }
 
 /** Against the targets of its own set; where it has none, against what earlier runs on it have reached. */
-function pressuresOf(run: Run, { targetFirstPa, targetUltimatePa }: Equipment, earlier: readonly Run[]): Said[] {
+function pressuresOf(run: Run, { targetFirstPa, targetUltimatePa }: Equipment, earlier: readonly Run[]): Observation[] {
   const { firstPressurePa, lowestPressurePa } = run.body;
   const lowestLimit = limitPa(
     targetUltimatePa,
@@ -63,17 +63,18 @@ function pressuresOf(run: Run, { targetFirstPa, targetUltimatePa }: Equipment, e
     targetFirstPa,
     earlier.map((r) => r.body.firstPressurePa),
   );
-  const said: Said[] = [];
+  const said: Observation[] = [];
   if (lowestLimit && lowestPressurePa) {
     const state = lowestPressurePa <= lowestLimit ? 'good' : 'poor';
     const stands = lowestPressurePa >= SEVERAL_HPA_PA && state === 'poor';
-    said.push(says(run, 'chamberPressure', stands ? 'severalHpa' : state));
+    said.push(observed(run, 'chamberPressure', stands ? 'severalHpa' : state));
   }
-  if (firstLimit && firstPressurePa) said.push(says(run, 'pumpDown', firstPressurePa > firstLimit ? 'slow' : 'usual'));
+  if (firstLimit && firstPressurePa)
+    said.push(observed(run, 'pumpDown', firstPressurePa > firstLimit ? 'slow' : 'usual'));
   return said;
 }
 
-/** Pressures scatter by factors, so what is unusual is reckoned on their logarithms; null with too few runs. */
+/** Pressures scatter by factors, so what is unusual is estimated on their logarithms; null with too few runs. */
 function limitPa(targetPa: number | null | undefined, reachedPa: readonly (number | null | undefined)[]) {
   if (targetPa) return POOR_TIMES * targetPa;
   const values = reachedPa.flatMap((pa) => (pa ? [Math.log10(pa)] : []));
@@ -85,7 +86,7 @@ const trapTempOf = ({ body }: Run): number | null =>
   body.trapProfile && body.trapProfile.length > 0 ? effectiveTrapTempC(body.trapProfile) : (body.trapTempC ?? null);
 
 /** The last run's trap against what it usually is on this pump. */
-function trapOf(runs: readonly Run[]): Said[] {
+function trapOf(runs: readonly Run[]): Observation[] {
   const known = runs.flatMap((run) => {
     const tempC = trapTempOf(run);
     return tempC === null ? [] : [{ run, tempC }];
@@ -94,20 +95,20 @@ function trapOf(runs: readonly Run[]): Said[] {
   if (!last || known.length < 3) return [];
   const sorted = known.map((k) => k.tempC).sort((a, b) => a - b);
   const usualC = sorted[Math.floor(sorted.length / 2)] ?? last.tempC;
-  return [says(last.run, 'trap', last.tempC > usualC + WARM_TRAP_K ? 'warm' : 'cold')];
+  return [observed(last.run, 'trap', last.tempC > usualC + WARM_TRAP_K ? 'warm' : 'cold')];
 }
 
 /** What was in it, by the ratings of its materials: yes when any of the last runs was rated high. */
-function loadsOf(recent: readonly Run[], { house }: PumpSetUp): Said[] {
+function loadsOf(recent: readonly Run[], { house }: PumpSetUp): Observation[] {
   const loads = recent.flatMap((run) => {
     const material = house.material[run.body.materialId ?? ''];
     return material ? [{ run, material }] : [];
   });
   const last = loads.at(-1);
   if (!last) return [];
-  const of = (id: 'wetLoads' | FindingId, rating: (m: Material) => number): Said => {
+  const of = (id: 'wetLoads' | FindingId, rating: (m: Material) => number): Observation => {
     const high = loads.filter((l) => rating(l.material) >= RATED_HIGH).at(-1);
-    return { ...says(last.run, 'wetLoads', high ? 'yes' : 'no'), id };
+    return { ...observed(last.run, 'wetLoads', high ? 'yes' : 'no'), id };
   };
   const resin = last.material.process === 'composites';
   return [
@@ -120,10 +121,10 @@ function loadsOf(recent: readonly Run[], { house }: PumpSetUp): Said[] {
 }
 
 /** Bled before most of the last runs, or before none of them. */
-function bledOf(entries: readonly Entry[], recent: readonly Run[]): Said[] {
+function bledOf(entries: readonly Entry[], recent: readonly Run[]): Observation[] {
   const [first, last] = [recent[0], recent.at(-1)];
   if (!first || !last || recent.length < 3) return [];
   const bleeds = entries.filter((e) => e.kind === 'bleed' && e.happenedAt >= first.happenedAt).length;
-  if (bleeds === 0) return [says(last, 'bled', 'no')];
-  return bleeds >= recent.length / 2 ? [says(last, 'bled', 'yes')] : [];
+  if (bleeds === 0) return [observed(last, 'bled', 'no')];
+  return bleeds >= recent.length / 2 ? [observed(last, 'bled', 'yes')] : [];
 }

@@ -1,6 +1,6 @@
 import { localDay } from '../journal/index.js';
 import type { PumpSetUp, Season } from '../set-up/index.js';
-import type { SaidOfFinding } from './evidence.js';
+import type { Observation } from './evidence.js';
 
 /** Months by number, January being 0. */
 const MONTHS: Readonly<Record<Season, readonly number[]>> = {
@@ -15,7 +15,7 @@ const SURE = 0.6;
 const DAY_MS = 86_400_000;
 
 /** What the time of year says of the rooms of a site, where its set-up names its damp and its cold season. */
-export function evidenceOfSeason({ pump, site }: PumpSetUp, now: string): SaidOfFinding[] {
+export function evidenceOfSeason({ pump, site }: PumpSetUp, now: string): Observation[] {
   const month = new Date(localDay({ at: now, zone: site.zone }) * DAY_MS).getUTCMonth();
   const isNow = (season: Season | null | undefined) => MONTHS[season ?? 'none'].includes(month);
   const shared = { at: now, entryId: pump.siteId, kind: 'setUp', sure: SURE } as const;

@@ -3,7 +3,7 @@ import { standingAt } from '../standing/index.js';
 import type { TaskId } from '../limits/index.js';
 import type { Entry } from '../journal/index.js';
 import type { PumpSetUp } from '../set-up/index.js';
-import { says, type SaidOfFinding } from './evidence.js';
+import { observed, type Observation } from './evidence.js';
 
 /** By the count up to the last run: exhaust filter in time, vanes past their usual life, new or just overhauled. */
 export function evidenceOfService(input: {
@@ -11,7 +11,7 @@ export function evidenceOfService(input: {
   state: PumpState;
   setUp: PumpSetUp;
   now: string;
-}): SaidOfFinding[] {
+}): Observation[] {
   const { entries, state, setUp, now } = input;
   const last = entries.filter((e) => e.kind === 'run').at(-1);
   if (!last) return [];
@@ -22,8 +22,8 @@ export function evidenceOfService(input: {
   };
   const [filter, vanes] = [isOver('exhaustFilter'), isOver('vaneCheck')];
   return [
-    ...(filter === null ? [] : [says(last, 'exhaustFilter', filter ? 'overdue' : 'inTime')]),
-    ...(vanes === null ? [] : [says(last, 'hours', vanes ? 'many' : 'few')]),
-    ...(isRunningIn(state, setUp.pump.overhauledAt) ? [says(last, 'newPump', 'yes')] : []),
+    ...(filter === null ? [] : [observed(last, 'exhaustFilter', filter ? 'overdue' : 'inTime')]),
+    ...(vanes === null ? [] : [observed(last, 'hours', vanes ? 'many' : 'few')]),
+    ...(isRunningIn(state, setUp.pump.overhauledAt) ? [observed(last, 'newPump', 'yes')] : []),
   ];
 }

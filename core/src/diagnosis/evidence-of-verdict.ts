@@ -2,7 +2,7 @@ import type { PumpState } from '../fold/index.js';
 import type { Entry, EntryKind } from '../journal/index.js';
 import { labReadingOf, type Finding as OfVerdict, type FindingCode } from '../oil/index.js';
 import type { FindingId, StateOf } from './all-findings.js';
-import { LEAST_CERTAINTY, says, type Evidence, type SaidOfFinding } from './evidence.js';
+import { LEAST_CERTAINTY, observed, type Evidence, type Observation } from './evidence.js';
 import { PARTICLE_SIGNS, SMELL_SIGNS } from './look-signs.js';
 
 type Sign = { [F in FindingId]: readonly [id: F, state: StateOf<F>] }[FindingId];
@@ -53,11 +53,11 @@ const kindOf = (found: OfVerdict): EntryKind =>
   labReadingOf(found) ? 'labResult' : found.code === 'otherProduct' ? 'change' : 'look';
 
 /** What the verdict on the oil holds until it is answered, as signs. */
-export const evidenceOfVerdict = ({ sumps }: PumpState): SaidOfFinding[] =>
+export const evidenceOfVerdict = ({ sumps }: PumpState): Observation[] =>
   (sumps.find((s) => s.key === 'oil')?.findings ?? []).flatMap((found) =>
     signsOf(found).map(([id, state]) => {
       const source = { id: found.entryId, kind: kindOf(found), happenedAt: found.at } as Entry;
-      return says(source, id, state as never);
+      return observed(source, id, state as never);
     }),
   );
 

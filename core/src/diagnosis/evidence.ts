@@ -2,7 +2,7 @@ import type { Entry, EntryKind } from '../journal/index.js';
 import { FINDINGS, type FindingId, type StateOf } from './all-findings.js';
 
 /** What an entry says about a finding. */
-export interface SaidOfFinding {
+export interface Observation {
   readonly id: FindingId;
   readonly state: string;
   /** When it was so, and the entry that says it; the site where its set-up does. */
@@ -14,18 +14,18 @@ export interface SaidOfFinding {
 }
 
 /** A finding that the journal holds, with where it came from. */
-export interface Evidence extends SaidOfFinding {
+export interface Evidence extends Observation {
   /** How much it still says, from 0 to 1. */
   readonly certainty: number;
   /** What had been said before and is overruled: another state of the same finding. */
-  readonly before: SaidOfFinding | null;
+  readonly before: Observation | null;
 }
 
 /** A log may be wrong, and a look may be: nobody stands beside it now. */
 const LOGGED = 0.95;
 
 /** What one entry, or a few, say about a finding. */
-export const says = <F extends FindingId>(entry: Entry, id: F, state: StateOf<F>): SaidOfFinding => ({
+export const observed = <F extends FindingId>(entry: Entry, id: F, state: StateOf<F>): Observation => ({
   id,
   state,
   at: entry.happenedAt,
@@ -42,8 +42,8 @@ const DAY_MS = 86_400_000;
  * The newest word on each finding, the less certain the older it is: after its half-life it says half.
  * @param now instant of the question
  */
-export function newest(said: readonly SaidOfFinding[], now: string): Evidence[] {
-  const byId = new Map<FindingId, SaidOfFinding[]>();
+export function newest(said: readonly Observation[], now: string): Evidence[] {
+  const byId = new Map<FindingId, Observation[]>();
   for (const one of said) byId.set(one.id, [...(byId.get(one.id) ?? []), one]);
   return [...byId.values()].flatMap((words): Evidence[] => {
     const [last, before] = words.toReversed().sort((a, b) => Date.parse(b.at) - Date.parse(a.at));

@@ -12,7 +12,7 @@ export interface Finding<State extends string = string> {
   readonly kind: 'sign' | 'condition';
   readonly states: Readonly<Record<State, string>>;
   /** How often each state but the first is met: of a sign with none of the causes at work, of a condition at any pump. */
-  readonly usual: Readonly<Partial<Record<State, number>>>;
+  readonly baseRate: Readonly<Partial<Record<State, number>>>;
   readonly observedBy: ObservedBy;
   /** Days after which it says half as much. */
   readonly halfLifeDays: number;
@@ -25,7 +25,7 @@ export const sign = <State extends string>(
   usual: Partial<Record<State, number>>,
   observedBy: ObservedBy,
   halfLifeDays: number,
-): Finding<State> => ({ name, kind: 'sign', states, usual, observedBy, halfLifeDays });
+): Finding<State> => ({ name, kind: 'sign', states, baseRate: usual, observedBy, halfLifeDays });
 
 /** @param usual how often each state but the first is met at any pump that somebody asks about */
 export const condition = <State extends string>(
@@ -34,4 +34,4 @@ export const condition = <State extends string>(
   usual: Partial<Record<State, number>>,
   observedBy: ObservedBy,
   halfLifeDays: number,
-): Finding<State> => ({ name, kind: 'condition', states, usual, observedBy, halfLifeDays });
+): Finding<State> => ({ name, kind: 'condition', states, baseRate: usual, observedBy, halfLifeDays });

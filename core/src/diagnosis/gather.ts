@@ -2,7 +2,7 @@ import { saysWater, type Charge, type PumpState } from '../fold/index.js';
 import { caseIdOf, type Entry } from '../journal/index.js';
 import type { SetUpBook } from '../set-up/index.js';
 import { FINDINGS } from './all-findings.js';
-import { LEAST_CERTAINTY, newest, says, type Evidence, type SaidOfFinding as Said } from './evidence.js';
+import { LEAST_CERTAINTY, newest, observed, type Evidence, type Observation } from './evidence.js';
 import { evidenceOfLab } from './evidence-of-lab.js';
 import { evidenceOfLooks } from './evidence-of-looks.js';
 import { evidenceOfRuns } from './evidence-of-runs.js';
@@ -45,7 +45,7 @@ export function gatherEvidence(input: {
     ...evidenceOfTests(entries),
   ];
   const dealtWith = dealtWithUntil(entries);
-  const isOpen = ({ id, at }: Said) => FINDINGS[id].kind === 'condition' || at > dealtWith;
+  const isOpen = ({ id, at }: Observation) => FINDINGS[id].kind === 'condition' || at > dealtWith;
   const ofVerdict = newest(evidenceOfVerdict(state), now).filter(isOpen);
   const known = withVerdict(newest(said, now).filter(isOpen), ofVerdict);
   const standing = known.filter((one) => one.certainty >= LEAST_CERTAINTY);
@@ -66,41 +66,50 @@ function dealtWithUntil(entries: readonly Entry[]): string {
 }
 
 /** What the fold keeps of the present charge: its water, oil carried over, dark again, standing idle. */
-function ofTheCharge({ entries, state, now }: { entries: readonly Entry[]; state: PumpState; now: string }): Said[] {
+function ofTheCharge({
+  entries,
+  state,
+  now,
+}: {
+  entries: readonly Entry[];
+  state: PumpState;
+  now: string;
+}): Observation[] {
   const sump = state.sumps.find((s) => s.key === 'oil');
   const last = entries.at(-1);
   if (!sump || !last) return [];
   const lastRun = entries.filter((e) => e.kind === 'run').at(-1);
   const change = entries.filter((e) => e.kind === 'change' && e.body.sump === 'oil').at(-1);
-  const said: Said[] = [];
+  const said: Observation[] = [];
   const has = (code: string) => sump.findings.some((f) => f.code === code);
   if (lastRun) {
-    said.push(says(lastRun, 'carriedOver', sump.charge.carriedOverRuns > 0 ? 'yes' : 'no'));
+    said.push(observed(lastRun, 'carriedOver', sump.charge.carriedOverRuns > 0 ? 'yes' : 'no'));
     const idleDays = (Date.parse(now) - Date.parse(lastRun.happenedAt)) / DAY_MS;
-    said.push(says(lastRun, 'idle', idleDays > IDLE_DAYS ? 'days' : 'no'));
+    said.push(observed(lastRun, 'idle', idleDays > IDLE_DAYS ? 'days' : 'no'));
   }
   const looked = entries.filter((e) => e.kind === 'look').at(-1);
   if (looked && change && looked.happenedAt >= change.happenedAt)
-    said.push(says(looked, 'darkAfterChange', has('darkAgain') ? 'yes' : 'no'));
+    said.push(observed(looked, 'darkAfterChange', has('darkAgain') ? 'yes' : 'no'));
   const lookedForWater = entries.filter((e) => e.kind === 'look' && e.body.sump === 'oil' && saysWater(e.body)).at(-1);
   return [...said, ...waterOf(sump.charge, has('waterAboveExpected'), lookedForWater ?? null)];
 }
 
-/** As much as its runs explain, where they can be reckoned and somebody has looked; more than that, the verdict says. */
-function waterOf(charge: Charge, isMore: boolean, looked: Entry | null): Said[] {
-  const isReckoned = charge.number > 0 && charge.unreckonedRuns === 0 && charge.expectedWaterUl > 0;
-  if (isMore || !isReckoned || !looked || looked.happenedAt < charge.since.at) return [];
-  return [says(looked, 'water', 'asExpected')];
+/** As much as its runs explain, where they can be estimated and somebody has looked; more than that, the verdict says. */
+function waterOf(charge: Charge, isMore: boolean, looked: Entry | null): Observation[] {
+  const isEstimated = charge.number > 0 && charge.unestimatedRuns === 0 && charge.expectedWaterUl > 0;
+  if (isMore || !isEstimated || !looked || looked.happenedAt < charge.since.at) return [];
+  return [observed(looked, 'water', 'asExpected')];
 }
 
-function ofOilProducts(entries: readonly Entry[]): Said[] {
+function ofOilProducts(entries: readonly Entry[]): Observation[] {
   const filled = entries.flatMap((e) =>
     (e.kind === 'change' || e.kind === 'topUp') && e.body.sump === 'oil' ? [e] : [],
   );
-  const said: Said[] = [];
+  const said: Observation[] = [];
   filled.forEach((entry, i) => {
     const before = filled[i - 1];
-    if (before) said.push(says(entry, 'productChanged', before.body.productId === entry.body.productId ? 'no' : 'yes'));
+    if (before)
+      said.push(observed(entry, 'productChanged', before.body.productId === entry.body.productId ? 'no' : 'yes'));
   });
   return said;
 }

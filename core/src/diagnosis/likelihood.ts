@@ -21,7 +21,7 @@ const withRest = (states: readonly string[], of: (state: string) => number): Sta
 };
 
 function numbersOf(id: FindingId): SignNumbers {
-  const { states: named, usual } = finding(id);
+  const { states: named, baseRate: usual } = finding(id);
   const states = Object.keys(named);
   const byCause = new Map<number, States>();
   CAUSE_IDS.forEach((cause, i) => {
@@ -29,7 +29,7 @@ function numbersOf(id: FindingId): SignNumbers {
     if (links.length > 0)
       byCause.set(
         i,
-        withRest(states, (state) => links.find((link) => link.state === state)?.strength ?? 0),
+        withRest(states, (state) => links.find((link) => link.state === state)?.sensitivity ?? 0),
       );
   });
   return { states, usual: withRest(states, (state) => usual[state] ?? 0), byCause };
@@ -67,13 +67,13 @@ const placeOf = (id: FindingId, state: string): number => Object.keys(finding(id
 const known = new Map<string, Float64Array>();
 
 /**
- * How likely a state of a sign is with each set of causes: what {@link stateProbabilities} says, reckoned once for all sets, each
+ * How likely a state of a sign is with each set of causes: what {@link stateProbabilities} says, calculated once for all sets, each
  * from the set that it extends.
  */
 export function likelihoodOf(id: FindingId, state: string): Float64Array {
   const key = `${id}/${state}`;
   let likelihood = known.get(key);
-  if (!likelihood) known.set(key, (likelihood = reckon(id, placeOf(id, state))));
+  if (!likelihood) known.set(key, (likelihood = forAllSets(id, placeOf(id, state))));
   return likelihood;
 }
 
@@ -101,7 +101,7 @@ export function softened(id: FindingId, state: string, certainty: number): Float
   return column(which.length, (i) => raised[which[i]!]!);
 }
 
-function reckon(id: FindingId, place: number): Float64Array {
+function forAllSets(id: FindingId, place: number): Float64Array {
   const numbers = SIGNS.get(id);
   if (!numbers) throw new RangeError(`finding: ${id} is a condition; only signs follow from causes`);
   const { usual, byCause } = numbers;

@@ -19,7 +19,7 @@ test('the outcomes of a test are all there is, and each share on top is what the
     const [likeliest] = check.outcomes;
     if (!likeliest || FINDINGS[likeliest.finding].kind !== 'sign') continue;
     const after = rank({ ...asked, findings: [...wet, { id: likeliest.finding, state: likeliest.state }] });
-    expect(after.causes[0]?.share).toBeCloseTo(likeliest.top.share, 2);
+    expect(after.causes[0]?.probability).toBeCloseTo(likeliest.top.probability, 2);
   }
 });
 
@@ -35,7 +35,7 @@ test('a test tells most where it tells the causes in question apart, and nothing
 
 test('no test tells more than there is to know', () => {
   const { causes } = rank(asked);
-  const entropy = causes.reduce((sum, { share: p }) => sum - p * Math.log2(p) - (1 - p) * Math.log2(1 - p), 0);
+  const entropy = causes.reduce((sum, { probability: p }) => sum - p * Math.log2(p) - (1 - p) * Math.log2(1 - p), 0);
   for (const { bits } of nextChecks(asked)) {
     expect(bits).toBeGreaterThanOrEqual(0);
     expect(bits).toBeLessThanOrEqual(entropy);
@@ -50,7 +50,7 @@ test('tests that stop the pump fall back the more its standing still is to be av
   expect(placeOf(0)).toBeLessThan(placeOf(5));
 });
 
-test('reckoned once for all sets, a likelihood is what each set by itself gives', () => {
+test('calculated once for all sets, a likelihood is what each set by itself gives', () => {
   for (const [id, state] of [
     ['darkening', 'inOneRun'],
     ['smell', 'none'],
@@ -65,7 +65,7 @@ test('reckoned once for all sets, a likelihood is what each set by itself gives'
   expect(() => likelihoodOf('ballast', 'closed')).toThrow(RangeError);
 });
 
-test('no state of a sign is impossible with nothing at work: a sign that is left out can be reckoned back', () => {
+test('no state of a sign is impossible with nothing at work: a sign that is left out can be calculated back', () => {
   for (const [id, finding] of Object.entries(FINDINGS) as [FindingId, Finding][])
     if (finding.kind === 'sign') expect(Math.min(...stateProbabilities(id, []))).toBeGreaterThan(0);
 });
@@ -74,13 +74,13 @@ test('what is known holds together: states exist, strengths leave room for the u
   const brought = new Set<string>();
   for (const [id, cause] of Object.entries(CAUSES)) {
     const sums = new Map<string, number>();
-    for (const { finding, state, strength } of cause.brings) {
+    for (const { finding, state, sensitivity: strength } of cause.brings) {
       expect([id, finding, Object.keys(FINDINGS[finding].states).indexOf(state) > 0]).toEqual([id, finding, true]);
       sums.set(finding, (sums.get(finding) ?? 0) + strength);
       brought.add(finding);
     }
     for (const sum of sums.values()) expect(sum).toBeLessThan(1);
-    for (const { finding, state, times } of cause.after) {
+    for (const { finding, state, oddsRatio: times } of cause.after) {
       expect(FINDINGS[finding].kind).toBe('condition');
       expect(Object.keys(FINDINGS[finding].states)).toContain(state);
       expect(times).toBeGreaterThan(0);

@@ -21,7 +21,7 @@ export interface Outcome {
   /** How likely it is to come out so. */
   readonly probability: number;
   /** The cause that would stand on top then, and its share. */
-  readonly top: { readonly cause: CauseId; readonly share: number };
+  readonly top: { readonly cause: CauseId; readonly probability: number };
 }
 
 export interface RankedCheck {
@@ -43,7 +43,7 @@ const statesOf = (id: FindingId): string[] => Object.keys((FINDINGS[id] as Findi
 
 /** How often a condition's state is met; the first state has what the others leave. */
 function usualOf(id: FindingId, state: string): number {
-  const usual: Readonly<Record<string, number | undefined>> = (FINDINGS[id] as Finding).usual;
+  const usual: Readonly<Record<string, number | undefined>> = (FINDINGS[id] as Finding).baseRate;
   return usual[state] ?? 1 - Object.values(usual).reduce<number>((sum, share) => sum + (share ?? 0), 0);
 }
 
@@ -69,7 +69,7 @@ function byState(id: FindingId, { sets }: Posterior): Float64Array[] {
 }
 
 const timesOf = (cause: CauseId, id: FindingId, state: string): number =>
-  causeOf(cause).after.find((a) => a.finding === id && a.state === state)?.times ?? 1;
+  causeOf(cause).after.find((a) => a.finding === id && a.state === state)?.oddsRatio ?? 1;
 
 function sharesOf(sets: readonly number[], weights: ArrayLike<number>): number[] {
   const shares = new Float64Array(NO_CAUSE + 1);
@@ -152,7 +152,7 @@ function outcomesOf(id: FindingId, states: readonly Float64Array[], { sets, weig
       const shares = sharesOf(sets, after);
       const most = Math.max(...shares);
       const cause = CAUSE_IDS[shares.indexOf(most)] as CauseId;
-      return { finding: id, state, probability, top: { cause, share: probability > 0 ? most / probability : 0 } };
+      return { finding: id, state, probability, top: { cause, probability: probability > 0 ? most / probability : 0 } };
     })
     .sort((a, b) => b.probability - a.probability);
 }

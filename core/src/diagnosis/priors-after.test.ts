@@ -27,7 +27,7 @@ test('a ranking that is given them follows', () => {
   const findings = [{ id: 'water', state: 'farMore' }] as const;
   const shareOf = (cases: Parameters<typeof after>) =>
     rank({ process: 'freezeDrying', findings, priors: after(...cases) }).causes.find((c) => c.id === 'humidLeak')
-      ?.share ?? 0;
+      ?.probability ?? 0;
   const leak = { cause: 'humidLeak', on: 'thisPump' } as const;
   expect(shareOf([leak, leak])).toBeGreaterThan(2 * shareOf([]));
 });

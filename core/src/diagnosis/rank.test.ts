@@ -6,7 +6,7 @@ import { rank } from './rank.js';
 const found = (findings: Readonly<Record<string, string>>): Found[] =>
   Object.entries(findings).map(([id, state]) => ({ id, state }) as Found);
 const shareOf = (id: CauseId, findings: readonly Found[], process = 'freezeDrying' as const): number =>
-  rank({ process, findings }).causes.find((c) => c.id === id)?.share ?? NaN;
+  rank({ process, findings }).causes.find((c) => c.id === id)?.probability ?? NaN;
 
 /** By hand, over every set of up to three causes, from the lists alone. */
 function shareByHand(wanted: CauseId, findings: Readonly<Record<string, string>>): number {
@@ -15,16 +15,16 @@ function shareByHand(wanted: CauseId, findings: Readonly<Record<string, string>>
     const prior = (CAUSES[id].prior as { freezeDrying: number }).freezeDrying;
     return CAUSES[id].after
       .filter((a) => findings[a.finding] === a.state)
-      .reduce((odds, a) => odds * a.times, prior / (1 - prior));
+      .reduce((odds, a) => odds * a.oddsRatio, prior / (1 - prior));
   };
   const likelihood = (set: readonly CauseId[]): number =>
     Object.entries(findings).reduce((product, [id, state]) => {
       const finding = FINDINGS[id as keyof typeof FINDINGS];
       if (finding.kind !== 'sign') return product;
-      const usual = finding.usual as Readonly<Record<string, number>>;
+      const usual = finding.baseRate as Readonly<Record<string, number>>;
       const others = Object.keys(finding.states).slice(1);
       const strength = (cause: CauseId, s: string) =>
-        CAUSES[cause].brings.find((b) => b.finding === id && b.state === s)?.strength ?? 0;
+        CAUSES[cause].brings.find((b) => b.finding === id && b.state === s)?.sensitivity ?? 0;
       const moved = (cause: CauseId) => others.reduce((sum, s) => sum + strength(cause, s), 0);
       const background = others.reduce((sum, s) => sum + (usual[s] ?? 0), 0);
       const stays = set.reduce((p, cause) => p * (1 - moved(cause)), 1 - background);
@@ -61,7 +61,7 @@ test.each<[CauseId, Record<string, string>]>([
 test('with nothing found shares stand close to their priors, and nothing is decided', () => {
   const { causes, undecided } = rank({ process: 'freezeDrying', findings: [] });
   expect(undecided).toBe(true);
-  for (const { share, prior } of causes) {
+  for (const { probability: share, prior } of causes) {
     expect(share / prior).toBeGreaterThan(0.9);
     expect(share / prior).toBeLessThan(1.5);
   }
@@ -121,16 +121,16 @@ test('every number can be opened: a sign weighs what leaving it out changes, a c
   const condensation = causes.find((c) => c.id === 'condensation');
   const logOdds = (p: number) => Math.log(p / (1 - p));
   const without = logOdds(shareOf('condensation', found({ ballast: 'closed', trap: 'cold' })));
-  expect(condensation?.speaks.find((s) => s.finding === 'cream')?.weight).toBeCloseTo(
-    logOdds(condensation?.share ?? 0) - without,
+  expect(condensation?.contributions.find((s) => s.finding === 'cream')?.weight).toBeCloseTo(
+    logOdds(condensation?.probability ?? 0) - without,
     10,
   );
-  expect(condensation?.speaks.find((s) => s.finding === 'ballast')).toMatchObject({
+  expect(condensation?.contributions.find((s) => s.finding === 'ballast')).toMatchObject({
     weight: Math.log(4),
     because: 'nothing carries the vapour out',
   });
   const warmTrap = causes.find((c) => c.id === 'warmTrap');
-  expect(warmTrap?.speaks.find((s) => s.finding === 'trap')?.weight).toBeLessThan(0);
+  expect(warmTrap?.contributions.find((s) => s.finding === 'trap')?.weight).toBeLessThan(0);
 });
 
 test.each([

@@ -14,7 +14,7 @@ export const DECIDED = 0.5;
 const NOTHING_TIMES = 0.1;
 
 /** One finding's part in a cause's share. */
-export interface Speaks {
+export interface Contribution {
   readonly finding: FindingId;
   readonly state: string;
   /** Change of the natural logarithm of the cause's odds by this finding, the others given; above 0 it speaks for it. */
@@ -25,11 +25,11 @@ export interface Speaks {
 export interface RankedCause {
   readonly id: CauseId;
   /** Probability that it is at work. Several may be, so shares need not add to 1. */
-  readonly share: number;
+  readonly probability: number;
   /** Its share before anything was found, in this process. */
   readonly prior: number;
   /** All that moved it, the strongest first. */
-  readonly speaks: readonly Speaks[];
+  readonly contributions: readonly Contribution[];
 }
 
 export interface Ranking {
@@ -82,7 +82,7 @@ export function oddsBefore({ process, findings, priors }: Asked): number[] {
     let odds = oddsOf(priors?.[id] ?? priorOf(cause, process));
     for (const { id: finding, state, certainty = 1 } of findings) {
       const link = cause.after.find((a) => a.finding === finding && a.state === state);
-      if (link) odds *= link.times ** certainty;
+      if (link) odds *= link.oddsRatio ** certainty;
     }
     return odds;
   });
@@ -143,24 +143,24 @@ export function rank(asked: Asked): Ranking {
   const causes = CAUSE_IDS.map((id, c): RankedCause => {
     const cause = causeOf(id);
     const share = shares[c] ?? 0;
-    const bySign = signs.map(({ id: finding, state }, f): Speaks => {
+    const bySign = signs.map(({ id: finding, state }, f): Contribution => {
       const link = cause.brings.find((b) => b.finding === finding && b.state === state);
       const weight = logOdds(share) - logOdds(without[f]?.[c] ?? 0);
       return { finding, state, weight, because: link?.because ?? null };
     });
-    const byCondition = findings.flatMap(({ id: finding, state, certainty = 1 }): Speaks[] => {
+    const byCondition = findings.flatMap(({ id: finding, state, certainty = 1 }): Contribution[] => {
       const link = cause.after.find((a) => a.finding === finding && a.state === state);
-      return link ? [{ finding, state, weight: certainty * Math.log(link.times), because: link.because }] : [];
+      return link ? [{ finding, state, weight: certainty * Math.log(link.oddsRatio), because: link.because }] : [];
     });
     const speaks = [...bySign, ...byCondition].filter((s) => Math.abs(s.weight) > 0.05);
     return {
       id,
-      share,
+      probability: share,
       prior: asked.priors?.[id] ?? priorOf(cause, asked.process),
-      speaks: speaks.sort((a, b) => Math.abs(b.weight) - Math.abs(a.weight)),
+      contributions: speaks.sort((a, b) => Math.abs(b.weight) - Math.abs(a.weight)),
     };
-  }).sort((a, b) => b.share - a.share);
-  return { causes, nothing: weights[0] ?? 0, undecided: (causes[0]?.share ?? 0) < DECIDED };
+  }).sort((a, b) => b.probability - a.probability);
+  return { causes, nothing: weights[0] ?? 0, undecided: (causes[0]?.probability ?? 0) < DECIDED };
 }
 
 /** Sets less likely than this change nothing. */

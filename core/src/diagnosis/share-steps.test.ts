@@ -12,7 +12,7 @@ const asked: Asked = {
 
 test('the last step is the share that the ranking says, for every cause', () => {
   const last = sharesInSteps(asked).at(-1)!;
-  for (const { id, share } of rank(asked).causes) expect(last.shares[id]).toBeCloseTo(share, 12);
+  for (const { id, probability: share } of rank(asked).causes) expect(last.shares[id]).toBeCloseTo(share, 12);
 });
 
 test('it begins from nothing, then what was there before, then the signs', () => {

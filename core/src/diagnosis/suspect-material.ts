@@ -73,7 +73,7 @@ function sharedOut(stretches: readonly Stretch[], runsOf: ReadonlyMap<string, nu
 /**
  * Which materials go with a sign: a leaky-or over the runs of each stretch (every run may bring it about by itself), each material's
  * rate with a Beta prior of the yard's usual rate, so that a single anecdote moves little (partial pooling: Gelman et al., Bayesian
- * Data Analysis, 3rd ed. 2013, chapter 5). A material's own posterior is reckoned on a grid with the others at their best rates.
+ * Data Analysis, 3rd ed. 2013, chapter 5). A material's own posterior is calculated on a grid with the others at their best rates.
  * @param stretches runs between two readings of the sign, of all pumps of the yard
  * @returns rates per run with their 80 % intervals; an empty list without stretches
  */

@@ -14,7 +14,7 @@ const jar = (hours: number, freeWaterMl: number) =>
 test('each run adds what passes the trap; warm oil and open ballast leave nearly nothing', () => {
   const closed = chargeOf([changeAt(1), wet(10), wet(50)]);
   expect(closed.expectedWaterUl / 1000).toBeCloseTo(34.2, 0);
-  expect(closed.unreckonedRuns).toBe(0);
+  expect(closed.unestimatedRuns).toBe(0);
   const open = chargeOf([changeAt(1), wet(10, { ballast: 'open', oilTempC: 70 })]);
   expect(open.expectedWaterUl / 1000).toBeCloseTo(0.05 * 17.1, 0);
   // Into cold oil the ballast adds water: 156 g come with its air, and only 53.6 g leave.
@@ -33,14 +33,14 @@ test('more than the runs explain is a reason, and how much more', () => {
   });
 });
 
-test('a run that cannot be reckoned, and oil older than the record, leave the expectation open', () => {
+test('a run that cannot be estimated, and oil older than the record, leave the expectation open', () => {
   const untold = judged([changeAt(1), wet(10), runAt(50, 30), jar(90, 60)]);
-  expect(untold.state.sumps[0]?.charge.unreckonedRuns).toBe(1);
+  expect(untold.state.sumps[0]?.charge.unestimatedRuns).toBe(1);
   expect(untold.codes).not.toContain('waterAboveExpected');
   expect(judged([wet(10), wet(50), jar(90, 60)]).codes).not.toContain('waterAboveExpected');
   // A line whose chamber nobody has measured.
   const line = runAt(50, 9, 'vp-meat', { equipmentId: 'line', body: { cycles: 2000 } });
-  expect(chargeOf([changeAt(1), line]).unreckonedRuns).toBe(1);
+  expect(chargeOf([changeAt(1), line]).unestimatedRuns).toBe(1);
 });
 
 test('a purge carries expected water away, but none that was found', () => {
@@ -72,6 +72,6 @@ test('no set-up that is allowed makes a run that cannot be folded', () => {
     pumpAt: () => ({ ...setUp, house: { ...setUp.house, equipment: { ...setUp.house.equipment, line } } }),
   };
   const { sumps } = rebuild({ pumpId: 'p1', entries: [changeAt(1), vast], book });
-  expect(sumps[0]?.charge.unreckonedRuns).toBe(0);
+  expect(sumps[0]?.charge.unestimatedRuns).toBe(0);
   expect(Number.isFinite(sumps[0]?.charge.expectedWaterUl)).toBe(true);
 });

@@ -23,7 +23,7 @@ export function newCharge(input: {
     sampledWaterUl: 0,
     expectedWaterUl: 0,
     answeredExpectedUl: 0,
-    unreckonedRuns: 0,
+    unestimatedRuns: 0,
     bledSinceWaterSeen: false,
     purgedSinceSeen: false,
     unreadBleedUl: null,

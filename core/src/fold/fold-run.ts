@@ -81,7 +81,7 @@ export function foldRun(state: PumpState, context: Context, body: RunBody): Pump
       ...s.charge,
       carriedOverRuns: s.charge.carriedOverRuns + (carriedOver ? 1 : 0),
       expectedWaterUl: s.charge.expectedWaterUl + (water.ok ? waterUlOfG(water.leftG) : 0),
-      unreckonedRuns: s.charge.unreckonedRuns + (water.ok ? 0 : 1),
+      unestimatedRuns: s.charge.unestimatedRuns + (water.ok ? 0 : 1),
     },
   }));
 }

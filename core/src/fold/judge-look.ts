@@ -55,10 +55,10 @@ export function holdsDenserOil(state: PumpState, setUp: PumpSetUp, key: SumpKey)
 
 /**
  * What may still be found on a charge: all that its runs should have left, less what was found and answered, and of that no more
- * than was expected by then. Null where a run could not be reckoned, or runs before the record began are in this oil.
+ * than was expected by then. Null where a run could not be estimated, or runs before the record began are in this oil.
  */
 export function expectedMl(charge: SumpState['charge']): number | null {
-  const { number, unreckonedRuns, expectedWaterUl, answeredWaterUl, answeredExpectedUl } = charge;
+  const { number, unestimatedRuns: unreckonedRuns, expectedWaterUl, answeredWaterUl, answeredExpectedUl } = charge;
   const stillUl = expectedWaterUl - Math.min(answeredWaterUl, answeredExpectedUl);
   return number === 0 || unreckonedRuns > 0 || stillUl <= 0 ? null : stillUl / 1000;
 }

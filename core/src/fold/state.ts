@@ -77,8 +77,8 @@ export interface Charge {
   /** What its runs should have left in it, and how much of that had been answered with the water found. */
   readonly expectedWaterUl: number;
   readonly answeredExpectedUl: number;
-  /** Runs whose water could not be reckoned. */
-  readonly unreckonedRuns: number;
+  /** Runs whose water could not be estimated. */
+  readonly unestimatedRuns: number;
   readonly bledSinceWaterSeen: boolean;
   /** A purge was done since cream or haze was seen. */
   readonly purgedSinceSeen: boolean;

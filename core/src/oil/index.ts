@@ -19,4 +19,4 @@ export { type LookInContext, type OilReading, onNewCharge, readOil } from './rea
 export { isDenserThanWater, type Settling, SETTLING, settlingOf, stokesSettlingMmPerH } from './settling.js';
 export { kinematicViscosityMm2s } from './viscosity.js';
 export { waterSolubilityPpm } from './water-solubility.js';
-export { type Dragged, type Tipping, whatWouldChange } from './what-would-change.js';
+export { type Dragged, type VerdictChange, whatWouldChange } from './what-would-change.js';

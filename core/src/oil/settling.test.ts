@@ -85,7 +85,7 @@ test('two hours at the very least; overnight behind the glass', () => {
   });
 });
 
-test('nothing is reckoned where water stays up or floats', () => {
+test('nothing is estimated where water stays up or floats', () => {
   for (const product of [
     { ...oil, waterBehaviour: 'detergent' as const },
     { ...oil, densityKgM3: 1890 },

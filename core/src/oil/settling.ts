@@ -55,7 +55,7 @@ export const isDenserThanWater = ({ densityKgM3 }: Pick<OilProduct, 'densityKgM3
 
 /**
  * How long this oil has to stand until the water in it shows, and whether it has.
- * A detergent oil keeps water in suspension and a denser oil lets it float: for both nothing can be reckoned.
+ * A detergent oil keeps water in suspension and a denser oil lets it float: for both nothing can be estimated.
  */
 export function settlingOf(input: {
   look: Pick<LookBody, 'source' | 'hoursStood' | 'lookedAtMl' | 'jarTempC'>;

@@ -7,7 +7,7 @@ import { readOil, type LookInContext } from './read-oil.js';
 export type Dragged = 'freeWaterMl' | 'creamMl' | 'sludgeMl' | 'colour' | 'hoursStood';
 
 /** One reading that, on its own, would give another verdict. */
-export interface Tipping {
+export interface VerdictChange {
   readonly reading: Dragged;
   readonly from: number;
   readonly to: number;
@@ -24,14 +24,14 @@ const COLOURS = Array.from({ length: 16 }, (_, i) => (i + 1) / 2);
  * What would change this verdict: for each reading the nearest value that makes it harder, and the one that makes it milder.
  * Layers are searched by halving in whole mL, which holds because more of any of them never makes a verdict milder.
  */
-export function whatWouldChange(context: LookInContext): Tipping[] {
+export function whatWouldChange(context: LookInContext): VerdictChange[] {
   const now = readOil(context).level;
   const levelWith = (change: Partial<LookBody>) => readOil({ ...context, look: { ...context.look, ...change } });
-  const tip = (reading: Dragged, from: number, to: number): Tipping => {
+  const tip = (reading: Dragged, from: number, to: number): VerdictChange => {
     const { level, act } = levelWith({ [reading]: to });
     return { reading, from, to, level, act };
   };
-  const found: Tipping[] = [];
+  const found: VerdictChange[] = [];
   for (const layer of LAYERS) {
     const from = context.look[layer] ?? 0;
     const most = Math.max(from, roomFor(context, layer));

@@ -39,11 +39,11 @@ test('the jar of a bleed takes the place of what was said when it was drawn', ()
   expect(story([changeAt(1), wet(10), bleed(45, 20), jar]).found.bledUl).toBe(12_000);
 });
 
-test('what cannot be reckoned says why: an unknown charge, a trap nobody read, no source', () => {
-  expect(story([wet(10), bleed(45, 17)]).budget.says).toBe('nothingReckoned');
+test('what cannot be estimated says why: an unknown charge, a trap nobody read, no source', () => {
+  expect(story([wet(10), bleed(45, 17)]).budget.says).toBe('notEstimated');
   const untold = story([changeAt(1), runAt(10, 30), bleed(45, 17)]);
   expect(untold.runs[0]?.water).toEqual({ ok: false, why: 'trapTempMissing' });
-  expect(untold.budget.says).toBe('nothingReckoned');
+  expect(untold.budget.says).toBe('notEstimated');
   const line = story([changeAt(1), runAt(10, 9, 'vp-meat', { equipmentId: 'line', body: { cycles: 2000 } })]);
   expect(line.runs[0]?.water).toEqual({ ok: false, why: 'chamberVolumeMissing' });
   expect(waterStory({ pumpId: 'd1', entries: [], book, now: at(10) })).toBeNull();

@@ -9,7 +9,7 @@ import {
   waterBudget,
   waterUlOfG,
   type ExcessHint,
-  type RunToReckon,
+  type RunWaterInput,
   type RunWater,
   type TrapFit,
   type WaterBudget,
@@ -55,27 +55,30 @@ export interface WaterStory {
 
 /** The stretch since the oil was last looked into: what ran, and what had been found by then. */
 interface Stretch {
-  readonly runs: readonly RunToReckon[];
+  readonly runs: readonly RunWaterInput[];
   readonly foundUl: number;
   /** Nobody can say what was in the oil when it began. */
   readonly open: boolean;
 }
 
-function runToReckon(entry: Extract<Entry, { kind: 'run' }>, setUp: PumpSetUp): RunToReckon & { equipmentId: string } {
+function runWaterInput(
+  entry: Extract<Entry, { kind: 'run' }>,
+  setUp: PumpSetUp,
+): RunWaterInput & { equipmentId: string } {
   const { equipmentId, equipment } = equipmentOfRun(entry, setUp);
   const minutes = runMinutes(entry.body, equipment);
   return { body: entry.body, minutes, equipment, model: setUp.model, equipmentId };
 }
 
-/** A stretch tells of the trap when all its runs can be reckoned. */
-function segmentOf(runs: readonly RunToReckon[], foundUl: number): WaterSegment | null {
+/** A stretch tells of the trap when all its runs can be estimated. */
+function segmentOf(runs: readonly RunWaterInput[], foundUl: number): WaterSegment | null {
   const waters = runs.map((run) => (run.equipment.coldTrap ? runWater({ ...run, trapEfficiency: 1 }) : null));
-  const reckoned = waters.filter((w) => w?.ok).filter((w) => w !== null);
-  if (runs.length === 0 || reckoned.length < runs.length) return null;
+  const estimated = waters.filter((w) => w?.ok).filter((w) => w !== null);
+  if (runs.length === 0 || estimated.length < runs.length) return null;
   return {
     foundMl: foundUl / 1000,
     leftMl: (efficiency) =>
-      reckoned.reduce((sum, water) => sum + (water.ok ? waterUlOfG(leftWithTrapG(water, efficiency)) / 1000 : 0), 0),
+      estimated.reduce((sum, water) => sum + (water.ok ? waterUlOfG(leftWithTrapG(water, efficiency)) / 1000 : 0), 0),
   };
 }
 
@@ -90,7 +93,7 @@ interface Walked {
   readonly since: string;
   /** The charge began on record. */
   readonly known: boolean;
-  readonly runs: readonly (WaterRun & { readonly toReckon: RunToReckon })[];
+  readonly runs: readonly (WaterRun & { readonly input: RunWaterInput })[];
   readonly runsSeen: number;
   readonly found: WaterCount;
   readonly purged: boolean;
@@ -103,7 +106,7 @@ const FRESH: Stretch = { runs: [], foundUl: 0, open: false };
 function walk({ pumpId, entries }: PumpEntries, equipmentId: string, book: SetUpBook): Walked {
   let since = '';
   let known = false;
-  let runs: (WaterRun & { readonly toReckon: RunToReckon })[] = [];
+  let runs: (WaterRun & { readonly input: RunWaterInput })[] = [];
   let found: WaterCount = NOTHING_FOUND;
   let purged = false;
   let runsSeen = 0;
@@ -122,18 +125,18 @@ function walk({ pumpId, entries }: PumpEntries, equipmentId: string, book: SetUp
     if (!setUp) continue;
     since ||= entry.happenedAt;
     if (entry.kind === 'run' && !entry.body.stillRunning) {
-      const { equipmentId: on, ...toReckon } = runToReckon(entry, setUp);
-      const { body, minutes } = toReckon;
+      const { equipmentId: on, ...input } = runWaterInput(entry, setUp);
+      const { body, minutes } = input;
       runs.push({
         entryId: entry.id,
         at: entry.happenedAt,
         minutes,
         materialId: body.materialId ?? null,
-        water: runWater(toReckon),
-        toReckon,
+        water: runWater(input),
+        input,
       });
       stretch =
-        on === equipmentId ? { ...stretch, runs: [...stretch.runs, toReckon] } : { ...stretch, runs: [], open: true };
+        on === equipmentId ? { ...stretch, runs: [...stretch.runs, input] } : { ...stretch, runs: [], open: true };
     } else if (entry.kind === 'bleed' && entry.body.sump === 'oil') {
       found = afterBleed(found, entry.body.waterMl);
       runsSeen = runs.length;
@@ -180,20 +183,20 @@ export function waterStory(
   const { unreadBleedUl: _, ...found } = here.found;
   const hasTrap = present.equipment.coldTrap;
   const fit = hasTrap ? fitTrapEfficiency([here, ...others].flatMap((w) => w.segments)) : null;
-  const reckoned = known ? runs.slice(0, runsSeen).map((r) => r.toReckon) : [];
+  const estimated = known ? runs.slice(0, runsSeen).map((r) => r.input) : [];
   const foundMl = foundUlOf(found) / 1000;
   const setUpEfficiency = present.equipment.trapEfficiency ?? null;
-  const budget = waterBudget({ runs: reckoned, foundMl, fit, setUpEfficiency });
+  const budget = waterBudget({ runs: estimated, foundMl, fit, setUpEfficiency });
   return {
     since,
     equipmentId,
     hasTrap,
-    runs: runs.map(({ toReckon: _, ...run }) => run),
+    runs: runs.map(({ input: _, ...run }) => run),
     runsSeen,
     found,
     budget,
     fit,
-    hints: budget.says === 'more' ? excessHints({ runs: reckoned, excessMl: budget.unexplainedMl ?? 0, foundMl }) : [],
+    hints: budget.says === 'more' ? excessHints({ runs: estimated, excessMl: budget.unexplainedMl ?? 0, foundMl }) : [],
     purged,
   };
 }

@@ -35,7 +35,7 @@ const HOTTER_BY_K = 20;
 const HOTTEST_C = 100;
 
 /**
- * What the gas ballast of a pump can do at an oil temperature (docs/trade.md 5). A purge is reckoned at 10 % of what saturated
+ * What the gas ballast of a pump can do at an oil temperature (docs/trade.md 5). A purge is estimated at 10 % of what saturated
  * air could carry: the answer is always to look again.
  */
 export function ballastAdvice(

@@ -5,7 +5,7 @@ export const WATER_G_PER_MOL = 18.015268;
 export const KELVIN = 273.15;
 /** Standard atmosphere. */
 export const ATMOSPHERE_PA = 101_325;
-/** Density of cold water, g/mL: what is seen in a jar against what was reckoned in grams. */
+/** Density of cold water, g/mL: what is seen in a jar against what was estimated in grams. */
 export const WATER_G_PER_ML = 0.998;
 
 /** Standard deviation of a jar’s or glass’s reading, mL: people read water to a few millilitres. */

@@ -1,6 +1,6 @@
 import { airVapourPressurePa } from './ballast.js';
 import { WATER_DEFAULTS, WATER_G_PER_ML, waterUlOfG } from './constants.js';
-import { runWater, type RunToReckon } from './run-water.js';
+import { runWater, type RunWaterInput } from './run-water.js';
 import { leakToExplain } from './trap.js';
 
 /** What an excess may be, each with the number that speaks for or against it. */
@@ -28,7 +28,7 @@ const WARMEST_K = 30;
 /** A run that was as wet as this at once took in water, not vapour. */
 const LIQUID_FROM_ML = 15;
 
-function warmerToExplain(runs: readonly RunToReckon[], foundMl: number): number | null {
+function warmerToExplain(runs: readonly RunWaterInput[], foundMl: number): number | null {
   const leftAt = (warmerK: number): number =>
     runs.reduce((sum, run) => {
       const { trapTempC = null, trapProfile = null } = run.body;
@@ -51,7 +51,11 @@ function warmerToExplain(runs: readonly RunToReckon[], foundMl: number): number 
 }
 
 /** What more water than expected usually means, likeliest first by what the runs say, with the numbers that exclude others. */
-export function excessHints(input: { runs: readonly RunToReckon[]; excessMl: number; foundMl: number }): ExcessHint[] {
+export function excessHints(input: {
+  runs: readonly RunWaterInput[];
+  excessMl: number;
+  foundMl: number;
+}): ExcessHint[] {
   const { runs, excessMl, foundMl } = input;
   const [first] = runs;
   if (!first || excessMl <= 0) return [];

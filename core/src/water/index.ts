@@ -15,10 +15,10 @@ export {
   type Assumed,
   ballastFlowM3h,
   leftWithTrapG,
-  type RunToReckon,
+  type RunWaterInput,
   runWater,
   type RunWater,
-  type Unreckoned,
+  type NotEstimated,
 } from './run-water.js';
 export { effectiveTrapTempC, type LeakNeeded, leakToExplain, trapCarryoverG, type TrapReading } from './trap.js';
 export { iceVapourPressurePa, waterSaturationPressurePa } from './vapour-pressure.js';

@@ -8,8 +8,8 @@ import { airCarriesG, leftOfG } from './water-left.js';
 
 /** What is assumed about a run because nobody said it. */
 export type Assumed = 'oilTemp' | 'ballast' | 'ballastFlow' | 'trapEfficiency' | 'productAir';
-/** Why a run's water cannot be reckoned. */
-export type Unreckoned = 'trapTempMissing' | 'chamberVolumeMissing' | 'noSource';
+/** Why a run's water cannot be estimated. */
+export type NotEstimated = 'trapTempMissing' | 'chamberVolumeMissing' | 'noSource';
 
 export type RunWater =
   | {
@@ -30,7 +30,7 @@ export type RunWater =
       readonly leftG: number;
       readonly assumed: readonly Assumed[];
     }
-  | { readonly ok: false; readonly why: Unreckoned };
+  | { readonly ok: false; readonly why: NotEstimated };
 
 /** A purge at a run's end lasts about so long. */
 const PURGE_HOURS = 0.5;
@@ -41,7 +41,7 @@ const USUAL_BALLAST_SHARE = 0.1;
 /** Air that a packing chamber holds over a cool, wet product. */
 const PRODUCT_AIR = { tempC: 15, humidity: 1 } as const;
 
-export interface RunToReckon {
+export interface RunWaterInput {
   readonly body: RunBody;
   readonly minutes: number;
   readonly equipment: Equipment;
@@ -51,7 +51,7 @@ export interface RunToReckon {
 }
 
 /** Hours for which ballast air flowed. */
-function ballastHours({ body, minutes, model }: RunToReckon): { hours: number; assumed: boolean } {
+function ballastHours({ body, minutes, model }: RunWaterInput): { hours: number; assumed: boolean } {
   const hours = minutes / 60;
   const of = (use: RunBody['ballast'] | 'none') =>
     use === 'open' ? hours : use === 'purge' ? Math.min(hours, PURGE_HOURS) : 0;
@@ -63,7 +63,7 @@ function ballastHours({ body, minutes, model }: RunToReckon): { hours: number; a
 export const ballastFlowM3h = (model: Pick<PumpModel, 'ballastFlowM3h' | 'pumpingSpeedM3h'>): number =>
   model.ballastFlowM3h ?? model.pumpingSpeedM3h * USUAL_BALLAST_SHARE;
 
-function fromTrap({ body, minutes, equipment, model, trapEfficiency }: RunToReckon): number | null {
+function fromTrap({ body, minutes, equipment, model, trapEfficiency }: RunWaterInput): number | null {
   if (!equipment.coldTrap) return 0;
   const profile = body.trapProfile ?? [];
   const trapTempC = profile.length > 0 ? effectiveTrapTempC(profile) : (body.trapTempC ?? null);
@@ -73,7 +73,7 @@ function fromTrap({ body, minutes, equipment, model, trapEfficiency }: RunToReck
 }
 
 /** The chamber's own air: once where it is pumped down once, every time where cycles are counted. */
-function fromChamber({ body, equipment }: RunToReckon): ReturnType<typeof cycleWater> | null {
+function fromChamber({ body, equipment }: RunWaterInput): ReturnType<typeof cycleWater> | null {
   const { chamberVolumeL = null } = equipment;
   const cycles = body.cycles ?? null;
   if (cycles === null) {
@@ -92,7 +92,7 @@ function fromChamber({ body, equipment }: RunToReckon): ReturnType<typeof cycleW
   });
 }
 
-function assumptions(run: RunToReckon, ballastAssumed: boolean): Assumed[] {
+function assumptions(run: RunWaterInput, ballastAssumed: boolean): Assumed[] {
   const { body, equipment, model } = run;
   const list: [Assumed, boolean][] = [
     ['oilTemp', (body.oilTempC ?? null) === null],
@@ -104,7 +104,7 @@ function assumptions(run: RunToReckon, ballastAssumed: boolean): Assumed[] {
   return list.filter(([, holds]) => holds).map(([name]) => name);
 }
 
-/** Expected to stay with a trap so many times as good as the one that the run was reckoned with, g. */
+/** Expected to stay with a trap so many times as good as the one that the run was estimated with, g. */
 export function leftWithTrapG(water: Extract<RunWater, { ok: true }>, timesAsGood: number): number {
   const { trapG, chamberG, flashG, ballastG } = water.takenIn;
   const { canCarryG } = water;
@@ -114,9 +114,9 @@ export function leftWithTrapG(water: Extract<RunWater, { ok: true }>, timesAsGoo
 /**
  * Water that one run brings, and what of it is expected to stay in the oil (docs/trade.md 5): taken in past the trap or with
  * the cycles, with ballast and chamber air; carried out again by the dry air that passes warm oil.
- * Runs on equipment with neither a cold trap nor counted cycles have no source that can be reckoned.
+ * Runs on equipment with neither a cold trap nor counted cycles have no source that can be estimated.
  */
-export function runWater(run: RunToReckon): RunWater {
+export function runWater(run: RunWaterInput): RunWater {
   const { body, equipment, model } = run;
   if (!equipment.coldTrap && (body.cycles ?? null) === null) return { ok: false, why: 'noSource' };
   const trapG = fromTrap(run);

@@ -1,9 +1,9 @@
 import { READING_SD_ML, WATER_DEFAULTS, waterUlOfG } from './constants.js';
-import { runWater, type RunToReckon } from './run-water.js';
+import { runWater, type RunWaterInput } from './run-water.js';
 import type { TrapFit } from './fit-trap-efficiency.js';
 
 export interface WaterBudget {
-  /** Null where a run of the charge could not be reckoned. */
+  /** Null where a run of the charge could not be estimated. */
   readonly expectedMl: number | null;
   readonly expectedLowMl: number | null;
   readonly expectedHighMl: number | null;
@@ -12,7 +12,7 @@ export interface WaterBudget {
   readonly unexplainedMl: number | null;
   readonly unexplainedLowMl: number | null;
   readonly unexplainedHighMl: number | null;
-  readonly says: 'nothingReckoned' | 'asExpected' | 'more' | 'less';
+  readonly says: 'notEstimated' | 'asExpected' | 'more' | 'less';
   /** Where the trap's efficiency comes from. */
   readonly basis: 'fit' | 'setUp' | 'assumed';
 }
@@ -28,7 +28,7 @@ const SET_UP_RANGE = 0.15;
 /** Nobody has said it, and too little is known to fit it: from a perfect trap to a poor one. */
 const ASSUMED_WORST = 0.3;
 
-const leftMl = (runs: readonly RunToReckon[], efficiency: number | null): number | null => {
+const leftMl = (runs: readonly RunWaterInput[], efficiency: number | null): number | null => {
   let ul = 0;
   for (const run of runs) {
     const water = runWater(efficiency === null ? run : { ...run, trapEfficiency: efficiency });
@@ -63,7 +63,7 @@ function efficiencies(fit: TrapFit | null, setUp: number | null) {
  * @param setUpEfficiency what the set-up says of this trap; null where it says nothing
  */
 export function waterBudget(input: {
-  runs: readonly RunToReckon[];
+  runs: readonly RunWaterInput[];
   foundMl: number;
   fit: TrapFit | null;
   setUpEfficiency: number | null;
@@ -75,7 +75,7 @@ export function waterBudget(input: {
   if (expectedMl === null || most === null || least === null || runs.length === 0) {
     const none = { expectedMl: null, expectedLowMl: null, expectedHighMl: null };
     const open = { unexplainedMl: null, unexplainedLowMl: null, unexplainedHighMl: null };
-    return { ...none, foundMl, ...open, says: 'nothingReckoned', basis: e.basis };
+    return { ...none, foundMl, ...open, says: 'notEstimated', basis: e.basis };
   }
   const sdMl = Math.hypot((e.scatter * expectedMl) / Math.sqrt(runs.length), READING_SD_ML);
   const expectedLowMl = Math.max(0, expectedMl - Math.hypot(expectedMl - least, Z90 * sdMl));

@@ -187,14 +187,14 @@ describe('everything as JSON lines', () => {
     const said = { targetId: run.id, supersedes: null, action: 'replace', body: run.body, happenedAt: at(190) };
     one.house.write(run);
     one.house.write({ ...run, id, actId: id, kind: 'correction', recordedAt: at(300), body: said });
-    one.house.door.writeSetUp(SERVER, [
+    one.house.writer.writeSetUp(SERVER, [
       {
         id: '30000000-0000-4000-8000-000000000002',
         kind: 'pump',
         subjectId: 'p1',
         validFrom: at(100),
         recordedAt: at(100),
-        body: { ...one.house.shelf.book.at(START).pump.p1!, equipmentId: 'line' },
+        body: { ...one.house.store.book.at(START).pump.p1!, equipmentId: 'line' },
       },
     ]);
     const two = await serve({ empty: true });

@@ -4,7 +4,7 @@ import { setUpBook } from '@winter-jar/core';
 import BetterSqlite3 from 'better-sqlite3';
 import { MIGRATIONS } from '../database/migrations.js';
 import { contentStatements } from '../database/statements.js';
-import { END_OF_TIME, SetUpShelf } from '../journal/set-up-shelf.js';
+import { END_OF_TIME, SetUpStore } from '../journal/set-up-store.js';
 
 const KNOWN_MIGRATIONS: readonly string[] = MIGRATIONS.map((M) => new M().name);
 
@@ -18,9 +18,9 @@ export const issueOf = (field: string, value: unknown, code: string, right: stri
 /** What a database file holds. */
 export function contentsOf(db: BetterSqlite3.Database): BackupContents {
   const sql = contentStatements(db);
-  const shelf = new SetUpShelf();
-  shelf.reload(sql);
-  const pumps = Object.keys(setUpBook(shelf.versions).at(END_OF_TIME).pump).length;
+  const store = new SetUpStore();
+  store.reload(sql);
+  const pumps = Object.keys(setUpBook(store.versions).at(END_OF_TIME).pump).length;
   return { pumps, ...(sql.contents.get() ?? { entries: 0, lastRecordedAt: null }) };
 }
 

@@ -9,9 +9,9 @@ import { CLOCK, isoNow, type Clock } from '../clock/clock.js';
 import { Database, databaseFile, openDatabase } from '../database/open.js';
 import { Reading } from '../database/reading.js';
 import type { Actor } from '../journal/actor.js';
-import { JournalDoor } from '../journal/journal-door.js';
+import { JournalWriter } from '../journal/journal-writer.js';
 import { SetUpService } from '../set-up/set-up.service.js';
-import { SetUpShelf } from '../journal/set-up-shelf.js';
+import { SetUpStore } from '../journal/set-up-store.js';
 import { BackupService } from './backup.service.js';
 import { checkDatabaseFile, contentsOf, issueOf } from './database-check.js';
 import { dropWorkFolder, takeIn } from '../files/work-folder.js';
@@ -47,14 +47,14 @@ export class JournalFileService {
     @Inject(CLOCK) private readonly clock: Clock,
     private readonly database: Database,
     private readonly reading: Reading,
-    private readonly shelf: SetUpShelf,
+    private readonly store: SetUpStore,
     private readonly backup: BackupService,
   ) {}
 
   /** A head, the set-up's versions, the entries in the order of writing, and an end that counts them. */
   *lines(): Generator<string> {
     const line = (content: Line) => `${JSON.stringify(content)}\n`;
-    const { versions } = this.shelf;
+    const { versions } = this.store;
     // What is written while this is read may name records that the set-up above does not hold yet.
     const until = this.reading.sql.lastSeq.get()?.seq ?? 0;
     yield line({ format: JOURNAL_FORMAT, version: JOURNAL_VERSION, exportedAt: isoNow(this.clock) });
@@ -99,10 +99,10 @@ export class JournalFileService {
   private async buildAside(by: Actor, file: string, folder: string): Promise<End> {
     const aside = await openDatabase(folder);
     try {
-      const shelf = new SetUpShelf();
-      shelf.reload(new Reading(aside).sql);
-      const door = new JournalDoor(aside, shelf, this.clock);
-      return await new LineTaker(by, door, new SetUpService(this.clock, shelf, door), this.clock).take(file);
+      const store = new SetUpStore();
+      store.reload(new Reading(aside).sql);
+      const writer = new JournalWriter(aside, store, this.clock);
+      return await new LineTaker(by, writer, new SetUpService(this.clock, store, writer), this.clock).take(file);
     } finally {
       await aside.close();
     }
@@ -120,7 +120,7 @@ class LineTaker {
 
   constructor(
     private readonly by: Actor,
-    private readonly door: JournalDoor,
+    private readonly writer: JournalWriter,
     private readonly setUp: SetUpService,
     private readonly clock: Clock,
   ) {}
@@ -199,7 +199,7 @@ class LineTaker {
 
   private flushSetUp(): void {
     if (this.versions.length === 0) return;
-    const [issue] = this.door.writeSetUp(this.by, this.versions);
+    const [issue] = this.writer.writeSetUp(this.by, this.versions);
     if (issue) throw new LineRefused(this.line, issue);
     this.setUpVersions += this.versions.length;
     this.versions = [];
@@ -207,7 +207,7 @@ class LineTaker {
 
   private flushEntries(): void {
     if (this.chunk.length === 0) return;
-    const answers = this.door.writeTogether(
+    const answers = this.writer.writeTogether(
       this.by,
       this.chunk.map((c) => c.entry),
     );

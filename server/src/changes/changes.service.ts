@@ -3,7 +3,7 @@ import type { Change, ChangeKind, ChangesAnswer } from '@winter-jar/contracts';
 import { interval, map, merge, Observable, of, Subject, takeUntil } from 'rxjs';
 import { EPOCH } from '../database/open.js';
 import { Reading } from '../database/reading.js';
-import { JournalDoor } from '../journal/journal-door.js';
+import { JournalWriter } from '../journal/journal-writer.js';
 
 /** A stream on which nothing comes looks dead to what lies between. */
 const ALIVE_MS = 25_000;
@@ -15,7 +15,7 @@ export class ChangesService implements OnModuleDestroy {
 
   constructor(
     private readonly reading: Reading,
-    private readonly door: JournalDoor,
+    private readonly writer: JournalWriter,
   ) {}
 
   since(since: number, epoch: string | null): ChangesAnswer {
@@ -38,7 +38,7 @@ export class ChangesService implements OnModuleDestroy {
 
   stream(): Observable<MessageEvent> {
     const { epoch, seq } = this.since(NaN, null);
-    const changes = new Observable<Change>((follower) => this.door.changes.follow((change) => follower.next(change)));
+    const changes = new Observable<Change>((follower) => this.writer.changes.follow((change) => follower.next(change)));
     return merge(
       of({ type: 'stands', data: { epoch, seq } }),
       changes.pipe(map((data) => ({ type: 'changed', data }))),

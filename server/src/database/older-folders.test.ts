@@ -44,16 +44,16 @@ test.each(readdirSync(FOLDERS).sort())(
   async (name) => {
     const before = unpacked(name);
     const house = await openHouse({ folder, empty: true });
-    house.door.putInOrder();
+    house.writer.putInOrder();
     expect(house.journal()).toHaveLength(before.entries);
     const after = house.states();
     expect(Object.keys(after).sort()).toEqual(Object.keys(before.states).sort());
     expect(house.everyState()).toEqual(rebuiltStates(house));
     for (const [pumpId, { foldVersion, state }] of Object.entries(before.states))
       if (foldVersion === FOLD_VERSION) expect([pumpId, JSON.stringify(after[pumpId])]).toEqual([pumpId, state]);
-    const { rows } = new RoundService(clock, house.reading, house.shelf).round();
+    const { rows } = new RoundService(clock, house.reading, house.store).round();
     expect(rows.map((r) => r.pumpId)).toEqual(expect.arrayContaining(['cw-01', 'cw-b1', 'hs-03', 'lf-01']));
-    const reader = new PumpReader(clock, house.reading, house.shelf);
+    const reader = new PumpReader(clock, house.reading, house.store);
     // Its jar had water, sludge and a smell, whatever version wrote it.
     expect(reader.pump('lf-01').standing.verdict).toBe('beforeNextRun');
     await house.close();

@@ -73,7 +73,7 @@ export class Database {
     return new Database(folder, writing, await readingSource(folder).initialize());
   }
 
-  /** The only connection that writes. Statements run inside one synchronous block, see journal/journal-door.ts. */
+  /** The only connection that writes. Statements run inside one synchronous block, see journal/journal-writer.ts. */
   get writer(): Sqlite {
     return connectionOf(this.writing);
   }

@@ -14,7 +14,7 @@ import {
 import { Reading } from '../database/reading.js';
 import { PumpReader } from '../house/pump-reader.js';
 import { lastCharges } from '../pumps/last-charges.js';
-import { SetUpShelf } from '../journal/set-up-shelf.js';
+import { SetUpStore } from '../journal/set-up-store.js';
 import { caseLines, confirmedFor } from './cases.js';
 
 /** Ended charges that evidence is gathered from: what the oil before last has shown says little about this one. */
@@ -27,19 +27,19 @@ export class DiagnosisService {
   constructor(
     private readonly pumps: PumpReader,
     private readonly reading: Reading,
-    private readonly shelf: SetUpShelf,
+    private readonly store: SetUpStore,
   ) {}
 
   /** @param stopWeight how many minutes a minute of standing still counts besides its own */
   diagnosis(pumpId: string, stopWeight: number): DiagnosisAnswer {
     const { now, setUp, state } = this.pumps.pump(pumpId);
     const entries = this.entriesOf(pumpId);
-    const { evidence, faded } = gatherEvidence({ pumpId, entries, state, book: this.shelf.book, now });
+    const { evidence, faded } = gatherEvidence({ pumpId, entries, state, book: this.store.book, now });
     const findings = evidence.toSorted((a, b) => b.certainty - a.certainty);
 
     const { process } = setUp.equipment;
     const cases = this.cases();
-    const processOf = (id: string) => this.shelf.book.pumpAt({ pumpId: id, instant: now })?.equipment.process ?? null;
+    const processOf = (id: string) => this.store.book.pumpAt({ pumpId: id, instant: now })?.equipment.process ?? null;
     const confirmed = confirmedFor({ pumpId, process, cases, processOf });
     const asked = { process, findings, priors: priorsAfter({ process, cases: confirmed }) };
     const ranking = rank(asked);
@@ -104,6 +104,6 @@ function withSteps(causes: readonly RankedCause[], asked: Asked): LikelyCause[] 
   const steps = sharesInSteps(asked);
   return causes.map((cause) => ({
     ...cause,
-    steps: steps.map(({ finding, state, shares }) => ({ finding, state, share: shares[cause.id] })),
+    steps: steps.map(({ finding, state, shares }) => ({ finding, state, probability: shares[cause.id] })),
   }));
 }

@@ -29,9 +29,9 @@ test('the evidence that the journal holds, the causes it speaks for, and the tes
   const cream = answer.evidence.find((e) => e.id === 'cream');
   expect(cream).toMatchObject({ state: 'yes', kind: 'look', at: at(ago(20)) });
   expect(answer.causes[0]).toMatchObject({ id: 'condensation' });
-  const { share, steps } = answer.causes[0]!;
+  const { probability: share, steps } = answer.causes[0]!;
   expect(steps[0]).toMatchObject({ finding: null });
-  expect(steps.at(-1)?.share).toBeCloseTo(share, 12);
+  expect(steps.at(-1)?.probability).toBeCloseTo(share, 12);
   expect(answer.checks[0]?.outcomes.length).toBeGreaterThan(1);
   expect(answer.case).toBeNull();
 });
@@ -118,7 +118,7 @@ test.each<[string, object, string]>([
   ['a case that is opened twice', caseAt.opened(ago(1)), 'the id of a new case'],
 ])('%s is refused with what would be right', (_what, entry, right) => {
   expect(served.house.write(caseAt.opened(ago(50)))).toEqual(['written']);
-  const [answer] = served.house.door.write(SERVER, [entry]);
+  const [answer] = served.house.writer.write(SERVER, [entry]);
   expect(answer?.status).toBe('refused');
   expect(JSON.stringify(answer)).toContain(right);
 });

@@ -1,7 +1,7 @@
 import type { SuspectsAnswer } from '@winter-jar/contracts';
 import { stretchesOf, suspectMaterials, type HouseSetUp, type Stretch, type SuspectEvent } from '@winter-jar/core';
 import type { SuspectRow } from '../database/statements.js';
-import { SetUpShelf } from '../journal/set-up-shelf.js';
+import { SetUpStore } from '../journal/set-up-store.js';
 import type { Job, JobTools } from '../work/job.js';
 
 /** Recipes, traps and people change: what is older says little about a material today. */
@@ -11,9 +11,9 @@ const LOOKED_BACK_MS = 365 * 86_400_000;
 export const SUSPECTS_JOB: Job<{ readonly now: string }, SuspectsAnswer> = { name: 'suspects', run: suspectsOf };
 
 function suspectsOf({ sql, progress }: JobTools, { now }: { readonly now: string }): SuspectsAnswer {
-  const shelf = new SetUpShelf();
-  shelf.reload(sql);
-  const house = shelf.book.at(now);
+  const store = new SetUpStore();
+  store.reload(sql);
+  const house = store.book.at(now);
   const from = new Date(Date.parse(now) - LOOKED_BACK_MS).toISOString();
   const [dark, water]: [Stretch[], Stretch[]] = [[], []];
   const pumps = Object.keys(house.pump);

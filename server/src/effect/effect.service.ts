@@ -3,9 +3,9 @@ import type { EntriesEffect, PumpEffect, RoundRow, SetUpEffect } from '@winter-j
 import { initialState, type PumpState, type SetUpVersion } from '@winter-jar/core';
 import { CLOCK, isoNow, type Clock } from '../clock/clock.js';
 import type { Actor } from '../journal/actor.js';
-import { JournalDoor } from '../journal/journal-door.js';
+import { JournalWriter } from '../journal/journal-writer.js';
 import { onTheRound, rowOf } from '../round/round-row.js';
-import { SetUpShelf } from '../journal/set-up-shelf.js';
+import { SetUpStore } from '../journal/set-up-store.js';
 
 interface Side {
   readonly row: RoundRow | null;
@@ -17,28 +17,28 @@ interface Side {
 export class EffectService {
   constructor(
     @Inject(CLOCK) private readonly clock: Clock,
-    private readonly shelf: SetUpShelf,
-    private readonly door: JournalDoor,
+    private readonly store: SetUpStore,
+    private readonly writer: JournalWriter,
   ) {}
 
   ofEntries(actor: Actor, raw: readonly unknown[]): EntriesEffect {
     const named = raw.flatMap(pumpIdsNamed);
-    return this.door.rehearse(
+    return this.writer.rehearse(
       () => {
-        const before = this.sides(this.door.states(named), named);
-        return { before, answers: this.door.write(actor, raw) };
+        const before = this.sides(this.writer.states(named), named);
+        return { before, answers: this.writer.write(actor, raw) };
       },
-      ({ before, answers }) => ({ answers, effects: differing(before, this.sides(this.door.states(named), named)) }),
+      ({ before, answers }) => ({ answers, effects: differing(before, this.sides(this.writer.states(named), named)) }),
     );
   }
 
   ofSetUp(actor: Actor, versions: readonly SetUpVersion[], seenTag: number | null): SetUpEffect {
-    return this.door.rehearse(
+    return this.writer.rehearse(
       () => {
-        const before = this.sides(this.door.states());
-        return { before, issues: this.door.writeSetUp(actor, versions, seenTag) };
+        const before = this.sides(this.writer.states());
+        return { before, issues: this.writer.writeSetUp(actor, versions, seenTag) };
       },
-      ({ before, issues }) => ({ issues, effects: differing(before, this.sides(this.door.states())) }),
+      ({ before, issues }) => ({ issues, effects: differing(before, this.sides(this.writer.states())) }),
     );
   }
 
@@ -46,10 +46,10 @@ export class EffectService {
   private sides(states: ReadonlyMap<string, PumpState>, wanted?: readonly string[]): Map<string, Side> {
     const now = isoNow(this.clock);
     const sides = new Map<string, Side>();
-    for (const pumpId of Object.keys(this.shelf.book.at(now).pump)) {
+    for (const pumpId of Object.keys(this.store.book.at(now).pump)) {
       if (wanted && !wanted.includes(pumpId)) continue;
       const state = states.get(pumpId) ?? initialState(pumpId);
-      const setUp = this.shelf.book.pumpAt({ pumpId, instant: now });
+      const setUp = this.store.book.pumpAt({ pumpId, instant: now });
       const stands = setUp !== null && onTheRound(setUp.pump);
       sides.set(pumpId, { row: stands ? rowOf({ setUp, state, now }) : null, state });
     }

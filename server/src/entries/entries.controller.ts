@@ -5,13 +5,13 @@ import { Documented } from '../api/documented.js';
 import { EffectService } from '../effect/effect.service.js';
 import { Acting, Needs } from '../house/needs.js';
 import type { Actor } from '../journal/actor.js';
-import { JournalDoor } from '../journal/journal-door.js';
+import { JournalWriter } from '../journal/journal-writer.js';
 
 @Needs('write')
 @Controller('api/entries')
 export class EntriesController {
   constructor(
-    @Inject(JournalDoor) private readonly door: JournalDoor,
+    @Inject(JournalWriter) private readonly writer: JournalWriter,
     @Inject(EffectService) private readonly effect: EffectService,
   ) {}
 
@@ -26,7 +26,7 @@ export class EntriesController {
   })
   post(@Acting() actor: Actor, @Body() body: unknown, @Res({ passthrough: true }) response: Response): EntriesAnswer {
     const entries = entriesOf(body);
-    const { value: answers, seqs } = this.door.changes.gather(() => this.door.write(actor, entries));
+    const { value: answers, seqs } = this.writer.changes.gather(() => this.writer.write(actor, entries));
     const [only] = answers;
     response.status(answers.length === 1 && only ? HTTP_STATUS[only.status] : 207);
     return { answers, changes: seqs };

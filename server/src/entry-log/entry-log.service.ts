@@ -7,8 +7,8 @@ import { CLOCK, type Clock } from '../clock/clock.js';
 import { Database } from '../database/open.js';
 import { Reading } from '../database/reading.js';
 import type { Actor } from '../journal/actor.js';
-import { JournalDoor } from '../journal/journal-door.js';
-import { SetUpShelf } from '../journal/set-up-shelf.js';
+import { JournalWriter } from '../journal/journal-writer.js';
+import { SetUpStore } from '../journal/set-up-store.js';
 import { writeLog, type EntryLog } from './entry-log.js';
 import { LogImport } from './log-import.js';
 import { LOOK_LOG } from './look-log.js';
@@ -30,15 +30,15 @@ export class EntryLogService implements OnModuleDestroy {
     @Inject(CLOCK) private readonly clock: Clock,
     private readonly database: Database,
     private readonly reading: Reading,
-    private readonly shelf: SetUpShelf,
-    private readonly door: JournalDoor,
+    private readonly store: SetUpStore,
+    private readonly writer: JournalWriter,
   ) {}
 
   /** Takes a file in and begins to read it. @throws PayloadTooLargeException */
   async begin(by: Actor, name: LogName, upload: Readable): Promise<LogImport> {
     const { id, folder, file } = await takeIn(upload, this.database.folder, MAX_LOG_BYTES);
-    const { clock, reading, shelf, door } = this;
-    const job = new LogImport(id, name, logOf(name), file, folder, { clock, reading, shelf, door, by });
+    const { clock, reading, store, writer } = this;
+    const job = new LogImport(id, name, logOf(name), file, folder, { clock, reading, store, writer, by });
     this.forgetTheOldest();
     this.imports.set(id, { job, folder });
     return job;

@@ -2,7 +2,7 @@ import { existsSync, readFileSync } from 'node:fs';
 import { SERVER } from '../journal/actor.js';
 import { importInto, logsOf, readInto } from '../testing/log-files.js';
 import { nowMs, openHouse, rebuiltStates, type TestHouse } from '../testing/test-house.js';
-import { JournalDoor } from '../journal/journal-door.js';
+import { JournalWriter } from '../journal/journal-writer.js';
 import { writeLog } from './entry-log.js';
 import type { LogImport } from './log-import.js';
 import { RUN_LOG } from './run-log.js';
@@ -151,7 +151,7 @@ test('what a crash left half-written is taken back when the folder is opened', a
   await untilWriting(job);
   await job.abandon();
   expect(countOf('open_import')).toBe(1);
-  new JournalDoor(house.database, house.shelf, { nowMs }).putInOrder();
+  new JournalWriter(house.database, house.store, { nowMs }).putInOrder();
   expect({ tables: stored(), states: house.everyState() }).toEqual(before);
 });
 
@@ -162,7 +162,7 @@ test('a rebuild from the journal leaves out what a crash left half-written', asy
   job.write(false);
   await untilWriting(job);
   await job.abandon();
-  new JournalDoor(house.database, house.shelf, { nowMs }).rebuildAll();
+  new JournalWriter(house.database, house.store, { nowMs }).rebuildAll();
   expect(house.everyState()).toEqual(before);
 });
 

@@ -9,8 +9,8 @@ import type { Actor } from '../journal/actor.js';
 import { takenBy } from '../journal/bulk-writing.js';
 import { contentHash } from '../journal/content-hash.js';
 import { setUpIssues } from '../journal/entry-rules.js';
-import type { JournalDoor } from '../journal/journal-door.js';
-import type { SetUpShelf } from '../journal/set-up-shelf.js';
+import type { JournalWriter } from '../journal/journal-writer.js';
+import type { SetUpStore } from '../journal/set-up-store.js';
 import { csvRows, FileRefused, type Piece } from './csv-rows.js';
 import { bad, type Row } from './csv-table.js';
 import { inColumns, readRow, type EntryLog, type LogReader } from './entry-log.js';
@@ -23,8 +23,8 @@ const WRITTEN_PER_TURN = 400;
 export interface ImportTools {
   readonly clock: Clock;
   readonly reading: Reading;
-  readonly shelf: SetUpShelf;
-  readonly door: JournalDoor;
+  readonly store: SetUpStore;
+  readonly writer: JournalWriter;
   /** Who brings the file. */
   readonly by: Actor;
 }
@@ -117,8 +117,8 @@ export class LogImport {
     this.state = 'takingBack';
     this.counts.written = 0;
     try {
-      while (this.tools.door.bulk.takeBack(this.id)) await nextTurn();
-      while (this.tools.door.bulk.catchUp() !== null) await nextTurn();
+      while (this.tools.writer.bulk.takeBack(this.id)) await nextTurn();
+      while (this.tools.writer.bulk.catchUp() !== null) await nextTurn();
     } catch (error) {
       this.logger.error(error);
     }
@@ -137,8 +137,8 @@ export class LogImport {
   }
 
   private async read(): Promise<void> {
-    const { shelf, clock, reading } = this.tools;
-    const reader = { house: shelf.book.at(isoNow(clock)), nowMs: clock.nowMs() };
+    const { store, clock, reading } = this.tools;
+    const reader = { house: store.book.at(isoNow(clock)), nowMs: clock.nowMs() };
     const text = createReadStream(this.file, { encoding: 'utf8' });
     const bytes = Math.max(1, statSync(this.file).size);
     for await (const piece of csvRows(text, this.log.columns)) {
@@ -174,7 +174,7 @@ export class LogImport {
       this.counts.unchanged += 1;
       return [];
     }
-    const issues = setUpIssues(entry, this.tools.shelf.book);
+    const issues = setUpIssues(entry, this.tools.store.book);
     if (issues.length > 0) return issues;
     const first = this.staged.put({ line, entry, contentHash: hash, content: JSON.stringify(entry) });
     if (first !== null)
@@ -189,7 +189,7 @@ export class LogImport {
   }
 
   private async writeAll(goodRowsOnly: boolean): Promise<void> {
-    const { bulk } = this.tools.door;
+    const { bulk } = this.tools.writer;
     bulk.open(this.id);
     for (const rows of this.staged.byLine(WRITTEN_PER_TURN)) {
       this.writeSome(rows);
@@ -211,7 +211,7 @@ export class LogImport {
 
   /** Rows that were right when they were read may not be any more: an id was taken, a record of the set-up changed. */
   private writeSome(chunk: readonly StagedLine[]): void {
-    const answers = this.tools.door.bulk.write(
+    const answers = this.tools.writer.bulk.write(
       { kind: 'import', importId: this.id, by: this.tools.by },
       this.id,
       chunk,

@@ -108,8 +108,8 @@ describe('import and export', () => {
       }),
     ];
     // A photograph that is cited must be there when a person writes; a file is taken as it is.
-    first.door.writeTogether(SERVER, [...others, ...looks]);
-    second.door.writeTogether(SERVER, others);
+    first.writer.writeTogether(SERVER, [...others, ...looks]);
+    second.writer.writeTogether(SERVER, others);
     const text = logsOf(first).export('looks');
     expect(await importInto(second, 'looks', text)).toMatchObject({ rows: 2, fresh: 2, written: 2 });
     expect(second.states()).toEqual(first.states());

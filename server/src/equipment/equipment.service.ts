@@ -4,7 +4,7 @@ import { equipmentProjection, type EquipmentState } from '@winter-jar/core';
 import { CLOCK, isoNow, type Clock } from '../clock/clock.js';
 import { Reading } from '../database/reading.js';
 import { journalPage } from '../house/journal-page.js';
-import { SetUpShelf } from '../journal/set-up-shelf.js';
+import { SetUpStore } from '../journal/set-up-store.js';
 import { onTheRound } from '../round/round-row.js';
 
 @Injectable()
@@ -12,12 +12,12 @@ export class EquipmentService {
   constructor(
     @Inject(CLOCK) private readonly clock: Clock,
     private readonly reading: Reading,
-    private readonly shelf: SetUpShelf,
+    private readonly store: SetUpStore,
   ) {}
 
   /** An equipment with its own record, whichever pump stood at it. @throws NotFoundException */
   page(equipmentId: string, before: string | undefined): EquipmentPage {
-    const house = this.shelf.book.at(isoNow(this.clock));
+    const house = this.store.book.at(isoNow(this.clock));
     const equipment = house.equipment[equipmentId];
     const site = equipment && house.site[equipment.siteId];
     if (!site) throw new NotFoundException(`an equipment in the set-up; "${equipmentId}" is none`);

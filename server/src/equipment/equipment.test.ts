@@ -22,7 +22,7 @@ const page = async (query = '', id = 'chamber') =>
   (await served.get(`/api/equipment/${id}${query}`)).body as EquipmentPage;
 
 test('its record: what ran on it by whatever pump, who stands at it, and its own entries', async () => {
-  const note = entryAt(70, 'note', { text: 'door seal is flat at the hinge' });
+  const note = entryAt(70, 'note', { text: 'writer seal is flat at the hinge' });
   served.house.write(changeAt(1), runAt(10, 20), runAt(40, 4, 'any-empty', { pumpId: 'd1' }), {
     ...note,
     subjects: [{ type: 'equipment', id: 'chamber' }],

@@ -5,12 +5,12 @@ import { CLOCK, systemClock, type Clock } from '../clock/clock.js';
 import { Database } from '../database/open.js';
 import { Reading } from '../database/reading.js';
 import { clearWorkFolders } from '../files/work-folder.js';
-import { JournalDoor } from '../journal/journal-door.js';
-import { SetUpShelf } from '../journal/set-up-shelf.js';
+import { JournalWriter } from '../journal/journal-writer.js';
+import { SetUpStore } from '../journal/set-up-store.js';
 import type { OwnCertificate } from '../network/own-certificate.js';
 import { BusyGuard } from '../problems/busy-guard.js';
 import { WorkQueue } from '../work/work-queue.js';
-import { DoorGuard } from '../problems/door-guard.js';
+import { OriginGuard } from '../problems/origin-guard.js';
 import { ProblemFilter } from '../problems/problem.filter.js';
 import { HOUSE, type House } from './house.js';
 import { NeedsGuard } from './needs.js';
@@ -26,7 +26,7 @@ export interface HouseOptions {
   readonly workFile?: string;
 }
 
-/** What every feature stands on: the clock, the open data folder, the set-up in memory, the one door, and who comes in. */
+/** What every feature stands on: the clock, the open data folder, the set-up in memory, the one writer, and who comes in. */
 @Global()
 @Module({})
 export class HouseModule {
@@ -39,15 +39,15 @@ export class HouseModule {
   }: HouseOptions): DynamicModule {
     clearWorkFolders(database.folder);
     const reading = new Reading(database);
-    const shelf = new SetUpShelf();
-    shelf.reload(reading.sql);
-    const door = new JournalDoor(database, shelf, clock);
-    door.putInOrder();
+    const store = new SetUpStore();
+    store.reload(reading.sql);
+    const writer = new JournalWriter(database, store, clock);
+    writer.putInOrder();
     database.onReopened(() => {
       reading.reopened();
-      shelf.reload(reading.sql);
-      door.reopened();
-      door.putInOrder();
+      store.reload(reading.sql);
+      writer.reopened();
+      writer.putInOrder();
     });
     const house: House = { dataFolder: resolve(database.folder), openToNetwork, certificate, port: null };
     const shared = [
@@ -55,12 +55,12 @@ export class HouseModule {
       { provide: HOUSE, useValue: house },
       { provide: Database, useValue: database },
       { provide: Reading, useValue: reading },
-      { provide: SetUpShelf, useValue: shelf },
-      { provide: JournalDoor, useValue: door },
+      { provide: SetUpStore, useValue: store },
+      { provide: JournalWriter, useValue: writer },
       { provide: WorkQueue, useFactory: () => new WorkQueue(database, workFile) },
       PumpReader,
     ];
-    const atTheDoor = [DoorGuard, BusyGuard, NeedsGuard].map((useClass) => ({ provide: APP_GUARD, useClass }));
+    const atTheDoor = [OriginGuard, BusyGuard, NeedsGuard].map((useClass) => ({ provide: APP_GUARD, useClass }));
     return {
       module: HouseModule,
       providers: [...shared, ...atTheDoor, { provide: APP_FILTER, useClass: ProblemFilter }],

@@ -2,7 +2,7 @@ import { Inject, Injectable, NotFoundException } from '@nestjs/common';
 import { initialState, standingAt, type PumpSetUp, type PumpState, type Standing } from '@winter-jar/core';
 import { CLOCK, isoNow, type Clock } from '../clock/clock.js';
 import { Reading } from '../database/reading.js';
-import { SetUpShelf } from '../journal/set-up-shelf.js';
+import { SetUpStore } from '../journal/set-up-store.js';
 
 /** A pump as it is read: its set-up or a 404, its state or the first one, and how it stands now. */
 @Injectable()
@@ -10,7 +10,7 @@ export class PumpReader {
   constructor(
     @Inject(CLOCK) private readonly clock: Clock,
     private readonly reading: Reading,
-    private readonly shelf: SetUpShelf,
+    private readonly store: SetUpStore,
   ) {}
 
   get now(): string {
@@ -19,7 +19,7 @@ export class PumpReader {
 
   /** @throws NotFoundException */
   setUpOf(pumpId: string, instant = this.now): PumpSetUp {
-    const setUp = this.shelf.book.pumpAt({ pumpId, instant });
+    const setUp = this.store.book.pumpAt({ pumpId, instant });
     if (!setUp) throw new NotFoundException(`a pump in the set-up; "${pumpId}" is none`);
     return setUp;
   }

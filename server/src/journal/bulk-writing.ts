@@ -20,7 +20,7 @@ export type BulkAnswer =
 
 const IMPORTED_PER_TURN = 300;
 /**
- * How the door writes many entries that came as a file: in turns of one short transaction each, so that others write in between,
+ * How the writer writes many entries that came as a file: in turns of one short transaction each, so that others write in between,
  * and so that all of it can be taken back until it is closed. Soft questions count as answered.
  */
 export class BulkWriting {

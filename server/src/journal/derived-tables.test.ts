@@ -15,7 +15,7 @@ afterEach(() => house.close());
 describe('subjects that are tied to one another', () => {
   const tables = () => {
     const sql = writingStatements(house.database.writer);
-    const derived = new DerivedTables(sql, house.shelf, [pouredOil]);
+    const derived = new DerivedTables(sql, house.store, [pouredOil]);
     const store = (entry: Entry) => {
       const seq = insertEntry(sql, entry, { contentHash: contentHash(entry), content: JSON.stringify(entry) }, null);
       return derived.count({ entry, seq: seq! });
@@ -49,7 +49,7 @@ describe('subjects that are tied to one another', () => {
     take(late);
     expect(lots()).toEqual({});
     while (derived.catchUp());
-    const rebuilt = rebuildAll({ projection: pouredOil, entries: [...pours, late], book: house.shelf.book });
+    const rebuilt = rebuildAll({ projection: pouredOil, entries: [...pours, late], book: house.store.book });
     expect(house.everyState()).toEqual(Object.fromEntries(rebuilt));
   });
 });
@@ -79,10 +79,10 @@ describe('the record of an equipment', () => {
 
   test('hours that follow from its cycle time move with a correction of the set-up', () => {
     const cycles = runAt(10, 1, 'any-empty', { equipmentId: 'line', body: { minutes: null, cycles: 120 } });
-    const line = house.shelf.book.at(at(0)).equipment.line!;
+    const line = house.store.book.at(at(0)).equipment.line!;
     expect(house.write(cycles)).toEqual(['written']);
     const before = (house.everyState()['equipment:line'] as unknown as { minutes: number }).minutes;
-    const issues = house.door.writeSetUp(SERVER, [
+    const issues = house.writer.writeSetUp(SERVER, [
       {
         id: '40000000-0000-4000-8000-000000000001',
         kind: 'equipment',
@@ -103,11 +103,11 @@ describe('the record of an equipment', () => {
       subjects: [{ type: 'equipment', id: 'chamber' }],
       actId: entry.id,
     });
-    expect(house.write(alone(entryAt(5, 'note', { text: 'door seal is flat at the hinge' })))).toEqual(['written']);
+    expect(house.write(alone(entryAt(5, 'note', { text: 'writer seal is flat at the hinge' })))).toEqual(['written']);
     expect(house.write(alone(entryAt(6, 'meter', { action: 'read', minutes: 900 })))).toEqual(['written']);
     expect(chamber()).toMatchObject({ entries: 2, meter: { minutes: 900 } });
     expect(house.states()).toEqual({});
-    const [answer] = house.door.write(SERVER, [alone(changeAt(7))]);
+    const [answer] = house.writer.write(SERVER, [alone(changeAt(7))]);
     expect(answer).toMatchObject({
       status: 'refused',
       issues: [{ field: 'subjects', code: 'missing', right: 'at least one pump' }],

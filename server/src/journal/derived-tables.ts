@@ -18,7 +18,7 @@ import {
 import type { Counted, SubjectKeyRow, WritingStatements } from '../database/statements.js';
 import { endOfRun } from './entry-rules.js';
 import { KeptStates } from './kept-states.js';
-import type { SetUpShelf } from './set-up-shelf.js';
+import type { SetUpStore } from './set-up-store.js';
 import { BEFORE_ALL, Touched, type TouchedSubject } from './touched.js';
 
 /** Entries of one subject that a turn folds at most. */
@@ -45,13 +45,13 @@ export interface Original {
   readonly seq: number;
 }
 
-/** What follows from the journal: counted entries, states, checkpoints. Called inside the door's transaction. */
+/** What follows from the journal: counted entries, states, checkpoints. Called inside the writer's transaction. */
 export class DerivedTables {
   private readonly kept = new KeptStates();
 
   constructor(
     private readonly sql: WritingStatements,
-    private readonly shelf: SetUpShelf,
+    private readonly store: SetUpStore,
     private readonly projections: readonly Projection[],
   ) {}
 
@@ -149,7 +149,7 @@ export class DerivedTables {
 
   private endOf(entry: Entry): string | null {
     const pumpId = entry.subjects.find((s) => s.type === 'pump')?.id;
-    const pump = pumpId === undefined ? null : this.shelf.book.pumpAt({ pumpId, instant: entry.happenedAt });
+    const pump = pumpId === undefined ? null : this.store.book.pumpAt({ pumpId, instant: entry.happenedAt });
     return pump ? endOfRun(entry, pump) : null;
   }
 
@@ -187,7 +187,7 @@ export class DerivedTables {
       },
       entriesAfter: (subject, key) => this.entriesAfter(subject, key),
     };
-    const { book } = this.shelf;
+    const { book } = this.store;
     const folded = refoldTogether({ projection, touched: changed, source, book });
     for (const { subject, state } of folded.starts) this.forgetCheckpointsAfter(subject, state);
     for (const checkpoint of folded.checkpoints) this.saveCheckpoint(checkpoint);
@@ -231,7 +231,7 @@ export class DerivedTables {
       projection,
       from: new Map([[key, from]]),
       entries,
-      book: this.shelf.book,
+      book: this.store.book,
     });
     for (const checkpoint of checkpoints) this.saveCheckpoint(checkpoint);
     return states.get(key) ?? from;

@@ -76,7 +76,7 @@ function bodyIssues(entry: Entry, pump: PumpSetUp): FieldIssue[] {
           field: 'body.minutes',
           value: null,
           code: 'missing',
-          right: `hours: ${equipment.name} has no cycle time to reckon them from`,
+          right: `hours: ${equipment.name} has no cycle time to work them out from`,
         });
       }
       return issues;

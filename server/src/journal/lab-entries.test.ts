@@ -24,7 +24,7 @@ test('a lab report cites a sample of its pump that was drawn before; the sample 
   const report = (hours: number, sampleId: string, more: { pumpId?: string } = {}) =>
     entryAt(hours, 'labResult', { sampleId, ironPpm: 60 }, more);
   const refused = (entry: Entry) => {
-    const [answer] = house.door.write(SERVER, [entry]);
+    const [answer] = house.writer.write(SERVER, [entry]);
     return answer?.status === 'refused' ? answer.issues.map((i) => `${i.field}: ${i.right}`) : answer?.status;
   };
   expect(refused(report(200, sample.id))).toEqual([
@@ -39,7 +39,7 @@ test('a lab report cites a sample of its pump that was drawn before; the sample 
   expect(refused(report(90, sample.id))).toEqual([`happenedAt: a time after the sample was drawn, ${at(100)}`]);
   expect(refused(report(200, sample.id, { pumpId: 'b1' }))).toEqual([expect.stringContaining('body.sampleId')]);
   const moved = correction(good, { action: 'replace', body: { sampleId: run.id, ironPpm: 1 } });
-  expect(house.door.write(SERVER, [moved])[0]).toMatchObject({
+  expect(house.writer.write(SERVER, [moved])[0]).toMatchObject({
     status: 'refused',
     issues: [{ field: 'body.body.sampleId' }],
   });

@@ -2,7 +2,7 @@ import type { FieldIssue } from '@winter-jar/contracts';
 import type { Folded, SetUpKind, SetUpVersion, SubjectRef } from '@winter-jar/core';
 import type { Database } from '../database/open.js';
 import type { WritingStatements } from '../database/statements.js';
-import type { RecordName, SetUpShelf } from './set-up-shelf.js';
+import type { RecordName, SetUpStore } from './set-up-store.js';
 import type { Actor } from './actor.js';
 import type { ChangeLog } from './change-log.js';
 import { contentHash } from './content-hash.js';
@@ -19,11 +19,11 @@ class SetUpRefused extends Error {
   }
 }
 
-/** How the door writes versions of the set-up, and what it refolds after them. */
+/** How the writer writes versions of the set-up, and what it refolds after them. */
 export class SetUpWriting {
   constructor(
     private readonly database: Database,
-    private readonly shelf: SetUpShelf,
+    private readonly store: SetUpStore,
     private readonly sql: WritingStatements,
     private readonly derived: DerivedTables,
     private readonly changes: ChangeLog,
@@ -31,7 +31,7 @@ export class SetUpWriting {
 
   /**
    * Adds versions to the set-up and refolds what they touch.
-   * @param seenTag the shelf's tag that the writer saw; records written since then are a conflict
+   * @param seenTag the store's tag that whoever writes saw; records written since then are a conflict
    * @returns issues, and then nothing is written
    */
   write(actor: Actor, versions: readonly SetUpVersion[], seenTag: number | null = null): FieldIssue[] {
@@ -39,16 +39,16 @@ export class SetUpWriting {
     const run = this.database.writer.transaction((): void => {
       const issues: FieldIssue[] = [];
       for (const v of versions) {
-        const known = this.shelf.versions.find((k) => k.id === v.id);
+        const known = this.store.versions.find((k) => k.id === v.id);
         if (known && contentHash(known) !== contentHash(v)) issues.push(idTaken(v));
-        if (!known && seenTag !== null && this.shelf.changedSince(v, seenTag)) issues.push(changedMeanwhile(v));
+        if (!known && seenTag !== null && this.store.changedSince(v, seenTag)) issues.push(changedMeanwhile(v));
         if (known || issues.length > 0) continue;
         this.sql.insertSetUp.run({ ...v, body: JSON.stringify(v.body) });
         fresh.push(v);
       }
       if (issues.length > 0) throw new SetUpRefused(issues);
-      this.shelf.reload(this.sql);
-      const broken = this.shelf.brokenReferences();
+      this.store.reload(this.sql);
+      const broken = this.store.brokenReferences();
       if (broken.length > 0) throw new SetUpRefused(broken);
       this.refoldAfterSetUp(fresh);
       // Names of a site or an oil stand on every page.
@@ -60,7 +60,7 @@ export class SetUpWriting {
       return [];
     } catch (error) {
       this.changes.settle(false);
-      this.shelf.reload(this.sql);
+      this.store.reload(this.sql);
       if (error instanceof SetUpRefused) return [...error.issues];
       throw error;
     }
@@ -85,14 +85,14 @@ export class SetUpWriting {
       jarShape: naming(this.sql.pumpsWithJarShape),
       houseRules: () => this.sql.pumpStates.all().map((s) => s.pumpId),
     };
-    return [...new Set([...this.shelf.pumpsNaming(record), ...byEntries[kind]()])];
+    return [...new Set([...this.store.pumpsNaming(record), ...byEntries[kind]()])];
   }
 
   private refoldAfterSetUp(versions: readonly SetUpVersion[]): void {
     const touched = new Touched();
     const endsMove = new Map<string, string>();
     for (const version of versions) {
-      const from = this.shelf.countsFrom(version);
+      const from = this.store.countsFrom(version);
       for (const pumpId of this.pumpsTouchedBy(version)) {
         this.touchFrom(touched, { type: 'pump', id: pumpId }, from);
         if (version.kind !== 'equipment') continue;

@@ -5,17 +5,17 @@ import type { Request, Response } from 'express';
 import { Documented } from '../api/documented.js';
 import { Acting, Needs } from '../house/needs.js';
 import type { Actor } from '../journal/actor.js';
-import { JournalDoor } from '../journal/journal-door.js';
+import { JournalWriter } from '../journal/journal-writer.js';
 import { FILE_KINDS } from '../files/kept-files.js';
 import { uploadOf } from '../files/upload.js';
-import { PhotoShelf } from './photo-shelf.js';
+import { PhotoStore } from './photo-store.js';
 
 @Needs('read')
 @Controller('api/photos')
 export class PhotosController {
   constructor(
-    @Inject(PhotoShelf) private readonly shelf: PhotoShelf,
-    @Inject(JournalDoor) private readonly door: JournalDoor,
+    @Inject(PhotoStore) private readonly store: PhotoStore,
+    @Inject(JournalWriter) private readonly writer: JournalWriter,
   ) {}
 
   @Post()
@@ -29,9 +29,9 @@ export class PhotosController {
   })
   async keep(@Acting() actor: Actor, @Req() request: Request): Promise<PhotoKept> {
     const { types, maxBytes } = FILE_KINDS.photo;
-    const kept = await this.shelf.keep(uploadOf(request, types, maxBytes));
+    const kept = await this.store.keep(uploadOf(request, types, maxBytes));
     if (!kept.ok) throw new BadRequestException({ message: kept.issue.right, issues: [kept.issue] });
-    this.door.noteFile(actor);
+    this.writer.noteFile(actor);
     return kept.photo;
   }
 
@@ -48,7 +48,7 @@ export class PhotosController {
   }
 
   private async send(photoId: string, size: 'whole' | 'thumb', response: Response): Promise<void> {
-    const path = await this.shelf.pathOf(photoId, size);
+    const path = await this.store.pathOf(photoId, size);
     if (path === null) throw new NotFoundException('the id of a photograph that is kept here');
     // Named by its content: it never changes.
     response.set('Cache-Control', 'private, max-age=31536000, immutable').sendFile(path, { dotfiles: 'allow' });

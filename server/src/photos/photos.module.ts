@@ -1,12 +1,12 @@
 import { Module } from '@nestjs/common';
 import { Database } from '../database/open.js';
-import { PhotoShelf } from './photo-shelf.js';
+import { PhotoStore } from './photo-store.js';
 import { PhotosController } from './photos.controller.js';
 
 @Module({
   controllers: [PhotosController],
   providers: [
-    { provide: PhotoShelf, useFactory: (database: Database) => new PhotoShelf(database.folder), inject: [Database] },
+    { provide: PhotoStore, useFactory: (database: Database) => new PhotoStore(database.folder), inject: [Database] },
   ],
 })
 export class PhotosModule {}

@@ -7,7 +7,7 @@ import request from 'supertest';
 import { v7 as newId } from 'uuid';
 import { serveHouse, type ServedHouse } from '../testing/served-house.js';
 import { keptFile } from '../files/kept-files.js';
-import { PhotoShelf } from './photo-shelf.js';
+import { PhotoStore } from './photo-store.js';
 import { writeDurably } from '../files/write-durably.js';
 
 let served: ServedHouse;
@@ -72,7 +72,7 @@ test.each<[string, () => Promise<Buffer> | Buffer, RegExp]>([
   expect(kept()).toEqual([]);
 });
 
-test('another type, and a file that is too large, are refused at the door', async () => {
+test('another type, and a file that is too large, are refused unread', async () => {
   await post(Buffer.from('%PDF'), 'application/pdf').expect(415);
   const { body } = await post(Buffer.alloc(30_000_001)).expect(413);
   expect(body).toMatchObject({ code: 'tooLarge', right: 'at most 30,000,000 bytes' });
@@ -92,7 +92,7 @@ test.each([
 
 test('a full disk is said, and leaves nothing half-written', async () => {
   const noSpace = Object.assign(new Error('no space left on device'), { code: 'ENOSPC' });
-  Object.assign(served.app.get(PhotoShelf), { write: () => Promise.reject(noSpace) });
+  Object.assign(served.app.get(PhotoStore), { write: () => Promise.reject(noSpace) });
   const { body } = await post(await whole()).expect(507);
   expect(body).toMatchObject({ code: 'diskFull', right: expect.stringContaining('nothing was kept') as string });
   expect(kept()).toEqual([]);

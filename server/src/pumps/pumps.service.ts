@@ -17,7 +17,7 @@ import { journalPage } from '../house/journal-page.js';
 import { PumpReader } from '../house/pump-reader.js';
 import { lastCharges } from './last-charges.js';
 import { roundRow } from '../round/round-row.js';
-import { SetUpShelf } from '../journal/set-up-shelf.js';
+import { SetUpStore } from '../journal/set-up-store.js';
 
 const EARLIER_CHARGES = 8;
 /** Ended charges that the story goes back: enough to test a trend. */
@@ -28,7 +28,7 @@ export class PumpsService {
   constructor(
     private readonly pumps: PumpReader,
     private readonly reading: Reading,
-    private readonly shelf: SetUpShelf,
+    private readonly store: SetUpStore,
   ) {}
 
   page(pumpId: string): PumpPage {
@@ -68,7 +68,7 @@ export class PumpsService {
   oilStory(pumpId: string): OilStory {
     const setUp = this.pumps.setUpOf(pumpId);
     const { from, entries } = lastCharges(this.reading.sql, pumpId, STORY_CHARGES);
-    const charges = oilStory({ from, pumpId, entries, book: this.shelf.book }).slice(-STORY_CHARGES - 1);
+    const charges = oilStory({ from, pumpId, entries, book: this.store.book }).slice(-STORY_CHARGES - 1);
     const productId = charges.at(-1)?.productId ?? setUp.pump.oilProductId ?? '';
     return { charges, trends: chargeTrends(charges), product: setUp.house.oilProduct[productId] ?? null };
   }
@@ -76,7 +76,7 @@ export class PumpsService {
   /** The present charge's water, with the last charges to learn about the trap from. */
   water(pumpId: string): WaterAnswer {
     const { now } = this.pumps;
-    const { book } = this.shelf;
+    const { book } = this.store;
     const { equipment, pump } = this.pumps.setUpOf(pumpId, now);
     const others = equipment.coldTrap ? this.pumpsAt(pump.equipmentId) : [];
     const otherPumps = others

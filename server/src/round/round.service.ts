@@ -3,7 +3,7 @@ import type { RoundAnswer } from '@winter-jar/contracts';
 import { initialState, localDay, type PumpState } from '@winter-jar/core';
 import { CLOCK, isoNow, type Clock } from '../clock/clock.js';
 import { Reading } from '../database/reading.js';
-import { SetUpShelf } from '../journal/set-up-shelf.js';
+import { SetUpStore } from '../journal/set-up-store.js';
 import { inNeedOfHands, onTheRound, rowOf } from './round-row.js';
 
 @Injectable()
@@ -11,13 +11,13 @@ export class RoundService {
   constructor(
     @Inject(CLOCK) private readonly clock: Clock,
     private readonly reading: Reading,
-    private readonly shelf: SetUpShelf,
+    private readonly store: SetUpStore,
   ) {}
 
   /** All pumps as they stand now: one query of state rows, nothing recomputed from history. */
   round(): RoundAnswer {
     const now = isoNow(this.clock);
-    const { book } = this.shelf;
+    const { book } = this.store;
     const days = new Map<string, number>();
     const dayIn = (zone: string): number => {
       const known = days.get(zone) ?? localDay({ at: now, zone });

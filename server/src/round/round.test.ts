@@ -12,8 +12,8 @@ beforeEach(async () => {
   house = await openHouse();
 });
 afterEach(() => house.close());
-const round = () => new RoundService(clock, house.reading, house.shelf).round();
-const pumps = () => new PumpsService(new PumpReader(clock, house.reading, house.shelf), house.reading, house.shelf);
+const round = () => new RoundService(clock, house.reading, house.store).round();
+const pumps = () => new PumpsService(new PumpReader(clock, house.reading, house.store), house.reading, house.store);
 
 test('a pump without an entry waits in the Round to be taken over; it needs no hands today', () => {
   const { rows, needHands } = round();
@@ -123,13 +123,13 @@ test('states of another fold version are rebuilt before anything is served', () 
   house.write(changeAt(1), runAt(10, 20), runAt(50, 20));
   const right = house.states();
   house.database.writer.exec(`UPDATE subject_state SET "foldVersion" = 0, "state" = '{}'`);
-  expect(house.door.putInOrder()).toBe(1);
+  expect(house.writer.putInOrder()).toBe(1);
   expect(house.states()).toEqual(right);
-  expect(house.door.putInOrder()).toBe(0);
+  expect(house.writer.putInOrder()).toBe(0);
 });
 
 test('a fact about the folder is kept as it was first written', () => {
-  house.door.writeFact('demoDay', '2031-01-01');
-  house.door.writeFact('demoDay', '2032-02-02');
+  house.writer.writeFact('demoDay', '2031-01-01');
+  house.writer.writeFact('demoDay', '2032-02-02');
   expect(house.reading.sql.facts.all()).toEqual([{ name: 'demoDay', value: '2031-01-01' }]);
 });

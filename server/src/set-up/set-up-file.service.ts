@@ -15,8 +15,8 @@ import { v7 as newId } from 'uuid';
 import { CLOCK, isoNow, type Clock } from '../clock/clock.js';
 import { canonical } from '../journal/content-hash.js';
 import type { Actor } from '../journal/actor.js';
-import { JournalDoor } from '../journal/journal-door.js';
-import { brokenReferences, SetUpShelf } from '../journal/set-up-shelf.js';
+import { JournalWriter } from '../journal/journal-writer.js';
+import { brokenReferences, SetUpStore } from '../journal/set-up-store.js';
 
 const ID = /^[A-Za-z0-9][A-Za-z0-9._-]{0,63}$/;
 /** Records whose names a person chooses by: two of one name would be mistaken for each other. */
@@ -32,16 +32,16 @@ interface Sorted {
 export class SetUpFileService {
   constructor(
     @Inject(CLOCK) private readonly clock: Clock,
-    private readonly shelf: SetUpShelf,
-    private readonly door: JournalDoor,
+    private readonly store: SetUpStore,
+    private readonly writer: JournalWriter,
   ) {}
 
   export(): SetUpFile {
     const exportedAt = isoNow(this.clock);
-    const house = this.shelf.book.at(exportedAt);
+    const house = this.store.book.at(exportedAt);
     const records = SET_UP_KINDS.flatMap((kind) =>
       Object.entries<object>(house[kind]).map(([id, body]) => {
-        const seen = this.shelf.inForce({ kind, subjectId: id }, exportedAt)?.id ?? null;
+        const seen = this.store.inForce({ kind, subjectId: id }, exportedAt)?.id ?? null;
         return { kind, id, seen, body } as SetUpFileRecord;
       }),
     );
@@ -74,7 +74,7 @@ export class SetUpFileService {
         : [],
     );
     const rows = read.sorted.map((s) => s.row);
-    const [issue] = versions.length > 0 ? this.door.writeSetUp(actor, versions) : [];
+    const [issue] = versions.length > 0 ? this.writer.writeSetUp(actor, versions) : [];
     return issue ? { rows, fileIssue: issue, written: 0 } : { rows, fileIssue: null, written: versions.length };
   }
 
@@ -82,7 +82,7 @@ export class SetUpFileService {
     const issue = fileIssue(file);
     if (issue) return { ok: false, issue };
     const records = (file as { records: unknown[] }).records;
-    const house = this.shelf.book.at(isoNow(this.clock));
+    const house = this.store.book.at(isoNow(this.clock));
     const seenKeys = new Set<string>();
     const first = records.map((raw, i) => this.sortRecord(raw, i + 1, house, seenKeys));
     return { ok: true, sorted: refuseBroken(first, house) };
@@ -125,7 +125,7 @@ export class SetUpFileService {
     }
     const fields = differingFields(present, body);
     if (fields.length === 0) return { row: { ...shown, status: 'same', issues: [] }, record };
-    const inForce = this.shelf.inForce({ kind, subjectId: id }, isoNow(this.clock));
+    const inForce = this.store.inForce({ kind, subjectId: id }, isoNow(this.clock));
     const knew = given.seen === inForce?.id;
     const issues = knew
       ? []

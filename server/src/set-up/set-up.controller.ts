@@ -28,7 +28,7 @@ import { Documented } from '../api/documented.js';
 import { Acting, Needs } from '../house/needs.js';
 import type { Actor } from '../journal/actor.js';
 import { EffectService } from '../effect/effect.service.js';
-import { JournalDoor } from '../journal/journal-door.js';
+import { JournalWriter } from '../journal/journal-writer.js';
 import { CHANGED_MEANWHILE } from '../journal/set-up-writing.js';
 import { SetUpFileService } from './set-up-file.service.js';
 import { SetUpService } from './set-up.service.js';
@@ -47,7 +47,7 @@ export class SetUpController {
     @Inject(SetUpService) private readonly service: SetUpService,
     @Inject(SetUpFileService) private readonly file: SetUpFileService,
     @Inject(EffectService) private readonly effect: EffectService,
-    @Inject(JournalDoor) private readonly door: JournalDoor,
+    @Inject(JournalWriter) private readonly writer: JournalWriter,
   ) {}
 
   @Get()
@@ -74,7 +74,7 @@ export class SetUpController {
   })
   post(@Acting() actor: Actor, @Body() body: unknown, @Headers('if-match') tag?: string): SetUpPosted {
     const versions = this.checked(body);
-    const issues = this.door.writeSetUp(actor, versions, tagOf(tag));
+    const issues = this.writer.writeSetUp(actor, versions, tagOf(tag));
     if (issues.some((i) => i.code === CHANGED_MEANWHILE))
       throw new PreconditionFailedException({ message: issues[0]?.right, issues });
     if (issues.length > 0) throw refused(issues);

@@ -9,8 +9,8 @@ import {
 } from '@winter-jar/contracts';
 import { SET_UP_KINDS, type SetUpKind, type SetUpVersion } from '@winter-jar/core';
 import { CLOCK, isoNow, type Clock } from '../clock/clock.js';
-import { JournalDoor } from '../journal/journal-door.js';
-import { SetUpShelf } from '../journal/set-up-shelf.js';
+import { JournalWriter } from '../journal/journal-writer.js';
+import { SetUpStore } from '../journal/set-up-store.js';
 
 /** Device clocks may be ahead by so much. */
 const TOLERANCE_MS = 10 * 60_000;
@@ -19,24 +19,24 @@ const TOLERANCE_MS = 10 * 60_000;
 export class SetUpService {
   constructor(
     @Inject(CLOCK) private readonly clock: Clock,
-    private readonly shelf: SetUpShelf,
-    private readonly door: JournalDoor,
+    private readonly store: SetUpStore,
+    private readonly writer: JournalWriter,
   ) {}
 
   inForce(): SetUpAnswer {
     const at = isoNow(this.clock);
-    return { at, tag: String(this.shelf.tag), house: this.shelf.book.at(at) };
+    return { at, tag: String(this.store.tag), house: this.store.book.at(at) };
   }
 
   history(kind: string, subjectId: string): RecordHistory {
     const known = SET_UP_KINDS.find((k) => k === kind);
     const record = { kind: known as SetUpKind, subjectId };
-    const inForce = known && this.shelf.inForce(record, isoNow(this.clock));
+    const inForce = known && this.store.inForce(record, isoNow(this.clock));
     if (!inForce) throw new NotFoundException(`a record of the set-up; there is no ${kind} "${subjectId}"`);
-    const versions = this.shelf
+    const versions = this.store
       .versionsOf(record)
       .sort((a, b) => (`${a.validFrom} ${a.recordedAt} ${a.id}` < `${b.validFrom} ${b.recordedAt} ${b.id}` ? -1 : 1));
-    return { ...record, versions, inForceId: inForce.id, usedByPumps: this.door.pumpsTouchedBy(record) };
+    return { ...record, versions, inForceId: inForce.id, usedByPumps: this.writer.pumpsTouchedBy(record) };
   }
 
   /** Versions whose shape and times are right, or all that is wrong with them. */

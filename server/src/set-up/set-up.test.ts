@@ -40,10 +40,10 @@ describe('changes and corrections', () => {
   test('a change of rules rewrites no past run; the correction of a wrong value moves them', () => {
     const before = weights();
     const change = version('equipment', 'chamber', at(200), { referenceHours: 10 });
-    expect(house.door.writeSetUp(SERVER, [change])).toEqual([]);
+    expect(house.writer.writeSetUp(SERVER, [change])).toEqual([]);
     expect(weights()).toEqual(before);
     const correction = version('equipment', 'chamber', START, { referenceHours: 10 });
-    expect(house.door.writeSetUp(SERVER, [correction])).toEqual([]);
+    expect(house.writer.writeSetUp(SERVER, [correction])).toEqual([]);
     // 20 h where 10 h are a plain run: twice the weight, for both runs.
     expect(weights()).toEqual(before?.map((w) => w * 2));
     expect(house.everyState()).toEqual(rebuiltStates(house));
@@ -51,13 +51,13 @@ describe('changes and corrections', () => {
 
   test('a correction refolds only what it touches', () => {
     const material = version('material', 'fd-meat', START, { fat: 0 });
-    expect(refolded(() => house.door.writeSetUp(SERVER, [material]))).toEqual(['p1']);
+    expect(refolded(() => house.writer.writeSetUp(SERVER, [material]))).toEqual(['p1']);
     const line = version('equipment', 'line', START, { referenceHours: 4 });
-    expect(refolded(() => house.door.writeSetUp(SERVER, [line]))).toEqual(['b1']);
+    expect(refolded(() => house.writer.writeSetUp(SERVER, [line]))).toEqual(['b1']);
     const person = { ...version('person', 'wren', at(8000), {}), body: { name: 'Wren' } } as SetUpVersion;
-    expect(refolded(() => house.door.writeSetUp(SERVER, [person]))).toEqual([]);
+    expect(refolded(() => house.writer.writeSetUp(SERVER, [person]))).toEqual([]);
     const dry = version('pump', 'd1', START, { name: 'D-9' });
-    expect(refolded(() => house.door.writeSetUp(SERVER, [dry]))).toEqual(['d1']);
+    expect(refolded(() => house.writer.writeSetUp(SERVER, [dry]))).toEqual(['d1']);
   });
 
   test('of a run counted in cycles the end follows a corrected cycle time', () => {
@@ -70,7 +70,7 @@ describe('changes and corrections', () => {
     house.write(cycles);
     const endOf = () => house.reading.sql.countedById.get(cycles.id)?.endedAt;
     expect(endOf()).toBe(at(310)); // 1,200 cycles of 30 s
-    house.door.writeSetUp(SERVER, [version('equipment', 'line', START, { cycleTimeS: 60 })]);
+    house.writer.writeSetUp(SERVER, [version('equipment', 'line', START, { cycleTimeS: 60 })]);
     expect(endOf()).toBe(at(320));
   });
 
@@ -86,7 +86,7 @@ describe('changes and corrections', () => {
     const [p1] = (answer.body as { effects: { weightBefore: number; weightAfter: number }[] }).effects;
     expect(p1?.weightAfter).toBeCloseTo((p1?.weightBefore ?? 0) * 2);
     expect(JSON.stringify(house.states())).toBe(before);
-    expect(house.shelf.versions.some((v) => v.id === correction.id)).toBe(false);
+    expect(house.store.versions.some((v) => v.id === correction.id)).toBe(false);
   });
 
   test('an edit that saw an older version is refused, one of another record is not', async () => {
@@ -202,9 +202,9 @@ test('set-up changes, moved pumps, replaced meters, runs that go on and correcti
               written.push(sent);
             } else if (act.do === 'setUp') {
               const [[kind, subjectId, changes], validFrom] = act.s;
-              const body = { ...(own.shelf.book.at(validFrom)[kind][subjectId] as object | undefined), ...changes };
+              const body = { ...(own.store.book.at(validFrom)[kind][subjectId] as object | undefined), ...changes };
               const v = { id: newId(), kind, subjectId, validFrom, recordedAt: at(7000 + n), body } as SetUpVersion;
-              expect(own.door.writeSetUp(SERVER, [v])).toEqual([]);
+              expect(own.writer.writeSetUp(SERVER, [v])).toEqual([]);
             } else if (written.length > 0) {
               const target = written[act.c[0] % written.length]!;
               const id = newId();
@@ -222,7 +222,7 @@ test('set-up changes, moved pumps, replaced meters, runs that go on and correcti
           expect(own.everyState()).toEqual(rebuiltStates(own));
           const ends = () => own.database.reader.prepare('SELECT entryId, endedAt FROM counted_entry ORDER BY 1').all();
           const kept = ends();
-          own.door.rebuildAll();
+          own.writer.rebuildAll();
           expect(own.everyState()).toEqual(rebuiltStates(own));
           expect(ends()).toEqual(kept);
         } finally {

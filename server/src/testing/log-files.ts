@@ -27,7 +27,7 @@ const textStream = (text: string): Readable => {
 };
 
 export const logsOf = (house: TestHouse): EntryLogService =>
-  new EntryLogService({ nowMs }, house.database, house.reading, house.shelf, house.door);
+  new EntryLogService({ nowMs }, house.database, house.reading, house.store, house.writer);
 
 /** An import that was read and waits. */
 export async function readInto(house: TestHouse, name: LogName, text: string): Promise<LogImport> {

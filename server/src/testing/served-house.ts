@@ -7,7 +7,7 @@ import { v7 as newId } from 'uuid';
 import { createApp } from '../app.js';
 import { nowMs, openHouse, type TestHouse } from './test-house.js';
 
-/** A test house with the whole server on it. The server has a door and a shelf of its own: write over it, or before it starts. */
+/** A test house with the whole server on it. The server has a writer and a store of its own: write over it, or before it starts. */
 export interface ServedHouse {
   readonly house: TestHouse;
   readonly app: INestApplication;
@@ -47,6 +47,6 @@ export function versionOf(
   validFrom: string,
   changes: object,
 ): SetUpVersion {
-  const body = { ...(house.shelf.book.at(validFrom)[kind][subjectId] as object | undefined), ...changes };
+  const body = { ...(house.store.book.at(validFrom)[kind][subjectId] as object | undefined), ...changes };
   return { id: newId(), kind, subjectId, validFrom, recordedAt: at(8000), body } as SetUpVersion;
 }

@@ -2,9 +2,9 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { SERVER } from '../journal/actor.js';
 import { openDatabase, type Database } from '../database/open.js';
 import { Reading } from '../database/reading.js';
-import { JournalDoor } from '../journal/journal-door.js';
+import { JournalWriter } from '../journal/journal-writer.js';
 import { PROJECTIONS } from '../journal/projections.js';
-import { SetUpShelf } from '../journal/set-up-shelf.js';
+import { SetUpStore } from '../journal/set-up-store.js';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { EntryAnswer } from '@winter-jar/contracts';
@@ -18,11 +18,11 @@ import {
 } from '@winter-jar/core';
 import { at, versionsOf, type YardOptions } from '@winter-jar/core/testing';
 
-/** A door on a data folder of its own, with the small yard set up; the clock stands a year after its start. */
+/** A writer on a data folder of its own, with the small yard set up; the clock stands a year after its start. */
 export interface TestHouse {
   readonly database: Database;
-  readonly door: JournalDoor;
-  readonly shelf: SetUpShelf;
+  readonly writer: JournalWriter;
+  readonly store: SetUpStore;
   readonly reading: Reading;
   readonly folder: string;
   write(...entries: unknown[]): EntryAnswer['status'][];
@@ -40,18 +40,18 @@ export const nowMs = (): number => Date.parse(at(NOW_HOURS));
 export async function openHouse(options: YardOptions & { folder?: string; empty?: boolean } = {}): Promise<TestHouse> {
   const folder = options.folder ?? mkdtempSync(join(tmpdir(), 'winter-jar-'));
   const database = await openDatabase(folder);
-  const shelf = new SetUpShelf();
+  const store = new SetUpStore();
   const reading = new Reading(database);
-  shelf.reload(reading.sql);
-  const door = new JournalDoor(database, shelf, { nowMs });
-  if (shelf.versions.length === 0 && !options.empty) door.writeSetUp(SERVER, versionsOf(options));
+  store.reload(reading.sql);
+  const writer = new JournalWriter(database, store, { nowMs });
+  if (store.versions.length === 0 && !options.empty) writer.writeSetUp(SERVER, versionsOf(options));
   return {
     database,
-    door,
-    shelf,
+    writer,
+    store,
     reading,
     folder,
-    write: (...entries) => door.write(SERVER, entries).map((a) => a.status),
+    write: (...entries) => writer.write(SERVER, entries).map((a) => a.status),
     states: () =>
       Object.fromEntries(reading.sql.pumpStates.all().map((r) => [r.pumpId, JSON.parse(r.state) as PumpState])),
     everyState: () =>
@@ -77,6 +77,6 @@ export async function openHouse(options: YardOptions & { folder?: string; empty?
 /** States of all subjects as core alone would have them, from nothing but the journal. */
 export function rebuiltStates(house: TestHouse): Record<string, Folded> {
   const entries = effectiveEntries(house.journal());
-  const { book } = house.shelf;
+  const { book } = house.store;
   return Object.fromEntries(PROJECTIONS.flatMap((projection) => [...rebuildAll({ projection, entries, book })]));
 }

@@ -51,7 +51,7 @@ test('what a job throws comes back by name, and the next one runs', async () => 
   expect((await queue.run(SUSPECTS_JOB, { now })).since).toBeTruthy();
 });
 
-test('whoever has gone is not reckoned for: neither before its turn nor in the midst of it', async () => {
+test('whoever has gone is not worked for: neither before its turn nor in the midst of it', async () => {
   const [early, late] = [new AbortController(), new AbortController()];
   const running = queue.run(SUSPECTS_JOB, { now }, { signal: late.signal, onProgress: () => late.abort() });
   const waiting = queue.run(SUSPECTS_JOB, { now }, { signal: early.signal });

@@ -17,7 +17,7 @@ export type WorkerSays =
 /** Whoever asked has gone, or the data lie elsewhere now. */
 export class JobCancelled extends ServiceUnavailableException {
   constructor() {
-    super('to ask again in a moment: what was reckoned was stopped');
+    super('to ask again in a moment: the calculation was stopped');
   }
 }
 

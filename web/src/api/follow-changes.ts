@@ -1,6 +1,6 @@
 import type { Change, ChangesAnswer } from '@winter-jar/contracts';
 import { ownChanges } from './own-changes.js';
-import { ALL_TAGS, tagsOf, type Tag } from './yard-api.js';
+import { ALL_TAGS, tagsOf, type Tag } from './house-api.js';
 
 const CHANNEL = 'winter-jar-changes';
 const STREAM = '/api/changes/stream';

@@ -1330,8 +1330,8 @@ export type Charge = {
   /** What its runs should have left in it, and how much of that had been answered with the water found. */
   expectedWaterUl: number;
   answeredExpectedUl: number;
-  /** Runs whose water could not be reckoned. */
-  unreckonedRuns: number;
+  /** Runs whose water could not be estimated. */
+  unestimatedRuns: number;
   bledSinceWaterSeen: boolean;
   /** A purge was done since cream or haze was seen. */
   purgedSinceSeen: boolean;
@@ -1855,7 +1855,7 @@ export type OilStory = {
   product: OilProduct | null;
 };
 export type Assumed = 'oilTemp' | 'ballast' | 'ballastFlow' | 'trapEfficiency' | 'productAir';
-export type Unreckoned = 'trapTempMissing' | 'chamberVolumeMissing' | 'noSource';
+export type NotEstimated = 'trapTempMissing' | 'chamberVolumeMissing' | 'noSource';
 export type RunWater =
   | {
       ok: true;
@@ -1877,7 +1877,7 @@ export type RunWater =
     }
   | {
       ok: boolean;
-      why: Unreckoned;
+      why: NotEstimated;
     };
 export type WaterRun = {
   entryId: string;
@@ -1895,7 +1895,7 @@ export type WaterFound = {
   standingUl: number;
 };
 export type WaterBudget = {
-  /** Null where a run of the charge could not be reckoned. */
+  /** Null where a run of the charge could not be estimated. */
   expectedMl: number | null;
   expectedLowMl: number | null;
   expectedHighMl: number | null;
@@ -1904,7 +1904,7 @@ export type WaterBudget = {
   unexplainedMl: number | null;
   unexplainedLowMl: number | null;
   unexplainedHighMl: number | null;
-  says: 'nothingReckoned' | 'asExpected' | 'more' | 'less';
+  says: 'notEstimated' | 'asExpected' | 'more' | 'less';
   /** Where the trap's efficiency comes from. */
   basis: 'fit' | 'setUp' | 'assumed';
 };
@@ -2164,6 +2164,7 @@ export type Entry =
       device?: string | null;
       /** Codes of the soft questions the person has answered with yes. */
       acknowledged: readonly string[];
+      /** At which its body was written, see body-version.ts. */
       bodyVersion: number;
     }
   | {
@@ -2183,6 +2184,7 @@ export type Entry =
       device?: string | null;
       /** Codes of the soft questions the person has answered with yes. */
       acknowledged: readonly string[];
+      /** At which its body was written, see body-version.ts. */
       bodyVersion: number;
     }
   | {
@@ -2202,6 +2204,7 @@ export type Entry =
       device?: string | null;
       /** Codes of the soft questions the person has answered with yes. */
       acknowledged: readonly string[];
+      /** At which its body was written, see body-version.ts. */
       bodyVersion: number;
     }
   | {
@@ -2221,6 +2224,7 @@ export type Entry =
       device?: string | null;
       /** Codes of the soft questions the person has answered with yes. */
       acknowledged: readonly string[];
+      /** At which its body was written, see body-version.ts. */
       bodyVersion: number;
     }
   | {
@@ -2240,6 +2244,7 @@ export type Entry =
       device?: string | null;
       /** Codes of the soft questions the person has answered with yes. */
       acknowledged: readonly string[];
+      /** At which its body was written, see body-version.ts. */
       bodyVersion: number;
     }
   | {
@@ -2259,6 +2264,7 @@ export type Entry =
       device?: string | null;
       /** Codes of the soft questions the person has answered with yes. */
       acknowledged: readonly string[];
+      /** At which its body was written, see body-version.ts. */
       bodyVersion: number;
     }
   | {
@@ -2278,6 +2284,7 @@ export type Entry =
       device?: string | null;
       /** Codes of the soft questions the person has answered with yes. */
       acknowledged: readonly string[];
+      /** At which its body was written, see body-version.ts. */
       bodyVersion: number;
     }
   | {
@@ -2297,6 +2304,7 @@ export type Entry =
       device?: string | null;
       /** Codes of the soft questions the person has answered with yes. */
       acknowledged: readonly string[];
+      /** At which its body was written, see body-version.ts. */
       bodyVersion: number;
     }
   | {
@@ -2316,6 +2324,7 @@ export type Entry =
       device?: string | null;
       /** Codes of the soft questions the person has answered with yes. */
       acknowledged: readonly string[];
+      /** At which its body was written, see body-version.ts. */
       bodyVersion: number;
     }
   | {
@@ -2335,6 +2344,7 @@ export type Entry =
       device?: string | null;
       /** Codes of the soft questions the person has answered with yes. */
       acknowledged: readonly string[];
+      /** At which its body was written, see body-version.ts. */
       bodyVersion: number;
     }
   | {
@@ -2354,6 +2364,7 @@ export type Entry =
       device?: string | null;
       /** Codes of the soft questions the person has answered with yes. */
       acknowledged: readonly string[];
+      /** At which its body was written, see body-version.ts. */
       bodyVersion: number;
     }
   | {
@@ -2373,6 +2384,7 @@ export type Entry =
       device?: string | null;
       /** Codes of the soft questions the person has answered with yes. */
       acknowledged: readonly string[];
+      /** At which its body was written, see body-version.ts. */
       bodyVersion: number;
     }
   | {
@@ -2392,6 +2404,7 @@ export type Entry =
       device?: string | null;
       /** Codes of the soft questions the person has answered with yes. */
       acknowledged: readonly string[];
+      /** At which its body was written, see body-version.ts. */
       bodyVersion: number;
     }
   | {
@@ -2411,6 +2424,7 @@ export type Entry =
       device?: string | null;
       /** Codes of the soft questions the person has answered with yes. */
       acknowledged: readonly string[];
+      /** At which its body was written, see body-version.ts. */
       bodyVersion: number;
     }
   | {
@@ -2430,6 +2444,7 @@ export type Entry =
       device?: string | null;
       /** Codes of the soft questions the person has answered with yes. */
       acknowledged: readonly string[];
+      /** At which its body was written, see body-version.ts. */
       bodyVersion: number;
     }
   | {
@@ -2449,6 +2464,7 @@ export type Entry =
       device?: string | null;
       /** Codes of the soft questions the person has answered with yes. */
       acknowledged: readonly string[];
+      /** At which its body was written, see body-version.ts. */
       bodyVersion: number;
     };
 export type JournalLine = {
@@ -2508,6 +2524,7 @@ export type Correction = {
   device?: string | null;
   /** Codes of the soft questions the person has answered with yes. */
   acknowledged: readonly string[];
+  /** At which its body was written, see body-version.ts. */
   bodyVersion: number;
 };
 export type EntryHistory = {
@@ -2593,9 +2610,9 @@ export type EvidenceLine = {
 };
 export type LikelyCause = {
   id: string;
-  share: number;
+  probability: number;
   prior: number;
-  speaks: readonly {
+  contributions: readonly {
     finding: string;
     state: string;
     weight: number;
@@ -2605,7 +2622,7 @@ export type LikelyCause = {
   steps: readonly {
     finding: string | null;
     state: string | null;
-    share: number;
+    probability: number;
   }[];
 };
 export type ProposedCheck = {
@@ -2618,7 +2635,7 @@ export type ProposedCheck = {
     probability: number;
     top: {
       cause: string;
-      share: number;
+      probability: number;
     };
   }[];
 };
@@ -2671,6 +2688,7 @@ export type DiagnosisAnswer = {
     device?: string | null;
     /** Codes of the soft questions the person has answered with yes. */
     acknowledged: readonly string[];
+    /** At which its body was written, see body-version.ts. */
     bodyVersion: number;
   }[];
   /** Closed cases of this pump, the newest first. */

@@ -1,5 +1,5 @@
 import { useSyncExternalStore } from 'react';
-import { useAboutQuery } from '../api/yard-api.js';
+import { useAboutQuery } from '../api/house-api.js';
 import { wholeDayWords } from '../words/dates.js';
 
 const useOnline = (): boolean =>

@@ -2,7 +2,7 @@ import { Command } from 'cmdk';
 import { Dialog } from 'radix-ui';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { useRoundQuery } from '../api/yard-api.js';
+import { useRoundQuery } from '../api/house-api.js';
 import { actionPath } from '../words/pump-actions.js';
 import { paletteMatches } from './palette-matches.js';
 

@@ -1,5 +1,5 @@
 import { Dialog } from 'radix-ui';
-import { useAboutQuery, useSetUpQuery } from '../api/yard-api.js';
+import { useAboutQuery, useSetUpQuery } from '../api/house-api.js';
 import { Chips } from '../ui/chips.js';
 import { PRESSURE_UNITS, prefsSlice, TEMPERATURE_UNITS, VOLUME_UNITS, type Prefs } from '../device/prefs-slice.js';
 import { useAppDispatch, useAppSelector } from '../device/store.js';

@@ -6,7 +6,7 @@ import {
   useCheckBackupMutation,
   useImportJournalMutation,
   useRestoreMutation,
-} from '../api/yard-api.js';
+} from '../api/house-api.js';
 import { hereZone, momentWords } from '../words/dates.js';
 import { PageTitle } from '../ui/page-title.js';
 import { issueWords } from '../words/issue-words.js';

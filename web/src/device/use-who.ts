@@ -1,4 +1,4 @@
-import { useSetUpQuery } from '../api/yard-api.js';
+import { useSetUpQuery } from '../api/house-api.js';
 import { useAppSelector } from './store.js';
 
 /** Name of the person who writes on this device; null while nobody is chosen. */

@@ -1,6 +1,6 @@
 import type { Entry } from '@winter-jar/core';
 import { EntryScreen } from '../entry/entry-page.js';
-import { exactly, type FormAnswer } from '../entry/act.js';
+import { exactly, type FormAnswer } from '../entry/deed.js';
 import { caseSubjects } from './case-form.js';
 import { remarkOf } from '../forms/remark-of.js';
 import { Remark } from '../forms/remark.js';

@@ -1,7 +1,7 @@
 import { CAUSES, type CauseId, type Entry } from '@winter-jar/core';
 import { useSearchParams } from 'react-router';
 import { EntryScreen } from '../entry/entry-page.js';
-import { exactly, type FormAnswer } from '../entry/act.js';
+import { exactly, type FormAnswer } from '../entry/deed.js';
 import { caseSubjects } from './case-form.js';
 import { remarkOf } from '../forms/remark-of.js';
 import { Remark } from '../forms/remark.js';
@@ -82,7 +82,7 @@ function CloseCase({ answer, ...props }: CaseProps) {
   const { values, set, error } = form;
   const likely = answer.causes.map((c) => ({
     id: c.id,
-    words: `${causeOf(c.id)?.name ?? c.id}, ${shareWords(c.share)}`,
+    words: `${causeOf(c.id)?.name ?? c.id}, ${shareWords(c.probability)}`,
   }));
   const others = (Object.keys(CAUSES) as CauseId[]).filter((id) => !likely.some((l) => l.id === id));
   const cause = causeOf(values.causeId);

@@ -1,6 +1,6 @@
 import type { Entry } from '@winter-jar/core';
 import { EntryScreen } from '../entry/entry-page.js';
-import { exactly, type FormAnswer } from '../entry/act.js';
+import { exactly, type FormAnswer } from '../entry/deed.js';
 import { useEntryForm } from '../entry/use-entry-form.js';
 import { happenedAt, happensNow, WHEN_WRONG, WhenField, whenOf, type When } from '../forms/when-field.js';
 import { TextField } from '../ui/field.js';

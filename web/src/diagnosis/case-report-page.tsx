@@ -3,7 +3,7 @@ import type { Entry } from '@winter-jar/core';
 import { ChevronLeft, Printer } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
-import { useCaseInFullQuery } from '../api/yard-api.js';
+import { useCaseInFullQuery } from '../api/house-api.js';
 import { dayWords, momentWords } from '../words/dates.js';
 import { PageTitle } from '../ui/page-title.js';
 import { useNow } from '../device/use-now.js';

@@ -24,7 +24,9 @@ export function byHowMuchItSays({ evidence, causes }: Pick<DiagnosisAnswer, 'evi
       0,
       ...causes
         .slice(0, LOOKED_AT)
-        .flatMap((c) => c.speaks.filter((s) => s.finding === id && isLinked(c.id, id)).map((s) => Math.abs(s.weight))),
+        .flatMap((c) =>
+          c.contributions.filter((s) => s.finding === id && isLinked(c.id, id)).map((s) => Math.abs(s.weight)),
+        ),
     );
   const sorted = evidence.toSorted((a, b) => weight(b) - weight(a));
   const tells = (one: EvidenceLine) => weight(one) >= TELLING || one.kind === 'test';

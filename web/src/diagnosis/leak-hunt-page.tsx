@@ -1,7 +1,7 @@
 import { huntStanding, LEAK_STEPS } from '@winter-jar/core';
 import { ChevronLeft } from 'lucide-react';
 import { Link } from 'react-router';
-import { useDiagnosisQuery } from '../api/yard-api.js';
+import { useDiagnosisQuery } from '../api/house-api.js';
 import { PageTitle } from '../ui/page-title.js';
 import { WithPump, type EntryPageProps } from '../entry/entry-page.js';
 import { LinkButton } from '../ui/button.js';

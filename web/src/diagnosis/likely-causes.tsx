@@ -45,7 +45,7 @@ export function LikelyCauses({ answer }: DiagnosisProps) {
 function Cause({ cause, first }: { cause: LikelyCause; first: boolean }) {
   const [open, setOpen] = useState(false);
   const name = causeName(cause.id);
-  const telling = cause.speaks.filter((s) => isLinked(cause.id, s.finding)).slice(0, CHIPS);
+  const telling = cause.contributions.filter((s) => isLinked(cause.id, s.finding)).slice(0, CHIPS);
   return (
     <li className="border-b border-rule py-3">
       <h3 className={first ? 'text-[20px]' : 'text-[16px]'}>
@@ -57,14 +57,14 @@ function Cause({ cause, first }: { cause: LikelyCause; first: boolean }) {
         >
           <span className="min-w-0 flex-1">{name}</span>
           <span className="figure shrink-0 underline decoration-edge underline-offset-4">
-            {shareWords(cause.share)}
+            {shareWords(cause.probability)}
           </span>
         </button>
       </h3>
       <span className="mt-1 block h-2 overflow-hidden rounded-full bg-rule-soft" aria-hidden="true">
         <span
           className={`block h-full rounded-full ${first ? 'bg-ink' : 'bg-edge'}`}
-          style={{ width: `${Math.max(1, cause.share * 100)}%` }}
+          style={{ width: `${Math.max(1, cause.probability * 100)}%` }}
         />
       </span>
       {telling.length > 0 && (

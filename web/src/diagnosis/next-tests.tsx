@@ -115,7 +115,7 @@ function Outcomes({ check, now }: { check: ProposedCheck; now: string }) {
               <span className="figure shrink-0 text-ink-2">{shareWords(o.probability)}</span>
             </span>
             <span className="block text-ink-2">
-              → {causeName(o.top.cause)}, {shareWords(o.top.share)}
+              → {causeName(o.top.cause)}, {shareWords(o.top.probability)}
             </span>
           </li>
         ))}

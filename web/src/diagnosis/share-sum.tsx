@@ -11,9 +11,9 @@ const odds = (share: number): number => share / Math.max(1 - share, 1e-9);
 /** The sum behind a share: what held before anything was found, and what each finding made of it. */
 export function ShareSum({ cause }: { cause: LikelyCause }) {
   const [start, ...found] = cause.steps;
-  const rows = found.map((step, i) => ({ ...step, from: cause.steps[i]?.share ?? 0 }));
-  const moving = rows.filter((r) => Math.abs(r.share - r.from) >= LEAST_MOVE);
-  const because = (finding: string | null) => cause.speaks.find((s) => s.finding === finding)?.because ?? null;
+  const rows = found.map((step, i) => ({ ...step, from: cause.steps[i]?.probability ?? 0 }));
+  const moving = rows.filter((r) => Math.abs(r.probability - r.from) >= LEAST_MOVE);
+  const because = (finding: string | null) => cause.contributions.find((s) => s.finding === finding)?.because ?? null;
   return (
     <div className="mt-3">
       <p className="text-[15px]">{causeOf(cause.id)?.looksLike}</p>
@@ -30,7 +30,7 @@ export function ShareSum({ cause }: { cause: LikelyCause }) {
           <tr className="border-b border-rule-soft">
             <td className="py-1">Before anything was found, in this process</td>
             <td />
-            <td className="figure py-1 pl-3 text-right whitespace-nowrap">{shareWords(start?.share ?? 0)}</td>
+            <td className="figure py-1 pl-3 text-right whitespace-nowrap">{shareWords(start?.probability ?? 0)}</td>
           </tr>
           {moving.map((r) => (
             <tr key={r.finding} className="border-b border-rule-soft align-top">
@@ -38,8 +38,10 @@ export function ShareSum({ cause }: { cause: LikelyCause }) {
                 {foundWords(r.finding ?? '', r.state ?? '')}
                 {because(r.finding) && <span className="text-ink-2">: {because(r.finding)}</span>}
               </td>
-              <td className="figure py-1 text-right whitespace-nowrap">{timesWords(odds(r.share) / odds(r.from))}</td>
-              <td className="figure py-1 pl-3 text-right whitespace-nowrap">{shareWords(r.share)}</td>
+              <td className="figure py-1 text-right whitespace-nowrap">
+                {timesWords(odds(r.probability) / odds(r.from))}
+              </td>
+              <td className="figure py-1 pl-3 text-right whitespace-nowrap">{shareWords(r.probability)}</td>
             </tr>
           ))}
         </tbody>

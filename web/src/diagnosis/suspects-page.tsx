@@ -2,7 +2,7 @@ import type { RoundRow, SuspectsAnswer } from '@winter-jar/contracts';
 import type { MaterialRate, Suspects } from '@winter-jar/core';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import { useRoundQuery, useSuspectsQuery } from '../api/yard-api.js';
+import { useRoundQuery, useSuspectsQuery } from '../api/house-api.js';
 import { PageTitle } from '../ui/page-title.js';
 import { Button, LinkButton } from '../ui/button.js';
 import { Caution } from '../ui/caution.js';

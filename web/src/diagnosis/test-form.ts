@@ -9,7 +9,7 @@ import {
   type FoundSaid,
   type RankedCause,
 } from '@winter-jar/core';
-import { exactly, type FormAnswer } from '../entry/act.js';
+import { exactly, type FormAnswer } from '../entry/deed.js';
 import { remarkOf } from '../forms/remark-of.js';
 import { happensNow, WHEN_WRONG, whenOf, type When } from '../forms/when-field.js';
 import { leakStepOf, SURENESS, surenessOf, type Sureness } from '../words/diagnosis-words.js';
@@ -103,7 +103,7 @@ export function matchingFindings(search: string, first: readonly string[]): Find
 export function topWith(
   answer: Pick<DiagnosisAnswer, 'process' | 'priors' | 'evidence'>,
   said: readonly FoundSaid[],
-): Pick<RankedCause, 'id' | 'share'> | null {
+): Pick<RankedCause, 'id' | 'probability'> | null {
   const kept = answer.evidence.filter((e) => !said.some((f) => f.id === e.id));
   const findings = [...kept, ...said].map(({ id, state, certainty }) => ({ id: id as FindingId, state, certainty }));
   return rank({ process: answer.process, priors: answer.priors, findings }).causes[0] ?? null;

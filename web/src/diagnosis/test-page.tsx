@@ -2,8 +2,8 @@ import type { DiagnosisAnswer } from '@winter-jar/contracts';
 import { FINDINGS, type CheckId, type Entry, type FindingId, type FoundSaid, type Subject } from '@winter-jar/core';
 import { useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import { useDiagnosisQuery } from '../api/yard-api.js';
-import type { EntryDraft } from '../entry/act.js';
+import { useDiagnosisQuery } from '../api/house-api.js';
+import type { EntryDraft } from '../entry/deed.js';
 import { EntryScreen, WithPump, type EntryPageProps } from '../entry/entry-page.js';
 import { Remark } from '../forms/remark.js';
 import { useEntryForm } from '../entry/use-entry-form.js';
@@ -80,19 +80,19 @@ function Test({ answer, ...props }: EntryPageProps & { answer: DiagnosisAnswer |
     read: (v, idFor) => {
       const read = readTest(v, zone, Date.now());
       if (!read.ok || correctId) return read;
-      const { findings } = read.act.main.body;
+      const { findings } = read.deed.main.body;
       // How its pressure rises belongs to the chamber's own record, whichever pump stands at it.
       const rise = findings.some((f) => f.id === 'rateOfRise');
       const alsoAbout: Subject[] = [
         ...(rise ? [{ type: 'equipment' as const, id: page.setUp.pump.equipmentId }] : []),
         { type: 'case', id: open ?? idFor('case') },
       ];
-      const main = { ...read.act.main, alsoAbout };
-      if (open) return { ok: true, act: { main } };
+      const main = { ...read.deed.main, alsoAbout };
+      if (open) return { ok: true, deed: { main } };
       const [first] = findings;
       const complaint = complaintOf(page.row, props.words, first ? foundWords(first.id, first.state) : null);
       const opening: EntryDraft = { ...main, kind: 'caseOpened', body: { complaint } };
-      return { ok: true, act: { before: [opening], main } };
+      return { ok: true, deed: { before: [opening], main } };
     },
     fill: (entry: Extract<Entry, { kind: 'test' }>) => ({ ...fieldsOf(entry), ...happenedAt(entry.happenedAt, zone) }),
     savedWords: () => `Saved on ${page.row.name}`,
@@ -199,8 +199,9 @@ function OrderThen({ answer, pending }: { answer: DiagnosisAnswer; pending: Entr
   if (!now) return null;
   return (
     <p aria-live="polite" className="text-[15px]">
-      {then ? 'With this' : 'Now'}: <strong>{causeName((then ?? now).id)}</strong>, {shareWords((then ?? now).share)}
-      {then && (then.id === now.id ? `; before ${shareWords(now.share)}` : `; before ${causeName(now.id)}`)}
+      {then ? 'With this' : 'Now'}: <strong>{causeName((then ?? now).id)}</strong>,{' '}
+      {shareWords((then ?? now).probability)}
+      {then && (then.id === now.id ? `; before ${shareWords(now.probability)}` : `; before ${causeName(now.id)}`)}
     </p>
   );
 }

@@ -1,6 +1,6 @@
 import { ChevronLeft } from 'lucide-react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
-import { useDiagnosisQuery } from '../api/yard-api.js';
+import { useDiagnosisQuery } from '../api/house-api.js';
 import { dayWords, momentWords } from '../words/dates.js';
 import { PageTitle } from '../ui/page-title.js';
 import { useLetters } from '../device/use-letters.js';

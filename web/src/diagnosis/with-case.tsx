@@ -1,6 +1,6 @@
 import type { DiagnosisAnswer } from '@winter-jar/contracts';
 import type { ReactNode } from 'react';
-import { useDiagnosisQuery } from '../api/yard-api.js';
+import { useDiagnosisQuery } from '../api/house-api.js';
 import { WithPump, type EntryPageProps } from '../entry/entry-page.js';
 import { Empty, Loading, Trouble } from '../ui/page-state.js';
 

@@ -4,7 +4,7 @@ import { countWords, standingWords } from '../words/effect-words.js';
 
 const SHOWN = 30;
 
-interface Said {
+interface EffectLine {
   readonly effect: PumpEffect;
   readonly before: string;
   readonly after: string | null;
@@ -19,7 +19,7 @@ export function EffectList({
   effects: readonly PumpEffect[];
   wordsFor: (zone: string) => Words;
 }) {
-  const said = effects.map((effect): Said => {
+  const said = effects.map((effect): EffectLine => {
     const words = wordsFor((effect.after ?? effect.before)?.zone ?? 'UTC');
     return { effect, ...standingWords(effect, words), counts: countWords(effect) };
   });

@@ -1,7 +1,7 @@
 import type { PumpEffect } from '@winter-jar/contracts';
 import type { JournalEntry } from '@winter-jar/core';
 import { useEffect, useRef, useState } from 'react';
-import { usePreviewEntriesMutation } from '../api/yard-api.js';
+import { usePreviewEntriesMutation } from '../api/house-api.js';
 
 /** Long enough not to ask at every key, short enough to feel live. */
 const PAUSE_MS = 350;

@@ -7,9 +7,9 @@ import {
   useCancelLogImportMutation,
   useLogImportQuery,
   useWriteLogImportMutation,
-  yardApi,
+  houseApi,
   ALL_TAGS,
-} from '../api/yard-api.js';
+} from '../api/house-api.js';
 
 const MAX_MB = 200;
 const LOOK_EVERY_MS = 250;
@@ -32,7 +32,7 @@ export function useLogImport(log: LogName) {
   useEffect(() => setWaits(goesOn), [goesOn]);
   const isDone = answer?.state === 'done';
   useEffect(() => {
-    if (isDone) dispatch(yardApi.util.invalidateTags([...ALL_TAGS]));
+    if (isDone) dispatch(houseApi.util.invalidateTags([...ALL_TAGS]));
   }, [isDone, dispatch]);
 
   const clear = () => setParams({}, { replace: true });

@@ -3,7 +3,7 @@ import { ChevronLeft } from 'lucide-react';
 import type { ReactNode } from 'react';
 import type { FieldValues } from 'react-hook-form';
 import { Link, useParams, useSearchParams } from 'react-router';
-import { usePumpQuery } from '../api/yard-api.js';
+import { usePumpQuery } from '../api/house-api.js';
 import { PageTitle } from '../ui/page-title.js';
 import { useAppSelector } from '../device/store.js';
 import { useNow } from '../device/use-now.js';
@@ -249,7 +249,7 @@ function PreviewLine({ preview, page, words }: { preview: Preview; page: PumpPag
       <div aria-live="polite" className="max-h-48 overflow-auto">
         <h2 className="text-[16px]">What this changes</h2>
         {preview.effects === null ? (
-          <p className="text-[15px] text-ink-2">Reckoning …</p>
+          <p className="text-[15px] text-ink-2">Calculating …</p>
         ) : (
           <EffectList effects={preview.effects} wordsFor={(zone) => ({ ...words, zone })} />
         )}

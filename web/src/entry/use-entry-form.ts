@@ -4,13 +4,13 @@ import { useRef, useState } from 'react';
 import type { FieldValues } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import { v7 as newId } from 'uuid';
-import { useEntryQuery } from '../api/yard-api.js';
+import { useEntryQuery } from '../api/house-api.js';
 import { useAppDispatch } from '../device/store.js';
 import { useKept } from '../device/use-kept.js';
 import { toastsSlice, type Undoable } from '../device/toasts-slice.js';
 import type { IdFor } from '../forms/draft-ids.js';
 import { useDraftedForm, type DraftedForm } from '../forms/use-drafted-form.js';
-import { entriesOf, type Act, type FormAnswer } from './act.js';
+import { entriesOf, type Deed, type FormAnswer } from './deed.js';
 import { isStillRunning } from './still-running.js';
 import { issueWords } from '../words/issue-words.js';
 import { useEnvelope } from './use-envelope.js';
@@ -24,7 +24,7 @@ export interface EntryFormSpec<K extends EntryKind, V extends FieldValues> {
   readonly defaults: V;
   /** Form field of each body field, where the names differ. */
   readonly fieldOf?: Readonly<Record<string, string>>;
-  /** @param idFor ids of what the act makes besides entries, such as a case */
+  /** @param idFor ids of what the deed makes besides entries, such as a case */
   readonly read: (values: V, idFor: IdFor) => FormAnswer<K>;
   /** Fills the fields from an entry, for a correction. */
   readonly fill: (entry: Extract<Entry, { kind: K }>) => V;
@@ -80,33 +80,36 @@ export function useEntryForm<K extends EntryKind, V extends FieldValues>(spec: E
   const ending = isStillRunning(counts ?? null);
   const shared = useEnvelope();
   /** When the same fields are sent again (a lost answer, a question said yes to), "now" is still the first time. */
-  const firstSent = useRef<{ fields: string; act: Act<K> } | null>(null);
+  const firstSent = useRef<{ fields: string; deed: Deed<K> } | null>(null);
 
-  function toWrite(act: Act<K>, acknowledged: readonly string[]): { main: JournalEntry; all: readonly JournalEntry[] } {
+  function toWrite(
+    deed: Deed<K>,
+    acknowledged: readonly string[],
+  ): { main: JournalEntry; all: readonly JournalEntry[] } {
     const now = new Date().toISOString();
     if (correctId && counts && history) {
-      const input = { actId: ids.idFor('act'), now, shared: { ...shared, acknowledged } };
-      const { body, happenedAt } = act.main;
+      const input = { actId: ids.idFor('deed'), now, shared: { ...shared, acknowledged } };
+      const { body, happenedAt } = deed.main;
       const correction = correctionOf(history, { action: 'replace', body, happenedAt }, input);
       const main = { ...correction, id: ids.idFor('correction') };
       return { main, all: [main] };
     }
     const subject = { type: 'pump', id: pumpId } as const;
     const writing = { subject, zone: page.row.zone, now, idFor: ids.idFor, shared: { ...shared, acknowledged } };
-    return entriesOf(act, writing);
+    return entriesOf(deed, writing);
   }
 
   // "Now" moves on, but the same fields that say the same on the same page mean the same: the fold beneath the verdict runs once.
   const answer = ready ? spec.read(values, ids.idFor) : null;
-  const meant = answer?.ok ? answer.act : null;
+  const meant = answer?.ok ? answer.deed : null;
   const key = JSON.stringify([values, meant, page.standing.at, correctId, counts?.id ?? null, shared], timeless);
-  const pending = useKept(key, () => (answer?.ok ? pendingOf(answer.act) : null));
+  const pending = useKept(key, () => (answer?.ok ? pendingOf(answer.deed) : null));
 
-  function pendingOf(act: Act<K>): Pending | null {
-    const makeEntries = () => toWrite(act, []).all;
-    const { main } = toWrite(act, []);
+  function pendingOf(deed: Deed<K>): Pending | null {
+    const makeEntries = () => toWrite(deed, []).all;
+    const { main } = toWrite(deed, []);
     // As it would count: a new entry, or the original with its correction laid over.
-    const { body, happenedAt } = act.main;
+    const { body, happenedAt } = deed.main;
     const entry = main.kind !== 'correction' ? main : counts && ({ ...counts, happenedAt, body } as Entry);
     return entry ? { entry, correcting: correctId !== null, makeEntries, key } : null;
   }
@@ -124,8 +127,8 @@ export function useEntryForm<K extends EntryKind, V extends FieldValues>(spec: E
     const answer = spec.read(form.getValues(), ids.idFor);
     if (!answer.ok) return show(answer.issues);
     const fields = JSON.stringify(form.getValues());
-    if (firstSent.current?.fields !== fields) firstSent.current = { fields, act: answer.act };
-    const { main, all } = toWrite(firstSent.current.act, acknowledged);
+    if (firstSent.current?.fields !== fields) firstSent.current = { fields, deed: answer.deed };
+    const { main, all } = toWrite(firstSent.current.deed, acknowledged);
     const issues = all.flatMap((e) => {
       const checked = checkEntry(e, Date.now());
       return checked.ok ? [] : checked.issues;

@@ -3,7 +3,7 @@ import { v7 as newId } from 'uuid';
 import { useAppDispatch } from '../device/store.js';
 import { toastsSlice } from '../device/toasts-slice.js';
 import { draftIds } from '../forms/draft-ids.js';
-import { entriesOf, exactly } from './act.js';
+import { entriesOf, exactly } from './deed.js';
 import { useEnvelope } from './use-envelope.js';
 import { useWriteEntries } from './use-write-entries.js';
 
@@ -18,8 +18,8 @@ export function useQuickEntry({ subject, zone }: { subject: Subject; zone: strin
     savedWords: string,
   ): Promise<boolean> {
     const now = new Date().toISOString();
-    const { act } = exactly(kind, now, body);
-    const { all } = entriesOf(act, { subject, zone, now, idFor: draftIds().idFor, shared });
+    const { deed } = exactly(kind, now, body);
+    const { all } = entriesOf(deed, { subject, zone, now, idFor: draftIds().idFor, shared });
     const result = await send(all);
     const stored = result.kind === 'written';
     const words = stored

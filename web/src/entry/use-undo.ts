@@ -1,7 +1,7 @@
 import { v7 as newId } from 'uuid';
 import type { EntryHistory } from '@winter-jar/contracts';
 import type { Correction, CorrectionBody, Entry, Envelope, SetUpVersion } from '@winter-jar/core';
-import { usePostSetUpMutation, yardApi } from '../api/yard-api.js';
+import { usePostSetUpMutation, houseApi } from '../api/house-api.js';
 import { useAppDispatch } from '../device/store.js';
 import { toastsSlice, type Undoable } from '../device/toasts-slice.js';
 import { lastCorrectionId, recordedAfter } from './correction-order.js';
@@ -48,7 +48,7 @@ export function useUndo(): {
   const shared = useEnvelope();
 
   const historyOf = async (id: string): Promise<EntryHistory | null> => {
-    const { data } = await dispatch(yardApi.endpoints.entry.initiate(id, { forceRefetch: true, subscribe: false }));
+    const { data } = await dispatch(houseApi.endpoints.entry.initiate(id, { forceRefetch: true, subscribe: false }));
     return data ?? null;
   };
 

@@ -1,5 +1,5 @@
 import type { JournalEntry } from '@winter-jar/core';
-import { usePostEntriesMutation } from '../api/yard-api.js';
+import { usePostEntriesMutation } from '../api/house-api.js';
 import { writeResult, type WriteResult } from './write-result.js';
 
 /** Sends entries through the one door and says what became of them. */

@@ -3,7 +3,7 @@ import { pumpIdsOf } from '@winter-jar/core';
 import { ChevronLeft } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
-import { useEquipmentQuery } from '../api/yard-api.js';
+import { useEquipmentQuery } from '../api/house-api.js';
 import { useNow } from '../device/use-now.js';
 import { usePrint } from '../device/use-print.js';
 import { NoteField } from '../entry/note-field.js';

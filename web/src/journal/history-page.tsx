@@ -4,7 +4,7 @@ import { ChevronLeft } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { v7 as newId } from 'uuid';
-import { useEntryQuery } from '../api/yard-api.js';
+import { useEntryQuery } from '../api/house-api.js';
 import { momentWords } from '../words/dates.js';
 import { PageTitle } from '../ui/page-title.js';
 import { useAppDispatch } from '../device/store.js';
@@ -19,7 +19,7 @@ import { correctPath } from '../words/pump-actions.js';
 import { WithPump, type EntryPageProps } from '../entry/entry-page.js';
 import { entryWords } from '../words/entry-words.js';
 import { KIND_WORDS } from '../words/kind-words.js';
-import { sayingsOf, type Saying } from './sayings.js';
+import { revisionsOf, type Revision } from './revisions.js';
 import { useEnvelope } from '../entry/use-envelope.js';
 import { correctionOf, useUndo } from '../entry/use-undo.js';
 import { useWriteEntries } from '../entry/use-write-entries.js';
@@ -70,7 +70,7 @@ function History({ history, page, words }: { history: EntryHistory; page: PumpPa
           choose below if another is right.
         </p>
       )}
-      <Sayings history={history} page={page} words={words} />
+      <Revisions history={history} page={page} words={words} />
       {counts ? (
         <div className="mt-6 flex flex-col gap-6">
           <div>
@@ -87,13 +87,13 @@ function History({ history, page, words }: { history: EntryHistory; page: PumpPa
   );
 }
 
-function Sayings({ history, page, words }: { history: EntryHistory; page: PumpPage; words: Words }) {
+function Revisions({ history, page, words }: { history: EntryHistory; page: PumpPage; words: Words }) {
   const shared = useEnvelope();
   const { write, busy } = useWriteEntries();
   const dispatch = useAppDispatch();
   const { house } = page.setUp;
 
-  async function letCount({ said }: Saying) {
+  async function letCount({ said }: Revision) {
     if (!said) return;
     const body = { action: 'replace', body: said.body, happenedAt: said.happenedAt } as const;
     const correction = correctionOf(history, body, { actId: newId(), now: new Date().toISOString(), shared });
@@ -109,7 +109,7 @@ function Sayings({ history, page, words }: { history: EntryHistory; page: PumpPa
   }
   return (
     <ol className="mt-5">
-      {sayingsOf(history).map((saying, i) => (
+      {revisionsOf(history).map((saying, i) => (
         <li key={saying.key} className="border-b border-rule-soft py-3">
           <p className="text-[14px] text-ink-2">
             {i === 0 ? 'Written' : saying.said ? 'Corrected' : 'Taken back'}{' '}
@@ -155,7 +155,7 @@ function TakeBack({ entryId, page, words }: { entryId: string; page: PumpPage; w
       {effects ? (
         <EffectList effects={effects} wordsFor={(zone) => ({ ...words, zone })} />
       ) : (
-        <p className="text-[15px] text-ink-2">{voids.length === 0 ? 'The server does not answer.' : 'Reckoning …'}</p>
+        <p className="text-[15px] text-ink-2">{voids.length === 0 ? 'The server does not answer.' : 'Calculating …'}</p>
       )}
       <div className="mt-3 flex gap-3">
         <Button

@@ -1,6 +1,6 @@
 import { Field, inputClass } from '../ui/field.js';
 import { EntryScreen, WithPump, type EntryPageProps } from '../entry/entry-page.js';
-import { exactly, type FormAnswer } from '../entry/act.js';
+import { exactly, type FormAnswer } from '../entry/deed.js';
 import { useEntryForm } from '../entry/use-entry-form.js';
 import { happenedAt, happensNow, WHEN_WRONG, WhenField, whenOf, type When } from '../forms/when-field.js';
 

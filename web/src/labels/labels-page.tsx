@@ -2,7 +2,7 @@ import type { NextTask, RoundRow } from '@winter-jar/contracts';
 import { Printer } from 'lucide-react';
 import { QRCodeSVG } from 'qrcode.react';
 import { Link, useParams } from 'react-router';
-import { useAboutQuery, usePumpQuery, useRoundQuery } from '../api/yard-api.js';
+import { useAboutQuery, usePumpQuery, useRoundQuery } from '../api/house-api.js';
 import { dayWords } from '../words/dates.js';
 import { PageTitle } from '../ui/page-title.js';
 import { usePrint } from '../device/use-print.js';

@@ -1,7 +1,7 @@
 import type { PumpPage } from '@winter-jar/contracts';
 import type { JarSeen, StoryPoint } from '@winter-jar/core';
 import { useState } from 'react';
-import { useOilStoryQuery } from '../api/yard-api.js';
+import { useOilStoryQuery } from '../api/house-api.js';
 import { dayWords } from '../words/dates.js';
 import { jarWords } from '../words/jar-words.js';
 import type { Words } from '../words/words.js';

@@ -3,7 +3,7 @@ import type { ChargeStory as Charge, ChargeTrend, StoryPoint } from '@winter-jar
 import { inUnit } from '@winter-jar/core';
 import { useState } from 'react';
 import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
-import { useOilStoryQuery } from '../api/yard-api.js';
+import { useOilStoryQuery } from '../api/house-api.js';
 import { dayWords } from '../words/dates.js';
 import { useUnits } from '../device/use-units.js';
 import { verdictWords } from '../words/messages.js';

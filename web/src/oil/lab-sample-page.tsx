@@ -5,7 +5,7 @@ import { TextField } from '../ui/field.js';
 import { QuantityField } from '../ui/quantity-field.js';
 import { quantityText } from '../ui/quantity-text.js';
 import { EntryScreen, WithPump, type EntryPageProps } from '../entry/entry-page.js';
-import { exactly, type FormAnswer } from '../entry/act.js';
+import { exactly, type FormAnswer } from '../entry/deed.js';
 import { fieldReader } from '../forms/read-quantity.js';
 import { remarkOf } from '../forms/remark-of.js';
 import { Remark } from '../forms/remark.js';

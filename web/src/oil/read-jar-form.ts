@@ -21,7 +21,7 @@ import {
   type Smell,
   type SumpKey,
 } from '@winter-jar/core';
-import { exactly, type FormAnswer } from '../entry/act.js';
+import { exactly, type FormAnswer } from '../entry/deed.js';
 import { fieldReader } from '../forms/read-quantity.js';
 import { remarkOf } from '../forms/remark-of.js';
 import { happenedAt, happensNow, WHEN_WRONG, whenOf, type When } from '../forms/when-field.js';

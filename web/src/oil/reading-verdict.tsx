@@ -4,7 +4,7 @@ import { reasonKey, reasonWords, verdictWords } from '../words/messages.js';
 import type { Words } from '../words/words.js';
 import type { Preview } from '../entry/use-preview.js';
 import { Verdict, VerdictShape } from '../ui/verdict.js';
-import { confidenceWords, nextLookWords, tippingWords } from './reading-words.js';
+import { confidenceWords, nextLookWords, verdictChangeWords } from './reading-words.js';
 import type { LookReading } from './use-reading.js';
 
 /** The verdict as it would stand with this look: why, how sure, what to look at next, and what would change it. */
@@ -70,7 +70,7 @@ export function ReadingVerdict({
 }
 
 function WhatWouldChange({ read, words }: { read: LookReading; words: Words }) {
-  const { tipping, reading } = read;
+  const { changes: tipping, reading } = read;
   return (
     <section>
       <h2 className="mb-1 text-[18px]">What would change this look’s verdict</h2>
@@ -83,7 +83,7 @@ function WhatWouldChange({ read, words }: { read: LookReading; words: Words }) {
               <span aria-hidden="true">{isHarder(tip.level, reading.level) ? '↑' : '↓'}</span>
               <span>
                 <span className="sr-only">{isHarder(tip.level, reading.level) ? 'Harder: ' : 'Milder: '}</span>
-                {tippingWords(tip, words.print)}
+                {verdictChangeWords(tip, words.print)}
               </span>
             </li>
           ))}

@@ -1,4 +1,4 @@
-import type { Doubt, FindingCode, NextLook, Settling, Tipping } from '@winter-jar/core';
+import type { Doubt, FindingCode, NextLook, Settling, VerdictChange } from '@winter-jar/core';
 import type { Print } from '../device/use-print.js';
 import { verdictWords } from '../words/messages.js';
 import { stoodWords } from '../words/entry-words.js';
@@ -62,13 +62,13 @@ export function nextLookWords(next: NextLook): string {
 export function settlingWords({ neededHours, basis, settled }: Settling, denserOrDetergent: boolean): string {
   const needs = stoodWords(Math.round(neededHours * 10) / 10);
   if (basis === 'sightGlass') return `Behind the glass oil counts as settled after ${needs} of standing still.`;
-  if (denserOrDetergent) return `No settling can be reckoned for this oil; ${needs} is the least.`;
+  if (denserOrDetergent) return `No settling time can be calculated for this oil; ${needs} is the least.`;
   return settled
     ? `Settled: this oil needs ${needs} in this jar.`
     : `This oil needs ${needs} in this jar, for a droplet of 50 µm to fall.`;
 }
 
-const READING_WORDS: Readonly<Record<Tipping['reading'], string>> = {
+const READING_WORDS: Readonly<Record<VerdictChange['reading'], string>> = {
   freeWaterMl: 'free water',
   creamMl: 'cream',
   sludgeMl: 'sludge',
@@ -77,7 +77,7 @@ const READING_WORDS: Readonly<Record<Tipping['reading'], string>> = {
 };
 
 /** "36 mL of free water instead of 20 mL: Change before next run" */
-export function tippingWords(tip: Tipping, print: Print): string {
+export function verdictChangeWords(tip: VerdictChange, print: Print): string {
   const verdict = verdictWords(tip.level, tip.act);
   if (tip.reading === 'hoursStood') return `The same after ${stoodWords(Math.ceil(tip.to))} of standing: ${verdict}`;
   if (tip.reading === 'colour') return `Colour ${tip.to} instead of ${tip.from}: ${verdict}`;

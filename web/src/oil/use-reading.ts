@@ -9,7 +9,7 @@ import {
   type LookBody,
   type NextLook,
   type OilReading,
-  type Tipping,
+  type VerdictChange,
 } from '@winter-jar/core';
 import { useMemo } from 'react';
 import type { Pending } from '../entry/use-entry-form.js';
@@ -19,7 +19,7 @@ export interface LookReading {
   readonly reading: OilReading;
   readonly confidence: Confidence;
   readonly next: NextLook;
-  readonly tipping: readonly Tipping[];
+  readonly changes: readonly VerdictChange[];
 }
 
 /** What the look on the screen says by itself; null while its fields are not right, and for a correction of an old one. */
@@ -37,7 +37,7 @@ export function useReading(page: PumpPage, pending: Pending | null): LookReading
       reading,
       confidence: confidenceOf(context, reading),
       next: nextLook({ look, reading }),
-      tipping: whatWouldChange(context),
+      changes: whatWouldChange(context),
     };
   }, [page, pending]);
 }

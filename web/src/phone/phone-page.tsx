@@ -1,6 +1,6 @@
 import { Download } from 'lucide-react';
 import { QRCodeSVG } from 'qrcode.react';
-import { useAboutQuery } from '../api/yard-api.js';
+import { useAboutQuery } from '../api/house-api.js';
 import { PageTitle } from '../ui/page-title.js';
 import { buttonClass } from '../ui/button.js';
 import { Loading } from '../ui/page-state.js';

@@ -1,7 +1,7 @@
 import type { JournalLine, PumpPage } from '@winter-jar/contracts';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { useJournalQuery, useLazyJournalQuery } from '../api/yard-api.js';
+import { useJournalQuery, useLazyJournalQuery } from '../api/house-api.js';
 import { momentWords, dayWords } from '../words/dates.js';
 import type { Words } from '../words/words.js';
 import { entryWords } from '../words/entry-words.js';

@@ -1,7 +1,7 @@
 import type { PumpPage as Page } from '@winter-jar/contracts';
 import { lazy, Suspense, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { usePumpQuery } from '../api/yard-api.js';
+import { usePumpQuery } from '../api/house-api.js';
 import { dayWords } from '../words/dates.js';
 import { PageTitle } from '../ui/page-title.js';
 import { useLetters } from '../device/use-letters.js';
@@ -26,7 +26,7 @@ import { ForecastLine, LimitsTable } from './limits-table.js';
 import { SchoolNote } from './school-note.js';
 import { TaskList } from './task-list.js';
 
-/** Charts and the reckoning of water come when the page stands. */
+/** Charts and the water balance come when the page stands. */
 const ChargeStory = lazy(async () => ({ default: (await import('../oil/charge-story.js')).ChargeStory }));
 
 const WaterSection = lazy(async () => ({ default: (await import('../water/water-section.js')).WaterSection }));
@@ -104,7 +104,7 @@ function PumpSheets({ page, words }: { page: Page; words: Words }) {
         {row.kind === 'vane' && (
           <section className="mt-6">
             <h2 className="mb-2 text-[20px]">Water</h2>
-            <Suspense fallback={<p className="text-[15px] text-ink-2">Reckoning …</p>}>
+            <Suspense fallback={<p className="text-[15px] text-ink-2">Calculating …</p>}>
               <WaterSection page={page} words={words} />
             </Suspense>
           </section>

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { useAboutQuery, useOpenDemoYardMutation } from '../api/yard-api.js';
+import { useAboutQuery, useOpenDemoYardMutation } from '../api/house-api.js';
 import { PageTitle } from '../ui/page-title.js';
 import { Button, LinkButton } from '../ui/button.js';
 

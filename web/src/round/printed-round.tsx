@@ -1,6 +1,6 @@
 import type { RoundRow } from '@winter-jar/contracts';
 import { Printer } from 'lucide-react';
-import { useRoundQuery } from '../api/yard-api.js';
+import { useRoundQuery } from '../api/house-api.js';
 import { momentWords } from '../words/dates.js';
 import { PageTitle } from '../ui/page-title.js';
 import { usePrint } from '../device/use-print.js';

@@ -1,7 +1,7 @@
 import { useWindowVirtualizer } from '@tanstack/react-virtual';
 import { lazy, Suspense, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
-import { useRoundQuery } from '../api/yard-api.js';
+import { useRoundQuery } from '../api/house-api.js';
 import { PageTitle } from '../ui/page-title.js';
 import { useLetters } from '../device/use-letters.js';
 import { usePrint } from '../device/use-print.js';

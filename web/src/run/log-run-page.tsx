@@ -93,7 +93,7 @@ function LogRun(props: EntryPageProps) {
             <TextField label="Day" type="date" value={values.day} onText={set('day')} error={error('day')} />
           )}
           <QuantityField
-            label={countsCycles ? 'Hours (else reckoned from cycles)' : 'How long'}
+            label={countsCycles ? 'Hours (else from the cycles)' : 'How long'}
             dimension="duration"
             text={values.duration}
             onText={set('duration')}

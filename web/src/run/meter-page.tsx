@@ -4,7 +4,7 @@ import { dayWords } from '../words/dates.js';
 import { Chips } from '../ui/chips.js';
 import { QuantityField } from '../ui/quantity-field.js';
 import { EntryScreen, WithPump, type EntryPageProps } from '../entry/entry-page.js';
-import { exactly, type FormAnswer } from '../entry/act.js';
+import { exactly, type FormAnswer } from '../entry/deed.js';
 import { meterWords } from '../words/entry-words.js';
 import { METER_BOUNDS, meterText } from '../forms/meter-text.js';
 import { fieldReader } from '../forms/read-quantity.js';

@@ -76,9 +76,9 @@ test('cycles: with or without hours, with separators, and only where they are co
     ok: true,
     body: { cycles: 1850 },
   });
-  const reckoned = line({ materialId: 'vp-meat', cycles: '2000', duration: '' });
-  expect(reckoned.ok && 'minutes' in reckoned.body).toBe(false);
-  expect(reckoned).toMatchObject({ happenedAt: new Date(NOW - 1000 * 60_000).toISOString() });
+  const fromCycles = line({ materialId: 'vp-meat', cycles: '2000', duration: '' });
+  expect(fromCycles.ok && 'minutes' in fromCycles.body).toBe(false);
+  expect(fromCycles).toMatchObject({ happenedAt: new Date(NOW - 1000 * 60_000).toISOString() });
   expect(line({ materialId: 'vp-meat', cycles: '2000', duration: '9 h' })).toMatchObject({
     body: { cycles: 2000, minutes: 540 },
   });

@@ -16,7 +16,7 @@ import {
 import { toLocalField } from '../words/dates.js';
 import { readNumberPairs } from '../forms/number-pairs.js';
 import { quantityText } from '../ui/quantity-text.js';
-import type { FormAnswer } from '../entry/act.js';
+import type { FormAnswer } from '../entry/deed.js';
 import { fieldReader } from '../forms/read-quantity.js';
 import { remarkOf } from '../forms/remark-of.js';
 import { runTime, type TimeMode } from '../forms/run-time.js';
@@ -141,9 +141,9 @@ export function readRun(
   const trapTempC = equipment.coldTrap ? fields.optional('trapTempC', v.trapTempC, 'temperature', TRAP_BOUNDS) : null;
   const lowestPressurePa = fields.optional('lowestPressurePa', v.lowestPressurePa, 'pressure', PRESSURE_BOUNDS);
   const more = running ? {} : readMore(v, fields, equipment.coldTrap);
-  const reckoned = minutes ?? (cycles === null ? null : Math.round((cycles * (equipment.cycleTimeS ?? 0)) / 60));
+  const byCycles = minutes ?? (cycles === null ? null : Math.round((cycles * (equipment.cycleTimeS ?? 0)) / 60));
   const { mode, start, end, day } = v;
-  const answer = runTime({ mode, minutes: reckoned, start, end, day, zone: page.row.zone, nowMs });
+  const answer = runTime({ mode, minutes: byCycles, start, end, day, zone: page.row.zone, nowMs });
   if (!answer.ok) fields.refuse(answer.field, answer.words);
   if (fields.hasIssues() || !answer.ok) return { ok: false, issues: fields.issues };
   const length = mode === 'times' ? answer.time.minutes : minutes;
@@ -165,7 +165,7 @@ export function readRun(
     ventedBeforeStop: v.ventedBeforeStop,
     ...remarkOf(v),
   };
-  return { ok: true, act: { main: { kind: 'run', happenedAt, precision, alsoAbout, body } } };
+  return { ok: true, deed: { main: { kind: 'run', happenedAt, precision, alsoAbout, body } } };
 }
 
 /** A run like the last one that ended now. */

@@ -4,7 +4,7 @@ import { Check } from 'lucide-react';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { v7 as newId } from 'uuid';
-import { useRoundQuery, useSetUpQuery } from '../api/yard-api.js';
+import { useRoundQuery, useSetUpQuery } from '../api/house-api.js';
 import { fromLocalField, toLocalField } from '../words/dates.js';
 import { PageTitle } from '../ui/page-title.js';
 import { useAppDispatch } from '../device/store.js';
@@ -18,7 +18,7 @@ import { Verdict } from '../ui/verdict.js';
 import { materialOptions } from './material-options.js';
 import { runsWith, toldMaterial } from './run-form.js';
 import { draftIds } from '../forms/draft-ids.js';
-import { entriesOf, type Act } from '../entry/act.js';
+import { entriesOf, type Deed } from '../entry/deed.js';
 import { useEnvelope } from '../entry/use-envelope.js';
 import { useWriteEntries } from '../entry/use-write-entries.js';
 
@@ -73,8 +73,8 @@ function Start({ rows, house }: { rows: readonly RoundRow[]; house: HouseSetUp }
         ...pumps.slice(1).map((id) => ({ type: 'pump' as const, id })),
         { type: 'equipment', id: equipmentId },
       ];
-      const act: Act = { main: { kind: 'run', happenedAt, precision: 'exact', alsoAbout, body } };
-      return entriesOf(act, {
+      const deed: Deed = { main: { kind: 'run', happenedAt, precision: 'exact', alsoAbout, body } };
+      return entriesOf(deed, {
         subject: { type: 'pump', id: row.pumpId },
         zone: row.zone,
         now: new Date().toISOString(),

@@ -4,7 +4,7 @@ import { TASK_WORDS } from '../words/messages.js';
 import { Caution } from '../ui/caution.js';
 import { SelectField } from '../ui/select-field.js';
 import { EntryScreen, WithPump, type EntryPageProps } from '../entry/entry-page.js';
-import { exactly, type FormAnswer } from '../entry/act.js';
+import { exactly, type FormAnswer } from '../entry/deed.js';
 import { remarkOf } from '../forms/remark-of.js';
 import { Remark } from '../forms/remark.js';
 import { useEntryForm } from '../entry/use-entry-form.js';

@@ -10,7 +10,7 @@ import {
 } from '@winter-jar/core';
 import { fieldReader } from '../forms/read-quantity.js';
 import { issueWords } from '../words/issue-words.js';
-import { entriesOf, exactly } from '../entry/act.js';
+import { entriesOf, exactly } from '../entry/deed.js';
 import type { IdFor } from '../forms/draft-ids.js';
 import { nothingKnown, readTakeOver, type TakeOverValues } from '../take-over/take-over-form.js';
 import { firstVersion, recordId } from './new-version.js';
@@ -167,8 +167,8 @@ export function readAddPump(v: AddPumpValues, context: Context): Answer {
   const takeOver = readTakeOver(v, { units, zone, nowMs: Date.parse(now), hasOil: !isDry });
   const issues = { ...fields.issues, ...(takeOver.ok ? {} : takeOver.issues) };
   if (!takeOver.ok || fields.hasIssues()) return { ok: false, issues };
-  const { act } = exactly('takeOver', now, takeOver.body);
-  const { main: entry } = entriesOf(act, { subject: { type: 'pump', id: pumpId }, zone, now, idFor, shared });
+  const { deed } = exactly('takeOver', now, takeOver.body);
+  const { main: entry } = entriesOf(deed, { subject: { type: 'pump', id: pumpId }, zone, now, idFor, shared });
   return { ok: true, pumpId, versions: [...versions, ...libraryOf(house, now, newId)], entry };
 }
 

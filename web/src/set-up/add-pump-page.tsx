@@ -1,5 +1,5 @@
 import { uncapital } from '../words/number.js';
-import { useSetUpQuery } from '../api/yard-api.js';
+import { useSetUpQuery } from '../api/house-api.js';
 import { hereZone } from '../words/dates.js';
 import { PageTitle } from '../ui/page-title.js';
 import { useAppDispatch } from '../device/store.js';

@@ -4,7 +4,7 @@ import { ChevronLeft } from 'lucide-react';
 import { useMemo, useRef, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { v7 as newId } from 'uuid';
-import { useRecordQuery, useSetUpQuery } from '../api/yard-api.js';
+import { useRecordQuery, useSetUpQuery } from '../api/house-api.js';
 import { hereZone, momentWords } from '../words/dates.js';
 import { PageTitle } from '../ui/page-title.js';
 import { useAppDispatch } from '../device/store.js';
@@ -88,7 +88,7 @@ function RecordEditor({
   const [trouble, setTrouble] = useState<Exclude<SetUpResult, { kind: 'written' }> | null>(null);
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
-  // What moves was reckoned for what stood in the fields then.
+  // What moves was calculated for what stood in the fields then.
   const key = JSON.stringify(values);
   const asked = shown?.key === key ? shown : null;
   const back = search.get('back') ?? `/set-up/${kind}`;

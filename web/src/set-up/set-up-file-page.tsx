@@ -2,7 +2,7 @@ import type { SetUpFilePreview, SetUpFileResult, SetUpFileRow } from '@winter-ja
 import { ChevronLeft } from 'lucide-react';
 import { Link } from 'react-router';
 import type { SetUpFile } from '../api/generated.js';
-import { useImportSetUpFileMutation, usePreviewSetUpFileMutation } from '../api/yard-api.js';
+import { useImportSetUpFileMutation, usePreviewSetUpFileMutation } from '../api/house-api.js';
 import { PageTitle } from '../ui/page-title.js';
 import { issueWords } from '../words/issue-words.js';
 import { Button } from '../ui/button.js';

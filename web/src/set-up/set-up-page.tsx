@@ -3,7 +3,7 @@ import { Archive, FileJson, ListOrdered, Plus, QrCode, Smartphone } from 'lucide
 import { useState } from 'react';
 import { Link, NavLink, useParams } from 'react-router';
 import { v7 as newId } from 'uuid';
-import { useSetUpQuery } from '../api/yard-api.js';
+import { useSetUpQuery } from '../api/house-api.js';
 import { PageTitle } from '../ui/page-title.js';
 import { Button, LinkButton } from '../ui/button.js';
 import { Empty, Loading, Trouble } from '../ui/page-state.js';

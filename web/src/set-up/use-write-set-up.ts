@@ -1,7 +1,7 @@
 import type { ApiProblem, FieldIssue, PumpEffect } from '@winter-jar/contracts';
 import type { SetUpVersion } from '@winter-jar/core';
 import type { SetUpPost } from '../api/generated.js';
-import { usePostSetUpMutation, usePreviewSetUpMutation } from '../api/yard-api.js';
+import { usePostSetUpMutation, usePreviewSetUpMutation } from '../api/house-api.js';
 
 export type SetUpResult =
   | { readonly kind: 'written' }

@@ -2,7 +2,7 @@ import { holdsDenserOil, type Entry, type EntryBodies, type SumpKey } from '@win
 import { useSearchParams } from 'react-router';
 import { useUnits } from '../device/use-units.js';
 import { EntryScreen, WithPump, type EntryPageProps } from '../entry/entry-page.js';
-import { exactly, type EntryDraft, type FormAnswer } from '../entry/act.js';
+import { exactly, type EntryDraft, type FormAnswer } from '../entry/deed.js';
 import { ProductField, productOf } from '../entry/product-field.js';
 import { SumpField } from '../entry/sump-field.js';
 import { useEntryForm } from '../entry/use-entry-form.js';
@@ -60,7 +60,7 @@ function SumpWorkForm<K extends SumpWorkKind>({ kind, props }: { kind: K; props:
     const filterToo = work.asksFilter && page.setUp.model.hasOilFilter && v.oilFilter === 'yes' && !correctId;
     if (!filterToo) return answer;
     const filter: EntryDraft = { kind: 'done', body: { task: 'oilFilter' }, happenedAt: at, precision: 'exact' };
-    return { ok: true, act: { ...answer.act, after: [filter] } };
+    return { ok: true, deed: { ...answer.deed, after: [filter] } };
   }
   const sump = asked ?? work.sump(page);
   const defaults: SumpWorkValues = {

@@ -50,7 +50,7 @@ export function TakeOverFields({
               text={values.hoursSince}
               onText={set('hoursSince')}
               error={error('hoursSince')}
-              hint="empty: reckoned from the runs"
+              hint="empty: calculated from the runs"
               {...METER_BOUNDS}
             />
           </div>

@@ -1,13 +1,13 @@
 import type { PumpPage } from '@winter-jar/contracts';
 import type { WaterStory } from '@winter-jar/core';
 import { Link } from 'react-router';
-import { useWaterQuery } from '../api/yard-api.js';
+import { useWaterQuery } from '../api/house-api.js';
 import { dayWords } from '../words/dates.js';
 import { materialName } from '../words/material-words.js';
 import type { Words } from '../words/words.js';
 import { BallastPanel } from './ballast-panel.js';
 import { WaterBars } from './water-bars.js';
-import { assumedWords, budgetWords, fitWords, hintWords, unreckonedWords } from './water-words.js';
+import { assumedWords, budgetWords, fitWords, hintWords, notEstimatedWords } from './water-words.js';
 import { WhatIfPanel } from './what-if-panel.js';
 
 /** Where the water of this charge comes from: expected by its runs, found, and what the difference means. */
@@ -15,7 +15,7 @@ export function WaterSection({ page, words }: { page: PumpPage; words: Words }) 
   const { data, isError } = useWaterQuery(page.row.pumpId);
   if (isError)
     return <p className="text-[15px] text-ink-2">The water could not be fetched: the server does not answer.</p>;
-  if (!data) return <p className="text-[15px] text-ink-2">Reckoning …</p>;
+  if (!data) return <p className="text-[15px] text-ink-2">Calculating …</p>;
   const { story } = data;
   if (!story) return null;
   return (
@@ -37,7 +37,7 @@ function Budget({ story, page, words }: { story: WaterStory; page: PumpPage; wor
   return (
     <div className="flex flex-col gap-3">
       <p className={`text-[15px] ${says === 'more' ? 'font-semibold' : ''}`}>{said.full}</p>
-      {says !== 'nothingReckoned' && <WaterBars story={story} print={print} />}
+      {says !== 'notEstimated' && <WaterBars story={story} print={print} />}
       {story.hints.length > 0 && (
         <ul className="list-disc pl-5 text-[15px] leading-6">
           {story.hints.map((hint) => (
@@ -110,7 +110,7 @@ export function RunsTable({
                   </>
                 ) : (
                   <td className="py-2 pr-3 text-ink-2" colSpan={3}>
-                    not reckoned: {unreckonedWords(water.why)}
+                    not estimated: {notEstimatedWords(water.why)}
                   </td>
                 )}
               </tr>

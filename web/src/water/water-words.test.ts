@@ -1,5 +1,5 @@
 import type { BallastAdvice, ExcessHint, WaterStory } from '@winter-jar/core';
-import { adviceWords, assumedWords, budgetWords, fitWords, hintWords, unreckonedWords } from './water-words.js';
+import { adviceWords, assumedWords, budgetWords, fitWords, hintWords, notEstimatedWords } from './water-words.js';
 
 const print = {
   volume: (ml: number) => `${ml} mL`,
@@ -27,7 +27,7 @@ const run = {
 } as const;
 const story = (more: object = {}, runs: WaterStory['runs'] = [run]): WaterStory =>
   ({ budget: { ...budget, ...more }, runs, runsSeen: 4, fit: null }) as unknown as WaterStory;
-const NOTHING = { says: 'nothingReckoned', expectedMl: null, unexplainedMl: null };
+const NOTHING = { says: 'notEstimated', expectedMl: null, unexplainedMl: null };
 
 test.each<[WaterStory, RegExp]>([
   [
@@ -104,9 +104,9 @@ test('what the ballast can do: range, warm-up, purge, and never with solvent', (
   expect(solvent).not.toMatch(/To purge/);
 });
 
-test('what was taken for granted, and what could not be reckoned', () => {
+test('what was taken for granted, and what could not be estimated', () => {
   expect(assumedWords(['oilTemp', 'trapEfficiency'])).toBe(
     'oil at its usual warmth, a trap as good as its temperature allows',
   );
-  expect(unreckonedWords('noSource')).toMatch(/nothing to reckon from/);
+  expect(notEstimatedWords('noSource')).toMatch(/nothing to estimate from/);
 });

@@ -1,17 +1,17 @@
 import { number } from '../words/number.js';
 import type { Print } from '../device/use-print.js';
 import type { Sentence } from '../words/words.js';
-import type { Assumed, BallastAdvice, ExcessHint, ToleranceRange, Unreckoned, WaterStory } from '@winter-jar/core';
+import type { Assumed, BallastAdvice, ExcessHint, ToleranceRange, NotEstimated, WaterStory } from '@winter-jar/core';
 
 /** Water is read to the millilitre; less than that is none. */
 const ml = (print: Print, volumeMl: number): string => print.volume(Math.round(volumeMl));
 
-const UNRECKONED: Readonly<Record<Unreckoned, string>> = {
+const NOT_ESTIMATED: Readonly<Record<NotEstimated, string>> = {
   trapTempMissing: 'the trap’s temperature was not logged',
   chamberVolumeMissing: 'the set-up does not say the chamber’s volume',
-  noSource: 'neither a cold trap nor counted cycles: nothing to reckon from',
+  noSource: 'neither a cold trap nor counted cycles: nothing to estimate from',
 };
-export const unreckonedWords = (why: Unreckoned): string => UNRECKONED[why];
+export const notEstimatedWords = (why: NotEstimated): string => NOT_ESTIMATED[why];
 
 const ASSUMED: Readonly<Record<Assumed, string>> = {
   oilTemp: 'oil at its usual warmth',
@@ -26,10 +26,10 @@ export const assumedWords = (assumed: readonly Assumed[]): string => assumed.map
 export function budgetWords({ budget, runs, runsSeen }: WaterStory, print: Print): Sentence {
   const { expectedMl, foundMl, unexplainedMl, expectedLowMl, expectedHighMl, says } = budget;
   const bad = runs.find((r) => !r.water.ok)?.water;
-  if (says === 'nothingReckoned' || expectedMl === null || unexplainedMl === null) {
+  if (says === 'notEstimated' || expectedMl === null || unexplainedMl === null) {
     const why =
       bad && !bad.ok
-        ? UNRECKONED[bad.why]
+        ? NOT_ESTIMATED[bad.why]
         : runs.length === 0
           ? 'no run on this oil yet'
           : runsSeen === 0
@@ -48,7 +48,7 @@ export function budgetWords({ budget, runs, runsSeen }: WaterStory, print: Print
   if (says === 'less')
     return {
       short: `${ml(print, -unexplainedMl)} less than its runs should have left`,
-      full: `${base}. The rest still lies in the oil, or the trap is better than is reckoned: bleed and look again.`,
+      full: `${base}. The rest still lies in the oil, or the trap is better than is assumed: bleed and look again.`,
     };
   return { short: 'as its runs explain', full: `${base}: as it should be.` };
 }

@@ -7,7 +7,7 @@ import type { Words } from '../words/words.js';
 import { Chips } from '../ui/chips.js';
 import { QuantityField } from '../ui/quantity-field.js';
 import { quantityText } from '../ui/quantity-text.js';
-import { unreckonedWords } from './water-words.js';
+import { notEstimatedWords } from './water-words.js';
 import { likeTheLast, whatIf, type WhatIfAnswer } from './what-if.js';
 
 const BALLAST = [
@@ -47,7 +47,7 @@ export function WhatIfPanel({ page, words }: { page: PumpPage; words: Words }) {
     <section>
       <h3 className="mb-2 text-[17px]">What if the next run …</h3>
       {page.state.lastRun === null ? (
-        <p className="text-[15px] text-ink-2">Log a run first: the next one is reckoned like it.</p>
+        <p className="text-[15px] text-ink-2">Log a run first: the next one is taken to be like it.</p>
       ) : (
         <div className="flex flex-col gap-4">
           <div className="grid grid-cols-2 gap-4 sm:grid-cols-3">
@@ -74,7 +74,7 @@ function Answer({ answer, words }: { answer: WhatIfAnswer; words: Words }) {
   return (
     <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 text-[15px]">
       <dt className="text-ink-2">Taken in</dt>
-      <dd className="figure">{water.ok ? g(water.takenInG) : unreckonedWords(water.why)}</dd>
+      <dd className="figure">{water.ok ? g(water.takenInG) : notEstimatedWords(water.why)}</dd>
       <dt className="text-ink-2">Stays in the oil</dt>
       <dd className="figure">{water.ok ? g(water.leftG) : '–'}</dd>
       <dt className="text-ink-2">Weight</dt>

@@ -63,7 +63,7 @@ test('a case is opened with the worst reason, else with what was found', () => {
 
 test('evidence that moves the causes on top comes first, and what people said is never folded away', () => {
   const line = (id: string, kind: 'run' | 'test') => ({ id, kind, state: 'yes' });
-  const speaks = [
+  const contributions = [
     { finding: 'haze', weight: -0.4 },
     { finding: 'cream', weight: 1.2 },
     { finding: 'wetLoads', weight: 0.1 },
@@ -78,7 +78,7 @@ test('evidence that moves the causes on top comes first, and what people said is
       line('noise', 'test'),
       line('cream', 'run'),
     ],
-    causes: [{ id: 'condensation', speaks }],
+    causes: [{ id: 'condensation', contributions }],
   } as unknown as Pick<DiagnosisAnswer, 'evidence' | 'causes'>;
   const { telling, rest } = byHowMuchItSays(answer);
   expect(telling.map((e) => e.id)).toEqual(['cream', 'haze', 'noise']);

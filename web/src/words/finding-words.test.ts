@@ -1,7 +1,7 @@
 import type { Finding } from '@winter-jar/core';
 import { reasonWords } from './messages.js';
 import type { Words } from './words.js';
-import { confidenceWords, nextLookWords, settlingWords, tippingWords } from '../oil/reading-words.js';
+import { confidenceWords, nextLookWords, settlingWords, verdictChangeWords } from '../oil/reading-words.js';
 import { trendWords } from '../oil/story-words.js';
 
 const print: Words['print'] = {
@@ -151,14 +151,16 @@ test('how sure, what next, how long, what would change it', () => {
     /^This oil needs 19\.7.h/,
   );
   expect(settlingWords({ neededHours: 2, basis: 'least', settled: true }, true)).toMatch(
-    /^No settling can be reckoned/,
+    /^No settling time can be calculated/,
   );
   const tip = { level: 'beforeNextRun', act: 'change' } as const;
-  expect(tippingWords({ ...tip, reading: 'freeWaterMl', from: 20, to: 36 }, print)).toBe(
+  expect(verdictChangeWords({ ...tip, reading: 'freeWaterMl', from: 20, to: 36 }, print)).toBe(
     '36 mL of free water instead of 20 mL: Change before next run',
   );
-  expect(tippingWords({ ...tip, reading: 'colour', from: 1, to: 4 }, print)).toMatch(/^Colour 4 instead of 1/);
-  expect(tippingWords({ ...tip, reading: 'hoursStood', from: 2, to: 19.2 }, print)).toMatch(/^The same after 20.h/);
+  expect(verdictChangeWords({ ...tip, reading: 'colour', from: 1, to: 4 }, print)).toMatch(/^Colour 4 instead of 1/);
+  expect(verdictChangeWords({ ...tip, reading: 'hoursStood', from: 2, to: 19.2 }, print)).toMatch(
+    /^The same after 20.h/,
+  );
 });
 
 test('a trend is told with how many charges it stands on, and how often chance makes one', () => {

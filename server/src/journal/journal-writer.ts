@@ -12,7 +12,7 @@ import type { Clock } from '../clock/clock.js';
 import { EPOCH, type Database } from '../database/open.js';
 import { writingStatements, type WritingStatements } from '../database/statements.js';
 import { hasFile } from '../files/kept-files.js';
-import type { RecordName, SetUpShelf } from './set-up-shelf.js';
+import type { RecordName, SetUpStore } from './set-up-store.js';
 import type { Actor } from './actor.js';
 import { BulkWriting } from './bulk-writing.js';
 import { ChangeLog } from './change-log.js';
@@ -41,10 +41,10 @@ class ActRefused extends Error {}
 class Rehearsed extends Error {}
 
 /**
- * The one door for writing. Each act is one transaction that opens, writes and commits in one synchronous block: no await
+ * The one writer for writing. Each act is one transaction that opens, writes and commits in one synchronous block: no await
  * inside, so that nothing can come between, and an acknowledged entry is on the disk with its states.
  */
-export class JournalDoor {
+export class JournalWriter {
   private sql!: WritingStatements;
   private derived!: DerivedTables;
   private setUp!: SetUpWriting;
@@ -54,7 +54,7 @@ export class JournalDoor {
 
   constructor(
     private readonly database: Database,
-    private readonly shelf: SetUpShelf,
+    private readonly store: SetUpStore,
     private readonly clock: Clock,
   ) {
     this.changes = new ChangeLog(writingStatements(database.writer), clock);
@@ -65,8 +65,8 @@ export class JournalDoor {
   reopened(): void {
     this.sql = writingStatements(this.database.writer);
     this.changes.reopened(this.sql);
-    this.derived = new DerivedTables(this.sql, this.shelf, PROJECTIONS);
-    this.setUp = new SetUpWriting(this.database, this.shelf, this.sql, this.derived, this.changes);
+    this.derived = new DerivedTables(this.sql, this.store, PROJECTIONS);
+    this.setUp = new SetUpWriting(this.database, this.store, this.sql, this.derived, this.changes);
     this.bulk = new BulkWriting(this.database, this.sql, this.derived, this.changes, (e) => this.entryIssues(e));
   }
 
@@ -83,7 +83,7 @@ export class JournalDoor {
     } catch (error) {
       if (!(error instanceof Rehearsed)) throw error;
     } finally {
-      this.shelf.reload(this.sql);
+      this.store.reload(this.sql);
     }
     return (seen as unknown as { readonly value: T }).value;
   }
@@ -242,7 +242,7 @@ export class JournalDoor {
     const issues = entry.kind === 'correction' ? this.correctionIssues(entry, act) : this.entryIssues(entry);
     if (issues.length > 0) return { id, status: 'refused', issues };
     if (entry.kind !== 'correction' && asking === 'asks') {
-      const questions = questionsAbout(entry, this.shelf.book, this.sql);
+      const questions = questionsAbout(entry, this.store.book, this.sql);
       if (questions.length > 0) return { id, status: 'asked', questions };
     }
     const seq = insertEntry(this.sql, entry, { contentHash: hash, content: JSON.stringify(entry) }, null);
@@ -262,7 +262,7 @@ export class JournalDoor {
 
   private entryIssues(sent: Entry): FieldIssue[] {
     const entry = effectiveEntry(sent, []) ?? sent;
-    return [...setUpIssues(entry, this.shelf.book), ...sampleIssues(entry, this.sql), ...caseIssues(entry, this.sql)];
+    return [...setUpIssues(entry, this.store.book), ...sampleIssues(entry, this.sql), ...caseIssues(entry, this.sql)];
   }
 
   /** A correction whose target is not here yet waits, so only what can be known is checked. */

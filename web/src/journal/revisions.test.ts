@@ -1,6 +1,6 @@
 import type { Correction, Entry } from '@winter-jar/core';
 import { at, runAt } from '@winter-jar/core/testing';
-import { sayingsOf } from './sayings.js';
+import { revisionsOf } from './revisions.js';
 
 const run = { ...runAt(10, 20), who: 'wren' } as Extract<Entry, { kind: 'run' }>;
 const correction = (n: number, body: Partial<Correction['body']>): Correction => ({
@@ -20,7 +20,7 @@ const historyOf = (...corrections: Correction[]) => ({
 });
 
 test('an entry that nobody corrected says one thing, and it counts', () => {
-  expect(sayingsOf(historyOf())).toEqual([
+  expect(revisionsOf(historyOf())).toEqual([
     { key: run.id, said: run, who: 'wren', recordedAt: run.recordedAt, counts: true },
   ]);
 });
@@ -28,7 +28,7 @@ test('an entry that nobody corrected says one thing, and it counts', () => {
 test('sayings stand in the order of writing, whatever the order of arrival; the last one counts', () => {
   const moved = correction(1, { body: run.body, happenedAt: at(12) });
   const longer = correction(2, { body: { ...run.body, minutes: 1500 } });
-  const sayings = sayingsOf(historyOf(longer, moved));
+  const sayings = revisionsOf(historyOf(longer, moved));
   expect(sayings.map((s) => [s.key, s.counts])).toEqual([
     [run.id, false],
     [moved.id, false],
@@ -41,6 +41,6 @@ test('sayings stand in the order of writing, whatever the order of arrival; the 
 });
 
 test('what was taken back says nothing any more', () => {
-  const [, taken] = sayingsOf(historyOf(correction(1, { action: 'void' })));
+  const [, taken] = revisionsOf(historyOf(correction(1, { action: 'void' })));
   expect(taken).toMatchObject({ said: null, counts: true });
 });

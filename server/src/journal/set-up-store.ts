@@ -47,7 +47,7 @@ export function brokenReferences({ kind, subjectId }: RecordName, body: object, 
 }
 
 /** The set-up in memory: its versions and the book made of them. Reloaded inside the writing transaction. */
-export class SetUpShelf {
+export class SetUpStore {
   versions: readonly SetUpVersion[] = [];
   book: SetUpBook = setUpBook([]);
   /** Number of the last version written: what a reader saw, and sends back with an edit. */

@@ -37,7 +37,7 @@ test('same id and content is written once, other content is a conflict with both
   expect(house.write(run)).toEqual(['written']);
   expect(house.write({ ...run, recordedAt: at(40), device: 'another' })).toEqual(['alreadyWritten']);
   expect(runs()).toBe(1);
-  const [answer] = house.door.write(SERVER, [{ ...run, happenedAt: at(11) }]);
+  const [answer] = house.writer.write(SERVER, [{ ...run, happenedAt: at(11) }]);
   expect(answer).toMatchObject({ status: 'conflict', stored: { happenedAt: at(10) }, sent: { happenedAt: at(11) } });
   expect(runs()).toBe(1);
 });
@@ -46,7 +46,7 @@ test('a correction is checked as what it makes of its entry, with the field name
   const run = runAt(10, 20);
   house.write(run);
   const issuesOf = (body: object) => {
-    const [answer] = house.door.write(SERVER, [correction(run, { action: 'replace', ...body } as never)]);
+    const [answer] = house.writer.write(SERVER, [correction(run, { action: 'replace', ...body } as never)]);
     return answer?.status === 'refused' ? answer.issues : answer?.status;
   };
   expect(issuesOf({ body: { ...run.body, minutes: -5 } })).toMatchObject([{ field: 'body.body.minutes', value: -5 }]);
@@ -85,9 +85,9 @@ test('a failing write between succeeding ones loses nothing and leaves nothing',
 });
 
 test('a fault inside the transaction takes the whole act back, and the next write goes through', () => {
-  const { book } = house.shelf;
+  const { book } = house.store;
   const sound = book.pumpAt.bind(book);
-  house.shelf.book.pumpAt = (input) => {
+  house.store.book.pumpAt = (input) => {
     const pump = sound(input);
     return (
       pump && {
@@ -103,9 +103,9 @@ test('a fault inside the transaction takes the whole act back, and the next writ
   };
   let reads = 0;
   const faulty = () => ++reads > 1;
-  expect(() => house.door.write(SERVER, [runAt(10, 20)])).toThrow(/materialId/);
+  expect(() => house.writer.write(SERVER, [runAt(10, 20)])).toThrow(/materialId/);
   expect(house.journal()).toEqual([]);
-  house.shelf.book.pumpAt = sound;
+  house.store.book.pumpAt = sound;
   expect(house.write(runAt(10, 20))).toEqual(['written']);
   expect(runs()).toBe(1);
 });
@@ -113,13 +113,13 @@ test('a fault inside the transaction takes the whole act back, and the next writ
 test('overlap and a drain larger than the charge are asked, not refused', () => {
   house.write(runAt(10, 20));
   const overlapping = runAt(15, 10);
-  expect(house.door.write(SERVER, [overlapping])[0]).toMatchObject({
+  expect(house.writer.write(SERVER, [overlapping])[0]).toMatchObject({
     status: 'asked',
     questions: [{ code: 'overlap', otherFrom: at(10), otherUntil: at(30) }],
   });
   expect(house.write({ ...overlapping, acknowledged: ['overlap'] })).toEqual(['written']);
   const drain = entryAt(60, 'bleed', { sump: 'oil', drawnMl: 760, waterMl: 90 });
-  expect(house.door.write(SERVER, [drain])[0]).toMatchObject({
+  expect(house.writer.write(SERVER, [drain])[0]).toMatchObject({
     status: 'asked',
     questions: [{ code: 'drainAboveCharge', outMl: 760, chargeMl: 700 }],
   });
@@ -134,7 +134,7 @@ test('an undo takes the entries of a deed back together', () => {
   const flush = { ...entryAt(100, 'done', { task: 'flush' }), actId };
   house.write(runAt(10, 20), change, flush);
   expect(house.states().p1?.sumps[0]?.charge.number).toBe(1);
-  const [alone] = house.door.write(SERVER, [correction(change, {})]);
+  const [alone] = house.writer.write(SERVER, [correction(change, {})]);
   expect(alone).toMatchObject({
     status: 'refused',
     issues: [{ code: 'restOfAct', right: expect.stringContaining(flush.id) as string }],
@@ -154,7 +154,7 @@ test('a correction refolds; one that names a correction is refused; one without 
   expect(house.states()).toEqual({});
   expect(house.write(run)).toEqual(['written']);
   expect(house.states().p1?.totals.minutes).toBe(600);
-  expect(house.door.write(SERVER, [correction(waiting as never, {})])[0]).toMatchObject({
+  expect(house.writer.write(SERVER, [correction(waiting as never, {})])[0]).toMatchObject({
     status: 'refused',
     issues: [{ code: 'namesACorrection' }],
   });
@@ -166,7 +166,7 @@ test('a correction refolds; one that names a correction is refused; one without 
   expect(house.write(moved)).toEqual(['written']);
   expect(house.states().p1).toMatchObject({ totals: { minutes: 1200 }, last: { happenedAt: at(50) } });
   const wrong = correction(run, { action: 'replace', body: { ...run.body, materialId: 'none' } }, 5002);
-  expect(house.door.write(SERVER, [wrong])[0]).toMatchObject({
+  expect(house.writer.write(SERVER, [wrong])[0]).toMatchObject({
     status: 'refused',
     issues: [{ field: 'body.body.materialId', value: 'none' }],
   });
@@ -204,7 +204,7 @@ test('a change that is taken back leaves no end of a charge behind, and later en
 test('a change of the set-up rewrites no past run, a correction of a wrong value refolds', () => {
   house.write(runAt(10, 20, 'fd-meat'), runAt(100, 20, 'fd-meat'));
   const before = house.states().p1?.bars.map((b) => b.weightMilli);
-  const meat = house.shelf.book.at(at(1)).material['fd-meat'];
+  const meat = house.store.book.at(at(1)).material['fd-meat'];
   const version = (validFrom: string) => ({
     id: newId(),
     kind: 'material' as const,
@@ -213,9 +213,9 @@ test('a change of the set-up rewrites no past run, a correction of a wrong value
     recordedAt: at(9000),
     body: { ...meat!, fat: 0 },
   });
-  expect(house.door.writeSetUp(SERVER, [version(at(200))])).toEqual([]);
+  expect(house.writer.writeSetUp(SERVER, [version(at(200))])).toEqual([]);
   expect(house.states().p1?.bars.map((b) => b.weightMilli)).toEqual(before);
-  expect(house.door.writeSetUp(SERVER, [version(at(50))])).toEqual([]);
+  expect(house.writer.writeSetUp(SERVER, [version(at(50))])).toEqual([]);
   expect(house.states().p1?.bars.map((b) => b.weightMilli)).toEqual([before?.[0], 1650]);
   expect(house.everyState()).toEqual(rebuiltStates(house));
 });
@@ -223,7 +223,7 @@ test('a change of the set-up rewrites no past run, a correction of a wrong value
 test('a heavier material moves the runs of which nobody has said what went in', () => {
   const untold = (hours: number) => runAt(hours, 20, 'any-empty', { body: { materialId: null } });
   house.write(untold(10), untold(100));
-  const meat = house.shelf.book.at(at(1)).material['fd-meat'];
+  const meat = house.store.book.at(at(1)).material['fd-meat'];
   const heavier = {
     id: newId(),
     kind: 'material' as const,
@@ -232,15 +232,15 @@ test('a heavier material moves the runs of which nobody has said what went in', 
     recordedAt: at(9000),
     body: { ...meat!, name: 'Brine', acid: 3 },
   };
-  expect(house.door.writeSetUp(SERVER, [heavier])).toEqual([]);
+  expect(house.writer.writeSetUp(SERVER, [heavier])).toEqual([]);
   // 2.55, and three points of acid more; the first version of a record holds from the beginning.
   expect(house.states().p1?.bars.map((b) => b.weightMilli)).toEqual([3150, 3150]);
   expect(house.everyState()).toEqual(rebuiltStates(house));
 });
 
 test('a set-up that names what is not there is refused whole', () => {
-  const pump = house.shelf.book.at(at(1)).pump.p1;
-  const issues = house.door.writeSetUp(SERVER, [
+  const pump = house.store.book.at(at(1)).pump.p1;
+  const issues = house.writer.writeSetUp(SERVER, [
     {
       id: newId(),
       kind: 'pump',
@@ -251,7 +251,7 @@ test('a set-up that names what is not there is refused whole', () => {
     },
   ]);
   expect(issues).toMatchObject([{ field: 'pump p9: modelId', value: 'none' }]);
-  expect(house.shelf.book.at(at(2)).pump.p9).toBeUndefined();
+  expect(house.store.book.at(at(2)).pump.p9).toBeUndefined();
 });
 
 test('whatever the order of arrival, with corrections and duplicates, the stored states equal a rebuild', async () => {
@@ -291,7 +291,7 @@ test('whatever the order of arrival, with corrections and duplicates, the stored
           );
           const ends = () => own.reading.sql.endedCharges.all('p1', 100).map((c) => c.state);
           const kept = ends();
-          own.door.rebuildAll();
+          own.writer.rebuildAll();
           expect(own.everyState()).toEqual(rebuiltStates(own));
           expect(ends()).toEqual(kept);
         } finally {

@@ -2,7 +2,7 @@ import type { EntryHistory } from '@winter-jar/contracts';
 import { winningCorrection, type Correction, type Entry } from '@winter-jar/core';
 
 /** What was said at one time: the entry as first written, or as a correction has it; null where it was taken back. */
-export interface Saying {
+export interface Revision {
   readonly key: string;
   readonly said: Entry | null;
   readonly who: string | null;
@@ -11,9 +11,9 @@ export interface Saying {
 }
 
 /** In the order of writing: the entry as it was first written, then each correction. */
-export function sayingsOf({ original, corrections }: EntryHistory): Saying[] {
+export function revisionsOf({ original, corrections }: EntryHistory): Revision[] {
   const winner = winningCorrection(corrections);
-  const ofCorrection = (c: Correction): Saying => ({
+  const ofCorrection = (c: Correction): Revision => ({
     key: c.id,
     said:
       c.body.action === 'void'

@@ -10,33 +10,33 @@ export type EntryDraft<K extends EntryKind = EntryKind> = {
     readonly precision: Precision;
     /** What it is about besides. */
     readonly alsoAbout?: readonly Subject[];
-    /** Tells it from others of its kind in the act. */
+    /** Tells it from others of its kind in the deed. */
     readonly name?: string;
   };
 }[K];
 
 /** What one deed writes, in this order: the entry that the form is about, and what goes with it. */
-export interface Act<K extends EntryKind = EntryKind> {
+export interface Deed<K extends EntryKind = EntryKind> {
   /** What it stands on, such as the case that it opens. */
   readonly before?: readonly EntryDraft[];
   readonly main: EntryDraft<K>;
   readonly after?: readonly EntryDraft[];
 }
 
-/** What the fields of a form say: an act, or issues by field. */
+/** What the fields of a form say: a deed, or issues by field. */
 export type FormAnswer<K extends EntryKind> =
-  | { readonly ok: true; readonly act: Act<K> }
+  | { readonly ok: true; readonly deed: Deed<K> }
   | { readonly ok: false; readonly issues: Readonly<Record<string, string>> };
 
-/** An act whose main entry happened at a moment that is known. */
+/** A deed whose main entry happened at a moment that is known. */
 export const exactly = <K extends EntryKind>(
   kind: K,
   happenedAt: string,
   body: EntryBodies[K],
   alsoAbout: readonly Subject[] = [],
-): { readonly ok: true; readonly act: Act<K> } => ({
+): { readonly ok: true; readonly deed: Deed<K> } => ({
   ok: true,
-  act: { main: { kind, body, happenedAt, precision: 'exact', alsoAbout } as unknown as EntryDraft<K> },
+  deed: { main: { kind, body, happenedAt, precision: 'exact', alsoAbout } as unknown as EntryDraft<K> },
 });
 
 interface Writing {
@@ -47,9 +47,9 @@ interface Writing {
   readonly shared: Pick<Envelope, 'who' | 'device' | 'acknowledged' | 'bodyVersion'>;
 }
 
-/** The entries of an act: they bear one act id, and are undone together. */
-export function entriesOf(act: Act, { subject, zone, now, idFor, shared }: Writing): { main: Entry; all: Entry[] } {
-  const actId = idFor('act');
+/** The entries of a deed: they bear one deed id, and are undone together. */
+export function entriesOf(deed: Deed, { subject, zone, now, idFor, shared }: Writing): { main: Entry; all: Entry[] } {
+  const actId = idFor('deed');
   const entryOf = ({ name, alsoAbout = [], ...draft }: EntryDraft): Entry => ({
     ...draft,
     ...shared,
@@ -59,6 +59,6 @@ export function entriesOf(act: Act, { subject, zone, now, idFor, shared }: Writi
     zone,
     recordedAt: now,
   });
-  const main = entryOf(act.main);
-  return { main, all: [...(act.before ?? []).map(entryOf), main, ...(act.after ?? []).map(entryOf)] };
+  const main = entryOf(deed.main);
+  return { main, all: [...(deed.before ?? []).map(entryOf), main, ...(deed.after ?? []).map(entryOf)] };
 }

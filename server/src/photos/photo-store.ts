@@ -29,7 +29,7 @@ const thumbOf = (photo: string): string => photo.replace(/jpg$/, 'thumb.jpg');
  * Photographs of one data folder. Each is opened and written anew, turned upright and without anything that its camera wrote
  * beside the picture (place, time, make); its name is the SHA-256 of what is kept.
  */
-export class PhotoShelf {
+export class PhotoStore {
   constructor(
     private readonly dataFolder: string,
     private readonly write: typeof writeDurably = writeDurably,

@@ -81,7 +81,7 @@ type Definitions = {
 };
 
 /** The generated endpoints with what each was read of, and what goes stale after a write. */
-export const yardApi = generatedApi.enhanceEndpoints<TagTypesFromApi<typeof generatedApi>, Definitions>({
+export const houseApi = generatedApi.enhanceEndpoints<TagTypesFromApi<typeof generatedApi>, Definitions>({
   endpoints: {
     about: { providesTags: ['About'] },
     round: { providesTags: ['Round'] },
@@ -144,4 +144,4 @@ export const {
   useEquipmentQuery,
   useCaseInFullQuery,
   useSuspectsQuery,
-} = yardApi;
+} = houseApi;

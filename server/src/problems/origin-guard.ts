@@ -23,7 +23,7 @@ const BODY_TYPES = ['application/json', 'text/csv', 'application/gzip', 'applica
  * and writes come only in types which a foreign page cannot send without asking first.
  */
 @Injectable()
-export class DoorGuard implements CanActivate {
+export class OriginGuard implements CanActivate {
   canActivate(context: ExecutionContext): boolean {
     const request = context.switchToHttp().getRequest<Request>();
     const host = request.headers.host ?? '';
