@@ -18,8 +18,8 @@ export class AboutController {
 
   @Get()
   @Documented({ id: 'about', summary: 'Version, data folder and whether this is the demo', answer: 'About' })
-  about(): About {
-    const demoDay = this.reading.sql.facts.all().find((f) => f.name === DEMO_DAY)?.value ?? null;
+  async about(): Promise<About> {
+    const demoDay = await this.reading.records.fact(DEMO_DAY);
     const { dataFolder, openToNetwork, certificate, port } = this.house;
     const scheme = certificate ? 'https' : 'http';
     return {

@@ -15,7 +15,7 @@ export class ChangesController {
   @ApiQuery({ name: 'since', required: false, type: Number, description: 'The last number that was seen' })
   @ApiQuery({ name: 'epoch', required: false, type: String, description: 'The epoch that it was of' })
   @Documented({ id: 'changes', summary: 'What changed since a number of the sequence', answer: 'ChangesAnswer' })
-  since(@Query('since') since?: string, @Query('epoch') epoch?: string): ChangesAnswer {
+  since(@Query('since') since?: string, @Query('epoch') epoch?: string): Promise<ChangesAnswer> {
     return this.service.since(Number(since ?? NaN), epoch ?? null);
   }
 

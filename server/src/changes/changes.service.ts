@@ -1,6 +1,6 @@
 import { Injectable, type MessageEvent, type OnModuleDestroy } from '@nestjs/common';
 import type { Change, ChangeKind, ChangesAnswer } from '@winter-jar/contracts';
-import { interval, map, merge, Observable, of, Subject, takeUntil } from 'rxjs';
+import { from, interval, map, merge, Observable, Subject, takeUntil } from 'rxjs';
 import { EPOCH } from '../database/open.js';
 import { Reading } from '../database/reading.js';
 import { JournalWriter } from '../journal/journal-writer.js';
@@ -18,14 +18,14 @@ export class ChangesService implements OnModuleDestroy {
     private readonly writer: JournalWriter,
   ) {}
 
-  since(since: number, epoch: string | null): ChangesAnswer {
-    const { sql } = this.reading;
-    const present = sql.facts.all().find((f) => f.name === EPOCH)?.value ?? '';
-    const { first, last } = sql.changesKept.get() ?? { first: null, last: null };
+  async since(since: number, epoch: string | null): Promise<ChangesAnswer> {
+    const { records } = this.reading;
+    const present = (await records.fact(EPOCH)) ?? '';
+    const { first, last } = await records.changesKept();
     const seq = last ?? 0;
     const isKnown = epoch === present && Number.isInteger(since) && since <= seq && since >= (first ?? 1) - 1;
     if (!isKnown) return { epoch: present, seq, startOver: true, kinds: [], pumpIds: null };
-    const rows = sql.changesSince.all(since);
+    const rows = await records.changesSince(since);
     const pumpIds = rows.map((r) => (r.pumpIds === null ? null : (JSON.parse(r.pumpIds) as string[])));
     return {
       epoch: present,
@@ -37,10 +37,10 @@ export class ChangesService implements OnModuleDestroy {
   }
 
   stream(): Observable<MessageEvent> {
-    const { epoch, seq } = this.since(NaN, null);
+    const stands = from(this.since(NaN, null)).pipe(map(({ epoch, seq }) => ({ epoch, seq })));
     const changes = new Observable<Change>((follower) => this.writer.changes.follow((change) => follower.next(change)));
     return merge(
-      of({ type: 'stands', data: { epoch, seq } }),
+      stands.pipe(map((data) => ({ type: 'stands', data }))),
       changes.pipe(map((data) => ({ type: 'changed', data }))),
       interval(ALIVE_MS).pipe(map(() => ({ type: 'alive', data: '' }))),
     ).pipe(takeUntil(this.ended));

@@ -78,6 +78,11 @@ export class Database {
     return connectionOf(this.writing);
   }
 
+  /** For repositories and the query builder, see records.ts. */
+  get readSource(): DataSource {
+    return this.reading;
+  }
+
   get reader(): Sqlite {
     return connectionOf(this.reading);
   }

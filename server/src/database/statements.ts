@@ -206,20 +206,6 @@ export function readingStatements(db: Sqlite) {
       `SELECT ${CONTENT} AS "content" FROM ${ENTRIES}
        WHERE s."subjectType" = 'case' AND s."subjectId" = ? AND s."kind" = 'caseOpened'`,
     ),
-    /** All that was said of cases in the yard but their tests, in the journal's order. */
-    caseEntries: db.prepare<[], { content: string }>(
-      `SELECT ${CONTENT} AS "content" FROM ${ENTRIES}
-       WHERE s."subjectType" = 'case' AND s."kind" IN ('caseOpened', 'caseClosed', 'caseChecked') ORDER BY ${IN_ORDER}`,
-    ),
-    /** Of one pump up to a key: what people found, which outlasts oil changes, and the cases that dealt with it. */
-    foundUntil: db.prepare<PumpKey, { content: string }>(
-      `SELECT ${CONTENT} AS "content" FROM ${ENTRIES} WHERE ${OF_PUMP} AND ${KEY_OF_S} <= ${AT}
-       AND s."kind" IN ('test', 'caseClosed', 'caseChecked') ORDER BY ${IN_ORDER}`,
-    ),
-    countedBetween: db.prepare<{ pumpId: string; from: string; until: string }, { content: string }>(
-      `SELECT ${CONTENT} AS "content" FROM ${ENTRIES} WHERE ${OF_PUMP} AND s."happenedAt" >= @from AND s."happenedAt" <= @until
-       ORDER BY ${IN_ORDER}`,
-    ),
     /** What may speak for or against a material, of one pump, without the rest of the entries. */
     suspectRows: db.prepare<{ pumpId: string; from: string }, SuspectRow>(
       `SELECT "kind", json_extract("content", '$.body.materialId') AS "materialId",
@@ -239,32 +225,13 @@ export function readingStatements(db: Sqlite) {
     pumpStates: db.prepare<[], PumpStateText>(
       `SELECT "subjectId" AS "pumpId", "foldVersion", "state" FROM subject_state WHERE "subjectType" = 'pump'`,
     ),
-    changesSince: db.prepare<[seq: number], { seq: number; kind: string; pumpIds: string | null }>(
-      `SELECT "seq", "kind", "pumpIds" FROM change_log WHERE "seq" > ? ORDER BY "seq"`,
-    ),
-    changesKept: db.prepare<[], { first: number | null; last: number | null }>(
-      `SELECT MIN("seq") AS "first", MAX("seq") AS "last" FROM change_log`,
-    ),
     /** A thousand lines of the journal at most, up to the last one that there was when reading began; not of an import that may yet be taken back. */
     journalBetween: db.prepare<{ after: number; until: number }, { seq: number; content: string }>(
       `SELECT "seq", "content" FROM journal_entry WHERE "seq" > @after AND "seq" <= @until
        AND ("importId" IS NULL OR "importId" NOT IN (SELECT "id" FROM open_import)) ORDER BY "seq" LIMIT 1000`,
     ),
     lastSeq: db.prepare<[], { seq: number | null }>(`SELECT MAX("seq") AS "seq" FROM journal_entry`),
-    facts: db.prepare<[], { name: string; value: string }>(`SELECT "name", "value" FROM house_fact`),
-    endedCharges: db.prepare<[pumpId: string, limit: number], { state: string }>(
-      `SELECT "state" FROM checkpoint WHERE "subjectType" = 'pump' AND "subjectId" = ? AND "endedPeriod" IS NOT NULL
-       ORDER BY "happenedAt" DESC LIMIT ?`,
-    ),
     countedFrom: db.prepare<SubjectKeyRow, { content: string }>(COUNTED_FROM),
-    journalPage: db.prepare<SubjectKeyRow & { limit: number }, Counted>(
-      `SELECT ${COUNTED} FROM ${ENTRIES} WHERE ${OF_SUBJECT} AND ${KEY_OF_S} < ${AT}
-       ORDER BY s."happenedAt" DESC, s."recordedAt" DESC, s."entryId" DESC LIMIT @limit`,
-    ),
-    countedOfKind: db.prepare<[kind: string], { content: string }>(
-      `SELECT ${CONTENT} AS "content" FROM counted_entry c CROSS JOIN journal_entry j ON j."seq" = c."seq"
-       WHERE c."kind" = ? ORDER BY c."happenedAt", c."recordedAt", c."entryId"`,
-    ),
     countedById: db.prepare<[entryId: string], Counted>(
       `SELECT ${COUNTED} FROM journal_entry j CROSS JOIN counted_entry c ON c."seq" = j."seq" WHERE j."id" = ?`,
     ),

@@ -25,7 +25,7 @@ export class DiagnosisController {
     summary: 'What may be wrong with a pump: evidence, causes with the sums behind them, the tests that tell most',
     answer: 'DiagnosisAnswer',
   })
-  diagnosis(@Param('pumpId') pumpId: string, @Query('stopWeight') stopWeight = '1'): DiagnosisAnswer {
+  diagnosis(@Param('pumpId') pumpId: string, @Query('stopWeight') stopWeight = '1'): Promise<DiagnosisAnswer> {
     const weight = Number(stopWeight);
     if (!(weight >= 0 && weight <= MAX_STOP_WEIGHT))
       throw new BadRequestException(`stopWeight: a number from 0 to ${MAX_STOP_WEIGHT}; "${stopWeight}" is none`);
@@ -46,7 +46,7 @@ export class DiagnosisController {
 
   @Get('cases/:caseId')
   @Documented({ id: 'caseInFull', summary: 'A case with all that was written while it was open', answer: 'CaseAnswer' })
-  caseInFull(@Param('caseId') caseId: string): CaseAnswer {
+  caseInFull(@Param('caseId') caseId: string): Promise<CaseAnswer> {
     return this.service.caseInFull(caseId);
   }
 }

@@ -31,14 +31,14 @@ export class DiagnosisService {
   ) {}
 
   /** @param stopWeight how many minutes a minute of standing still counts besides its own */
-  diagnosis(pumpId: string, stopWeight: number): DiagnosisAnswer {
+  async diagnosis(pumpId: string, stopWeight: number): Promise<DiagnosisAnswer> {
     const { now, setUp, state } = this.pumps.pump(pumpId);
-    const entries = this.entriesOf(pumpId);
+    const entries = await this.entriesOf(pumpId);
     const { evidence, faded } = gatherEvidence({ pumpId, entries, state, book: this.store.book, now });
     const findings = evidence.toSorted((a, b) => b.certainty - a.certainty);
 
     const { process } = setUp.equipment;
-    const cases = this.cases();
+    const cases = await this.cases();
     const processOf = (id: string) => this.store.book.pumpAt({ pumpId: id, instant: now })?.equipment.process ?? null;
     const confirmed = confirmedFor({ pumpId, process, cases, processOf });
     const asked = { process, findings, priors: priorsAfter({ process, cases: confirmed }) };
@@ -66,37 +66,31 @@ export class DiagnosisService {
   }
 
   /** A case with all that was written about its pump from its opening to the last word on it. */
-  caseInFull(caseId: string): CaseAnswer {
-    const rows = this.caseRows();
+  async caseInFull(caseId: string): Promise<CaseAnswer> {
+    const rows = await this.caseRows();
     const line = caseLines(rows).find((c) => c.caseId === caseId);
     if (!line) throw new NotFoundException(`the id of a case; "${caseId}" is none`);
     const { now } = this.pumps;
     const said = rows.filter(({ entry }) => entry.subjects.some((s) => s.type === 'case' && s.id === caseId));
     const until = line.closedAt ?? now;
     const { pumpId, openedAt: from } = line;
-    const during = this.reading.sql.countedBetween.all({ pumpId, from, until });
-    const entries = during.map((r) => JSON.parse(r.content) as Entry);
+    const entries = await this.reading.records.between(pumpId, { from, until });
     const later = said.map((r) => r.entry).filter((e) => !entries.some((d) => d.id === e.id));
     return { case: line, setUp: this.pumps.setUpOf(pumpId, now), entries: [...entries, ...later] };
   }
 
-  private entriesOf(pumpId: string): Entry[] {
-    const { key, entries } = lastCharges(this.reading.sql, pumpId, EVIDENCE_CHARGES);
-    const { id: entryId, ...moment } = key;
-    const found = this.reading.sql.foundUntil.all({ pumpId, ...moment, entryId });
-    return [...found.map((r) => JSON.parse(r.content) as Entry), ...entries];
+  private async entriesOf(pumpId: string): Promise<Entry[]> {
+    const { key, entries } = await lastCharges(this.reading, pumpId, EVIDENCE_CHARGES);
+    return [...(await this.reading.records.foundUntil(pumpId, key)), ...entries];
   }
 
-  private caseRows() {
-    const rows = this.reading.sql.caseEntries.all();
-    return rows.flatMap(({ content }) => {
-      const entry = JSON.parse(content) as Entry;
-      return pumpIdsOf(entry).map((pumpId) => ({ pumpId, entry }));
-    });
+  private async caseRows() {
+    const entries = await this.reading.records.ofCases();
+    return entries.flatMap((entry) => pumpIdsOf(entry).map((pumpId) => ({ pumpId, entry })));
   }
 
-  private cases(): CaseLine[] {
-    return caseLines(this.caseRows());
+  private async cases(): Promise<CaseLine[]> {
+    return caseLines(await this.caseRows());
   }
 }
 

@@ -46,9 +46,9 @@ export class EntryLogController {
   @Needs('read')
   @ApiParam(LOG_PARAM)
   @Documented({ id: 'exportLog', summary: 'All runs or looks that count, as CSV', answer: 'LogText' })
-  export(@Param('log') log: string, @Res() response: Response): void {
+  async export(@Param('log') log: string, @Res() response: Response): Promise<void> {
     const name = known(log);
-    asFile(response, name).send(this.service.export(name));
+    asFile(response, name).send(await this.service.export(name));
   }
 
   @Post('logs/:log/imports')

@@ -1,7 +1,7 @@
 import type { Readable } from 'node:stream';
 import { Inject, Injectable, NotFoundException, type OnModuleDestroy } from '@nestjs/common';
 import { MAX_LOG_BYTES, type LogName } from '@winter-jar/contracts';
-import type { Entry, EntryKind } from '@winter-jar/core';
+import type { EntryKind } from '@winter-jar/core';
 import { dropWorkFolder, takeIn } from '../files/work-folder.js';
 import { CLOCK, type Clock } from '../clock/clock.js';
 import { Database } from '../database/open.js';
@@ -56,14 +56,13 @@ export class EntryLogService implements OnModuleDestroy {
   }
 
   /** All entries of its kind that count; runs that have ended. */
-  export(name: LogName): string {
+  async export(name: LogName): Promise<string> {
     const log = logOf(name);
-    const entries = new Map<string, Entry>();
-    for (const { content } of this.reading.sql.countedOfKind.all(log.kind)) {
-      const entry = JSON.parse(content) as Entry;
-      if (entry.kind !== 'run' || !entry.body.stillRunning) entries.set(entry.id, entry);
-    }
-    return writeLog(log, [...entries.values()]);
+    const entries = await this.reading.records.ofKind(log.kind);
+    return writeLog(
+      log,
+      entries.filter((entry) => entry.kind !== 'run' || !entry.body.stillRunning),
+    );
   }
 
   private forgetTheOldest(): void {

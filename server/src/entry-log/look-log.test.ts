@@ -110,10 +110,10 @@ describe('import and export', () => {
     // A photograph that is cited must be there when a person writes; a file is taken as it is.
     first.writer.writeTogether(SERVER, [...others, ...looks]);
     second.writer.writeTogether(SERVER, others);
-    const text = logsOf(first).export('looks');
+    const text = await logsOf(first).export('looks');
     expect(await importInto(second, 'looks', text)).toMatchObject({ rows: 2, fresh: 2, written: 2 });
     expect(second.states()).toEqual(first.states());
-    expect(logsOf(second).export('looks')).toBe(text);
+    expect(await logsOf(second).export('looks')).toBe(text);
     expect(await importInto(first, 'looks', text)).toMatchObject({ unchanged: 2, written: 0 });
   });
 

@@ -130,7 +130,7 @@ describe('import and export', () => {
       'written',
       'written',
     ]);
-    const text = logsOf(first).export('runs');
+    const text = await logsOf(first).export('runs');
     expect(await importInto(second, 'runs', text, false)).toMatchObject({
       rows: 4,
       fresh: 4,
@@ -138,7 +138,7 @@ describe('import and export', () => {
       written: 4,
     });
     expect(second.states()).toEqual(first.states());
-    expect(logsOf(second).export('runs')).toBe(text);
+    expect(await logsOf(second).export('runs')).toBe(text);
     expect(await importInto(first, 'runs', text, false)).toMatchObject({ fresh: 0, unchanged: 4, written: 0 });
   });
 });

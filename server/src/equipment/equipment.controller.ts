@@ -17,7 +17,7 @@ export class EquipmentController {
     summary: 'An equipment with its own record: what ran on it by whatever pump, and a page of its entries',
     answer: 'EquipmentPage',
   })
-  equipment(@Param('equipmentId') equipmentId: string, @Query('before') before?: string): EquipmentPage {
+  equipment(@Param('equipmentId') equipmentId: string, @Query('before') before?: string): Promise<EquipmentPage> {
     return this.service.page(equipmentId, before);
   }
 }

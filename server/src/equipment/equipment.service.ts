@@ -16,13 +16,13 @@ export class EquipmentService {
   ) {}
 
   /** An equipment with its own record, whichever pump stood at it. @throws NotFoundException */
-  page(equipmentId: string, before: string | undefined): EquipmentPage {
+  async page(equipmentId: string, before: string | undefined): Promise<EquipmentPage> {
     const house = this.store.book.at(isoNow(this.clock));
     const equipment = house.equipment[equipmentId];
     const site = equipment && house.site[equipment.siteId];
     if (!site) throw new NotFoundException(`an equipment in the set-up; "${equipmentId}" is none`);
     const subject = { type: 'equipment', id: equipmentId };
-    const { sql } = this.reading;
+    const { sql, records } = this.reading;
     const stored = sql.subjectState.get({ subjectType: subject.type, subjectId: subject.id });
     return {
       equipmentId,
@@ -32,7 +32,7 @@ export class EquipmentService {
       standsHere: Object.entries(house.pump).flatMap(([id, pump]) =>
         pump.equipmentId === equipmentId && onTheRound(pump) ? [id] : [],
       ),
-      journal: journalPage(sql, subject, before),
+      journal: await journalPage(records, subject, before),
       house,
     };
   }

@@ -1,34 +1,22 @@
 import { NotFoundException } from '@nestjs/common';
 import type { JournalPage } from '@winter-jar/contracts';
-import type { Entry, SubjectRef } from '@winter-jar/core';
-import type { ReadingStatements } from '../database/statements.js';
+import type { SubjectRef } from '@winter-jar/core';
+import type { Records } from '../database/records.js';
 
 const LINES = 50;
-const END = { happenedAt: '9999', recordedAt: '', entryId: '' };
 
 /**
  * A page of a subject's entries as they count, newest first.
  * @param before an entry's id, to go on from it
  * @throws NotFoundException when it is none that counts
  */
-export function journalPage(sql: ReadingStatements, subject: SubjectRef, before: string | undefined): JournalPage {
-  const from = before ? sql.countedById.get(before) : undefined;
+export async function journalPage(
+  records: Records,
+  subject: SubjectRef,
+  before: string | undefined,
+): Promise<JournalPage> {
+  const from = before ? await records.keyOf(before) : null;
   if (before && !from) throw new NotFoundException(`the id of an entry that counts; "${before}" is none`);
-  const { happenedAt, recordedAt, entryId } = from ?? END;
-  const rows = sql.journalPage.all({
-    subjectType: subject.type,
-    subjectId: subject.id,
-    happenedAt,
-    recordedAt,
-    entryId,
-    limit: LINES,
-  });
-  return {
-    lines: rows.map((r) => ({
-      entry: JSON.parse(r.content) as Entry,
-      correctionId: r.correctionId,
-      contradicted: Boolean(r.contradicted),
-    })),
-    before: rows.length === LINES ? (rows.at(-1)?.entryId ?? null) : null,
-  };
+  const lines = await records.page(subject, from, LINES);
+  return { lines, before: lines.length === LINES ? (lines.at(-1)?.entry.id ?? null) : null };
 }

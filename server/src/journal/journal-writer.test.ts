@@ -1,4 +1,4 @@
-import type { Correction, Entry } from '@winter-jar/core';
+import type { Correction, Entry, PumpState } from '@winter-jar/core';
 import { SERVER } from './actor.js';
 import { openHouse, rebuiltStates, type TestHouse } from '../testing/test-house.js';
 import { at, changeAt, entryAt, lookAt, runAt } from '@winter-jar/core/testing';
@@ -172,7 +172,7 @@ test('a correction refolds; one that names a correction is refused; one without 
   });
 });
 
-test('late entries refold from the last checkpoint before them', () => {
+test('late entries refold from the last checkpoint before them', async () => {
   house.write(
     changeAt(1),
     ...Array.from({ length: 8 }, (_, i) => runAt(100 + i * 40, 20)),
@@ -182,22 +182,20 @@ test('late entries refold from the last checkpoint before them', () => {
   expect(house.states().p1?.bars).toHaveLength(1);
   house.write(changeAt(290), lookAt(515, { colour: 3 }), runAt(50, 20));
   expect(house.everyState()).toEqual(rebuiltStates(house));
-  const ended = house.reading.sql.endedCharges
-    .all('p1', 10)
-    .map((c) => (JSON.parse(c.state) as { totals: { runs: number } }).totals.runs);
-  expect(ended).toEqual([9, 6]);
+  const ended = await house.reading.records.endedCharges<PumpState>('p1', 10);
+  expect(ended.map((c) => c.totals.runs)).toEqual([9, 6]);
 });
 
-test('a change that is taken back leaves no end of a charge behind, and later entries fold right', () => {
+test('a change that is taken back leaves no end of a charge behind, and later entries fold right', async () => {
   const change = changeAt(200);
   house.write(changeAt(1), runAt(10, 20), runAt(100, 20), change, runAt(210, 20), changeAt(300), runAt(310, 20));
-  expect(house.reading.sql.endedCharges.all('p1', 10)).toHaveLength(2);
+  expect(await house.reading.records.endedCharges('p1', 10)).toHaveLength(2);
   house.write(correction(change, {}));
-  const [ended, ...more] = house.reading.sql.endedCharges.all('p1', 10);
+  const [ended, ...more] = await house.reading.records.endedCharges<PumpState>('p1', 10);
   expect(more).toEqual([]);
-  expect(JSON.parse(ended?.state ?? '{}')).toMatchObject({ totals: { runs: 3 } });
+  expect(ended).toMatchObject({ totals: { runs: 3 } });
   house.write(runAt(220, 5), lookAt(150, { level: 'right' }), lookAt(290, { level: 'right' }));
-  expect(house.reading.sql.endedCharges.all('p1', 10)).toHaveLength(1);
+  expect(await house.reading.records.endedCharges('p1', 10)).toHaveLength(1);
   expect(house.everyState()).toEqual(rebuiltStates(house));
 });
 
@@ -289,11 +287,11 @@ test('whatever the order of arrival, with corrections and duplicates, the stored
           expect(JSON.stringify(own.everyState())).toBe(
             JSON.stringify(sortedLike(own.everyState(), rebuiltStates(own))),
           );
-          const ends = () => own.reading.sql.endedCharges.all('p1', 100).map((c) => c.state);
-          const kept = ends();
+          const ends = () => own.reading.records.endedCharges('p1', 100);
+          const kept = await ends();
           own.writer.rebuildAll();
           expect(own.everyState()).toEqual(rebuiltStates(own));
-          expect(ends()).toEqual(kept);
+          expect(await ends()).toEqual(kept);
         } finally {
           await own.close();
         }

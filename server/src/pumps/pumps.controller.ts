@@ -12,7 +12,7 @@ export class PumpsController {
 
   @Get('pumps/:pumpId')
   @Documented({ id: 'pump', summary: 'A pump with its state, limits, tasks and earlier charges', answer: 'PumpPage' })
-  pump(@Param('pumpId') pumpId: string): PumpPage {
+  pump(@Param('pumpId') pumpId: string): Promise<PumpPage> {
     return this.service.page(pumpId);
   }
 
@@ -22,7 +22,7 @@ export class PumpsController {
     summary: 'The pump’s charges as its looks tell them, and their trends',
     answer: 'OilStory',
   })
-  oilStory(@Param('pumpId') pumpId: string): OilStory {
+  oilStory(@Param('pumpId') pumpId: string): Promise<OilStory> {
     return this.service.oilStory(pumpId);
   }
 
@@ -32,20 +32,20 @@ export class PumpsController {
     summary: 'The water of the present charge: expected by its runs, found, unexplained, and the trap’s efficiency',
     answer: 'WaterAnswer',
   })
-  water(@Param('pumpId') pumpId: string): WaterAnswer {
+  water(@Param('pumpId') pumpId: string): Promise<WaterAnswer> {
     return this.service.water(pumpId);
   }
 
   @Get('pumps/:pumpId/journal')
   @ApiQuery({ name: 'before', required: false, type: String })
   @Documented({ id: 'journal', summary: 'A page of the pump’s entries, newest first', answer: 'JournalPage' })
-  journal(@Param('pumpId') pumpId: string, @Query('before') before?: string): JournalPage {
+  journal(@Param('pumpId') pumpId: string, @Query('before') before?: string): Promise<JournalPage> {
     return this.service.journal(pumpId, before);
   }
 
   @Get('entries/:entryId')
   @Documented({ id: 'entry', summary: 'An entry with all its corrections', answer: 'EntryHistory' })
-  entry(@Param('entryId') entryId: string): EntryHistory {
+  entry(@Param('entryId') entryId: string): Promise<EntryHistory> {
     return this.service.history(entryId);
   }
 }

@@ -7,8 +7,6 @@ import {
   oilStory,
   runRuler,
   waterStory,
-  type Correction,
-  type Entry,
   type EquipmentState,
   type PumpState,
 } from '@winter-jar/core';
@@ -31,21 +29,21 @@ export class PumpsService {
     private readonly store: SetUpStore,
   ) {}
 
-  page(pumpId: string): PumpPage {
+  async page(pumpId: string): Promise<PumpPage> {
     const { setUp, state, standing } = this.pumps.pump(pumpId);
     return {
       row: roundRow({ setUp, state, standing }),
       setUp,
       state,
       standing,
-      earlier: this.earlierCharges(pumpId),
+      earlier: await this.earlierCharges(pumpId),
     };
   }
 
   /** The last ended charges, newest first; their rulers come from the checkpoints at their ends. */
-  private earlierCharges(pumpId: string): EarlierCharge[] {
-    return this.reading.sql.endedCharges.all(pumpId, EARLIER_CHARGES).flatMap(({ state: text }) => {
-      const state = JSON.parse(text) as PumpState;
+  private async earlierCharges(pumpId: string): Promise<EarlierCharge[]> {
+    const ended = await this.reading.records.endedCharges<PumpState>(pumpId, EARLIER_CHARGES);
+    return ended.flatMap((state) => {
       const charge = state.sumps.find((s) => s.key === 'oil')?.charge;
       if (!charge) return [];
       return [
@@ -65,32 +63,27 @@ export class PumpsService {
   }
 
   /** The last charges as their looks tell them, folded anew from the end of the one before them. */
-  oilStory(pumpId: string): OilStory {
+  async oilStory(pumpId: string): Promise<OilStory> {
     const setUp = this.pumps.setUpOf(pumpId);
-    const { from, entries } = lastCharges(this.reading.sql, pumpId, STORY_CHARGES);
+    const { from, entries } = await lastCharges(this.reading, pumpId, STORY_CHARGES);
     const charges = oilStory({ from, pumpId, entries, book: this.store.book }).slice(-STORY_CHARGES - 1);
     const productId = charges.at(-1)?.productId ?? setUp.pump.oilProductId ?? '';
     return { charges, trends: chargeTrends(charges), product: setUp.house.oilProduct[productId] ?? null };
   }
 
   /** The present charge's water, with the last charges to learn about the trap from. */
-  water(pumpId: string): WaterAnswer {
+  async water(pumpId: string): Promise<WaterAnswer> {
     const { now } = this.pumps;
     const { book } = this.store;
     const { equipment, pump } = this.pumps.setUpOf(pumpId, now);
     const others = equipment.coldTrap ? this.pumpsAt(pump.equipmentId) : [];
-    const otherPumps = others
-      .filter((id) => id !== pumpId)
-      .map((id) => ({ pumpId: id, entries: lastCharges(this.reading.sql, id, STORY_CHARGES).entries }));
-    return {
-      story: waterStory({
-        pumpId,
-        entries: lastCharges(this.reading.sql, pumpId, STORY_CHARGES).entries,
-        otherPumps,
-        book,
-        now,
-      }),
-    };
+    const [own, ...otherPumps] = await Promise.all(
+      [pumpId, ...others.filter((id) => id !== pumpId)].map(async (id) => ({
+        pumpId: id,
+        entries: (await lastCharges(this.reading, id, STORY_CHARGES)).entries,
+      })),
+    );
+    return { story: waterStory({ pumpId, entries: own?.entries ?? [], otherPumps, book, now }) };
   }
 
   /** Pumps that ever stood at an equipment. */
@@ -99,21 +92,22 @@ export class PumpsService {
     return stored ? (JSON.parse(stored.state) as EquipmentState).pumps.map((p) => p.pumpId) : [];
   }
 
-  journal(pumpId: string, before: string | undefined): JournalPage {
-    return journalPage(this.reading.sql, { type: 'pump', id: pumpId }, before);
+  journal(pumpId: string, before: string | undefined): Promise<JournalPage> {
+    return journalPage(this.reading.records, { type: 'pump', id: pumpId }, before);
   }
 
   /** An entry with everything ever said about it. */
-  history(entryId: string): EntryHistory {
-    const row = this.reading.sql.entryById.get(entryId);
-    if (!row || row.kind === 'correction') throw new NotFoundException(`the id of an entry; "${entryId}" is none`);
-    const original = JSON.parse(row.content) as Entry;
-    const corrections = this.reading.sql.correctionsOf.all(entryId).map((r) => JSON.parse(r.content) as Correction);
+  async history(entryId: string): Promise<EntryHistory> {
+    const { records } = this.reading;
+    const found = await records.original(entryId);
+    if (!found || found.kind === 'correction') throw new NotFoundException(`the id of an entry; "${entryId}" is none`);
+    const original = found.entry;
+    const corrections = await records.correctionsOf(entryId);
     return {
       original,
       corrections,
       counts: effectiveEntry(original, corrections),
-      actEntryIds: this.reading.sql.actMembers.all(original.actId).map((m) => m.id),
+      actEntryIds: await records.countedOfDeed(original.actId),
       contradicted: correctionsConflict(corrections),
     };
   }

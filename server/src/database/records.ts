@@ -1,0 +1,168 @@
+import type { Correction, Entry, OrderKey, SubjectRef } from '@winter-jar/core';
+import type { DataSource, SelectQueryBuilder } from 'typeorm';
+import {
+  ChangeRow,
+  CheckpointRow,
+  CountedEntryRow,
+  HouseFactRow,
+  JournalEntryRow,
+  SubjectEntryRow,
+  type SubjectStateRow,
+} from './entities.js';
+
+/** An entry as it counts, with the correction in force. */
+export interface CountedLine {
+  readonly entry: Entry;
+  readonly correctionId: string | null;
+  readonly contradicted: boolean;
+}
+
+const parse = <T>(text: string): T => JSON.parse(text) as T;
+const CONTENT = 'COALESCE(c.content, j.content)';
+const KEY = '(s.happenedAt, s.recordedAt, s.entryId)';
+
+/**
+ * What is read off the measured path, by repositories and the query builder: it needs nothing that only SQLite has. The measured
+ * path is in statements.ts.
+ */
+export class Records {
+  constructor(private readonly source: () => DataSource) {}
+
+  /** A fact about the data folder; null where it is not known. */
+  async fact(name: string): Promise<string | null> {
+    return (await this.source().getRepository(HouseFactRow).findOneBy({ name }))?.value ?? null;
+  }
+
+  /** First and last number of the changes that are kept; null before the first one. */
+  async changesKept(): Promise<{ first: number | null; last: number | null }> {
+    const changes = this.source().getRepository(ChangeRow);
+    return { first: await changes.minimum('seq'), last: await changes.maximum('seq') };
+  }
+
+  changesSince(seq: number): Promise<ChangeRow[]> {
+    return this.source()
+      .getRepository(ChangeRow)
+      .createQueryBuilder('change')
+      .where('change.seq > :seq', { seq })
+      .orderBy('change.seq')
+      .getMany();
+  }
+
+  /** An entry as it was written; a correction is one too. */
+  async original(id: string): Promise<{ kind: string; entry: Entry } | null> {
+    const row = await this.source().getRepository(JournalEntryRow).findOneBy({ id });
+    return row && { kind: row.kind, entry: parse<Entry>(row.content) };
+  }
+
+  async correctionsOf(targetId: string): Promise<Correction[]> {
+    const rows = await this.source().getRepository(JournalEntryRow).findBy({ targetId });
+    return rows.map((row) => parse<Correction>(row.content));
+  }
+
+  /** Ids of a deed's entries that count. */
+  async countedOfDeed(actId: string): Promise<string[]> {
+    const rows = await this.source()
+      .createQueryBuilder(JournalEntryRow, 'j')
+      .innerJoin(CountedEntryRow, 'c', 'c.seq = j.seq')
+      .select('j.id', 'id')
+      .where('j.actId = :actId', { actId })
+      .orderBy('j.seq')
+      .getRawMany<{ id: string }>();
+    return rows.map((row) => row.id);
+  }
+
+  /** A page of a subject's entries as they count, newest first. @param before the key to go on from; null from the newest */
+  async page(subject: SubjectRef, before: OrderKey | null, limit: number): Promise<CountedLine[]> {
+    const query = this.ofSubject(subject)
+      .addSelect(['c.correctionId AS "correctionId"', 'c.contradicted AS "contradicted"'])
+      .orderBy('s.happenedAt', 'DESC')
+      .addOrderBy('s.recordedAt', 'DESC')
+      .addOrderBy('s.entryId', 'DESC')
+      .limit(limit);
+    if (before) query.andWhere(`${KEY} < (:happenedAt, :recordedAt, :id)`, { ...before });
+    const rows = await query.getRawMany<{
+      content: string;
+      correctionId: string | null;
+      contradicted: number | boolean;
+    }>();
+    return rows.map(({ content, correctionId, contradicted }) => ({
+      entry: parse<Entry>(content),
+      correctionId,
+      contradicted: Boolean(contradicted),
+    }));
+  }
+
+  /** Key of an entry that counts; null of one that does not. */
+  async keyOf(entryId: string): Promise<OrderKey | null> {
+    const row = await this.source().getRepository(CountedEntryRow).findOneBy({ entryId });
+    return row && { happenedAt: row.happenedAt, recordedAt: row.recordedAt, id: row.entryId };
+  }
+
+  /** What happened at a pump between two instants, as it counts, in the journal's order. */
+  between(pumpId: string, { from, until }: { from: string; until: string }): Promise<Entry[]> {
+    const query = this.ofSubject({ type: 'pump', id: pumpId });
+    return inOrder(query.andWhere('s.happenedAt >= :from', { from }).andWhere('s.happenedAt <= :until', { until }));
+  }
+
+  /** Of a pump up to a key: what people found, which outlasts oil changes, and the cases that dealt with it. */
+  foundUntil(pumpId: string, key: OrderKey): Promise<Entry[]> {
+    const query = this.ofSubject({ type: 'pump', id: pumpId });
+    query.andWhere(`${KEY} <= (:happenedAt, :recordedAt, :id)`, { ...key });
+    return inOrder(query.andWhere('s.kind IN (:...kinds)', { kinds: ['test', 'caseClosed', 'caseChecked'] }));
+  }
+
+  /** All that was said of cases but their tests. */
+  ofCases(): Promise<Entry[]> {
+    const query = this.counted().where('s.subjectType = :type', { type: 'case' });
+    return inOrder(query.andWhere('s.kind IN (:...kinds)', { kinds: ['caseOpened', 'caseClosed', 'caseChecked'] }));
+  }
+
+  /** All entries of a kind as they count, by the moment when they happened. */
+  async ofKind(kind: string): Promise<Entry[]> {
+    const rows = await this.source()
+      .createQueryBuilder(CountedEntryRow, 'c')
+      .innerJoin(JournalEntryRow, 'j', 'j.seq = c.seq')
+      .select(CONTENT, 'content')
+      .where('c.kind = :kind', { kind })
+      .orderBy('c.happenedAt')
+      .addOrderBy('c.recordedAt')
+      .addOrderBy('c.entryId')
+      .getRawMany<{ content: string }>();
+    return rows.map((row) => parse<Entry>(row.content));
+  }
+
+  /** States of a pump at the end of its last charges, newest first. */
+  async endedCharges<S>(pumpId: string, limit: number): Promise<S[]> {
+    const rows = await this.source()
+      .getRepository(CheckpointRow)
+      .createQueryBuilder('checkpoint')
+      .where({ subjectType: 'pump', subjectId: pumpId })
+      .andWhere('checkpoint.endedPeriod IS NOT NULL')
+      .orderBy('checkpoint.happenedAt', 'DESC')
+      .limit(limit)
+      .getMany();
+    return rows.map((row: Pick<SubjectStateRow, 'state'>) => parse<S>(row.state));
+  }
+
+  private ofSubject({ type, id }: SubjectRef) {
+    return this.counted().where('s.subjectType = :type AND s.subjectId = :subjectId', { type, subjectId: id });
+  }
+
+  /** Entries as they count, from what they are about. */
+  private counted(): SelectQueryBuilder<SubjectEntryRow> {
+    return this.source()
+      .createQueryBuilder(SubjectEntryRow, 's')
+      .innerJoin(CountedEntryRow, 'c', 'c.seq = s.seq')
+      .innerJoin(JournalEntryRow, 'j', 'j.seq = s.seq')
+      .select(CONTENT, 'content');
+  }
+}
+
+async function inOrder(query: SelectQueryBuilder<SubjectEntryRow>): Promise<Entry[]> {
+  const rows = await query
+    .orderBy('s.happenedAt')
+    .addOrderBy('s.recordedAt')
+    .addOrderBy('s.entryId')
+    .getRawMany<{ content: string }>();
+  return rows.map((row) => parse<Entry>(row.content));
+}
