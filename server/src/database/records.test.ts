@@ -1,23 +1,12 @@
 import { at, caseAt, changeAt, entryAt, runAt } from '@winter-jar/core/testing';
 import { SERVER } from '../journal/actor.js';
 import { openHouse, type TestHouse } from '../testing/test-house.js';
-import { ROWS } from './entities.js';
-import { writingSource } from './open.js';
 
 let house: TestHouse;
 beforeEach(async () => (house = await openHouse()));
 afterEach(() => house.close());
 
 const idsOf = (entries: readonly { id: string }[]) => entries.map((e) => e.id);
-
-test('the tables that the migrations make are those of the entities', async () => {
-  const source = await writingSource(house.folder).initialize();
-  // What it would still have to change, as SQL.
-  const { upQueries } = await source.driver.createSchemaBuilder().log();
-  expect(upQueries.map((q) => q.query)).toEqual([]);
-  expect(source.entityMetadatas).toHaveLength(ROWS.length);
-  await source.destroy();
-});
 
 test('a page goes on where the one before it ended, also among entries of one moment', async () => {
   const notes = Array.from({ length: 5 }, (_, i) => entryAt(10, 'note', { text: `${i}` }));

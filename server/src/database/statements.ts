@@ -63,96 +63,132 @@ const pumpsNaming = (kinds: string, field: string): string =>
   `SELECT DISTINCT s."subjectId" AS "pumpId" FROM ${ENTRIES}
    WHERE s."subjectType" = 'pump' AND s."kind" IN (${kinds}) AND json_extract(${CONTENT}, '$.body.${field}') = ?`;
 
-/** All SQL of the product, prepared once per connection. What is special to SQLite stands in this file. */
+/**
+ * The measured path, in statements that are prepared once per connection: what runs inside the writer's transaction, for every row
+ * of an import, or for the Round and a pump's page. All else is read by records.ts. What is special to SQLite stands in this file.
+ */
 export function writingStatements(db: Sqlite) {
   return {
+    /** Every accepted entry; 100,000 in an import. Its id decides whether it is new. */
     insertEntry: db.prepare<Omit<JournalEntryRow, 'seq' | 'waitsFor'>>(
       `INSERT INTO journal_entry ("id", "actId", "kind", "happenedAt", "recordedAt", "targetId", "contentHash", "content", "importId")
        VALUES (@id, @actId, @kind, @happenedAt, @recordedAt, @targetId, @contentHash, @content, @importId)
        ON CONFLICT ("id") DO NOTHING`,
     ),
+    /** With every entry that counts, in the same transaction. */
     insertCounted: db.prepare<Omit<CountedEntryRow, 'contradicted'> & { contradicted: 0 | 1 }>(
       `INSERT INTO counted_entry ("seq", "entryId", "kind", "happenedAt", "recordedAt", "endedAt", "correctionId", "contradicted", "content")
        VALUES (@seq, @entryId, @kind, @happenedAt, @recordedAt, @endedAt, @correctionId, @contradicted, @content)`,
     ),
+    /** Once for each subject of every entry. */
     insertSubject: db.prepare<SubjectEntryRow>(
       `INSERT INTO subject_entry ("subjectType", "subjectId", "happenedAt", "recordedAt", "entryId", "kind", "seq")
        VALUES (@subjectType, @subjectId, @happenedAt, @recordedAt, @entryId, @kind, @seq)`,
     ),
+    /** Before a corrected entry counts anew. */
     deleteCounted: db.prepare<[seq: number]>(`DELETE FROM counted_entry WHERE "seq" = ?`),
+    /** With the one above, for each subject. */
     deleteSubject: db.prepare<SubjectKeyRow>(`DELETE FROM subject_entry WHERE ${SUBJECT} AND ${KEY} = ${AT}`),
+    /** Before everything is rebuilt. */
     clearCounted: db.prepare(`DELETE FROM counted_entry`),
+    /** With the one above. */
     clearSubjects: db.prepare(`DELETE FROM subject_entry`),
+    /** At the end of every act, for each subject it touched. */
     saveState: db.prepare<SubjectStateRow>(
       `INSERT INTO subject_state ("subjectType", "subjectId", "foldVersion", "state") VALUES (@subjectType, @subjectId, @foldVersion, @state)
        ON CONFLICT ("subjectType", "subjectId") DO UPDATE SET "foldVersion" = excluded."foldVersion", "state" = excluded."state"`,
     ),
+    /** Where the last entry of a subject was taken back. */
     deleteState: db.prepare<{ subjectType: string; subjectId: string }>(`DELETE FROM subject_state WHERE ${SUBJECT}`),
+    /** Every 200 entries of a fold, and at each period's end. */
     insertCheckpoint: db.prepare<CheckpointRow>(
       `INSERT INTO checkpoint ("subjectType", "subjectId", "happenedAt", "recordedAt", "entryId", "endedPeriod", "state")
        VALUES (@subjectType, @subjectId, @happenedAt, @recordedAt, @entryId, @endedPeriod, @state)
        ON CONFLICT ("subjectType", "subjectId", "happenedAt", "recordedAt", "entryId") DO UPDATE
        SET "endedPeriod" = COALESCE(excluded."endedPeriod", checkpoint."endedPeriod"), "state" = excluded."state"`,
     ),
+    /** Before every refold: what was kept after its start holds no more. */
     deleteCheckpointsAfter: db.prepare<SubjectKeyRow>(`DELETE FROM checkpoint WHERE ${SUBJECT} AND ${KEY} > ${AT}`),
     /** Its period may not end there any more; the refold marks it again where it does. */
     unmarkCheckpoint: db.prepare<SubjectKeyRow>(
       `UPDATE checkpoint SET "endedPeriod" = NULL WHERE ${SUBJECT} AND ${KEY} = ${AT}`,
     ),
+    /** Inside the transaction that refolds what a version touches. */
     insertSetUp: db.prepare<Omit<SetUpVersionRow, 'seq'>>(
       `INSERT INTO set_up_version ("id", "kind", "subjectId", "validFrom", "recordedAt", "body")
        VALUES (@id, @kind, @subjectId, @validFrom, @recordedAt, @body)`,
     ),
+    /** With every write, in its transaction: what changed has one sequence. */
     insertChange: db.prepare<Omit<ChangeRow, 'seq'>>(
       `INSERT INTO change_log ("kind", "pumpIds", "actor", "at") VALUES (@kind, @pumpIds, @actor, @at)`,
     ),
+    /** With the one above, so that the sequence stays short. */
     forgetChanges: db.prepare<[kept: number]>(
       `DELETE FROM change_log WHERE "seq" <= (SELECT MAX("seq") FROM change_log) - ?`,
     ),
+    /** The epoch, inside a transaction. */
     setFact: db.prepare<{ name: string; value: string }>(
       `INSERT INTO house_fact ("name", "value") VALUES (@name, @value) ON CONFLICT ("name") DO UPDATE SET "value" = excluded."value"`,
     ),
+    /** Facts that are written once, before anything is served. */
     insertFact: db.prepare<{ name: string; value: string }>(
       `INSERT INTO house_fact ("name", "value") VALUES (@name, @value) ON CONFLICT ("name") DO NOTHING`,
     ),
     ...readingStatements(db),
+    /** Asked at every start, before anything is served. */
     outdatedState: db.prepare<[subjectType: string, foldVersion: number], { subjectId: string }>(
       `SELECT "subjectId" FROM subject_state WHERE "subjectType" = ? AND "foldVersion" <> ? LIMIT 1`,
     ),
+    /** Where every refold starts. */
     checkpointBefore: db.prepare<SubjectKeyRow, { state: string }>(
       `SELECT "state" FROM checkpoint WHERE ${SUBJECT} AND ${KEY} < ${AT} ORDER BY "happenedAt" DESC, "recordedAt" DESC, "entryId" DESC LIMIT 1`,
     ),
+    /** A turn of catching up after an import. */
     countedNext: db.prepare<SubjectKeyRow & { limit: number }, { content: string }>(`${COUNTED_FROM} LIMIT @limit`),
+    /** As it stood before a correction or an undo. */
     countedBySeq: db.prepare<[seq: number], Counted>(
       `SELECT ${COUNTED} FROM counted_entry c CROSS JOIN journal_entry j ON j."seq" = c."seq" WHERE c."seq" = ?`,
     ),
+    /** Asked by every write: a subject that lags is not folded yet. */
     lagging: db.prepare<{ subjectType: string; subjectId: string }, LaggingSubjectRow>(
       `SELECT * FROM lagging_subject WHERE ${SUBJECT}`,
     ),
+    /** The same for subjects that are folded together. */
     laggingOfType: db.prepare<[subjectType: string], LaggingSubjectRow>(
       `SELECT * FROM lagging_subject WHERE "subjectType" = ?`,
     ),
+    /** The next turn of catching up. */
     anyLagging: db.prepare<[], LaggingSubjectRow>(`SELECT * FROM lagging_subject LIMIT 1`),
+    /** Where an import has come to, for each subject. */
     saveLag: db.prepare<SubjectKeyRow>(
       `INSERT INTO lagging_subject ("subjectType", "subjectId", "happenedAt", "recordedAt", "entryId")
        VALUES (@subjectType, @subjectId, @happenedAt, @recordedAt, @entryId)
        ON CONFLICT ("subjectType", "subjectId") DO UPDATE
        SET "happenedAt" = excluded."happenedAt", "recordedAt" = excluded."recordedAt", "entryId" = excluded."entryId"`,
     ),
+    /** When a subject has caught up. */
     deleteLag: db.prepare<{ subjectType: string; subjectId: string }>(`DELETE FROM lagging_subject WHERE ${SUBJECT}`),
+    /** Asked at every start, and by each turn of taking back. */
     openImports: db.prepare<[], OpenImportRow>(`SELECT * FROM open_import`),
+    /** Before the first row is written. */
     insertImport: db.prepare<OpenImportRow>(`INSERT INTO open_import ("id", "afterSeq") VALUES (@id, @afterSeq)`),
+    /** With the last one: from here on it stays. */
     deleteImport: db.prepare<[id: string]>(`DELETE FROM open_import WHERE "id" = ?`),
+    /** A turn of taking an import back. */
     imported: db.prepare<OpenImportRow & { limit: number }, { seq: number; id: string }>(
       `SELECT "seq", "id" FROM journal_entry WHERE "seq" > @afterSeq AND "importId" = @id ORDER BY "seq" LIMIT @limit`,
     ),
+    /** An entry that somebody acknowledged stays, whatever becomes of its import. */
     keepImported: db.prepare<[id: string]>(`UPDATE journal_entry SET "importId" = NULL WHERE "id" = ?`),
+    /** Only while an import is taken back; nothing else ever leaves the journal. */
     deleteEntry: db.prepare<[id: string]>(`DELETE FROM journal_entry WHERE "id" = ?`),
     /** Also pumps with a run whose material nobody has said: it counts as the heaviest of them. */
     pumpsWithMaterial: db.prepare<[materialId: string], { pumpId: string }>(
       `${pumpsNaming("'run'", 'materialId')} OR (s."subjectType" = 'pump' AND s."kind" = 'run' AND json_extract(${CONTENT}, '$.body.materialId') IS NULL)`,
     ),
+    /** Which pumps a set-up record bears upon: inside the transaction that refolds them. */
     pumpsWithJarShape: db.prepare<[jarShapeId: string], { pumpId: string }>(pumpsNaming("'look'", 'jarShapeId')),
+    /** The same for an oil. */
     pumpsWithProduct: db.prepare<[productId: string], { pumpId: string }>(
       pumpsNaming("'change', 'topUp'", 'productId'),
     ),
@@ -161,13 +197,16 @@ export function writingStatements(db: Sqlite) {
       `SELECT DISTINCT json_extract(p.value, '$.id') AS "pumpId" FROM ${ENTRIES}, json_each(${CONTENT}, '$.subjects') p
        WHERE s."subjectType" = 'equipment' AND s."subjectId" = ? AND json_extract(p.value, '$.type') = 'pump'`,
     ),
+    /** Ends of runs follow from the equipment's cycle time when it is corrected. */
     runsFrom: db.prepare<{ pumpId: string; from: string }, { seq: number; endedAt: string | null; content: string }>(
       `SELECT c."seq", c."endedAt", ${CONTENT} AS "content" FROM ${ENTRIES}
        WHERE ${OF_PUMP} AND s."happenedAt" >= @from AND s."kind" = 'run'`,
     ),
+    /** With the one above. */
     setEnd: db.prepare<{ seq: number; endedAt: string | null }>(
       `UPDATE counted_entry SET "endedAt" = @endedAt WHERE "seq" = @seq`,
     ),
+    /** Before a meter is written: does it go backwards? */
     metersBefore: db.prepare<
       { pumpId: string; until: string; entryId: string },
       { happenedAt: string; content: string }
@@ -175,6 +214,7 @@ export function writingStatements(db: Sqlite) {
       `SELECT s."happenedAt", ${CONTENT} AS "content" FROM ${ENTRIES} WHERE ${OF_PUMP} AND s."happenedAt" <= @until
        AND s."kind" IN ('meter', 'takeOver') AND s."entryId" <> @entryId ORDER BY s."happenedAt" DESC LIMIT 5`,
     ),
+    /** Before a run is written: does it overlap another? */
     runsBefore: db.prepare<
       { pumpId: string; until: string; entryId: string; limit: number },
       { entryId: string; happenedAt: string; endedAt: string }
@@ -191,7 +231,9 @@ export type WritingStatements = ReturnType<typeof writingStatements>;
 /** What a folder holds, in tables that every version of it has had: a backup of an older one is asked before it is migrated. */
 export function contentStatements(db: Sqlite) {
   return {
+    /** The set-up in memory, also inside a rehearsal; and of a backup that is checked. */
     setUpVersions: db.prepare<[], SetUpVersionRow>(`SELECT * FROM set_up_version ORDER BY "seq"`),
+    /** What a backup holds, before its tables are migrated. */
     contents: db.prepare<[], { entries: number; lastRecordedAt: string | null }>(
       `SELECT COUNT(*) AS "entries", MAX("recordedAt") AS "lastRecordedAt" FROM journal_entry WHERE "kind" <> 'correction'`,
     ),
@@ -202,6 +244,7 @@ export function contentStatements(db: Sqlite) {
 export function readingStatements(db: Sqlite) {
   return {
     ...contentStatements(db),
+    /** Before anything of a case is written: is it open? */
     casesOpened: db.prepare<[caseId: string], { content: string }>(
       `SELECT ${CONTENT} AS "content" FROM ${ENTRIES}
        WHERE s."subjectType" = 'case' AND s."subjectId" = ? AND s."kind" = 'caseOpened'`,
@@ -217,11 +260,15 @@ export function readingStatements(db: Sqlite) {
        WHERE COALESCE(json_extract("content", '$.body.sump'), 'oil') = 'oil'
        ORDER BY "happenedAt", "recordedAt", "entryId"`,
     ),
+    /** Every write and every row of an import: is it here already, and the same? */
     entryById: db.prepare<[id: string], JournalEntryRow>(`SELECT * FROM journal_entry WHERE "id" = ?`),
+    /** The pump's page, the preview and every fold. */
     subjectState: db.prepare<{ subjectType: string; subjectId: string }, SubjectStateRow>(
       `SELECT * FROM subject_state WHERE ${SUBJECT}`,
     ),
+    /** Rebuilding everything, and rehearsing a change that touches all. */
     subjectsWithState: db.prepare<[], SubjectStateRow>(`SELECT * FROM subject_state`),
+    /** The Round: all pumps in one read. */
     pumpStates: db.prepare<[], PumpStateText>(
       `SELECT "subjectId" AS "pumpId", "foldVersion", "state" FROM subject_state WHERE "subjectType" = 'pump'`,
     ),
@@ -230,15 +277,20 @@ export function readingStatements(db: Sqlite) {
       `SELECT "seq", "content" FROM journal_entry WHERE "seq" > @after AND "seq" <= @until
        AND ("importId" IS NULL OR "importId" NOT IN (SELECT "id" FROM open_import)) ORDER BY "seq" LIMIT 1000`,
     ),
+    /** Where an export or an import begins. */
     lastSeq: db.prepare<[], { seq: number | null }>(`SELECT MAX("seq") AS "seq" FROM journal_entry`),
+    /** A refold, and the last charges of a pump with tens of thousands of entries. */
     countedFrom: db.prepare<SubjectKeyRow, { content: string }>(COUNTED_FROM),
+    /** Rows of an import that are here already. */
     countedById: db.prepare<[entryId: string], Counted>(
       `SELECT ${COUNTED} FROM journal_entry j CROSS JOIN counted_entry c ON c."seq" = j."seq" WHERE j."id" = ?`,
     ),
+    /** Before a part of a deed is undone: the rest has to go with it. */
     actMembers: db.prepare<[actId: string], { id: string }>(
       `SELECT e."id" FROM journal_entry e WHERE e."actId" = ? AND e."kind" <> 'correction'
        AND EXISTS (SELECT 1 FROM counted_entry c WHERE c."seq" = e."seq")`,
     ),
+    /** With every entry that counts: has something been said about it? */
     correctionsOf: db.prepare<[targetId: string], { content: string }>(
       `SELECT "content" FROM journal_entry WHERE "targetId" = ?`,
     ),
