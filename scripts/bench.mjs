@@ -267,14 +267,24 @@ rmSync(folder, { recursive: true, force: true });
 
 // 4. A hundred thousand runs come as a file while someone logs runs of their own.
 console.log('Importing 100,000 runs …');
-const long = await benchImport({ core, server, versionsOf, at, clock, runOf });
+// A minute of somebody else's work on the machine must not decide: the median of three.
+const imports = [];
+for (let i = 0; i < 3; i++) imports.push(await benchImport({ core, server, versionsOf, at, clock, runOf }));
+const ratioOf = ({ readMs, writeMs, bareMs }) => (readMs + writeMs) / bareMs;
+const long = imports.toSorted((a, b) => ratioOf(a) - ratioOf(b))[1];
+const all = (of) => imports.map((one) => of(one)).join(', ');
 report(
   `Import of ${long.rows} runs from CSV, read and written, against bare inserts as version 0.2 laid them out`,
-  (long.readMs + long.writeMs) / long.bareMs,
+  ratioOf(long),
   6,
-  `${(long.readMs / 1000).toFixed(1)} s read and ${(long.writeMs / 1000).toFixed(1)} s written against ${(long.bareMs / 1000).toFixed(1)} s; ${long.refused} rows refused`,
+  `${(long.readMs / 1000).toFixed(1)} s read and ${(long.writeMs / 1000).toFixed(1)} s written against ${(long.bareMs / 1000).toFixed(1)} s; ${long.refused} rows refused; of three: ${all((one) => ratioOf(one).toFixed(2))}`,
 );
-report('Longest wait of an append beside the import, ms', long.longestWaitMs, 250, `${long.waits} appends`);
+report(
+  'Longest wait of an append beside the import, ms',
+  median(imports.map((one) => one.longestWaitMs)),
+  250,
+  `${long.waits} appends; of three: ${all((one) => one.longestWaitMs.toFixed(0))}`,
+);
 
 // 5. What the browser must load before the Round shows.
 const dist = join(root, 'web/dist');

@@ -1,5 +1,6 @@
 import type { PumpPage } from '@winter-jar/contracts';
 import type { SumpKey } from '@winter-jar/core';
+import { useSearchParams } from 'react-router';
 import { SUMP_WORDS } from '../words/sump-words.js';
 import { Chips } from '../ui/chips.js';
 
@@ -23,6 +24,12 @@ export function SumpField({
       onChange={onChange}
     />
   );
+}
+
+/** The sump that the address asks for, as the button of a verdict does; null where it asks for none that the pump has. */
+export function useAskedSump(page: PumpPage): SumpKey | null {
+  const [search] = useSearchParams();
+  return page.setUp.model.sumps.find((s) => s.key === search.get('sump'))?.key ?? null;
 }
 
 export const firstSump = (page: PumpPage): SumpKey => page.setUp.model.sumps[0]?.key ?? 'oil';

@@ -4,7 +4,7 @@ import { useUnits } from '../device/use-units.js';
 import { useWide } from '../device/use-wide.js';
 import { EntryScreen, WithPump, type EntryPageProps } from '../entry/entry-page.js';
 import { Remark } from '../forms/remark.js';
-import { chargeMlOf, firstSump, SumpField } from '../entry/sump-field.js';
+import { chargeMlOf, firstSump, SumpField, useAskedSump } from '../entry/sump-field.js';
 import { useEntryForm } from '../entry/use-entry-form.js';
 import { WhenField } from '../forms/when-field.js';
 import { Chips } from '../ui/chips.js';
@@ -43,7 +43,8 @@ function ReadJar(props: EntryPageProps) {
   const { page, words, correctId } = props;
   const units = useUnits();
   const { zone } = page.row;
-  const defaults = initialValues({ sump: firstSump(page), zone, lookedAtMl: '' });
+  const asked = useAskedSump(page);
+  const defaults = initialValues({ sump: asked ?? firstSump(page), zone, lookedAtMl: '' });
   const form = useEntryForm<'look', ReadJarValues>({
     kind: 'look',
     page,

@@ -1,10 +1,9 @@
 import { holdsDenserOil, type Entry, type EntryBodies, type SumpKey } from '@winter-jar/core';
-import { useSearchParams } from 'react-router';
 import { useUnits } from '../device/use-units.js';
 import { EntryScreen, WithPump, type EntryPageProps } from '../entry/entry-page.js';
 import { exactly, type EntryDraft, type FormAnswer } from '../entry/deed.js';
 import { ProductField, productOf } from '../entry/product-field.js';
-import { SumpField } from '../entry/sump-field.js';
+import { SumpField, useAskedSump } from '../entry/sump-field.js';
 import { useEntryForm } from '../entry/use-entry-form.js';
 import { LEVEL_AFTER_CHIPS } from '../forms/level-chips.js';
 import { fieldReader } from '../forms/read-quantity.js';
@@ -38,8 +37,7 @@ function SumpWorkForm<K extends SumpWorkKind>({ kind, props }: { kind: K; props:
   const work = SUMP_WORK[kind];
   const units = useUnits();
   const { zone } = page.row;
-  const [search] = useSearchParams();
-  const asked = page.setUp.model.sumps.find((s) => s.key === search.get('sump'))?.key;
+  const asked = useAskedSump(page);
   const text = (ml: number | null | undefined) => quantityText(ml, units.volume);
   const begun = (sump: SumpKey) =>
     Object.fromEntries(Object.entries(work.begins?.(page, sump) ?? {}).map(([name, ml]) => [name, text(ml)]));
