@@ -12,6 +12,7 @@ import { Remark } from '../forms/remark.js';
 import { firstSump, SumpField } from '../entry/sump-field.js';
 import { useEntryForm } from '../entry/use-entry-form.js';
 import { happenedAt, happensNow, WHEN_WRONG, WhenField, whenOf, type When } from '../forms/when-field.js';
+import { boundTo } from '../forms/bound-to.js';
 
 interface LabSampleValues extends When {
   sump: SumpKey;
@@ -70,14 +71,7 @@ function LabSample(props: EntryPageProps) {
       </Caution>
       <SumpField page={page} value={values.sump} onChange={set('sump')} />
       <div className="grid grid-cols-2 gap-4">
-        <QuantityField
-          label="Drawn"
-          dimension="volume"
-          text={values.drawnMl}
-          onText={set('drawnMl')}
-          error={error('drawnMl')}
-          min={1}
-        />
+        <QuantityField label="Drawn" dimension="volume" {...boundTo(form, 'drawnMl')} min={1} />
         <TextField
           label="On the bottle"
           value={values.label}

@@ -18,6 +18,7 @@ import {
 } from '../words/look-words.js';
 import { jarChoices, STOOD_GLASS, STOOD_JAR, type Odd, type ReadJarValues } from './read-jar-form.js';
 import { settlingWords } from './reading-words.js';
+import { boundTo } from '../forms/bound-to.js';
 
 type Form = EntryForm<ReadJarValues>;
 
@@ -36,26 +37,17 @@ export function JarFields({
   form: Form;
   settling: Settling | null;
 }) {
-  const { values, set, error } = form;
+  const { values, set } = form;
   const product = productIn(page.state, page.setUp, values.sump);
   const holdsUp = product?.waterBehaviour === 'detergent' || holdsDenserOil(page.state, page.setUp, values.sump);
   return (
     <div className="flex flex-col gap-3">
       <div className="grid grid-cols-2 gap-4 sm:grid-cols-3">
-        <QuantityField
-          label="In the jar, all of it"
-          dimension="volume"
-          text={values.lookedAtMl}
-          onText={set('lookedAtMl')}
-          error={error('lookedAtMl')}
-          min={1}
-        />
+        <QuantityField label="In the jar, all of it" dimension="volume" {...boundTo(form, 'lookedAtMl')} min={1} />
         <QuantityField
           label="Jar’s warmth"
           dimension="temperature"
-          text={values.jarTempC}
-          onText={set('jarTempC')}
-          error={error('jarTempC')}
+          {...boundTo(form, 'jarTempC')}
           min={-20}
           max={90}
           hint="empty: 20 °C"
@@ -85,14 +77,7 @@ export function StoodField({ form, glass, settling }: { form: Form; glass: boole
         error={error('stood')}
       />
       {values.stood === 'other' && (
-        <QuantityField
-          label="Stood for"
-          dimension="duration"
-          text={values.hoursStood}
-          onText={set('hoursStood')}
-          error={error('hoursStood')}
-          min={0}
-        />
+        <QuantityField label="Stood for" dimension="duration" {...boundTo(form, 'hoursStood')} min={0} />
       )}
       {settling && values.stood !== 'running' && (
         <p className="text-[14px] text-ink-2">{settlingWords(settling, false)}</p>
@@ -128,9 +113,7 @@ export function OilFields({ props: { page }, form, glass }: { props: EntryPagePr
         <QuantityField
           label="Free water under the oil"
           dimension="volume"
-          text={values.freeWaterMl}
-          onText={set('freeWaterMl')}
-          error={error('freeWaterMl')}
+          {...boundTo(form, 'freeWaterMl')}
           min={0}
           hint="0 when you saw none"
         />

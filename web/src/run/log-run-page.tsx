@@ -19,6 +19,7 @@ import { PressuresHeld } from './pressures-held.js';
 import { MoreOfTheRun, YES_NO_CHIPS } from './more-of-the-run.js';
 import { useEntryForm } from '../entry/use-entry-form.js';
 import { useUnits } from '../device/use-units.js';
+import { boundTo } from '../forms/bound-to.js';
 
 const MODES = [
   { value: 'endedNow', words: 'ended now' },
@@ -95,9 +96,7 @@ function LogRun(props: EntryPageProps) {
           <QuantityField
             label={countsCycles ? 'Hours (else from the cycles)' : 'How long'}
             dimension="duration"
-            text={values.duration}
-            onText={set('duration')}
-            error={error('duration')}
+            {...boundTo(form, 'duration')}
             {...LENGTH_BOUNDS}
           />
         </div>
@@ -122,18 +121,14 @@ function LogRun(props: EntryPageProps) {
               <QuantityField
                 label="Trap, coldest"
                 dimension="temperature"
-                text={values.trapTempC}
-                onText={set('trapTempC')}
-                error={error('trapTempC')}
+                {...boundTo(form, 'trapTempC')}
                 {...TRAP_BOUNDS}
               />
             )}
             <QuantityField
               label="Lowest pressure"
               dimension="pressure"
-              text={values.lowestPressurePa}
-              onText={set('lowestPressurePa')}
-              error={error('lowestPressurePa')}
+              {...boundTo(form, 'lowestPressurePa')}
               {...PRESSURE_BOUNDS}
             />
           </div>

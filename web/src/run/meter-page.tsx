@@ -12,6 +12,7 @@ import { remarkOf } from '../forms/remark-of.js';
 import { Remark } from '../forms/remark.js';
 import { useEntryForm } from '../entry/use-entry-form.js';
 import { happenedAt, happensNow, WHEN_WRONG, WhenField, whenOf, type When } from '../forms/when-field.js';
+import { boundTo } from '../forms/bound-to.js';
 
 interface MeterValues extends When {
   action: 'read' | 'replaced';
@@ -66,7 +67,7 @@ function Meter(props: EntryPageProps) {
     savedWords: () => `Hour meter saved on ${page.row.name}`,
     correctId,
   });
-  const { values, set, error } = form;
+  const { values, set } = form;
 
   return (
     <EntryScreen title="Hour meter" props={props} form={form} saveWords="Save the reading">
@@ -80,18 +81,14 @@ function Meter(props: EntryPageProps) {
         <QuantityField
           label={values.action === 'replaced' ? 'The old one showed at last' : 'It shows'}
           dimension="duration"
-          text={values.minutes}
-          onText={set('minutes')}
-          error={error('minutes')}
+          {...boundTo(form, 'minutes')}
           {...METER_BOUNDS}
         />
         {values.action === 'replaced' && (
           <QuantityField
             label="The new one shows"
             dimension="duration"
-            text={values.newMinutes}
-            onText={set('newMinutes')}
-            error={error('newMinutes')}
+            {...boundTo(form, 'newMinutes')}
             {...METER_BOUNDS}
           />
         )}

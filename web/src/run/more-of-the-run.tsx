@@ -5,6 +5,7 @@ import { QuantityField } from '../ui/quantity-field.js';
 import { Unfolding } from '../ui/unfolding.js';
 import { OIL_TEMP_BOUNDS, PRESSURE_BOUNDS, type RunValues } from './run-form.js';
 import type { EntryForm } from '../entry/use-entry-form.js';
+import { boundTo } from '../forms/bound-to.js';
 
 export const YES_NO_CHIPS = [
   { value: 'yes', words: 'yes' },
@@ -38,30 +39,19 @@ export function MoreOfTheRun({
     >
       <div className="flex flex-col gap-6 pb-5">
         <div className="grid grid-cols-2 gap-4">
-          <QuantityField
-            label="Load"
-            dimension="mass"
-            text={values.loadKg}
-            onText={set('loadKg')}
-            error={error('loadKg')}
-            min={0}
-          />
+          <QuantityField label="Load" dimension="mass" {...boundTo(form, 'loadKg')} min={0} />
           {vane && (
             <QuantityField
               label="Oil, running"
               dimension="temperature"
-              text={values.oilTempC}
-              onText={set('oilTempC')}
-              error={error('oilTempC')}
+              {...boundTo(form, 'oilTempC')}
               {...OIL_TEMP_BOUNDS}
             />
           )}
           <QuantityField
             label="After the first minutes"
             dimension="pressure"
-            text={values.firstPressurePa}
-            onText={set('firstPressurePa')}
-            error={error('firstPressurePa')}
+            {...boundTo(form, 'firstPressurePa')}
             {...PRESSURE_BOUNDS}
           />
         </div>

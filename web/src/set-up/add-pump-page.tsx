@@ -27,6 +27,7 @@ import { ChevronLeft } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { v7 as newId } from 'uuid';
+import { boundTo } from '../forms/bound-to.js';
 
 const PROCESSES = Object.entries(PROCESS_WORDS).map(([value, words]) => ({
   value: value as AddPumpValues['process'],
@@ -204,34 +205,18 @@ function AddPump({ house }: { house: HouseSetUp }) {
               error={error('modelName')}
             />
             <div className="grid items-start gap-4 sm:grid-cols-2">
-              <QuantityField
-                label="Pumping speed"
-                dimension="flow"
-                text={values.speed}
-                onText={set('speed')}
-                error={error('speed')}
-              />
-              <QuantityField
-                label="Oil charge"
-                dimension="volume"
-                text={values.charge}
-                onText={set('charge')}
-                error={error('charge')}
-              />
+              <QuantityField label="Pumping speed" dimension="flow" {...boundTo(drafted, 'speed')} />
+              <QuantityField label="Oil charge" dimension="volume" {...boundTo(drafted, 'charge')} />
               <QuantityField
                 label="Between MIN and MAX"
                 dimension="volume"
-                text={values.marks}
-                onText={set('marks')}
-                error={error('marks')}
+                {...boundTo(drafted, 'marks')}
                 hint="empty: a default, not from the manual"
               />
               <QuantityField
                 label="Hold-up"
                 dimension="volume"
-                text={values.holdUp}
-                onText={set('holdUp')}
-                error={error('holdUp')}
+                {...boundTo(drafted, 'holdUp')}
                 hint="what stays behind after a drain; empty: a default"
               />
             </div>

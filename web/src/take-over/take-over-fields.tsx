@@ -3,6 +3,7 @@ import { TextField } from '../ui/field.js';
 import { QuantityField } from '../ui/quantity-field.js';
 import { METER_BOUNDS } from '../forms/meter-text.js';
 import type { TakeOverValues } from './take-over-form.js';
+import { boundTo } from '../forms/bound-to.js';
 
 const CHANGED = [
   { value: 'day', words: 'on a day' },
@@ -21,6 +22,7 @@ export function TakeOverFields({
   error: (name: keyof TakeOverValues) => string | undefined;
   hasOil: boolean;
 }) {
+  const fields = { values, set, error };
   return (
     <>
       {hasOil && (
@@ -47,9 +49,7 @@ export function TakeOverFields({
             <QuantityField
               label="Hours since"
               dimension="duration"
-              text={values.hoursSince}
-              onText={set('hoursSince')}
-              error={error('hoursSince')}
+              {...boundTo(fields, 'hoursSince')}
               hint="empty: calculated from the runs"
               {...METER_BOUNDS}
             />
@@ -59,9 +59,7 @@ export function TakeOverFields({
       <QuantityField
         label="Hour meter now"
         dimension="duration"
-        text={values.meter}
-        onText={set('meter')}
-        error={error('meter')}
+        {...boundTo(fields, 'meter')}
         hint="empty: none, or not read"
         {...METER_BOUNDS}
       />
