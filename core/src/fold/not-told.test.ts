@@ -88,6 +88,39 @@ test('a bleed whose water is not read counts as dry, until its jar is', () => {
   expect(read.notTold).toEqual([]);
 });
 
+test('the jar of a later bleed says nothing of one before it', () => {
+  const before = bleed(30, { drawnMl: 60 });
+  const jar = lookAt(60, { source: 'bleed', lookedAtMl: 40, freeWaterMl: 9 });
+  const state = stateOf([changeAt(1), before, bleed(50, { drawnMl: 40, waterMl: 8 }), jar]);
+  expect(state.notTold.map((n) => n.entryId)).toEqual([before.id]);
+  expect(state.sumps[0]?.charge.bledWaterUl).toBe(9000);
+});
+
+// Weights by hand: size x factor, where 2,000 cycles are one run and smoked fish is the heaviest of packaging, 1 + 0.30 + 0.60 + 0.20.
+test.each<[string, Entry, number]>([
+  [
+    'a line counted by cycles',
+    runAt(5, 0, '', { equipmentId: 'line', body: { materialId: null, minutes: null, cycles: 2000 } }),
+    2100,
+  ],
+  ['an aborted hour', runAt(5, 1, '', { body: { materialId: null, session: 'aborted' } }), 1275],
+  [
+    'a run of two pumps counts on this one',
+    { ...untold(5), subjects: [...untold(5).subjects, { type: 'pump', id: 'b1' }] },
+    2550,
+  ],
+])('an untold run of %s', (_what, run, weightMilli) => {
+  expect(stateOf([run]).totals.weightMilli).toBe(weightMilli);
+});
+
+test('of a booster’s two ends the one that nobody read is named', () => {
+  const fill = (hours: number, sump: 'gearA' | 'gearB', levelAfter: 'right' | null) =>
+    entryAt(hours, 'topUp', { sump, productId: 'oil-a', addedMl: 30, levelAfter }, { pumpId: 'b1' });
+  const state = rebuild({ pumpId: 'b1', entries: [fill(5, 'gearA', null), fill(6, 'gearB', 'right')], book: bookOf() });
+  const named = state.sumps.flatMap((s) => s.findings.map((f) => [s.key, f.code]));
+  expect(named).toEqual([['gearA', 'level']]);
+});
+
 test('water that was read of a bleed that nobody measured counts', () => {
   const state = stateOf([changeAt(1), bleed(30, { waterMl: 12 })]);
   expect(state.sumps[0]?.charge.bledWaterUl).toBe(12_000);

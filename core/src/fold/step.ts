@@ -123,11 +123,11 @@ const notTold = (state: PumpState, one: NotTold): PumpState => ({
   notTold: withNotTold(state.notTold, one),
 });
 
-/** The jar of the last bleed is read now: that says its water. */
-const withoutLastBleed = (state: PumpState): PumpState => {
-  const last = state.notTold.findLastIndex((n) => n.kind === 'bleed');
-  return last < 0 ? state : { ...state, notTold: state.notTold.toSpliced(last, 1) };
-};
+/** The jar of the last bleed is read now: that says its water. Of one before it nothing is known still. */
+const withoutLastBleed = (state: PumpState): PumpState => ({
+  ...state,
+  notTold: state.notTold.filter((n) => n.entryId !== state.tasks.bleed?.entryId),
+});
 
 const keepJar = (state: PumpState, jar: JarSeen): PumpState => ({
   ...state,
