@@ -52,15 +52,16 @@ export class JournalFileService {
   ) {}
 
   /** A head, the set-up's versions, the entries in the order of writing, and an end that counts them. */
-  *lines(): Generator<string> {
+  async *lines(): AsyncGenerator<string> {
     const line = (content: Line) => `${JSON.stringify(content)}\n`;
     const { versions } = this.store;
     // What is written while this is read may name records that the set-up above does not hold yet.
-    const until = this.reading.sql.lastSeq.get()?.seq ?? 0;
+    const { records } = this.reading;
+    const until = await records.lastSeq();
     yield line({ format: JOURNAL_FORMAT, version: JOURNAL_VERSION, exportedAt: isoNow(this.clock) });
     for (const setUp of versions) yield line({ setUp });
     let entries = 0;
-    for (let seq = 0, rows; (rows = this.reading.sql.journalBetween.all({ after: seq, until })).length > 0;) {
+    for (let seq = 0, rows; (rows = await records.linesBetween(seq, until)).length > 0;) {
       for (const row of rows) {
         yield `{"entry":${row.content}}\n`;
         entries += 1;

@@ -6,6 +6,7 @@ import {
   CountedEntryRow,
   HouseFactRow,
   JournalEntryRow,
+  OpenImportRow,
   SubjectEntryRow,
   type SubjectStateRow,
 } from './entities.js';
@@ -129,6 +130,24 @@ export class Records {
       .addOrderBy('c.entryId')
       .getRawMany<{ content: string }>();
     return rows.map((row) => parse<Entry>(row.content));
+  }
+
+  /** Number of the last line of the journal. */
+  async lastSeq(): Promise<number> {
+    return (await this.source().getRepository(JournalEntryRow).maximum('seq')) ?? 0;
+  }
+
+  /** A thousand lines of the journal at most, up to a number; none of an import that may yet be taken back. */
+  linesBetween(after: number, until: number): Promise<Pick<JournalEntryRow, 'seq' | 'content'>[]> {
+    const query = this.source().createQueryBuilder(JournalEntryRow, 'j');
+    const open = query.subQuery().select('open.id').from(OpenImportRow, 'open').getQuery();
+    return query
+      .select(['j.seq', 'j.content'])
+      .where('j.seq > :after AND j.seq <= :until', { after, until })
+      .andWhere(`(j.importId IS NULL OR j.importId NOT IN ${open})`)
+      .orderBy('j.seq')
+      .limit(1000)
+      .getMany();
   }
 
   /** States of a pump at the end of its last charges, newest first. */
