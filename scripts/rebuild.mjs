@@ -2,13 +2,14 @@
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 import { build, install, root } from './build.mjs';
+import { lockOrStop } from './lock.mjs';
 
 const { values } = parseArgs({ options: { data: { type: 'string', default: join(root, 'data/demo') } } });
 install();
 build();
-const { openDatabase, JournalWriter, Reading, SetUpStore, systemClock } = await import(
-  join(root, 'server/dist/index.js')
-);
+const server = await import(join(root, 'server/dist/index.js'));
+const { openDatabase, JournalWriter, Reading, SetUpStore, systemClock } = server;
+lockOrStop(server, values.data, 'rebuilds');
 const database = await openDatabase(values.data);
 const store = new SetUpStore();
 store.reload(new Reading(database).sql);

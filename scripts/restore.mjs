@@ -3,6 +3,7 @@ import { createReadStream, existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 import { build, install, root, stop } from './build.mjs';
+import { lockOrStop } from './lock.mjs';
 
 const { values } = parseArgs({
   options: { data: { type: 'string', default: join(root, 'data/own') }, from: { type: 'string' } },
@@ -10,7 +11,9 @@ const { values } = parseArgs({
 if (!values.from || !existsSync(values.from)) stop('Say which backup: npm run restore -- --from <file.tar.gz>');
 install();
 build();
-const { openDatabase, BackupService, systemClock } = await import(join(root, 'server/dist/index.js'));
+const server = await import(join(root, 'server/dist/index.js'));
+const { openDatabase, BackupService, systemClock } = server;
+lockOrStop(server, values.data, 'restores');
 const database = await openDatabase(values.data);
 const service = new BackupService(systemClock, database);
 const { issue, uploadId } = await service.check(createReadStream(values.from));

@@ -24,7 +24,9 @@ export async function startServer({ data, port, host = '127.0.0.1', demo = false
   const address = `http${https ? 's' : ''}://${host === '0.0.0.0' ? '127.0.0.1' : host}:${port}`;
   for (let i = 0; i < 600; i++) {
     if (child.exitCode !== null)
-      stop(`The server stopped at its start. Is port ${port} taken? Try -- --port ${Number(port) + 1}.`);
+      stop(
+        `The server stopped at its start, see above. Where port ${port} is taken, try -- --port ${Number(port) + 1}.`,
+      );
     try {
       if ((await fetch(`${address}/api/about`)).ok) return { child, address };
     } catch {

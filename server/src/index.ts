@@ -5,6 +5,7 @@ export { DEMO_DAY, VERSION } from './house/house.js';
 export { PumpReader } from './house/pump-reader.js';
 export { SERVER } from './journal/actor.js';
 export { CLOCK, systemClock, type Clock } from './clock/clock.js';
+export { FolderTaken, lockFolder } from './database/folder-lock.js';
 export { databaseFile, openDatabase, type Database } from './database/open.js';
 export { EntryLogService } from './entry-log/entry-log.service.js';
 export { Reading } from './database/reading.js';

@@ -50,6 +50,17 @@ test('a folder that is no folder stops it with the reason', async () => {
   await expect(startServer({ folder: file })).rejects.toThrow(/EEXIST|ENOTDIR|not a directory/);
 });
 
+test('a second start on the same folder says who has it and ends; after a power cut the folder is free', async () => {
+  const { port } = await start();
+  const second = startServer({ folder });
+  await expect(second).rejects.toThrow(new RegExp(`belongs to process ${server.child.pid}, which serves it since`));
+  expect(await aboutOf(server)).toMatchObject({ dataFolder: folder });
+  expect(port).toBeGreaterThan(0);
+  await server.kill();
+  await start();
+  expect(await aboutOf(server)).toMatchObject({ dataFolder: folder });
+});
+
 test('told to end, it does not wait for connections that ask for nothing or never finish asking', async () => {
   const { port } = await start();
   const silent = connect(port, '127.0.0.1');

@@ -6,6 +6,7 @@ import { DEMO_DAY, HOUSE, type House } from './house/house.js';
 import { createApp } from './app.js';
 import { systemClock } from './clock/clock.js';
 import { MovableClock } from './clock/movable-clock.js';
+import { FolderTaken, lockFolder, type FolderLock } from './database/folder-lock.js';
 import { openDatabase } from './database/open.js';
 import { secondServer } from './demo-yard/second-server.js';
 import { JournalWriter } from './journal/journal-writer.js';
@@ -35,6 +36,17 @@ if (values['movable-clock'] && openToNetwork)
   throw new Error('--movable-clock: only with a host of this machine itself');
 const still = fixedMs === null ? systemClock : { nowMs: () => fixedMs };
 const clock = values['movable-clock'] ? new MovableClock(still) : still;
+/** Before anything in it is touched: what is half done in there may be another server's. */
+function lockOrEnd(): FolderLock {
+  try {
+    return lockFolder(values.data, 'serves');
+  } catch (error) {
+    if (!(error instanceof FolderTaken)) throw error;
+    console.error(error.message);
+    process.exit(1);
+  }
+}
+const lock = lockOrEnd();
 const database = await openDatabase(values.data);
 /** Beside this file, which lies in one folder below the room. */
 const built = (path: string): string => fileURLToPath(new URL(path, import.meta.url));
@@ -74,5 +86,10 @@ if (openToNetwork) {
 if (process.send) process.once('disconnect', () => process.exit(0));
 
 for (const signal of ['SIGINT', 'SIGTERM'] as const) {
-  process.once(signal, () => void end().then(() => process.exit(0)));
+  process.once(signal, () => {
+    void end().then(() => {
+      lock.release();
+      process.exit(0);
+    });
+  });
 }
