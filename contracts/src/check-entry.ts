@@ -11,6 +11,7 @@ import {
 import { plainToInstance } from 'class-transformer';
 import { validateSync, type ValidationError } from 'class-validator';
 import { isAlreadyRight } from './already-right.js';
+import { oddJson } from './odd-json.js';
 import { BODY_CLASSES } from './bodies.js';
 import { CorrectionBodyDto, EntryDto } from './envelope.js';
 import { FUTURE_TOLERANCE_MS } from './limits.js';
@@ -50,6 +51,8 @@ export function checkShape<T extends object>(type: new () => T, raw: unknown, pr
     };
   }
   if (isAlreadyRight(type, raw)) return { ok: true, value: raw as T };
+  const odd = oddJson(raw, prefix);
+  if (odd) return { ok: false, issues: [bad(odd.field, null, 'notRight', odd.right)] };
   const value = plainToInstance(type, raw);
   const errors = validateSync(value, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true });
   return errors.length > 0 ? { ok: false, issues: issuesOf(errors, prefix) } : { ok: true, value };

@@ -242,6 +242,11 @@ describe('everything as JSON lines', () => {
       null,
       'otherCount',
     ],
+    ['with a line of null', (t) => [...t.slice(0, 3), 'null', ...t.slice(3)], 4, 'notJson'],
+    ['with a line that is a number', (t) => ['7', ...t.slice(1)], 1, 'notJson'],
+    ['with an entry of null', (t) => [...t.slice(0, -1), '{"entry":null}', t.at(-1)!], null, 'notAnObject'],
+    ['with a set-up of null', (t) => [t[0]!, '{"setUp":null}', ...t.slice(1)], 2, 'notAnObject'],
+    ['with an end of null', (t) => [...t.slice(0, -1), '{"end":null}'], null, 'unknownLine'],
     ['that is empty', () => [''], null, 'notWhole'],
   ])('a file %s is refused whole, with its line', async (_, spoil, line, code) => {
     const two = await serve({ empty: true });

@@ -110,6 +110,14 @@ export class JournalFileService {
   }
 }
 
+function jsonOf(text: string): unknown {
+  try {
+    return JSON.parse(text);
+  } catch {
+    return null;
+  }
+}
+
 /** Takes the lines of one file, in chunks that never cut a deed in two. */
 class LineTaker {
   private line = 0;
@@ -143,11 +151,10 @@ class LineTaker {
   }
 
   private parse(text: string): Partial<Record<'format' | 'version' | 'setUp' | 'entry' | 'end', unknown>> {
-    try {
-      return JSON.parse(text) as object;
-    } catch {
+    const content = jsonOf(text);
+    if (typeof content !== 'object' || content === null)
       return this.refuse('line', text.slice(0, 80), 'notJson', 'one whole JSON object');
-    }
+    return content;
   }
 
   private takeLine(content: ReturnType<LineTaker['parse']>): void {
@@ -174,7 +181,7 @@ class LineTaker {
       if (issue) throw new LineRefused(this.line, issue);
       this.versions.push(...versions);
     } else if (content.entry !== undefined) this.takeEntry(content.entry);
-    else if (content.end !== undefined) this.takeEnd(content.end as End);
+    else if (typeof content.end === 'object' && content.end !== null) this.takeEnd(content.end as End);
     else this.refuse('line', JSON.stringify(content).slice(0, 80), 'unknownLine', 'setUp, entry or end');
   }
 
