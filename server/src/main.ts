@@ -11,6 +11,7 @@ import { openDatabase } from './database/open.js';
 import { secondServer } from './demo-yard/second-server.js';
 import { JournalWriter } from './journal/journal-writer.js';
 import { networkAddresses } from './network/addresses.js';
+import { limitByIdleness } from './network/idle-limits.js';
 import { orderlyEnd } from './shut-down.js';
 
 const { values } = parseArgs({
@@ -68,6 +69,7 @@ const app = await createApp({
   workFile: built('work.js'),
 });
 if (values.demo) app.get(JournalWriter).writeFact(DEMO_DAY, new Date(clock.nowMs()).toISOString().slice(0, 10));
+limitByIdleness(app.getHttpServer() as Server);
 const end = orderlyEnd(app, database);
 await app.listen(Number(values.port), values.host);
 const { port } = (app.getHttpServer() as Server).address() as AddressInfo;
