@@ -5,6 +5,7 @@ import { Module, type DynamicModule, type INestApplication } from '@nestjs/commo
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { MAX_BODY_BYTES, MAX_SET_UP_FILE_BYTES } from '@winter-jar/contracts';
+import compression from 'compression';
 import express, { type NextFunction, type Request, type Response } from 'express';
 import { AboutModule } from './about/about.module.js';
 import { openApi } from './api/open-api.js';
@@ -66,6 +67,8 @@ export async function createApp(options: AppOptions): Promise<INestApplication> 
     ...(options.certificate ? { httpsOptions: options.certificate } : {}),
   });
   app.disable('x-powered-by');
+  // A stream of changes says no-transform, and is left as it is: each of its lines must go out at once.
+  app.use(compression());
   readBodies(app);
   const document = openApi(app);
   app.use('/api/openapi.json', (_request: Request, response: Response) => response.json(document));

@@ -239,3 +239,17 @@ test('set-up: every wrong field is named, and a pump without its model is refuse
     expect.arrayContaining(['versions.0.body.name', 'versions.0.body.process', 'versions.0.body.colour']),
   );
 });
+
+test('long answers are compressed for whoever can read that, short ones not', async () => {
+  const ask = (path: string, encoding: string) =>
+    request(server).get(path).set('Host', 'localhost').set('Accept-Encoding', encoding).expect(200);
+  const [packed, plain, short] = [
+    await ask('/api/set-up', 'gzip'),
+    await ask('/api/set-up', 'identity'),
+    await ask('/api/about', 'gzip'),
+  ];
+  expect(packed.headers['content-encoding']).toBe('gzip');
+  expect(plain.headers['content-encoding']).toBeUndefined();
+  expect(short.headers['content-encoding']).toBeUndefined();
+  expect(packed.body).toEqual(plain.body);
+});

@@ -69,10 +69,16 @@ test('another epoch, a number that is not there yet, and none at all start over'
 test('a stream first says where the sequence stands, then each change once it is on the disk, and ends with the server', async () => {
   await served.app.listen(0, '127.0.0.1');
   const { port } = served.server.address() as AddressInfo;
-  const asked = get({ port, host: '127.0.0.1', path: '/api/changes/stream', headers: { accept: 'text/event-stream' } });
+  const asked = get({
+    port,
+    host: '127.0.0.1',
+    path: '/api/changes/stream',
+    headers: { accept: 'text/event-stream', 'accept-encoding': 'gzip' },
+  });
   const [stream] = (await once(asked, 'response')) as [IncomingMessage];
   expect(stream.headers['content-type']).toContain('text/event-stream');
   expect(stream.headers['cache-control']).toContain('no-transform');
+  expect(stream.headers['content-encoding']).toBeUndefined();
   let text = '';
   stream.setEncoding('utf8').on('data', (part: string) => (text += part));
   const until = async (pattern: RegExp) => {
