@@ -521,7 +521,7 @@ test('the expected cause comes first in 85 % and among the first three in 97 % o
       (a) =>
         `${a.story}: ${a.found.causes
           .slice(0, 3)
-          .map((c) => `${c.id} ${c.share.toFixed(2)}`)
+          .map((c) => `${c.id} ${c.probability.toFixed(2)}`)
           .join(', ')}`,
     );
   expect({ wrong, first: share(1) >= 0.85, firstThree: share(3) >= 0.97 }).toEqual({

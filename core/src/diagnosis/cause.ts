@@ -37,19 +37,24 @@ export interface Cause {
 export const brings = <F extends FindingId>(
   finding: F,
   state: StateOf<F>,
-  strength: number,
+  sensitivity: number,
   because: string,
 ): Brings => ({
   finding,
   state,
-  sensitivity: strength,
+  sensitivity,
   because,
 });
 
 /** One link from a condition; the reason in one line. */
-export const after = <F extends FindingId>(finding: F, state: StateOf<F>, times: number, because: string): After => ({
+export const after = <F extends FindingId>(
+  finding: F,
+  state: StateOf<F>,
+  oddsRatio: number,
+  because: string,
+): After => ({
   finding,
   state,
-  oddsRatio: times,
+  oddsRatio,
   because,
 });

@@ -12,8 +12,8 @@ import { rank } from './rank.js';
 export function diagnose(input: {
   process: Process;
   findings: readonly { readonly id: string; readonly state: string }[];
-}): { causes: { id: CauseId; share: number }[]; undecided: boolean } {
+}): { causes: { id: CauseId; probability: number }[]; undecided: boolean } {
   const findings = input.findings.map(({ id, state }) => ({ id: id as FindingId, state }));
   const { causes, undecided } = rank({ process: input.process, findings });
-  return { causes: causes.map(({ id, probability: share }) => ({ id, share })), undecided };
+  return { causes: causes.map(({ id, probability }) => ({ id, probability })), undecided };
 }

@@ -18,20 +18,20 @@ export interface Finding<State extends string = string> {
   readonly halfLifeDays: number;
 }
 
-/** @param usual how often each state but the first is seen with no cause at work */
+/** @param baseRate how often each state but the first is seen with no cause at work */
 export const sign = <State extends string>(
   name: string,
   states: Record<State, string>,
-  usual: Partial<Record<State, number>>,
+  baseRate: Partial<Record<State, number>>,
   observedBy: ObservedBy,
   halfLifeDays: number,
-): Finding<State> => ({ name, kind: 'sign', states, baseRate: usual, observedBy, halfLifeDays });
+): Finding<State> => ({ name, kind: 'sign', states, baseRate, observedBy, halfLifeDays });
 
-/** @param usual how often each state but the first is met at any pump that somebody asks about */
+/** @param baseRate how often each state but the first is met at any pump that somebody asks about */
 export const condition = <State extends string>(
   name: string,
   states: Record<State, string>,
-  usual: Partial<Record<State, number>>,
+  baseRate: Partial<Record<State, number>>,
   observedBy: ObservedBy,
   halfLifeDays: number,
-): Finding<State> => ({ name, kind: 'condition', states, baseRate: usual, observedBy, halfLifeDays });
+): Finding<State> => ({ name, kind: 'condition', states, baseRate, observedBy, halfLifeDays });

@@ -11,7 +11,7 @@ const finding = (id: FindingId): Finding => FINDINGS[id];
 /** Numbers of one sign: its background, and the causes that bring a state of it about. */
 interface SignNumbers {
   readonly states: readonly string[];
-  readonly usual: States;
+  readonly baseRate: States;
   readonly byCause: ReadonlyMap<number, States>;
 }
 
@@ -21,7 +21,7 @@ const withRest = (states: readonly string[], of: (state: string) => number): Sta
 };
 
 function numbersOf(id: FindingId): SignNumbers {
-  const { states: named, baseRate: usual } = finding(id);
+  const { states: named, baseRate } = finding(id);
   const states = Object.keys(named);
   const byCause = new Map<number, States>();
   CAUSE_IDS.forEach((cause, i) => {
@@ -32,7 +32,7 @@ function numbersOf(id: FindingId): SignNumbers {
         withRest(states, (state) => links.find((link) => link.state === state)?.sensitivity ?? 0),
       );
   });
-  return { states, usual: withRest(states, (state) => usual[state] ?? 0), byCause };
+  return { states, baseRate: withRest(states, (state) => baseRate[state] ?? 0), byCause };
 }
 
 const SIGNS = new Map<FindingId, SignNumbers>(
@@ -49,9 +49,9 @@ const SIGNS = new Map<FindingId, SignNumbers>(
 export function stateProbabilities(id: FindingId, causes: readonly number[]): number[] {
   const numbers = SIGNS.get(id);
   if (!numbers) throw new RangeError(`finding: ${id} is a condition; only signs follow from causes`);
-  const { usual, byCause } = numbers;
-  let stays = usual[0] ?? 1;
-  const weights = [...usual];
+  const { baseRate, byCause } = numbers;
+  let stays = baseRate[0] ?? 1;
+  const weights = [...baseRate];
   for (const cause of causes) {
     const own = byCause.get(cause);
     if (!own) continue;
@@ -104,14 +104,14 @@ export function softened(id: FindingId, state: string, certainty: number): Float
 function forAllSets(id: FindingId, place: number): Float64Array {
   const numbers = SIGNS.get(id);
   if (!numbers) throw new RangeError(`finding: ${id} is a condition; only signs follow from causes`);
-  const { usual, byCause } = numbers;
+  const { baseRate, byCause } = numbers;
   const sumOf = (own: States) => own.slice(1).reduce((total, w) => total + w, 0);
   const [stays, weight, sum] = [0, 1, 2].map(() => new Float64Array(SETS.length)) as [
     Float64Array,
     Float64Array,
     Float64Array,
   ];
-  [stays[0], weight[0], sum[0]] = [usual[0] ?? 1, usual[place] ?? 0, sumOf(usual)];
+  [stays[0], weight[0], sum[0]] = [baseRate[0] ?? 1, baseRate[place] ?? 0, sumOf(baseRate)];
   for (let i = 1; i < SETS.length; i++) {
     const parent = PARENT[i] ?? 0;
     const own = byCause.get(LAST[i] ?? 0);

@@ -61,9 +61,9 @@ test.each<[CauseId, Record<string, string>]>([
 test('with nothing found shares stand close to their priors, and nothing is decided', () => {
   const { causes, undecided } = rank({ process: 'freezeDrying', findings: [] });
   expect(undecided).toBe(true);
-  for (const { probability: share, prior } of causes) {
-    expect(share / prior).toBeGreaterThan(0.9);
-    expect(share / prior).toBeLessThan(1.5);
+  for (const { probability, prior } of causes) {
+    expect(probability / prior).toBeGreaterThan(0.9);
+    expect(probability / prior).toBeLessThan(1.5);
   }
 });
 

@@ -142,22 +142,22 @@ export function rank(asked: Asked): Ranking {
   const without = factors.map((factor) => sharesOf(raw, factor));
   const causes = CAUSE_IDS.map((id, c): RankedCause => {
     const cause = causeOf(id);
-    const share = shares[c] ?? 0;
+    const probability = shares[c] ?? 0;
     const bySign = signs.map(({ id: finding, state }, f): Contribution => {
       const link = cause.brings.find((b) => b.finding === finding && b.state === state);
-      const weight = logOdds(share) - logOdds(without[f]?.[c] ?? 0);
+      const weight = logOdds(probability) - logOdds(without[f]?.[c] ?? 0);
       return { finding, state, weight, because: link?.because ?? null };
     });
     const byCondition = findings.flatMap(({ id: finding, state, certainty = 1 }): Contribution[] => {
       const link = cause.after.find((a) => a.finding === finding && a.state === state);
       return link ? [{ finding, state, weight: certainty * Math.log(link.oddsRatio), because: link.because }] : [];
     });
-    const speaks = [...bySign, ...byCondition].filter((s) => Math.abs(s.weight) > 0.05);
+    const contributions = [...bySign, ...byCondition].filter((s) => Math.abs(s.weight) > 0.05);
     return {
       id,
-      probability: share,
+      probability,
       prior: asked.priors?.[id] ?? priorOf(cause, asked.process),
-      contributions: speaks.sort((a, b) => Math.abs(b.weight) - Math.abs(a.weight)),
+      contributions: contributions.sort((a, b) => Math.abs(b.weight) - Math.abs(a.weight)),
     };
   }).sort((a, b) => b.probability - a.probability);
   return { causes, nothing: weights[0] ?? 0, undecided: (causes[0]?.probability ?? 0) < DECIDED };

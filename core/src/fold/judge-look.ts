@@ -58,9 +58,9 @@ export function holdsDenserOil(state: PumpState, setUp: PumpSetUp, key: SumpKey)
  * than was expected by then. Null where a run could not be estimated, or runs before the record began are in this oil.
  */
 export function expectedMl(charge: SumpState['charge']): number | null {
-  const { number, unestimatedRuns: unreckonedRuns, expectedWaterUl, answeredWaterUl, answeredExpectedUl } = charge;
+  const { number, unestimatedRuns, expectedWaterUl, answeredWaterUl, answeredExpectedUl } = charge;
   const stillUl = expectedWaterUl - Math.min(answeredWaterUl, answeredExpectedUl);
-  return number === 0 || unreckonedRuns > 0 || stillUl <= 0 ? null : stillUl / 1000;
+  return number === 0 || unestimatedRuns > 0 || stillUl <= 0 ? null : stillUl / 1000;
 }
 
 /** What the charge has shown before this look. A bleed's jar that is read now takes the place of what was said when it was drawn. */

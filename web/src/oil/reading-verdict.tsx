@@ -70,15 +70,15 @@ export function ReadingVerdict({
 }
 
 function WhatWouldChange({ read, words }: { read: LookReading; words: Words }) {
-  const { changes: tipping, reading } = read;
+  const { changes, reading } = read;
   return (
     <section>
       <h2 className="mb-1 text-[18px]">What would change this look’s verdict</h2>
-      {tipping.length === 0 ? (
+      {changes.length === 0 ? (
         <p className="text-[14px] text-ink-2">No single reading would.</p>
       ) : (
         <ul className="text-[14px] leading-6">
-          {tipping.map((tip) => (
+          {changes.map((tip) => (
             <li key={`${tip.reading}${tip.to}`} className="flex items-baseline gap-2">
               <span aria-hidden="true">{isHarder(tip.level, reading.level) ? '↑' : '↓'}</span>
               <span>
