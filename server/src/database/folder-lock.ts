@@ -41,7 +41,7 @@ export function lockFolder(folder: string, does: Owner['does']): FolderLock {
     lock.exec('BEGIN EXCLUSIVE');
   } catch (error) {
     lock.close();
-    if (!(error instanceof BetterSqlite3.SqliteError && error.code === 'SQLITE_BUSY')) throw error;
+    if ((error as { code?: unknown }).code !== 'SQLITE_BUSY') throw error;
     throw new FolderTaken(
       `The data folder ${folder} belongs to ${ownerOf(folder)}. End that one first, or take another folder: -- --data <folder>`,
     );
