@@ -296,3 +296,18 @@ test.each([
 ])('%s may be said later', (_what, entry) => {
   expect(issuesOf(entry)).toEqual([]);
 });
+
+test.each([
+  ['30 February', '2031-02-30T00:00:00.000Z'],
+  ['hour 24', '2031-03-01T24:00:00.000Z'],
+  ['month 13', '2031-13-01T00:00:00.000Z'],
+  ['a year before any pump here', '1949-12-31T23:59:59.999Z'],
+  ['the year 1', '0001-01-01T00:00:00.000Z'],
+])('%s is no instant', (_what, happenedAt) => {
+  expect(issuesOf({ ...run, happenedAt })).toMatchObject([{ field: 'happenedAt', value: happenedAt }]);
+});
+
+test('29 February of a leap year, and the first moment of 1950, are', () => {
+  for (const happenedAt of ['2028-02-29T12:00:00.000Z', '1950-01-01T00:00:00.000Z'])
+    expect(issuesOf({ ...run, happenedAt })).toEqual([]);
+});

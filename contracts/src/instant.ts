@@ -2,7 +2,18 @@ import { isZone } from '@winter-jar/core';
 import { registerDecorator } from 'class-validator';
 
 const INSTANT = /^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d\.\d{3}Z$/;
-const instant = { message: 'an instant in UTC with milliseconds, such as 2031-03-09T14:05:00.000Z' };
+/** No pump that is cared for here is older, nor is what happened to it. */
+const EARLIEST = '1950-01-01T00:00:00.000Z';
+const instant = {
+  message:
+    'an instant in UTC with milliseconds, from 1950 on and on a day that exists, such as 2031-03-09T14:05:00.000Z',
+};
+
+/** Date takes 30 February for 2 March: an instant that exists comes back as it was said. */
+const exists = (text: string): boolean => {
+  const ms = Date.parse(text);
+  return !Number.isNaN(ms) && new Date(ms).toISOString() === text;
+};
 
 /** An instant that exists, in the one form that sorts as text. */
 export function IsInstant(): PropertyDecorator {
@@ -12,7 +23,7 @@ export function IsInstant(): PropertyDecorator {
       target: target.constructor,
       propertyName: String(propertyName),
       options: instant,
-      validator: { validate: (v) => typeof v === 'string' && INSTANT.test(v) && !Number.isNaN(Date.parse(v)) },
+      validator: { validate: (v) => typeof v === 'string' && INSTANT.test(v) && v >= EARLIEST && exists(v) },
     });
 }
 

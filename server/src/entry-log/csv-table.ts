@@ -58,6 +58,15 @@ function namesOf(records: Named): ReadonlyMap<string, string | null> {
 const idOf = (records: Named, text: string): string | null =>
   Object.hasOwn(records, text) ? text : (namesOf(records).get(text) ?? null);
 
+/** Date takes 30 February for 2 March: where the day exists, the clock on the wall there shows it again. */
+function isDayThatExists(cell: string): boolean {
+  const ms = Date.parse(cell);
+  if (Number.isNaN(ms)) return false;
+  const [, sign, hours, minutes] = /([+-])(\d\d):?(\d\d)$/.exec(cell) ?? [];
+  const offset = sign ? (Number(hours) * 60 + Number(minutes)) * (sign === '-' ? -1 : 1) : 0;
+  return new Date(ms + offset * 60_000).toISOString().startsWith(cell.slice(0, 10));
+}
+
 /** Reads the cells of one row and gathers what is wrong with them, each under its column. */
 export function cellReader(row: Row, columns: Columns) {
   const issues: FieldIssue[] = [];
@@ -81,8 +90,7 @@ export function cellReader(row: Row, columns: Columns) {
     instant(column: string): string | null {
       const cell = text(column);
       if (cell === '') return null;
-      if (/T\d\d:\d\d.*(Z|[+-]\d\d:?\d\d)$/.test(cell) && !Number.isNaN(Date.parse(cell)))
-        return new Date(cell).toISOString();
+      if (/T\d\d:\d\d.*(Z|[+-]\d\d:?\d\d)$/.test(cell) && isDayThatExists(cell)) return new Date(cell).toISOString();
       issues.push(bad(column, cell, 'notAnInstant', 'a date and time with its offset, such as 2031-03-09T14:05+01:00'));
       return null;
     },

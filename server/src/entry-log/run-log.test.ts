@@ -30,6 +30,13 @@ test('a row written by hand is understood: names or ids, offsets, ended or minut
   });
 });
 
+test.each([
+  ['2028-02-29T23:30-05:00', '2028-03-01T04:30:00.000Z'],
+  ['2031-01-01T00:30+0200', '2030-12-31T22:30:00.000Z'],
+])('%s is understood where it was typed', async (typed, happenedAt) => {
+  expect(await rowOf(`p1,${typed},,600,,fd-meat,closed,,`)).toMatchObject({ ok: true, entry: { happenedAt } });
+});
+
 test('a row whose material nobody knows is a run that is not told, and comes back as one', async () => {
   const row = await rowOf('p1,2031-03-09T14:05Z,,600,,,closed,,');
   expect(row).toMatchObject({ ok: true, entry: { body: { materialId: null, minutes: 600 } } });
@@ -51,6 +58,8 @@ test.each([
   ['P-9,2031-03-09T14:05Z,,600,,fd-meat,closed,,', 'pump', 'P-9', /id or the name of a pump/],
   ['p1,9 March,,600,,fd-meat,closed,,', 'started', '9 March', /with its offset/],
   ['p1,2031-03-09T14:05,,600,,fd-meat,closed,,', 'started', '2031-03-09T14:05', /with its offset/],
+  ['p1,2031-02-30T14:05Z,,600,,fd-meat,closed,,', 'started', '2031-02-30T14:05Z', /with its offset/],
+  ['p1,2031-02-29T23:30-05:00,,600,,fd-meat,closed,,', 'started', '2031-02-29T23:30-05:00', /with its offset/],
   ['p1,,,600,,fd-meat,closed,,', 'started', '', /when the run started/],
   ['p1,2031-03-09T14:05Z,2031-03-09T13:05Z,,,fd-meat,closed,,', 'ended', '2031-03-09T13:05Z', /after the start/],
   ['p1,2031-03-09T14:05Z,2031-03-09T15:05Z,90,,fd-meat,closed,,', 'minutes', 90, /^60, as started and ended say/],
