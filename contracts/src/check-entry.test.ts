@@ -1,3 +1,4 @@
+// Longer than a file should be: one table of everything that an entry can get wrong, field by field.
 import { at, changeAt, entryAt, lookAt, runAt } from '@winter-jar/core/testing';
 import { checkEntry, checkShape, type FieldIssue } from './check-entry.js';
 import { checkRecord } from './check-record.js';
