@@ -13,6 +13,7 @@ import {
 import * as tar from 'tar';
 import { CLOCK, isoNow, type Clock } from '../clock/clock.js';
 import { CannotReplace, Database, keptFolder } from '../database/open.js';
+import { isDiskFull } from '../files/disk-full.js';
 import { idInPath, sha256Of } from '../files/kept-files.js';
 import { damagedFile, linkFiles, takeInFiles } from './backup-files.js';
 import { checkDatabaseFile, contentsOf, issueOf } from './database-check.js';
@@ -94,7 +95,11 @@ export class BackupService {
       this.checked.clear();
       const present = contentsOf(this.database.reader);
       const refused = (issue: FieldIssue) => ({ issue, uploadId: null, madeAt: null, inFile: null, present });
-      const taken = await takeIn(upload, this.database.folder, MAX_BACKUP_BYTES).catch(() => null);
+      const taken = await takeIn(upload, this.database.folder, MAX_BACKUP_BYTES).catch((error: unknown) => {
+        // Of a full disk the backup knows nothing.
+        if (isDiskFull(error)) throw error;
+        return null;
+      });
       if (!taken) return refused(notWhole);
       const { id, folder, file } = taken;
       const read = await this.open(file, folder).catch((): { issue: FieldIssue } => ({ issue: notWhole }));

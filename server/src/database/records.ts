@@ -95,8 +95,14 @@ export class Records {
 
   /** Key of an entry that counts; null of one that does not. */
   async keyOf(entryId: string): Promise<OrderKey | null> {
-    const row = await this.source().getRepository(CountedEntryRow).findOneBy({ entryId });
-    return row && { happenedAt: row.happenedAt, recordedAt: row.recordedAt, id: row.entryId };
+    // By the journal's own index of ids: what counts has none.
+    const row = await this.source()
+      .createQueryBuilder(JournalEntryRow, 'j')
+      .innerJoin(CountedEntryRow, 'c', 'c.seq = j.seq')
+      .select(['c.happenedAt AS "happenedAt"', 'c.recordedAt AS "recordedAt"', 'j.id AS "id"'])
+      .where('j.id = :entryId', { entryId })
+      .getRawOne<OrderKey>();
+    return row ?? null;
   }
 
   /** What happened at a pump between two instants, as it counts, in the journal's order. */

@@ -38,10 +38,15 @@ export class EntryLogService implements OnModuleDestroy {
   async begin(by: Actor, name: LogName, upload: Readable): Promise<LogImport> {
     const { id, folder, file } = await takeIn(upload, this.database.folder, MAX_LOG_BYTES);
     const { clock, reading, store, writer } = this;
-    const job = new LogImport(id, name, logOf(name), file, folder, { clock, reading, store, writer, by });
-    this.forgetTheOldest();
-    this.imports.set(id, { job, folder });
-    return job;
+    try {
+      const job = new LogImport(id, name, logOf(name), file, folder, { clock, reading, store, writer, by });
+      this.forgetTheOldest();
+      this.imports.set(id, { job, folder });
+      return job;
+    } catch (error) {
+      dropWorkFolder(folder);
+      throw error;
+    }
   }
 
   /** @throws NotFoundException */

@@ -1,6 +1,7 @@
 import { Catch, HttpException, Logger, type ArgumentsHost, type ExceptionFilter } from '@nestjs/common';
 import type { ApiProblem } from '@winter-jar/contracts';
 import type { Response } from 'express';
+import { isDiskFull } from '../files/disk-full.js';
 
 const CODES: Readonly<Record<number, ApiProblem['code']>> = {
   400: 'badRequest',
@@ -13,10 +14,6 @@ const CODES: Readonly<Record<number, ApiProblem['code']>> = {
   503: 'busy',
   507: 'diskFull',
 };
-
-/** Full disk or quota: not the person's fault. */
-const isDiskFull = (error: unknown): boolean =>
-  error instanceof Error && 'code' in error && (error.code === 'ENOSPC' || error.code === 'EDQUOT');
 
 /** Every error leaves the server in one form: a code, what would be right, and the fields it is about. */
 @Catch()
