@@ -106,7 +106,7 @@ export function adviceWords(advice: BallastAdvice, print: Print): string[] {
   const at = print.temperature(advice.oilTempC);
   const lines = [
     advice.neverWithAir
-      ? 'Solvent or styrene went in: never open the ballast to air. Nitrogen ballast to a safe exhaust, or drain it cold.'
+      ? 'Solvent or styrene may be in the oil: never open the ballast to air. Nitrogen ballast to a safe exhaust, or drain it cold.'
       : RULE_WORDS[advice.rule],
     `At ${at} it carries vapour up to ${toleranceWords(advice.tolerance, print)}; at ${print.temperature(advice.hotter.oilTempC)} up to ${toleranceWords(advice.hotter.tolerance, print)}.`,
   ];
