@@ -214,11 +214,11 @@ test('a leak is hunted step by step, no further than the first that fails', asyn
   ).toBeVisible();
 });
 
-test('suspect materials of the yard, and a plan that leads to what it asks for', async ({ page, yard }) => {
+test('suspect materials of the house, and a plan that leads to what it asks for', async ({ page, yard }) => {
   await open(page, yard, WRONG);
   await page.getByRole('link', { name: 'Suspect materials' }).click();
   await expect(page.getByRole('heading', { name: 'Suspect materials' })).toBeVisible();
-  await expect(page.getByText(/readings; usual on this yard/)).toHaveCount(2);
+  await expect(page.getByText(/readings; usual over all pumps/)).toHaveCount(2);
   await expect(page.getByLabel('On which pump')).toHaveValue('lf-01');
   await noSidewaysScroll(page);
   await page.setViewportSize({ width: 390, height: 844 });

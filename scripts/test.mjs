@@ -1,10 +1,10 @@
 // npm test: format, lint, types, who knows whom, the generated API layer, unit and server tests, browser tests; ends with "N passed, N failed".
-import { spawn, spawnSync } from 'node:child_process';
-import { once } from 'node:events';
+import { spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { installBrowser } from './browser.mjs';
-import { build, install, root, run, stop } from './build.mjs';
+import { install, root, stop } from './build.mjs';
+import { check } from './check.mjs';
 
 const CACHE = join(root, '.cache');
 
@@ -28,17 +28,7 @@ if (!installBrowser())
   );
 rmSync(CACHE, { recursive: true, force: true });
 mkdirSync(CACHE, { recursive: true });
-run('npx', ['prettier', '--check', '--log-level', 'warn', '.']);
-// Beside the build, on the other core.
-const linting = once(spawn('npx', ['eslint', '.'], { cwd: root, stdio: 'inherit' }), 'exit');
-build();
-run('npx', ['tsc', '-p', 'web']);
-run('npx', ['tsc', '-p', 'tsconfig.tests.json']);
-run('node', ['scripts/api.mjs', '--check']);
-run('node', ['scripts/knowledge.mjs', '--check']);
-run('node', ['scripts/graph.mjs', '--check']);
-const [lintCode] = await linting;
-if (lintCode !== 0) process.exit(1);
+await check();
 
 const unitFile = join(CACHE, 'unit.json');
 const unitOk = runStep(

@@ -19,7 +19,7 @@ export function tradePage(core, text) {
   const parts = {
     schools: table(
       ['School', 'Limits', 'Why', 'What it costs'],
-      Object.values(core.PRESETS).map(({ id, limits, why, cost }) => [id, limitsOf(limits), why, cost]),
+      Object.values(core.SCHOOLS).map(({ id, limits, why, cost }) => [id, limitsOf(limits), why, cost]),
     ),
     houseLimits: table(
       ['Task', 'Limit'],

@@ -98,7 +98,7 @@ export interface CaseAnswer {
   readonly entries: readonly Entry[];
 }
 
-/** Which materials of the yard go with dark oil and with water. */
+/** Which materials of the house go with dark oil and with water. */
 export interface SuspectsAnswer {
   /** Readings from then on are counted. */
   readonly since: string;

@@ -36,7 +36,7 @@ import { IsInstant, IsZone } from './instant.js';
 import { MAX_OIL_LIMIT } from './limits.js';
 
 const PROCESSES = ['freezeDrying', 'packaging', 'composites', 'industrial'] as const;
-const PRESET_IDS = ['freshEveryRun', 'bleedAndCount', 'byTheHour', 'byTheLook', 'byTheLab'] as const;
+const SCHOOL_IDS = ['freshEveryRun', 'bleedAndCount', 'byTheHour', 'byTheLook', 'byTheLab'] as const;
 const name = { message: 'a name of 1 to 60 characters' };
 const id = { message: 'an id of 1 to 64 characters' };
 const rating = { message: 'a rating from 0 to 3' };
@@ -189,7 +189,7 @@ export class PumpDto {
   @Length(1, 64, id) modelId!: string;
   @Length(1, 64, id) siteId!: string;
   @Length(1, 64, id) equipmentId!: string;
-  @IsIn(PRESET_IDS, oneOf(PRESET_IDS)) preset!: string;
+  @IsIn(SCHOOL_IDS, oneOf(SCHOOL_IDS)) preset!: string;
   @IsOptional() @Length(1, 64, id) oilProductId?: string | null;
   @IsOptional() @IsInstant() overhauledAt?: string | null;
   @IsOptional() @IsIn(PUMP_PLACES, oneOf(PUMP_PLACES)) place?: string | null;

@@ -6,11 +6,11 @@ export interface MaterialRate {
   readonly runs: number;
   /** Stretches with it in which the sign came about. */
   readonly came: number;
-  /** Per run, drawn towards the yard's usual rate where there are few runs; 10, 50 and 90 %. */
+  /** Per run, drawn towards the house's usual rate where there are few runs; 10, 50 and 90 %. */
   readonly p10: number;
   readonly p50: number;
   readonly p90: number;
-  /** Its rate is above the yard's usual one, nine times in ten, and by more than an anecdote or two. */
+  /** Its rate is above the house's usual one, nine times in ten, and by more than an anecdote or two. */
   readonly standsOut: boolean;
   /** Clean runs in a row of it alone that would clear it, four times in five. */
   readonly runsToClear: number;
@@ -24,7 +24,7 @@ export interface Suspects {
   readonly materials: readonly MaterialRate[];
 }
 
-/** What the yard's usual rate counts for, in runs: with fewer of its own a material is mostly what all are. */
+/** What the house's usual rate counts for, in runs: with fewer of its own a material is mostly what all are. */
 const USUAL_RUNS = 4;
 /** One or two readings are anecdotes, however rare the sign is. */
 const LEAST_CAME = 3;
@@ -43,7 +43,7 @@ function pooledRate(stretches: readonly Stretch[]): number {
       const n = total(s);
       return sum + (n * rate) / (1 - (1 - rate) ** n);
     }, 0);
-    // Half a case in one run more, so that a yard without any is not certain of it.
+    // Half a case in one run more, so that a house without any is not certain of it.
     rate = (caused + 0.5) / (all + 1);
   }
   return rate;
@@ -72,9 +72,9 @@ function sharedOut(stretches: readonly Stretch[], runsOf: ReadonlyMap<string, nu
 
 /**
  * Which materials go with a sign: a leaky-or over the runs of each stretch (every run may bring it about by itself), each material's
- * rate with a Beta prior of the yard's usual rate, so that a single anecdote moves little (partial pooling: Gelman et al., Bayesian
+ * rate with a Beta prior of the house's usual rate, so that a single anecdote moves little (partial pooling: Gelman et al., Bayesian
  * Data Analysis, 3rd ed. 2013, chapter 5). A material's own posterior is calculated on a grid with the others at their best rates.
- * @param stretches runs between two readings of the sign, of all pumps of the yard
+ * @param stretches runs between two readings of the sign, of all pumps of the house
  * @returns rates per run with their 80 % intervals; an empty list without stretches
  */
 export function suspectMaterials(stretches: readonly Stretch[]): Suspects {

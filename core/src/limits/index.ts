@@ -33,11 +33,11 @@ export {
   type Measure,
   MEASURES,
   OIL_LIFE_HALVES,
-  type Preset,
-  type PresetId,
-  PRESETS,
+  type School,
+  type SchoolId,
+  SCHOOLS,
   RUNNING_IN_HOURS,
   type SparseLimits,
-} from './presets.js';
+} from './schools.js';
 export { type PumpKind, type Task, type TaskId, TASKS, tasksOf } from './tasks.js';
 export { isHarder, VERDICT_LEVELS, type VerdictLevel, worstLevel } from './verdict-level.js';

@@ -1,6 +1,6 @@
 import { bookOf, START, type YardOptions } from '../testing/small-yard.js';
 import { oilLifeFactor } from './care-rules.js';
-import { PRESETS, type PresetId } from '../limits/presets.js';
+import { SCHOOLS, type SchoolId } from '../limits/schools.js';
 
 function limits(options: YardOptions, task: string) {
   const rules = bookOf(options).pumpAt({ pumpId: 'p1', instant: START })?.rules;
@@ -10,7 +10,7 @@ function limits(options: YardOptions, task: string) {
 }
 
 // docs/trade.md 4: the schools and what each counts.
-test.each<[PresetId, string, object]>([
+test.each<[SchoolId, string, object]>([
   ['freshEveryRun', 'oilChange', { runs: [1, 'preset'] }],
   ['bleedAndCount', 'bleed', { runs: [1, 'preset'] }],
   ['bleedAndCount', 'oilChange', { runs: [5, 'preset'] }],
@@ -47,6 +47,6 @@ test('mineral oil above 80 °C lives half as long per 10 K', () => {
 });
 
 test('every school says why and what it costs', () => {
-  for (const preset of Object.values(PRESETS))
+  for (const preset of Object.values(SCHOOLS))
     expect([preset.why, preset.cost].every((words) => words.length > 10)).toBe(true);
 });

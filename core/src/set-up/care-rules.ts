@@ -4,10 +4,10 @@ import {
   HOUSE_LIMITS,
   MEASURES,
   OIL_LIFE_HALVES,
-  PRESETS,
+  SCHOOLS,
   RUNNING_IN_HOURS,
   type Measure,
-  type PresetId,
+  type SchoolId,
   tasksOf,
   type TaskId,
 } from '../limits/index.js';
@@ -23,7 +23,7 @@ export interface ResolvedLimit {
 }
 
 export interface CareRules {
-  readonly preset: PresetId;
+  readonly preset: SchoolId;
   readonly tasks: readonly { readonly task: TaskId; readonly limits: readonly ResolvedLimit[] }[];
   /** Hours limit of the first charge of a new or overhauled pump. */
   readonly runningInHours: number;
@@ -48,7 +48,7 @@ export function resolveRules(input: {
 }): CareRules {
   const layers = [
     { from: 'house', limits: HOUSE_LIMITS },
-    { from: 'preset', limits: PRESETS[input.pump.preset].limits },
+    { from: 'preset', limits: SCHOOLS[input.pump.preset].limits },
     { from: 'house', limits: input.house?.limits },
     { from: 'model', limits: input.model.limits },
     { from: 'product', limits: input.product?.limits },

@@ -1,5 +1,5 @@
 import type { SumpKey } from '../journal/index.js';
-import type { PumpKind, PresetId, SparseLimits, JarShape, SparseOilLimits } from '../limits/index.js';
+import type { PumpKind, SchoolId, SparseLimits, JarShape, SparseOilLimits } from '../limits/index.js';
 
 /** The four kinds of customer of docs/trade.md 1, and what lies beside them. */
 export type Process = 'freezeDrying' | 'packaging' | 'composites' | 'industrial';
@@ -89,7 +89,7 @@ export interface Pump {
   readonly modelId: string;
   readonly siteId: string;
   readonly equipmentId: string;
-  readonly preset: PresetId;
+  readonly preset: SchoolId;
   /** Null for a dry pump. */
   readonly oilProductId?: string | null;
   /** Start of the first charge after a new or overhauled pump (running-in); null when long in service. */

@@ -6,7 +6,7 @@ import {
   type SetUpBook,
   type SetUpVersion,
 } from '../set-up/index.js';
-import type { PresetId, SparseLimits } from '../limits/index.js';
+import type { SchoolId, SparseLimits } from '../limits/index.js';
 import { BODY_VERSION, type Entry, type EntryBodies, type EntryKind } from '../journal/index.js';
 
 /** One site with a vane pump, a dry pump and a booster: what the tests of the fold need. */
@@ -14,7 +14,7 @@ export const START = '2031-01-01T00:00:00.000Z';
 const HOUR_MS = 3_600_000;
 
 export interface YardOptions {
-  readonly preset?: PresetId;
+  readonly preset?: SchoolId;
   readonly limits?: SparseLimits;
   readonly process?: Process;
   readonly overhauledAt?: string;

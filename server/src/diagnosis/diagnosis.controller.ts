@@ -35,7 +35,7 @@ export class DiagnosisController {
   @Get('suspects')
   @Documented({
     id: 'suspects',
-    summary: 'Which materials go with dark oil and with water on this yard, over the last year',
+    summary: 'Which materials go with dark oil and with water in this house, over the last year',
     answer: 'SuspectsAnswer',
   })
   suspects(@Res({ passthrough: true }) response: Response): Promise<SuspectsAnswer> {

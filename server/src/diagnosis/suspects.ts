@@ -7,7 +7,7 @@ import type { Job, JobTools } from '../work/job.js';
 /** Recipes, traps and people change: what is older says little about a material today. */
 const LOOKED_BACK_MS = 365 * 86_400_000;
 
-/** Which materials go with dark oil and with water, over all pumps of the yard. */
+/** Which materials go with dark oil and with water, over all pumps of the house. */
 export const SUSPECTS_JOB: Job<{ readonly now: string }, SuspectsAnswer> = { name: 'suspects', run: suspectsOf };
 
 function suspectsOf({ sql, progress }: JobTools, { now }: { readonly now: string }): SuspectsAnswer {

@@ -241,7 +241,7 @@ export type DiagnosisApiArg = {
   stopWeight?: number;
 };
 export type SuspectsApiResponse =
-  /** status 200 Which materials go with dark oil and with water on this yard, over the last year */ SuspectsAnswer;
+  /** status 200 Which materials go with dark oil and with water in this house, over the last year */ SuspectsAnswer;
 export type SuspectsApiArg = void;
 export type CaseInFullApiResponse = /** status 200 A case with all that was written while it was open */ CaseAnswer;
 export type CaseInFullApiArg = string;
@@ -906,7 +906,7 @@ export type RoundAnswer = {
   pumps: number;
   needHands: number;
 };
-export type PresetId = 'freshEveryRun' | 'bleedAndCount' | 'byTheHour' | 'byTheLook' | 'byTheLab';
+export type SchoolId = 'freshEveryRun' | 'bleedAndCount' | 'byTheHour' | 'byTheLook' | 'byTheLab';
 export type PumpPlace = 'inService' | 'lent' | 'spare' | 'retired';
 export type Limits = {
   runs?: number | null;
@@ -1017,7 +1017,7 @@ export type Pump = {
   modelId: string;
   siteId: string;
   equipmentId: string;
-  preset: PresetId;
+  preset: SchoolId;
   /** Null for a dry pump. */
   oilProductId?: string | null;
   /** Start of the first charge after a new or overhauled pump (running-in); null when long in service. */
@@ -1129,7 +1129,7 @@ export type ResolvedLimit = {
   from: LimitSource;
 };
 export type CareRules = {
-  preset: PresetId;
+  preset: SchoolId;
   tasks: readonly {
     task: TaskId;
     limits: readonly ResolvedLimit[];
@@ -2704,11 +2704,11 @@ export type MaterialRate = {
   runs: number;
   /** Stretches with it in which the sign came about. */
   came: number;
-  /** Per run, drawn towards the yard's usual rate where there are few runs; 10, 50 and 90 %. */
+  /** Per run, drawn towards the house's usual rate where there are few runs; 10, 50 and 90 %. */
   p10: number;
   p50: number;
   p90: number;
-  /** Its rate is above the yard's usual one, nine times in ten, and by more than an anecdote or two. */
+  /** Its rate is above the house's usual one, nine times in ten, and by more than an anecdote or two. */
   standsOut: boolean;
   /** Clean runs in a row of it alone that would clear it, four times in five. */
   runsToClear: number;

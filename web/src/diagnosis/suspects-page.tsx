@@ -13,7 +13,7 @@ import { suspectPlan } from './suspect-plan.js';
 
 const FIRST = 6;
 
-/** Which materials of the yard go with dark oil or with water, and how to test them one by one. */
+/** Which materials of the house go with dark oil or with water, and how to test them one by one. */
 export function SuspectsPage() {
   const { data, isError, refetch } = useSuspectsQuery();
   if (isError && !data)
@@ -33,7 +33,7 @@ export function SuspectsPage() {
       <p className="mt-1 max-w-[720px] text-[15px]">
         Over the last year and all pumps: how often, per run, a material goes with oil that got a step darker, or with
         5&nbsp;mL of water or more. Runs between two readings share what they showed. The bar is where the rate lies
-        four times in five; few runs keep it near the yard’s usual, the dotted line.
+        four times in five; few runs keep it near the usual one, the dotted line.
       </p>
       {answer.dark.materials.length + answer.water.materials.length === 0 ? (
         <Empty title="Nothing to weigh yet">
@@ -60,7 +60,7 @@ function Rates({ title, suspects, names }: { title: string; suspects: Suspects; 
     <section className="min-w-0">
       <h2 className="text-[20px]">{title}</h2>
       <p className="text-[14px] text-ink-2">
-        {suspects.stretches} readings; usual on this yard {rateWords(suspects.usualRate)} per run
+        {suspects.stretches} readings; usual over all pumps: {rateWords(suspects.usualRate)} per run
       </p>
       <ul className="mt-2">
         {shown.map((m) => (

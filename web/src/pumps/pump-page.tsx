@@ -93,7 +93,7 @@ function PumpSheets({ page, words }: { page: Page; words: Words }) {
               <div className="mt-2">
                 <ForecastLine task={change} words={words} />
               </div>
-              <SchoolNote preset={setUp.pump.preset} />
+              <SchoolNote school={setUp.pump.preset} />
             </section>
           )}
           <section>

@@ -22,7 +22,7 @@ import { SelectField } from '../ui/select-field.js';
 import { addPumpDefaults, BY_PROCESS, NEW, readAddPump, usualAt, type AddPumpValues } from './add-pump-form.js';
 import { recordName } from './record-words.js';
 import { useWriteSetUp } from './use-write-set-up.js';
-import { PRESETS, type HouseSetUp, type PresetId, type SetUpKind } from '@winter-jar/core';
+import { SCHOOLS, type HouseSetUp, type SchoolId, type SetUpKind } from '@winter-jar/core';
 import { ChevronLeft } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
@@ -33,7 +33,7 @@ const PROCESSES = Object.entries(PROCESS_WORDS).map(([value, words]) => ({
   value: value as AddPumpValues['process'],
   words,
 }));
-const SCHOOLS = Object.entries(SCHOOL_WORDS).map(([value, words]) => ({ value, words }));
+const SCHOOL_CHIPS = Object.entries(SCHOOL_WORDS).map(([value, words]) => ({ value, words }));
 
 export function AddPumpPage() {
   const { data, isError, refetch } = useSetUpQuery();
@@ -117,7 +117,7 @@ function AddPump({ house }: { house: HouseSetUp }) {
 
   if (!ready) return <Loading what="what you typed last" />;
   const isDry = house.pumpModel[values.model]?.kind === 'dry';
-  const preset = PRESETS[values.preset as PresetId];
+  const school = SCHOOLS[values.preset as SchoolId];
   const chosenAmong = (kind: SetUpKind, words: string, keep: (id: string) => boolean = () => true) => [
     ...Object.keys(house[kind])
       .filter(keep)
@@ -243,9 +243,9 @@ function AddPump({ house }: { house: HouseSetUp }) {
             )}
           </div>
         )}
-        <Chips label="School of oil care" chips={SCHOOLS} value={values.preset} onChange={set('preset')} />
+        <Chips label="School of oil care" chips={SCHOOL_CHIPS} value={values.preset} onChange={set('preset')} />
         <p className="-mt-3 text-[14px] text-ink-2">
-          {preset.why} What it costs: {uncapital(preset.cost)}
+          {school.why} What it costs: {uncapital(school.cost)}
         </p>
         <Heading>As it is now</Heading>
         <TakeOverFields

@@ -1,11 +1,11 @@
 import { uncapital } from '../words/number.js';
 import { SCHOOL_WORDS } from '../words/school-words.js';
-import { PRESETS, type HouseSetUp, type PresetId } from '@winter-jar/core';
+import { SCHOOLS, type HouseSetUp, type SchoolId } from '@winter-jar/core';
 
 /** The schools of oil care side by side: why people follow them, what each costs, and who follows it here. */
 export function SchoolsTable({ house }: { house: HouseSetUp }) {
-  const followers = (preset: PresetId) =>
-    Object.values(house.pump).filter((p) => p.preset === preset && p.place !== 'retired');
+  const followers = (school: SchoolId) =>
+    Object.values(house.pump).filter((p) => p.preset === school && p.place !== 'retired');
   return (
     <section>
       <h2 className="border-b border-rule pb-1 text-[18px]">Schools of oil care</h2>
@@ -13,7 +13,7 @@ export function SchoolsTable({ house }: { house: HouseSetUp }) {
         Each pump follows one; the limits below lie over it for the whole house. None is right for every pump.
       </p>
       <ul>
-        {Object.values(PRESETS).map(({ id, why, cost }) => {
+        {Object.values(SCHOOLS).map(({ id, why, cost }) => {
           const pumps = followers(id);
           return (
             <li key={id} className="border-b border-rule-soft py-3 text-[15px]">

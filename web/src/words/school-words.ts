@@ -1,7 +1,7 @@
-import type { PresetId } from '@winter-jar/core';
+import type { SchoolId } from '@winter-jar/core';
 
 /** Names of the schools of oil care. */
-export const SCHOOL_WORDS: Readonly<Record<PresetId, string>> = {
+export const SCHOOL_WORDS: Readonly<Record<SchoolId, string>> = {
   freshEveryRun: 'Fresh every run',
   bleedAndCount: 'Bleed and count',
   byTheHour: 'By the hour',

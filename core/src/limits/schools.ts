@@ -8,10 +8,10 @@ export type Measure = (typeof MEASURES)[number];
 export type Limits = { readonly [M in Measure]?: number | null };
 export type SparseLimits = { readonly [T in TaskId]?: Limits };
 
-export type PresetId = 'freshEveryRun' | 'bleedAndCount' | 'byTheHour' | 'byTheLook' | 'byTheLab';
+export type SchoolId = 'freshEveryRun' | 'bleedAndCount' | 'byTheHour' | 'byTheLook' | 'byTheLab';
 
-export interface Preset {
-  readonly id: PresetId;
+export interface School {
+  readonly id: SchoolId;
   readonly limits: SparseLimits;
   /** What its people say for it, and what it costs. */
   readonly why: string;
@@ -19,7 +19,7 @@ export interface Preset {
 }
 
 /** The schools of oil care (docs/trade.md 4). Every limit can be overridden for the house, a model, a product or a pump. */
-export const PRESETS: Readonly<Record<PresetId, Preset>> = {
+export const SCHOOLS: Readonly<Record<SchoolId, School>> = {
   freshEveryRun: {
     id: 'freshEveryRun',
     limits: { oilChange: { runs: 1 }, look: { runs: 3, days: 30 } },
@@ -57,7 +57,7 @@ export const PRESETS: Readonly<Record<PresetId, Preset>> = {
   },
 };
 
-/** Limits of the house beneath every preset, each with its reason. The pump's own manual wins. */
+/** Limits of the house beneath every school, each with its reason. The pump's own manual wins. */
 export const HOUSE_LIMITS: SparseLimits = {
   // docs/trade.md 8-H: 2,000 h or 12 months.
   exhaustFilter: { hours: 2000, days: 365 },
