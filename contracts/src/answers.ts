@@ -7,22 +7,37 @@ export type Question =
   | { readonly code: 'meterBackwards'; readonly beforeMinutes: number; readonly beforeAt: string }
   | { readonly code: 'meterTooFast'; readonly beforeMinutes: number; readonly beforeAt: string };
 
+/** Why an entry that was kept does not count. One without a word of this counts. */
+export type Unsettled =
+  /** The entry that it corrects is not here yet. */
+  | { readonly state: 'waits' }
+  /** What it says cannot be: somebody has to decide. */
+  | { readonly state: 'toSettle'; readonly issues: readonly FieldIssue[] }
+  /** Somebody decided, by a later correction that saw it. */
+  | { readonly state: 'aside' };
+
 /** What became of one entry of a POST. */
 export type EntryAnswer =
   | { readonly id: string; readonly status: 'written' | 'alreadyWritten'; readonly seq: number }
+  /** Stored, but it does not count yet. */
+  | { readonly id: string; readonly status: 'kept'; readonly seq: number; readonly unsettled: Unsettled }
   | { readonly id: string; readonly status: 'conflict'; readonly stored: unknown; readonly sent: unknown }
   | { readonly id: string; readonly status: 'asked'; readonly questions: readonly Question[] }
   | { readonly id: string | null; readonly status: 'refused'; readonly issues: readonly FieldIssue[] }
   /** Right by itself, but another entry of the same act was not accepted. */
-  | { readonly id: string; readonly status: 'heldBack' };
+  | { readonly id: string; readonly status: 'heldBack' }
+  /** The server failed at its act: nothing of this act was written, whatever became of the others. */
+  | { readonly id: string; readonly status: 'failed'; readonly right: string };
 
 export const HTTP_STATUS: Readonly<Record<EntryAnswer['status'], number>> = {
   written: 201,
   alreadyWritten: 200,
+  kept: 202,
   conflict: 409,
   asked: 422,
   refused: 400,
   heldBack: 422,
+  failed: 500,
 };
 
 /** Every error of the API but the answers to entries. */

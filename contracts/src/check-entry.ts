@@ -1,6 +1,7 @@
 import 'reflect-metadata';
 import {
   effectiveEntry,
+  ENTRY_KINDS,
   LAB_COUNTS,
   LAB_FIGURES,
   type Correction,
@@ -180,6 +181,20 @@ function checkBody(kind: EntryKind, raw: unknown): Checked<object> {
   return issues.length > 0 ? { ok: false, issues } : shape;
 }
 
+/**
+ * A new body whose entry is not here yet: its kind is not known, so it has to be right for one kind at least.
+ * @returns what is wrong with it as the kind that it is closest to
+ */
+export function bodyOfNoKind(body: object): readonly FieldIssue[] {
+  let closest: readonly FieldIssue[] | null = null;
+  for (const kind of ENTRY_KINDS) {
+    const checked = checkBody(kind, body);
+    if (checked.ok) return [];
+    if (!closest || checked.issues.length < closest.length) closest = checked.issues;
+  }
+  return (closest ?? []).map((issue) => ({ ...issue, field: `body.${issue.field}` }));
+}
+
 /** Shape, body and times of one entry, without looking at what is stored. `nowMs` is the reader's clock. */
 export function checkEntry(raw: unknown, nowMs: number): Checked<JournalEntry> {
   const envelope = checkShape(EntryDto, raw);
@@ -203,6 +218,9 @@ export function checkEntry(raw: unknown, nowMs: number): Checked<JournalEntry> {
     const { action, happenedAt } = body.value;
     if (action === 'replace' && !body.value.body) {
       return { ok: false, issues: [bad('body.body', null, 'missing', 'the full new body')] };
+    }
+    if (action === 'setAside' && !body.value.saw?.length) {
+      return { ok: false, issues: [bad('body.saw', null, 'missing', 'the ids of the corrections that are left out')] };
     }
     if (happenedAt && Date.parse(happenedAt) > latest) {
       return { ok: false, issues: [bad('body.happenedAt', happenedAt, 'inTheFuture', 'a time that has passed')] };

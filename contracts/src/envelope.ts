@@ -1,9 +1,11 @@
 import 'reflect-metadata';
 import {
   BODY_VERSION,
+  CORRECTION_ACTIONS,
   ENTRY_KINDS,
   SUBJECT_TYPES,
   type EntryBodies,
+  type CorrectionBody,
   type EntryKind,
   type Precision,
   type Subject,
@@ -103,8 +105,8 @@ export class CorrectionBodyDto {
   @IsUUID('all', { each: true, message: 'ids of corrections' })
   saw?: string[] | null;
 
-  @IsIn(['void', 'replace'], { message: 'void or replace' })
-  action!: 'void' | 'replace';
+  @IsIn(CORRECTION_ACTIONS, { message: `one of ${CORRECTION_ACTIONS.join(', ')}` })
+  action!: CorrectionBody['action'];
 
   @IsOptional()
   @IsObject({ message: 'the full new body' })

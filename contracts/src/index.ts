@@ -14,9 +14,10 @@ export { CaseCheckedBodyDto, CaseClosedBodyDto, CaseOpenedBodyDto, FoundSaidDto,
 export { LabResultBodyDto, LabSampleBodyDto } from './lab-bodies.js';
 export { LookBodyDto } from './look-body.js';
 export { CorrectionBodyDto, EntryDto, SubjectDto } from './envelope.js';
-export { checkEntry, checkShape, type Checked, type FieldIssue } from './check-entry.js';
+export { bodyOfNoKind, checkEntry, checkShape, type Checked, type FieldIssue } from './check-entry.js';
+export { checkUnsettled } from './check-unsettled.js';
 export { checkRecord, SUMPS_OF } from './check-record.js';
-export { HTTP_STATUS, type ApiProblem, type EntryAnswer, type Question } from './answers.js';
+export { HTTP_STATUS, type ApiProblem, type EntryAnswer, type Question, type Unsettled } from './answers.js';
 export {
   MAX_BACKUP_BYTES,
   MAX_BODY_BYTES,
@@ -28,6 +29,7 @@ export {
   MAX_RUN_MINUTES,
   MAX_SET_UP_FILE_BYTES,
   MAX_TRAP_READINGS,
+  MAX_UNSETTLED,
   SERVICE_TASKS,
   MAX_PHOTO_BYTES,
   PHOTO_TYPES,
@@ -88,6 +90,8 @@ export type {
   RunningRun,
   SetUpAnswer,
   SetUpEffect,
+  UnsettledAnswer,
+  UnsettledLine,
 } from './pages.js';
 export type { EntriesAnswer, EntriesEffect, EntriesPost, SetUpPost, SetUpPosted } from './requests.js';
 export type { Change, ChangeKind, ChangesAnswer } from './changes.js';

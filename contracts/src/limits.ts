@@ -10,6 +10,8 @@ export const MAX_BACKUP_BYTES = 4_000_000_000;
 export const MAX_PHOTO_BYTES = 30_000_000;
 export const PHOTO_TYPES: readonly string[] = ['image/jpeg', 'image/png', 'image/webp'];
 export const MAX_ENTRIES_PER_POST = 500;
+/** Corrections that are shown at once where somebody has to decide. */
+export const MAX_UNSETTLED = 100;
 export const MAX_METER_MINUTES = 60_000_000;
 export const MAX_RUN_MINUTES = 30 * 24 * 60;
 /** Of a limit on the oil: ppm reach that far. */

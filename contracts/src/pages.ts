@@ -1,3 +1,4 @@
+import type { Unsettled } from './answers.js';
 import type { FieldIssue } from './check-entry.js';
 import type {
   Act,
@@ -94,6 +95,26 @@ export interface RoundAnswer {
   /** All pumps of the house, also spare and retired ones. */
   readonly pumps: number;
   readonly needHands: number;
+  /** Entries that were kept and do not count yet. */
+  readonly unsettled: number;
+}
+
+/** A correction that was kept and does not count yet. Its body is as it came: unchecked where it is to be settled. */
+export interface UnsettledLine {
+  readonly correction: Correction;
+  readonly unsettled: Exclude<Unsettled, { state: 'aside' }>;
+  /** As it was first written; null while it is not here. */
+  readonly original: Entry | null;
+  /** The original counts; it does not where it was taken back. */
+  readonly counts: boolean;
+}
+
+export interface UnsettledAnswer {
+  readonly at: string;
+  /** The oldest first. */
+  readonly lines: readonly UnsettledLine[];
+  /** All there are, where the lines are not all of them. */
+  readonly total: number;
 }
 
 /** An entry in a pump's journal, as it counts. */
@@ -166,7 +187,10 @@ export interface EquipmentPage {
 /** An entry with everything ever said about it. */
 export interface EntryHistory {
   readonly original: Entry;
+  /** What has a say: not what does not count, nor the words by which it was set aside. */
   readonly corrections: readonly Correction[];
+  /** Corrections that do not count yet. */
+  readonly unsettled: readonly UnsettledLine[];
   readonly counts: Entry | null;
   /** All entries of the same deed that still count; they are taken back together. */
   readonly actEntryIds: readonly string[];

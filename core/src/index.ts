@@ -107,6 +107,7 @@ export {
   type Clarity,
   compareOrder,
   type Correction,
+  CORRECTION_ACTIONS,
   type CorrectionBody,
   correctionsConflict,
   type DoneBody,

@@ -51,6 +51,21 @@ test('a correction whose target is not here yet waits', () => {
   expect(effectiveEntries([waiting, run])).toEqual([]);
 });
 
+test('what was set aside says nothing, nor do the words by which it was, in any order of arrival', () => {
+  const wrong = correction(1, 100, { action: 'replace', body: run.body, happenedAt: at(12) });
+  const aside = correction(2, 101, { action: 'setAside', saw: [wrong.id] });
+  const moved = correction(3, 99, { action: 'replace', body: run.body, happenedAt: at(14) });
+  for (const said of [
+    [wrong, aside, moved],
+    [aside, moved, wrong],
+  ]) {
+    expect(effectiveEntry(run, said)?.happenedAt).toBe(at(14));
+    expect(correctionsConflict(said)).toBe(false);
+  }
+  expect(effectiveEntry(run, [aside, wrong])).toEqual(run);
+  expect(effectiveEntries([aside])).toEqual([]);
+});
+
 // Lisbon keeps UTC in winter and is an hour ahead in summer; 2031-03-30 is the change.
 test.each([
   ['2031-01-10T23:30:00.000Z', 'Europe/Lisbon', '2031-01-10'],

@@ -5,9 +5,20 @@ import { compareOrder } from './order.js';
 const later = (a: Correction, b: Correction): boolean =>
   a.recordedAt > b.recordedAt || (a.recordedAt === b.recordedAt && a.id > b.id);
 
+/** Those that say something about the entry: all but what was set aside, and the words by which it was. */
+function speaking(corrections: readonly Correction[]): readonly Correction[] {
+  const asides = corrections.filter((c) => c.body.action === 'setAside');
+  if (asides.length === 0) return corrections;
+  const left = new Set(asides.flatMap((c) => [c.id, ...(c.body.saw ?? [])]));
+  return corrections.filter((c) => !left.has(c.id));
+}
+
 /** The correction in force: the greatest (recordedAt, id), whatever the order of arrival. */
 export function winningCorrection(corrections: readonly Correction[]): Correction | null {
-  return corrections.reduce<Correction | null>((best, c) => (best === null || later(c, best) ? c : best), null);
+  return speaking(corrections).reduce<Correction | null>(
+    (best, c) => (best === null || later(c, best) ? c : best),
+    null,
+  );
 }
 
 /** Corrections that a correction's writer knew of: as it says itself, else the chain of predecessors. */
@@ -24,7 +35,7 @@ export function correctionsConflict(corrections: readonly Correction[]): boolean
   const winner = winningCorrection(corrections);
   if (!winner) return false;
   const known = knownTo(winner, new Map(corrections.map((c) => [c.id, c])));
-  return corrections.some((c) => c.id !== winner.id && !known.has(c.id));
+  return speaking(corrections).some((c) => c.id !== winner.id && !known.has(c.id));
 }
 
 /** The entry as it counts, its body in the present version, or null when it is void. Corrections may come in any order. */

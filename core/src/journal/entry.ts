@@ -263,14 +263,17 @@ export interface Envelope {
 /** An entry whose body follows from its kind. */
 export type Entry = { [K in EntryKind]: Envelope & { readonly kind: K; readonly body: EntryBodies[K] } }[EntryKind];
 
+export const CORRECTION_ACTIONS = ['void', 'replace', 'setAside'] as const;
+
 /** Names the original entry, never another correction; the latest (recordedAt, id) wins. */
 export interface CorrectionBody {
   readonly targetId: string;
   /** The correction that its writer saw in force, null for the original. Two that name the same are flagged. */
   readonly supersedes: string | null;
-  /** All corrections of the entry that its writer saw. */
+  /** All corrections of the entry that its writer saw; with `setAside` those that it leaves out. */
   readonly saw?: readonly string[] | null;
-  readonly action: 'void' | 'replace';
+  /** `setAside`: corrections that do not count are left out for good, and the entry stays as it is. */
+  readonly action: (typeof CORRECTION_ACTIONS)[number];
   /** With `replace`: the full new body, of the original's kind. */
   readonly body?: EntryBodies[EntryKind] | null;
   /** With `replace`: when it really happened; null keeps the original's. */

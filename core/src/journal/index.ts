@@ -9,6 +9,7 @@ export {
   CLARITIES,
   type Clarity,
   type Correction,
+  CORRECTION_ACTIONS,
   type CorrectionBody,
   type DoneBody,
   type Entry,

@@ -7,7 +7,14 @@ import {
   type SetUpVersion,
 } from '../set-up/index.js';
 import type { SchoolId, SparseLimits } from '../limits/index.js';
-import { BODY_VERSION, type Entry, type EntryBodies, type EntryKind } from '../journal/index.js';
+import {
+  BODY_VERSION,
+  type Correction,
+  type CorrectionBody,
+  type Entry,
+  type EntryBodies,
+  type EntryKind,
+} from '../journal/index.js';
 
 /** One site with a vane pump, a dry pump and a booster: what the tests of the fold need. */
 export const START = '2031-01-01T00:00:00.000Z';
@@ -164,6 +171,13 @@ export const runAt = (
     { materialId, minutes: hours * 60, session: 'run', ballast: 'closed', ventedBeforeStop: 'yes', ...more.body },
     { equipmentId: 'chamber', ...more },
   );
+
+/** A word on an entry, said at such an hour of the test year. */
+export function correctionAt(hours: number, target: Entry, body: Partial<CorrectionBody>): Correction {
+  const { id, happenedAt, recordedAt } = entryAt(hours, 'note', { text: '' });
+  const said = { targetId: target.id, supersedes: null, action: 'void' as const, ...body };
+  return { ...target, id, actId: id, happenedAt, recordedAt, kind: 'correction', body: said };
+}
 
 export const changeAt = (hours: number, productId = 'oil-a'): Entry =>
   entryAt(hours, 'change', { sump: 'oil', productId, outMl: 650, inMl: 700, levelAfter: 'right' });

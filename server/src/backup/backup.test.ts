@@ -1,12 +1,9 @@
-// Longer than a file should be: every way in which a backup or a file of everything can be wrong, side by side.
-import { SERVER } from '../journal/actor.js';
-import { serveHouse, type ServedHouse } from '../testing/served-house.js';
-import { rebuiltStates, type TestHouse } from '../testing/test-house.js';
-import type { JournalFileResult, PhotoKept, RestoreCheck, RestoreResult } from '@winter-jar/contracts';
-import { at, changeAt, entryAt, lookAt, runAt, START } from '@winter-jar/core/testing';
+import { bytes, leftovers, serveHouse, upload, type ServedHouse } from '../testing/served-house.js';
+import type { PhotoKept, RestoreCheck, RestoreResult } from '@winter-jar/contracts';
+import { at, changeAt, lookAt, runAt } from '@winter-jar/core/testing';
 import BetterSqlite3 from 'better-sqlite3';
 import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import sharp from 'sharp';
@@ -32,33 +29,13 @@ afterEach(async () => {
   rmSync(scratch, { recursive: true, force: true });
 });
 
-const bytes = (served: ServedHouse, path: string): Promise<Buffer> =>
-  request(served.server)
-    .get(path)
-    .set('Host', 'localhost')
-    .buffer(true)
-    .parse((response, done) => {
-      const parts: Buffer[] = [];
-      response.on('data', (part: Buffer) => parts.push(part));
-      response.on('end', () => done(null, Buffer.concat(parts)));
-    })
-    .expect(200)
-    .then((r) => r.body as Buffer);
-const upload = (served: ServedHouse, path: string, type: string, body: Buffer | string) =>
-  request(served.server).post(path).set({ Host: 'localhost', 'Content-Type': type }).send(body);
 const check = async (served: ServedHouse, body: Buffer) =>
   (await upload(served, '/api/restore/check', 'application/gzip', body).expect(200)).body as RestoreCheck;
 const restore = async (served: ServedHouse, uploadId: string | null) =>
   (await request(served.server).post('/api/restore').set('Host', 'localhost').send({ uploadId }).expect(200))
     .body as RestoreResult;
-const importJournal = async (served: ServedHouse, body: Buffer | string) =>
-  (await upload(served, '/api/journal', 'application/x-ndjson', body).expect(200)).body as JournalFileResult;
 const round = async (served: ServedHouse) =>
   (await request(served.server).get('/api/round').set('Host', 'localhost').expect(200)).body as object;
-/** Half-made files left in a data folder. */
-const leftovers = (house: TestHouse) =>
-  existsSync(join(house.folder, 'incoming')) ? readdirSync(join(house.folder, 'incoming')) : [];
-
 /** An archive of our own making, to be wrong in one way. */
 async function archiveOf(files: Record<string, string | Buffer>): Promise<Buffer> {
   for (const [name, content] of Object.entries(files)) {
@@ -175,110 +152,6 @@ describe('backup and restore', () => {
   test('an id that no check gave, and a body of another type, are refused', async () => {
     await request(one.server).post('/api/restore').set('Host', 'localhost').send({ uploadId: '../../etc' }).expect(404);
     await upload(one, '/api/restore/check', 'text/csv', 'a,b').expect(415);
-  });
-});
-
-describe('everything as JSON lines', () => {
-  const lines = async () => (await bytes(one, '/api/journal')).toString().trim().split('\n');
-
-  test('imported into an empty folder it gives equal states, corrections and set-up history included', async () => {
-    const run = runAt(200, 20);
-    const id = '30000000-0000-4000-8000-000000000001';
-    const said = { targetId: run.id, supersedes: null, action: 'replace', body: run.body, happenedAt: at(190) };
-    one.house.write(run);
-    one.house.write({ ...run, id, actId: id, kind: 'correction', recordedAt: at(300), body: said });
-    one.house.writer.writeSetUp(SERVER, [
-      {
-        id: '30000000-0000-4000-8000-000000000002',
-        kind: 'pump',
-        subjectId: 'p1',
-        validFrom: at(100),
-        recordedAt: at(100),
-        body: { ...one.house.store.book.at(START).pump.p1!, equipmentId: 'line' },
-      },
-    ]);
-    const two = await serve({ empty: true });
-    const done = await importJournal(two, (await lines()).join('\r\n'));
-    expect(done).toMatchObject({ issue: null, entries: 6 });
-    const states = (served: ServedHouse) => {
-      const rows = served.house.database.reader
-        .prepare('SELECT subjectType, subjectId, state FROM subject_state')
-        .all();
-      return Object.fromEntries(
-        (rows as { subjectType: string; subjectId: string; state: string }[]).map((r) => [
-          `${r.subjectType}:${r.subjectId}`,
-          JSON.parse(r.state) as object,
-        ]),
-      );
-    };
-    expect(states(two)).toEqual(states(one));
-    expect(states(one)).toEqual(rebuiltStates(one.house));
-    expect(await round(two)).toEqual(await round(one));
-    const text = (served: ServedHouse) => bytes(served, '/api/journal').then((b) => b.toString());
-    expect(await text(two)).toBe(await text(one));
-  });
-
-  test.each<[string, (text: string[]) => string[], number | null, string]>([
-    ['cut short', (t) => t.slice(0, -1), null, 'notWhole'],
-    ['cut in a line', (t) => [...t.slice(0, 5), t[5]!.slice(0, 20)], 6, 'notJson'],
-    ['of another format', (t) => ['{"format":"diary","version":1}', ...t.slice(1)], 1, 'otherFormat'],
-    ['of another version', (t) => [t[0]!.replace('"version":1', '"version":7'), ...t.slice(1)], 1, 'otherVersion'],
-    [
-      'with an id twice, the content another',
-      (t) => [...t.slice(0, -1), t.at(-2)!.replace('"minutes":1200', '"minutes":1201'), t.at(-1)!],
-      null,
-      'twice',
-    ],
-    [
-      'with an entry of an unknown kind',
-      (t) => [...t.slice(0, -1), t.at(-2)!.replace('"kind":"run"', '"kind":"=cmd()"'), t.at(-1)!],
-      null,
-      'notRight',
-    ],
-    ['with a foreign line', (t) => [...t.slice(0, 3), '{"recipe":1}', ...t.slice(3)], 4, 'unknownLine'],
-    [
-      'that counts otherwise',
-      (t) => [...t.slice(0, -1), '{"end":{"setUpVersions":1,"entries":1}}'],
-      null,
-      'otherCount',
-    ],
-    ['with a line of null', (t) => [...t.slice(0, 3), 'null', ...t.slice(3)], 4, 'notJson'],
-    ['with a line that is a number', (t) => ['7', ...t.slice(1)], 1, 'notJson'],
-    ['with an entry of null', (t) => [...t.slice(0, -1), '{"entry":null}', t.at(-1)!], null, 'notAnObject'],
-    ['with a set-up of null', (t) => [t[0]!, '{"setUp":null}', ...t.slice(1)], 2, 'notAnObject'],
-    ['with an end of null', (t) => [...t.slice(0, -1), '{"end":null}'], null, 'unknownLine'],
-    ['that is empty', () => [''], null, 'notWhole'],
-  ])('a file %s is refused whole, with its line', async (_, spoil, line, code) => {
-    const two = await serve({ empty: true });
-    const done = await importJournal(two, spoil(await lines()).join('\n'));
-    expect(done).toMatchObject({ issue: { code }, entries: 0 });
-    if (line !== null) expect(done.line).toBe(line);
-    expect(two.house.database.reader.prepare('SELECT COUNT(*) FROM set_up_version').pluck().get()).toBe(0);
-    expect(leftovers(two.house)).toEqual([]);
-  });
-
-  test('a line of 50 MB is named, and nothing is taken', async () => {
-    const two = await serve({ empty: true });
-    const [head] = await lines();
-    const done = await importJournal(two, `${head}\n${'x'.repeat(50_000_000)}`);
-    expect(done).toMatchObject({ issue: { code: 'notJson' }, line: 2 });
-  });
-
-  test('a folder that is not empty takes nothing in', async () => {
-    const done = await importJournal(one, (await lines()).join('\n'));
-    expect(done).toMatchObject({ issue: { code: 'notEmpty' }, entries: 0 });
-  });
-
-  test('a remark that begins with = stays as it is', async () => {
-    const odd = entryAt(300, 'note', { text: '=HYPERLINK("x")' });
-    one.house.write(odd);
-    const two = await serve({ empty: true });
-    await importJournal(two, (await lines()).join('\n'));
-    const [stored] = two.house.database.reader
-      .prepare("SELECT content FROM journal_entry WHERE kind = 'note'")
-      .pluck()
-      .all();
-    expect(JSON.parse(stored as string)).toMatchObject({ body: odd.body });
   });
 });
 

@@ -1,9 +1,17 @@
+import { createHash } from 'node:crypto';
 import { createReadStream } from 'node:fs';
 import { createInterface } from 'node:readline';
 import type { Readable } from 'node:stream';
 import { setImmediate as nextTurn } from 'node:timers/promises';
 import { Inject, Injectable } from '@nestjs/common';
-import { checkEntry, MAX_BACKUP_BYTES, type FieldIssue, type JournalFileResult } from '@winter-jar/contracts';
+import {
+  checkEntry,
+  checkUnsettled,
+  MAX_BACKUP_BYTES,
+  type FieldIssue,
+  type JournalFileResult,
+  type Unsettled,
+} from '@winter-jar/contracts';
 import type { JournalEntry, SetUpVersion } from '@winter-jar/core';
 import { CLOCK, isoNow, type Clock } from '../clock/clock.js';
 import { Database, databaseFile, openDatabase } from '../database/open.js';
@@ -17,17 +25,23 @@ import { checkDatabaseFile, contentsOf, issueOf } from './database-check.js';
 import { dropWorkFolder, takeIn } from '../files/work-folder.js';
 
 export const JOURNAL_FORMAT = 'winter-jar-journal';
-export const JOURNAL_VERSION = 1;
+/** 2: which entries do not count, and a check sum at the end. */
+export const JOURNAL_VERSION = 2;
+const VERSIONS_READ: readonly number[] = [1, JOURNAL_VERSION];
 const CHUNK = 500;
 
-interface End {
+interface Counts {
   readonly setUpVersions: number;
   readonly entries: number;
+}
+interface End extends Counts {
+  /** Of all lines before it, each with one line feed. From version 2 on. */
+  readonly sha256: string;
 }
 type Line =
   | { readonly format: string; readonly version: number; readonly exportedAt: string }
   | { readonly setUp: SetUpVersion }
-  | { readonly entry: JournalEntry }
+  | { readonly entry: JournalEntry; readonly unsettled?: Unsettled }
   | { readonly end: End };
 
 /** Thrown when a line cannot be taken; then nothing is. */
@@ -53,22 +67,28 @@ export class JournalFileService {
 
   /** A head, the set-up's versions, the entries in the order of writing, and an end that counts them. */
   async *lines(): AsyncGenerator<string> {
+    const hash = createHash('sha256');
+    const hashed = (text: string) => {
+      hash.update(text);
+      return text;
+    };
     const line = (content: Line) => `${JSON.stringify(content)}\n`;
     const { versions } = this.store;
     // What is written while this is read may name records that the set-up above does not hold yet.
     const { records } = this.reading;
     const until = await records.lastSeq();
-    yield line({ format: JOURNAL_FORMAT, version: JOURNAL_VERSION, exportedAt: isoNow(this.clock) });
-    for (const setUp of versions) yield line({ setUp });
+    yield hashed(line({ format: JOURNAL_FORMAT, version: JOURNAL_VERSION, exportedAt: isoNow(this.clock) }));
+    for (const setUp of versions) yield hashed(line({ setUp }));
     let entries = 0;
     for (let seq = 0, rows; (rows = await records.linesBetween(seq, until)).length > 0;) {
       for (const row of rows) {
-        yield `{"entry":${row.content}}\n`;
+        const unsettled = row.unsettled === null ? '' : `,"unsettled":${row.unsettled}`;
+        yield hashed(`{"entry":${row.content}${unsettled}}\n`);
         entries += 1;
         seq = row.seq;
       }
     }
-    yield line({ end: { setUpVersions: versions.length, entries } });
+    yield line({ end: { setUpVersions: versions.length, entries, sha256: hash.digest('hex') } });
   }
 
   /** Builds a data file aside, line by line, and puts it in place when the last line was right. */
@@ -97,7 +117,7 @@ export class JournalFileService {
     });
   }
 
-  private async buildAside(by: Actor, file: string, folder: string): Promise<End> {
+  private async buildAside(by: Actor, file: string, folder: string): Promise<Counts> {
     const aside = await openDatabase(folder);
     try {
       const store = new SetUpStore();
@@ -121,11 +141,13 @@ function jsonOf(text: string): unknown {
 /** Takes the lines of one file, in chunks that never cut a deed in two. */
 class LineTaker {
   private line = 0;
-  private ended: End | null = null;
+  private version = JOURNAL_VERSION;
+  private ended = false;
+  private readonly hash = createHash('sha256');
   private versions: SetUpVersion[] = [];
   private setUpVersions = 0;
   private entries = 0;
-  private chunk: { entry: JournalEntry; line: number }[] = [];
+  private chunk: { entry: JournalEntry; line: number; unsettled: Unsettled | null }[] = [];
 
   constructor(
     private readonly by: Actor,
@@ -134,11 +156,12 @@ class LineTaker {
     private readonly clock: Clock,
   ) {}
 
-  async take(file: string): Promise<End> {
+  async take(file: string): Promise<Counts> {
     for await (const text of createInterface({ input: createReadStream(file), crlfDelay: Infinity })) {
       this.line += 1;
       if (this.ended) this.refuse('line', text.slice(0, 80), 'afterTheEnd', 'nothing after the end');
       if (text.trim() !== '') this.takeLine(this.parse(text));
+      if (!this.ended) this.hash.update(`${text}\n`);
       if (this.line % CHUNK === 0) await nextTurn();
     }
     if (!this.ended)
@@ -150,7 +173,9 @@ class LineTaker {
     throw new LineRefused(this.line, issueOf(field, value, code, right));
   }
 
-  private parse(text: string): Partial<Record<'format' | 'version' | 'setUp' | 'entry' | 'end', unknown>> {
+  private parse(
+    text: string,
+  ): Partial<Record<'format' | 'version' | 'setUp' | 'entry' | 'unsettled' | 'end', unknown>> {
     const content = jsonOf(text);
     if (typeof content !== 'object' || content === null)
       return this.refuse('line', text.slice(0, 80), 'notJson', 'one whole JSON object');
@@ -166,13 +191,9 @@ class LineTaker {
           'otherFormat',
           `a first line with the format "${JOURNAL_FORMAT}"`,
         );
-      if (content.version !== JOURNAL_VERSION)
-        this.refuse(
-          'version',
-          content.version ?? null,
-          'otherVersion',
-          `version ${JOURNAL_VERSION}, the only one read here`,
-        );
+      if (typeof content.version !== 'number' || !VERSIONS_READ.includes(content.version))
+        this.refuse('version', content.version ?? null, 'otherVersion', `version ${VERSIONS_READ.join(' or ')}`);
+      this.version = Number(content.version);
       return;
     }
     if (content.setUp !== undefined) {
@@ -180,29 +201,40 @@ class LineTaker {
       const [issue] = issues;
       if (issue) throw new LineRefused(this.line, issue);
       this.versions.push(...versions);
-    } else if (content.entry !== undefined) this.takeEntry(content.entry);
+    } else if (content.entry !== undefined) this.takeEntry(content.entry, this.unsettledOf(content.unsettled));
     else if (typeof content.end === 'object' && content.end !== null) this.takeEnd(content.end as End);
     else this.refuse('line', JSON.stringify(content).slice(0, 80), 'unknownLine', 'setUp, entry or end');
   }
 
-  private takeEntry(raw: unknown): void {
+  private unsettledOf(raw: unknown): Unsettled | null {
+    if (raw === undefined) return null;
+    const checked = checkUnsettled(raw);
+    if (!checked.ok)
+      throw new LineRefused(this.line, checked.issues[0] ?? issueOf('unsettled', null, 'notRight', 'a state'));
+    return checked.value;
+  }
+
+  private takeEntry(raw: unknown, unsettled: Unsettled | null): void {
     this.flushSetUp();
     const checked = checkEntry(raw, this.clock.nowMs());
     const [issue] = checked.ok ? [] : checked.issues;
     if (!checked.ok) throw new LineRefused(this.line, issue ?? issueOf('entry', null, 'notRight', 'an entry'));
     if (this.chunk.length >= CHUNK && this.chunk.at(-1)?.entry.actId !== checked.value.actId) this.flushEntries();
-    this.chunk.push({ entry: checked.value, line: this.line });
+    this.chunk.push({ entry: checked.value, line: this.line, unsettled });
   }
 
   private takeEnd(end: End): void {
     this.flushSetUp();
     this.flushEntries();
-    this.ended = end;
+    this.ended = true;
     const counted = { setUpVersions: this.setUpVersions, entries: this.entries };
     if (counted.setUpVersions !== end.setUpVersions || counted.entries !== end.entries) {
       const said = `${end.setUpVersions} set-up versions and ${end.entries} entries`;
       this.refuse('end', JSON.stringify(counted), 'otherCount', `${said}, as its end says`);
     }
+    const sha256 = this.hash.digest('hex');
+    if (this.version > 1 && end.sha256 !== sha256)
+      this.refuse('end.sha256', end.sha256 ?? null, 'otherCheckSum', `${sha256}: a line before it was altered`);
   }
 
   private flushSetUp(): void {
@@ -218,6 +250,7 @@ class LineTaker {
     const answers = this.writer.writeTogether(
       this.by,
       this.chunk.map((c) => c.entry),
+      new Map(this.chunk.flatMap((c) => (c.unsettled ? [[c.entry.id, c.unsettled]] : []))),
     );
     const wrong = answers.findIndex((a) => a.status === 'refused' || a.status === 'conflict');
     const answer = answers[wrong];

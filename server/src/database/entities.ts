@@ -4,6 +4,7 @@ import { Column, Entity, Index, PrimaryColumn, PrimaryGeneratedColumn } from 'ty
 @Entity('journal_entry')
 @Index(['actId'])
 @Index(['targetId'])
+@Index(['recordedAt'], { where: '"unsettled" IS NOT NULL' })
 export class JournalEntryRow {
   @PrimaryGeneratedColumn() seq!: number;
   @Column('text', { unique: true }) id!: string;
@@ -17,8 +18,8 @@ export class JournalEntryRow {
   @Column('text') content!: string;
   /** The import that brought it; null for what was logged by itself. */
   @Column('text', { nullable: true }) importId!: string | null;
-  /** Null: it counts. Else why it does not yet: it waits for its target, or is to be settled. */
-  @Column('text', { nullable: true }) waitsFor!: string | null;
+  /** Null: it counts. Else why it does not, as JSON: see `Unsettled` in contracts. */
+  @Column('text', { nullable: true }) unsettled!: string | null;
 }
 
 /** An import that is being written. It is taken back where it is cancelled, or found here when the folder is opened. */

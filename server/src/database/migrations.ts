@@ -115,4 +115,23 @@ class SubjectsOfAnyType4 implements MigrationInterface {
   }
 }
 
-export const MIGRATIONS = [Foundation1, ImportsInTurns2, ChangesInOneSequence3, SubjectsOfAnyType4];
+/** One state of each entry. Corrections whose entry is not here were kept without a word of it. */
+class StateOfAnEntry5 implements MigrationInterface {
+  readonly name = 'StateOfAnEntry1796169600000';
+
+  async up(runner: QueryRunner): Promise<void> {
+    const statements = [
+      'ALTER TABLE "journal_entry" RENAME COLUMN "waitsFor" TO "unsettled"',
+      `UPDATE "journal_entry" SET "unsettled" = '{"state":"waits"}' WHERE "targetId" IS NOT NULL AND "targetId" NOT IN (SELECT "id" FROM "journal_entry")`,
+      'CREATE INDEX "IDX_6bc5814268b08319b406b1b546" ON "journal_entry" ("recordedAt") WHERE "unsettled" IS NOT NULL',
+    ];
+    for (const statement of statements) await runner.query(statement);
+  }
+
+  async down(runner: QueryRunner): Promise<void> {
+    await runner.query('DROP INDEX "IDX_6bc5814268b08319b406b1b546"');
+    await runner.query('ALTER TABLE "journal_entry" RENAME COLUMN "unsettled" TO "waitsFor"');
+  }
+}
+
+export const MIGRATIONS = [Foundation1, ImportsInTurns2, ChangesInOneSequence3, SubjectsOfAnyType4, StateOfAnEntry5];

@@ -1,5 +1,6 @@
 import type { Correction, Entry, OrderKey, SubjectRef } from '@winter-jar/core';
-import type { DataSource, SelectQueryBuilder } from 'typeorm';
+import type { UnsettledLine } from '@winter-jar/contracts';
+import { IsNull, type DataSource, type SelectQueryBuilder } from 'typeorm';
 import {
   ChangeRow,
   CheckpointRow,
@@ -10,6 +11,7 @@ import {
   SubjectEntryRow,
   type SubjectStateRow,
 } from './entities.js';
+import { ASIDE_TEXT } from './statements.js';
 
 /** An entry as it counts, with the correction in force. */
 export interface CountedLine {
@@ -55,9 +57,33 @@ export class Records {
     return row && { kind: row.kind, entry: parse<Entry>(row.content) };
   }
 
+  /** All that has a say about an entry: not what was set aside, nor the words by which it was. */
   async correctionsOf(targetId: string): Promise<Correction[]> {
-    const rows = await this.source().getRepository(JournalEntryRow).findBy({ targetId });
-    return rows.map((row) => parse<Correction>(row.content));
+    const rows = await this.source().getRepository(JournalEntryRow).findBy({ targetId, unsettled: IsNull() });
+    return rows.map((row) => parse<Correction>(row.content)).filter((c) => c.body.action !== 'setAside');
+  }
+
+  /** Corrections that do not count yet, the oldest first: of one entry, or of all. */
+  async unsettled(limit: number, targetId?: string): Promise<UnsettledLine[]> {
+    const rows = await this.source()
+      .createQueryBuilder(JournalEntryRow, 'j')
+      .leftJoin(JournalEntryRow, 'o', 'o.id = j.targetId')
+      .leftJoin(CountedEntryRow, 'c', 'c.seq = o.seq')
+      .select('j.content', 'content')
+      .addSelect('j.unsettled', 'unsettled')
+      .addSelect("CASE WHEN o.kind <> 'correction' THEN o.content END", 'original')
+      .addSelect('c.seq', 'seq')
+      .where('j.unsettled IS NOT NULL AND j.unsettled <> :aside', { aside: ASIDE_TEXT })
+      .andWhere(targetId === undefined ? '1 = 1' : 'j.targetId = :targetId', { targetId })
+      .orderBy('j.recordedAt')
+      .limit(limit)
+      .getRawMany<{ content: string; unsettled: string; original: string | null; seq: number | null }>();
+    return rows.map(({ content, unsettled, original, seq }) => ({
+      correction: parse<Correction>(content),
+      unsettled: parse<UnsettledLine['unsettled']>(unsettled),
+      original: original === null ? null : parse<Entry>(original),
+      counts: seq !== null,
+    }));
   }
 
   /** Ids of a deed's entries that count. */
@@ -144,11 +170,11 @@ export class Records {
   }
 
   /** A thousand lines of the journal at most, up to a number; none of an import that may yet be taken back. */
-  linesBetween(after: number, until: number): Promise<Pick<JournalEntryRow, 'seq' | 'content'>[]> {
+  linesBetween(after: number, until: number): Promise<Pick<JournalEntryRow, 'seq' | 'content' | 'unsettled'>[]> {
     const query = this.source().createQueryBuilder(JournalEntryRow, 'j');
     const open = query.subQuery().select('open.id').from(OpenImportRow, 'open').getQuery();
     return query
-      .select(['j.seq', 'j.content'])
+      .select(['j.seq', 'j.content', 'j.unsettled'])
       .where('j.seq > :after AND j.seq <= :until', { after, until })
       .andWhere(`(j.importId IS NULL OR j.importId NOT IN ${open})`)
       .orderBy('j.seq')

@@ -45,6 +45,9 @@ export interface SuspectRow {
   readonly waterMl: number | null;
 }
 
+/** How a correction is stored that somebody decided about. */
+export const ASIDE_TEXT = '{"state":"aside"}';
+
 const KEY = '("happenedAt", "recordedAt", "entryId")';
 const AT = '(@happenedAt, @recordedAt, @entryId)';
 const SUBJECT = '"subjectType" = @subjectType AND "subjectId" = @subjectId';
@@ -70,7 +73,7 @@ const pumpsNaming = (kinds: string, field: string): string =>
 export function writingStatements(db: Sqlite) {
   return {
     /** Every accepted entry; 100,000 in an import. Its id decides whether it is new. */
-    insertEntry: db.prepare<Omit<JournalEntryRow, 'seq' | 'waitsFor'>>(
+    insertEntry: db.prepare<Omit<JournalEntryRow, 'seq' | 'unsettled'>>(
       `INSERT INTO journal_entry ("id", "actId", "kind", "happenedAt", "recordedAt", "targetId", "contentHash", "content", "importId")
        VALUES (@id, @actId, @kind, @happenedAt, @recordedAt, @targetId, @contentHash, @content, @importId)
        ON CONFLICT ("id") DO NOTHING`,
@@ -135,6 +138,18 @@ export function writingStatements(db: Sqlite) {
       `INSERT INTO house_fact ("name", "value") VALUES (@name, @value) ON CONFLICT ("name") DO NOTHING`,
     ),
     ...readingStatements(db),
+    /** After every act and every turn of an import: does anything wait at all? */
+    anyUnsettled: db.prepare<[], { id: string }>(
+      `SELECT "id" FROM journal_entry WHERE "unsettled" IS NOT NULL LIMIT 1`,
+    ),
+    /** What is said of an entry and does not count. */
+    unsettledOf: db.prepare<[targetId: string], { id: string; content: string; unsettled: string }>(
+      `SELECT "id", "content", "unsettled" FROM journal_entry WHERE "targetId" = ? AND "unsettled" IS NOT NULL`,
+    ),
+    /** With a correction that comes before its entry, and when that comes. */
+    setUnsettled: db.prepare<{ id: string; unsettled: string | null }>(
+      `UPDATE journal_entry SET "unsettled" = @unsettled WHERE "id" = @id`,
+    ),
     /** Asked at every start, before anything is served. */
     outdatedState: db.prepare<[subjectType: string, foldVersion: number], { subjectId: string }>(
       `SELECT "subjectId" FROM subject_state WHERE "subjectType" = ? AND "foldVersion" <> ? LIMIT 1`,
@@ -272,6 +287,10 @@ export function readingStatements(db: Sqlite) {
     pumpStates: db.prepare<[], PumpStateText>(
       `SELECT "subjectId" AS "pumpId", "foldVersion", "state" FROM subject_state WHERE "subjectType" = 'pump'`,
     ),
+    /** With the Round: does somebody have to decide? */
+    countUnsettled: db.prepare<[], { n: number }>(
+      `SELECT COUNT(*) AS "n" FROM journal_entry WHERE "unsettled" IS NOT NULL AND "unsettled" <> '${ASIDE_TEXT}'`,
+    ),
     /** A thousand lines of the journal at most, up to the last one that there was when reading began; not of an import that may yet be taken back. */
     journalBetween: db.prepare<{ after: number; until: number }, { seq: number; content: string }>(
       `SELECT "seq", "content" FROM journal_entry WHERE "seq" > @after AND "seq" <= @until
@@ -292,7 +311,7 @@ export function readingStatements(db: Sqlite) {
     ),
     /** With every entry that counts: has something been said about it? */
     correctionsOf: db.prepare<[targetId: string], { content: string }>(
-      `SELECT "content" FROM journal_entry WHERE "targetId" = ?`,
+      `SELECT "content" FROM journal_entry WHERE "targetId" = ? AND "unsettled" IS NULL`,
     ),
   };
 }

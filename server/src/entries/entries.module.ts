@@ -1,9 +1,10 @@
 import { Module } from '@nestjs/common';
 import { EntriesController } from './entries.controller.js';
+import { UnsettledController } from './unsettled.controller.js';
 import { EffectService } from '../effect/effect.service.js';
 
 @Module({
-  controllers: [EntriesController],
+  controllers: [EntriesController, UnsettledController],
   providers: [EffectService],
 })
 export class EntriesModule {}

@@ -1,3 +1,3 @@
 /** Full disk or quota: not the person's fault, and nothing was kept. */
 export const isDiskFull = (error: unknown): boolean =>
-  ['ENOSPC', 'EDQUOT'].includes(String((error as { code?: unknown } | null)?.code));
+  ['ENOSPC', 'EDQUOT', 'SQLITE_FULL'].includes(String((error as { code?: unknown } | null)?.code));

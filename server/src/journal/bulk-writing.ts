@@ -5,7 +5,9 @@ import type { WritingStatements } from '../database/statements.js';
 import { SERVER, type Actor } from './actor.js';
 import type { ChangeLog } from './change-log.js';
 import type { DerivedTables } from './derived-tables.js';
+import type { EntryChecks } from './entry-checks.js';
 import { insertEntry, type EntryText } from './insert-entry.js';
+import type { Arrived, Settling } from './settling.js';
 import { Touched } from './touched.js';
 
 /** An entry of an import, checked before, with its texts. */
@@ -29,7 +31,8 @@ export class BulkWriting {
     private readonly sql: WritingStatements,
     private readonly derived: DerivedTables,
     private readonly changes: ChangeLog,
-    private readonly issuesOf: (entry: Entry) => readonly FieldIssue[],
+    private readonly checks: EntryChecks,
+    private readonly settling: Settling,
   ) {}
 
   open(importId: string): void {
@@ -40,7 +43,9 @@ export class BulkWriting {
   write(actor: Actor, importId: string, staged: readonly StagedEntry[]): BulkAnswer[] {
     return this.inOneTurn(() => {
       const changed = new Touched();
-      const answers = staged.map((one) => this.writeOne(importId, one, changed));
+      const arrived: Arrived[] = [];
+      const answers = staged.map((one) => this.writeOne(importId, one, changed, arrived));
+      changed.addAll(this.settling.arrived(arrived));
       this.derived.fallBehind(changed);
       if (changed.all.length > 0) this.changes.note(actor, 'entries', changed.pumpIds);
       return answers;
@@ -72,6 +77,7 @@ export class BulkWriting {
       for (const { seq, id } of rows) {
         this.derived.fallBehind(this.derived.uncount(seq));
         this.sql.deleteEntry.run(id);
+        this.settling.left(id);
       }
       if (rows.length === IMPORTED_PER_TURN) return true;
       this.sql.deleteImport.run(importId);
@@ -86,8 +92,13 @@ export class BulkWriting {
     while (this.catchUp() !== null);
   }
 
-  private writeOne(importId: string, { entry, contentHash, content }: StagedEntry, changed: Touched): BulkAnswer {
-    const issues = this.issuesOf(entry);
+  private writeOne(
+    importId: string,
+    { entry, contentHash, content }: StagedEntry,
+    changed: Touched,
+    arrived: Arrived[],
+  ): BulkAnswer {
+    const issues = this.checks.ofEntry(entry);
     if (issues.length > 0) return { status: 'refused', issues };
     const seq = insertEntry(this.sql, entry, { contentHash, content }, importId);
     if (seq === null) {
@@ -95,6 +106,7 @@ export class BulkWriting {
       return same ? { status: 'alreadyWritten' } : { status: 'refused', issues: [takenBy(entry.id)] };
     }
     changed.addAll(this.derived.count({ entry, seq }));
+    arrived.push({ entry, seq });
     return { status: 'written' };
   }
 

@@ -1,40 +1,39 @@
-import { checkEntry, type Checked, type EntryAnswer, type FieldIssue } from '@winter-jar/contracts';
-import {
-  effectiveEntry,
-  type Correction,
-  type Entry,
-  type JournalEntry,
-  type PumpState,
-  type SetUpVersion,
-} from '@winter-jar/core';
+import type { EntryAnswer, FieldIssue, Unsettled } from '@winter-jar/contracts';
+import { pumpIdsOf, type JournalEntry, type PumpState, type SetUpVersion } from '@winter-jar/core';
+import { Logger } from '@nestjs/common';
 import { v7 as newId } from 'uuid';
 import type { Clock } from '../clock/clock.js';
 import { EPOCH, type Database } from '../database/open.js';
 import { writingStatements, type WritingStatements } from '../database/statements.js';
-import { hasFile } from '../files/kept-files.js';
+import { isDiskFull } from '../files/disk-full.js';
 import type { RecordName, SetUpStore } from './set-up-store.js';
 import type { Actor } from './actor.js';
 import { BulkWriting } from './bulk-writing.js';
 import { ChangeLog } from './change-log.js';
 import { contentHash } from './content-hash.js';
-import { DerivedTables, type Original } from './derived-tables.js';
-import { caseIssues } from './case-rules.js';
-import { questionsAbout, sampleIssues, setUpIssues } from './entry-rules.js';
+import { DerivedTables } from './derived-tables.js';
+import { EntryChecks } from './entry-checks.js';
+import { questionsAbout } from './entry-rules.js';
 import { insertEntry } from './insert-entry.js';
 import { PROJECTIONS } from './projections.js';
 import { SetUpWriting } from './set-up-writing.js';
+import { Settling, type Arrived, type Source } from './settling.js';
 import { BEFORE_ALL, Touched } from './touched.js';
 
 const parse = <T>(text: string): T => JSON.parse(text) as T;
 
-function citedPhoto(entry: JournalEntry): string | null {
-  if (entry.kind === 'look' || entry.kind === 'test') return entry.body.photoId ?? null;
-  const body = entry.kind === 'correction' ? entry.body.body : null;
-  return body && 'photoId' in body ? (body.photoId ?? null) : null;
-}
-
 /** Whoever has not asked for so many changes reads everything anew. */
 const CHANGES_KEPT = 20_000;
+
+/** What is written together. */
+interface Act {
+  readonly entries: readonly JournalEntry[];
+  readonly source: Source;
+  readonly unsettled: ReadonlyMap<string, Unsettled>;
+}
+
+/** What was stored, now or before. */
+const TAKEN = { written: true, kept: true, alreadyWritten: true };
 
 /** Thrown inside a transaction to leave nothing of an act behind. */
 class ActRefused extends Error {}
@@ -48,7 +47,10 @@ export class JournalWriter {
   private sql!: WritingStatements;
   private derived!: DerivedTables;
   private setUp!: SetUpWriting;
+  private checks!: EntryChecks;
+  private settling!: Settling;
   readonly changes: ChangeLog;
+  private readonly logger = new Logger('Journal');
   /** Entries that come as a file. */
   bulk!: BulkWriting;
 
@@ -67,7 +69,9 @@ export class JournalWriter {
     this.changes.reopened(this.sql);
     this.derived = new DerivedTables(this.sql, this.store, PROJECTIONS);
     this.setUp = new SetUpWriting(this.database, this.store, this.sql, this.derived, this.changes);
-    this.bulk = new BulkWriting(this.database, this.sql, this.derived, this.changes, (e) => this.entryIssues(e));
+    this.checks = new EntryChecks(this.database.folder, this.sql, this.store, this.clock);
+    this.settling = new Settling(this.sql, this.checks, this.derived);
+    this.bulk = new BulkWriting(this.database, this.sql, this.derived, this.changes, this.checks, this.settling);
   }
 
   /** Writes, looks at the states that would follow, and takes everything back. */
@@ -93,7 +97,7 @@ export class JournalWriter {
     const answers: EntryAnswer[] = [];
     const acts = new Map<string, { entry: JournalEntry; place: number }[]>();
     raw.forEach((sent, place) => {
-      const checked = this.checked(sent);
+      const checked = this.checks.ofSent(sent);
       if (checked.ok) {
         const act = acts.get(checked.value.actId) ?? [];
         acts.set(checked.value.actId, [...act, { entry: checked.value, place }]);
@@ -107,9 +111,10 @@ export class JournalWriter {
     for (const [actId, members] of acts) {
       const given = broken.has(actId)
         ? members.map((m): EntryAnswer => ({ id: m.entry.id, status: 'heldBack' }))
-        : this.writeAct(
+        : this.writeOne(
             actor,
             members.map((m) => m.entry),
+            acts.size,
           );
       members.forEach((m, i) => {
         const answer = given[i];
@@ -119,18 +124,30 @@ export class JournalWriter {
     return answers;
   }
 
-  /** Shape and times, and that a photograph which is cited was kept before. */
-  private checked(sent: unknown): Checked<JournalEntry> {
-    const checked = checkEntry(sent, this.clock.nowMs());
-    const photoId = checked.ok ? citedPhoto(checked.value) : null;
-    if (photoId === null || hasFile(this.database.folder, 'photo', photoId)) return checked;
-    const right = 'a photograph that was kept here before the look';
-    return { ok: false, issues: [{ field: 'body.photoId', value: photoId, code: 'unknownId', right }] };
+  /** One act of several: where the server fails at it, the others are still what they are. */
+  private writeOne(actor: Actor, entries: readonly JournalEntry[], acts: number): EntryAnswer[] {
+    try {
+      return this.writeAct(actor, entries, 'person');
+    } catch (error) {
+      if (acts === 1) throw error;
+      this.logger.error(error);
+      const right = isDiskFull(error)
+        ? 'room on the server’s disk: it is full, and nothing of this deed was kept'
+        : 'nothing that you did: the server failed at this deed, and nothing of it was written';
+      return entries.map((entry) => ({ id: entry.id, status: 'failed', right }));
+    }
   }
 
-  /** Writes many acts that need no answer from a person in one transaction (imports); soft questions count as answered. */
-  writeTogether(actor: Actor, entries: readonly JournalEntry[]): EntryAnswer[] {
-    return this.writeAct(actor, entries, 'asksNothing');
+  /**
+   * Writes many acts of a file in one transaction; soft questions count as answered.
+   * @param unsettled what did not count where the file comes from, by its id
+   */
+  writeTogether(
+    actor: Actor,
+    entries: readonly JournalEntry[],
+    unsettled: ReadonlyMap<string, Unsettled> = new Map(),
+  ): EntryAnswer[] {
+    return this.writeAct(actor, entries, 'file', unsettled);
   }
 
   /** Adds versions to the set-up and refolds what they touch, see {@link SetUpWriting.write}. @returns issues, and then nothing is written */
@@ -198,17 +215,24 @@ export class JournalWriter {
   private writeAct(
     actor: Actor,
     entries: readonly JournalEntry[],
-    asking: 'asks' | 'asksNothing' = 'asks',
+    source: Source,
+    unsettled: ReadonlyMap<string, Unsettled> = new Map(),
   ): EntryAnswer[] {
     const answers: (EntryAnswer | null)[] = entries.map(() => null);
     const transaction = this.database.writer.transaction(() => {
       const touched = new Touched();
       entries.forEach((entry, i) => {
-        answers[i] = this.accept(entry, entries, touched, asking);
+        answers[i] = this.accept(entry, { entries, source, unsettled }, touched);
       });
-      if (answers.some((a) => a && a.status !== 'written' && a.status !== 'alreadyWritten')) throw new ActRefused();
+      if (answers.some((a) => a && !(a.status in TAKEN))) throw new ActRefused();
+      const arrived = entries.flatMap((entry, i): Arrived[] => {
+        const answer = answers[i];
+        return answer?.status === 'written' || answer?.status === 'kept' ? [{ entry, seq: answer.seq }] : [];
+      });
+      touched.addAll(this.settling.arrived(arrived));
       this.derived.fold(touched);
-      if (answers.some((a) => a?.status === 'written')) this.changes.note(actor, 'entries', touched.pumpIds);
+      const pumpIds = [...touched.pumpIds, ...arrived.flatMap((a) => pumpIdsOf(a.entry))];
+      if (arrived.length > 0) this.changes.note(actor, 'entries', [...new Set(pumpIds)]);
     });
     try {
       transaction.immediate();
@@ -218,18 +242,15 @@ export class JournalWriter {
       if (!(error instanceof ActRefused)) throw error;
       return entries.map((entry, i) => {
         const answer = answers[i];
-        return answer && answer.status !== 'written' ? answer : { id: entry.id, status: 'heldBack' };
+        return answer && answer.status !== 'written' && answer.status !== 'kept'
+          ? answer
+          : { id: entry.id, status: 'heldBack' };
       });
     }
     return answers.filter((a) => a !== null);
   }
 
-  private accept(
-    entry: JournalEntry,
-    act: readonly JournalEntry[],
-    touched: Touched,
-    asking: 'asks' | 'asksNothing',
-  ): EntryAnswer {
+  private accept(entry: JournalEntry, act: Act, touched: Touched): EntryAnswer {
     const { id } = entry;
     const hash = contentHash(entry);
     const stored = this.sql.entryById.get(id);
@@ -239,59 +260,31 @@ export class JournalWriter {
       return { id, status: 'alreadyWritten', seq: stored.seq };
     }
     if (stored) return { id, status: 'conflict', stored: parse(stored.content), sent: entry };
-    const issues = entry.kind === 'correction' ? this.correctionIssues(entry, act) : this.entryIssues(entry);
-    if (issues.length > 0) return { id, status: 'refused', issues };
-    if (entry.kind !== 'correction' && asking === 'asks') {
+    const found =
+      entry.kind === 'correction'
+        ? this.settling.stateOf(entry, act.entries, act.source)
+        : { issues: this.checks.ofEntry(entry), unsettled: null };
+    if ('issues' in found && found.issues.length > 0) return { id, status: 'refused', issues: found.issues };
+    if (entry.kind !== 'correction' && act.source === 'person') {
       const questions = questionsAbout(entry, this.store.book, this.sql);
       if (questions.length > 0) return { id, status: 'asked', questions };
     }
     const seq = insertEntry(this.sql, entry, { contentHash: hash, content: JSON.stringify(entry) }, null);
     if (seq === null) throw new Error(`${id}: taken within one act`);
-    if (entry.kind !== 'correction') touched.addAll(this.derived.count({ entry, seq }));
-    else {
-      const original = this.originalOf(entry);
-      if (original) touched.addAll(this.derived.countAnew(original));
+    if (entry.kind !== 'correction') {
+      touched.addAll(this.derived.count({ entry, seq }));
+      return { id, status: 'written', seq };
     }
+    const unsettled = act.unsettled.get(id) ?? ('unsettled' in found ? found.unsettled : null);
+    if (unsettled) {
+      this.settling.put(id, unsettled);
+      return { id, status: 'kept', seq, unsettled };
+    }
+    this.settling.decide(entry);
+    const original = this.checks.originalOf(entry);
+    if (original && original.entry.kind !== 'correction')
+      touched.addAll(this.derived.countAnew({ entry: original.entry, seq: original.seq }));
     return { id, status: 'written', seq };
-  }
-
-  private originalOf(correction: Correction): Original | null {
-    const row = this.sql.entryById.get(correction.body.targetId);
-    return row ? { entry: parse<Entry>(row.content), seq: row.seq } : null;
-  }
-
-  private entryIssues(sent: Entry): FieldIssue[] {
-    const entry = effectiveEntry(sent, []) ?? sent;
-    return [...setUpIssues(entry, this.store.book), ...sampleIssues(entry, this.sql), ...caseIssues(entry, this.sql)];
-  }
-
-  /** A correction whose target is not here yet waits, so only what can be known is checked. */
-  private correctionIssues(correction: Correction, act: readonly JournalEntry[]): FieldIssue[] {
-    const { targetId, action } = correction.body;
-    const original = this.originalOf(correction)?.entry;
-    if (!original) return [];
-    if ((original as JournalEntry).kind === 'correction') {
-      return [
-        {
-          field: 'body.targetId',
-          value: targetId,
-          code: 'namesACorrection',
-          right: 'the id of the original entry, not of a correction',
-        },
-      ];
-    }
-    if (action === 'void') {
-      const voided = act.flatMap((e) => (e.kind === 'correction' && e.body.action === 'void' ? [e.body.targetId] : []));
-      const rest = this.sql.actMembers.all(original.actId).filter((m) => !voided.includes(m.id));
-      if (rest.length === 0) return [];
-      const right = `the other entries of this deed undone with it: ${rest.map((r) => r.id).join(', ')}`;
-      return [{ field: 'body.targetId', value: targetId, code: 'restOfAct', right }];
-    }
-    const corrected = effectiveEntry(original, [correction]);
-    if (!corrected) return [];
-    const checked = checkEntry(corrected, this.clock.nowMs());
-    const issues = checked.ok ? this.entryIssues(corrected) : checked.issues;
-    return issues.map((i) => ({ ...i, field: `body.${i.field}` }));
   }
 }
 

@@ -1,5 +1,13 @@
 import { Injectable, NotFoundException } from '@nestjs/common';
-import type { EarlierCharge, EntryHistory, JournalPage, OilStory, PumpPage, WaterAnswer } from '@winter-jar/contracts';
+import {
+  MAX_UNSETTLED,
+  type EarlierCharge,
+  type EntryHistory,
+  type JournalPage,
+  type OilStory,
+  type PumpPage,
+  type WaterAnswer,
+} from '@winter-jar/contracts';
 import {
   chargeTrends,
   correctionsConflict,
@@ -106,6 +114,7 @@ export class PumpsService {
     return {
       original,
       corrections,
+      unsettled: await records.unsettled(MAX_UNSETTLED, entryId),
       counts: effectiveEntry(original, corrections),
       actEntryIds: await records.countedOfDeed(original.actId),
       contradicted: correctionsConflict(corrections),

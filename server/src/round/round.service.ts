@@ -33,6 +33,8 @@ export class RoundService {
       return [rowOf({ setUp, state, now, todayDay: dayIn(setUp.site.zone) })];
     });
     const needHands = rows.filter((r) => r.verdict === 'stop' || r.verdict === 'beforeNextRun').length;
-    return { at: now, rows: rows.sort(inNeedOfHands), pumps: Object.keys(book.at(now).pump).length, needHands };
+    const pumps = Object.keys(book.at(now).pump).length;
+    const unsettled = this.reading.sql.countUnsettled.get()?.n ?? 0;
+    return { at: now, rows: rows.sort(inNeedOfHands), pumps, needHands, unsettled };
   }
 }

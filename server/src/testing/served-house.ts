@@ -1,7 +1,9 @@
 import type { INestApplication } from '@nestjs/common';
 import type { SetUpKind, SetUpVersion } from '@winter-jar/core';
 import { at } from '@winter-jar/core/testing';
+import { existsSync, readdirSync } from 'node:fs';
 import type { Server } from 'node:http';
+import { join } from 'node:path';
 import request from 'supertest';
 import { v7 as newId } from 'uuid';
 import { createApp } from '../app.js';
@@ -50,3 +52,23 @@ export function versionOf(
   const body = { ...(house.store.book.at(validFrom)[kind][subjectId] as object | undefined), ...changes };
   return { id: newId(), kind, subjectId, validFrom, recordedAt: at(8000), body } as SetUpVersion;
 }
+
+/** What a path answers, byte by byte. */
+export const bytes = (served: ServedHouse, path: string): Promise<Buffer> =>
+  request(served.server)
+    .get(path)
+    .set('Host', 'localhost')
+    .buffer(true)
+    .parse((response, done) => {
+      const parts: Buffer[] = [];
+      response.on('data', (part: Buffer) => parts.push(part));
+      response.on('end', () => done(null, Buffer.concat(parts)));
+    })
+    .expect(200)
+    .then((r) => r.body as Buffer);
+export const upload = (served: ServedHouse, path: string, type: string, body: Buffer | string) =>
+  request(served.server).post(path).set({ Host: 'localhost', 'Content-Type': type }).send(body);
+
+/** Half-made files left in a data folder. */
+export const leftovers = (house: TestHouse) =>
+  existsSync(join(house.folder, 'incoming')) ? readdirSync(join(house.folder, 'incoming')) : [];

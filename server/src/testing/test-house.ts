@@ -7,7 +7,7 @@ import { PROJECTIONS } from '../journal/projections.js';
 import { SetUpStore } from '../journal/set-up-store.js';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { EntryAnswer } from '@winter-jar/contracts';
+import type { EntryAnswer, Unsettled } from '@winter-jar/contracts';
 import {
   effectiveEntries,
   rebuildAll,
@@ -31,6 +31,8 @@ export interface TestHouse {
   /** Of all subjects, by {@link subjectKey}. */
   everyState(): Record<string, Folded>;
   journal(): JournalEntry[];
+  /** Entries that do not count, by their ids. */
+  unsettled(): ReadonlyMap<string, Unsettled>;
   close(): Promise<void>;
 }
 
@@ -64,9 +66,17 @@ export async function openHouse(options: YardOptions & { folder?: string; empty?
           ]),
       ),
     journal: () =>
-      (database.reader.prepare('SELECT content FROM journal_entry ORDER BY seq').all() as { content: string }[]).map(
-        (r) => JSON.parse(r.content) as JournalEntry,
-      ),
+      (
+        database.reader.prepare('SELECT content FROM journal_entry ORDER BY seq').all() as {
+          content: string;
+        }[]
+      ).map((r) => JSON.parse(r.content) as JournalEntry),
+    unsettled: () => {
+      const rows = database.reader.prepare('SELECT id, unsettled FROM journal_entry WHERE unsettled IS NOT NULL').all();
+      return new Map(
+        (rows as { id: string; unsettled: string }[]).map((r) => [r.id, JSON.parse(r.unsettled) as Unsettled]),
+      );
+    },
     async close() {
       await database.close();
       if (!options.folder) rmSync(folder, { recursive: true, force: true });
@@ -76,7 +86,8 @@ export async function openHouse(options: YardOptions & { folder?: string; empty?
 
 /** States of all subjects as core alone would have them, from nothing but the journal. */
 export function rebuiltStates(house: TestHouse): Record<string, Folded> {
-  const entries = effectiveEntries(house.journal());
+  const left = new Set(house.unsettled().keys());
+  const entries = effectiveEntries(house.journal().filter((e) => !left.has(e.id)));
   const { book } = house.store;
   return Object.fromEntries(PROJECTIONS.flatMap((projection) => [...rebuildAll({ projection, entries, book })]));
 }

@@ -76,6 +76,9 @@ const injectedRtkApi = api.injectEndpoints({
         body: queryArg,
       }),
     }),
+    unsettled: build.query<UnsettledApiResponse, UnsettledApiArg>({
+      query: () => ({ url: `/api/unsettled` }),
+    }),
     setUp: build.query<SetUpApiResponse, SetUpApiArg>({
       query: () => ({ url: `/api/set-up` }),
     }),
@@ -249,6 +252,9 @@ export type PostEntriesApiResponse = /** status 201 Write entries, each answered
 export type PostEntriesApiArg = EntriesPost;
 export type PreviewEntriesApiResponse = /** status 200 What entries would change, without writing them */ EntriesEffect;
 export type PreviewEntriesApiArg = EntriesPost;
+export type UnsettledApiResponse =
+  /** status 200 Corrections that were kept and do not count: what they wait for, or what has to be settled */ UnsettledAnswer;
+export type UnsettledApiArg = void;
 export type SetUpApiResponse = /** status 200 All records of the set-up in force now */ SetUpAnswer;
 export type SetUpApiArg = void;
 export type PostSetUpApiResponse = /** status 201 Add versions to the set-up, all or none */ SetUpPosted;
@@ -905,6 +911,8 @@ export type RoundAnswer = {
   /** All pumps of the house, also spare and retired ones. */
   pumps: number;
   needHands: number;
+  /** Entries that were kept and do not count yet. */
+  unsettled: number;
 };
 export type SchoolId = 'freshEveryRun' | 'bleedAndCount' | 'byTheHour' | 'byTheLook' | 'byTheLab';
 export type PumpPlace = 'inService' | 'lent' | 'spare' | 'retired';
@@ -2482,9 +2490,10 @@ export type CorrectionBody = {
   targetId: string;
   /** The correction that its writer saw in force, null for the original. Two that name the same are flagged. */
   supersedes: string | null;
-  /** All corrections of the entry that its writer saw. */
+  /** All corrections of the entry that its writer saw; with `setAside` those that it leaves out. */
   saw?: readonly string[] | null;
-  action: 'void' | 'replace';
+  /** `setAside`: corrections that do not count are left out for good, and the entry stays as it is. */
+  action: 'void' | 'replace' | 'setAside';
   /** With `replace`: the full new body, of the original's kind. */
   body?:
     | RunBody
@@ -2527,9 +2536,34 @@ export type Correction = {
   /** At which its body was written, see body-version.ts. */
   bodyVersion: number;
 };
+export type FieldIssue = {
+  field: string;
+  value: any;
+  code: string;
+  right: string;
+};
+export type UnsettledLine = {
+  correction: Correction;
+  /** Why an entry that was kept does not count. One without a word of this counts. */
+  unsettled:
+    | {
+        state: 'waits';
+      }
+    | {
+        state: 'toSettle';
+        issues: readonly FieldIssue[];
+      };
+  /** As it was first written; null while it is not here. */
+  original: Entry | null;
+  /** The original counts; it does not where it was taken back. */
+  counts: boolean;
+};
 export type EntryHistory = {
   original: Entry;
+  /** What has a say: not what does not count, nor the words by which it was set aside. */
   corrections: readonly Correction[];
+  /** Corrections that do not count yet. */
+  unsettled: readonly UnsettledLine[];
   counts: Entry | null;
   /** All entries of the same deed that still count; they are taken back together. */
   actEntryIds: readonly string[];
@@ -2735,6 +2769,17 @@ export type CaseAnswer = {
   setUp: PumpSetUp;
   entries: readonly Entry[];
 };
+export type Unsettled =
+  | {
+      state: 'waits';
+    }
+  | {
+      state: 'toSettle';
+      issues: readonly FieldIssue[];
+    }
+  | {
+      state: 'aside';
+    };
 export type Question =
   | {
       code: 'overlap';
@@ -2757,17 +2802,17 @@ export type Question =
       beforeMinutes: number;
       beforeAt: string;
     };
-export type FieldIssue = {
-  field: string;
-  value: any;
-  code: string;
-  right: string;
-};
 export type EntryAnswer =
   | {
       id: string;
       status: 'written' | 'alreadyWritten';
       seq: number;
+    }
+  | {
+      id: string;
+      status: 'kept';
+      seq: number;
+      unsettled: Unsettled;
     }
   | {
       id: string;
@@ -2788,6 +2833,11 @@ export type EntryAnswer =
   | {
       id: string;
       status: 'heldBack';
+    }
+  | {
+      id: string;
+      status: 'failed';
+      right: string;
     };
 export type EntriesAnswer = {
   answers: readonly EntryAnswer[];
@@ -2813,6 +2863,13 @@ export type PumpEffect = {
 export type EntriesEffect = {
   answers: readonly EntryAnswer[];
   effects: readonly PumpEffect[];
+};
+export type UnsettledAnswer = {
+  at: string;
+  /** The oldest first. */
+  lines: readonly UnsettledLine[];
+  /** All there are, where the lines are not all of them. */
+  total: number;
 };
 export type SetUpAnswer = {
   at: string;

@@ -21,6 +21,7 @@ import type {
   SetUpFilePreview,
   SetUpFileResult,
   SuspectsAnswer,
+  UnsettledAnswer,
   WaterAnswer,
 } from '@winter-jar/contracts';
 import type { DefinitionsFromApi, OverrideResultType, TagTypesFromApi } from '@reduxjs/toolkit/query/react';
@@ -74,6 +75,7 @@ interface Answers {
   importJournal: JournalFileResult;
   openDemoYard: DemoYardOpened;
   logImport: LogImportAnswer;
+  unsettled: UnsettledAnswer;
 }
 type Generated = DefinitionsFromApi<typeof generatedApi>;
 type Definitions = {
@@ -92,6 +94,7 @@ export const houseApi = generatedApi.enhanceEndpoints<TagTypesFromApi<typeof gen
     equipment: { providesTags: ['Equipment'] },
     diagnosis: { providesTags: (_answer, _error, { pumpId }) => [...ofPump(pumpId), 'Cases'] },
     entry: { providesTags: ['Entry'] },
+    unsettled: { providesTags: ['Entry'] },
     caseInFull: { providesTags: ['Cases'] },
     suspects: { providesTags: ['Cases'] },
     setUp: { providesTags: ['SetUp'] },
@@ -144,4 +147,5 @@ export const {
   useEquipmentQuery,
   useCaseInFullQuery,
   useSuspectsQuery,
+  useUnsettledQuery,
 } = houseApi;

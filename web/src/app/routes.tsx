@@ -38,6 +38,7 @@ const PAGES: Readonly<Record<string, Page>> = {
   'equipment/:equipmentId': async () => (await import('../equipment/equipment-page.js')).EquipmentPage,
   'cases/:caseId': async () => (await import('../diagnosis/case-report-page.js')).CaseReportPage,
   'pumps/:pumpId/entries/:entryId': async () => (await import('../journal/history-page.js')).HistoryPage,
+  unsettled: async () => (await import('../journal/unsettled-page.js')).UnsettledPage,
   suspects: async () => (await import('../diagnosis/suspects-page.js')).SuspectsPage,
   labels: async () => (await import('../labels/labels-page.js')).LabelsPage,
   start: async () => (await import('../run/start-page.js')).StartPage,

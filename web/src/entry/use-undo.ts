@@ -10,7 +10,7 @@ import { useWriteEntries } from './use-write-entries.js';
 
 /** A correction of what a history says, after all corrections that it knows. */
 export function correctionOf(
-  { original, corrections }: Pick<EntryHistory, 'original' | 'corrections'>,
+  { original, corrections, unsettled }: Pick<EntryHistory, 'original' | 'corrections' | 'unsettled'>,
   body: Pick<CorrectionBody, 'action' | 'body' | 'happenedAt'>,
   input: { actId: string; now: string; shared: Pick<Envelope, 'who' | 'device' | 'acknowledged' | 'bodyVersion'> },
 ): Correction {
@@ -27,7 +27,8 @@ export function correctionOf(
     body: {
       targetId: original.id,
       supersedes: lastCorrectionId(corrections),
-      saw: corrections.map((c) => c.id),
+      // Also what does not count: whoever corrects the entry has decided about it.
+      saw: [...corrections, ...unsettled.map((u) => u.correction)].map((c) => c.id),
       ...body,
     },
   };

@@ -20,6 +20,8 @@ function fromAnswers(answers: readonly EntryAnswer[]): WriteResult {
   const questions = answers.flatMap((a) => (a.status === 'asked' ? a.questions : []));
   if (questions.length > 0) return { kind: 'asked', questions };
   if (answers.some((a) => a.status === 'conflict')) return { kind: 'conflict' };
+  const failed = answers.find((a) => a.status === 'failed');
+  if (failed) return { kind: 'failed', right: failed.right };
   return { kind: 'written' };
 }
 

@@ -1,4 +1,4 @@
-import type { EntryHistory, PumpPage } from '@winter-jar/contracts';
+import type { EntryHistory, PumpPage, UnsettledLine } from '@winter-jar/contracts';
 import type { Correction } from '@winter-jar/core';
 import { ChevronLeft } from 'lucide-react';
 import { useState } from 'react';
@@ -20,6 +20,7 @@ import { WithPump, type EntryPageProps } from '../entry/entry-page.js';
 import { entryWords } from '../words/entry-words.js';
 import { KIND_WORDS } from '../words/kind-words.js';
 import { revisionsOf, type Revision } from './revisions.js';
+import { issueAt } from './unsettled-words.js';
 import { useEnvelope } from '../entry/use-envelope.js';
 import { correctionOf, useUndo } from '../entry/use-undo.js';
 import { useWriteEntries } from '../entry/use-write-entries.js';
@@ -70,6 +71,15 @@ function History({ history, page, words }: { history: EntryHistory; page: PumpPa
           choose below if another is right.
         </p>
       )}
+      {history.unsettled.length > 0 && (
+        <p role="status" className="mt-4 border-l-4 border-before-next-run pl-3">
+          <span className="font-semibold">A correction of it does not count.</span>{' '}
+          {history.unsettled.flatMap(reasons).join(' ')}{' '}
+          <Link to="/unsettled" className="font-semibold text-ink">
+            Settle
+          </Link>
+        </p>
+      )}
       <Revisions history={history} page={page} words={words} />
       {counts ? (
         <div className="mt-6 flex flex-col gap-6">
@@ -86,6 +96,9 @@ function History({ history, page, words }: { history: EntryHistory; page: PumpPa
     </main>
   );
 }
+
+const reasons = ({ unsettled }: UnsettledLine): string[] =>
+  unsettled.state === 'toSettle' ? unsettled.issues.map(issueAt) : [];
 
 function Revisions({ history, page, words }: { history: EntryHistory; page: PumpPage; words: Words }) {
   const shared = useEnvelope();

@@ -14,6 +14,7 @@ const correction = (n: number, body: Partial<Correction['body']>): Correction =>
 const historyOf = (...corrections: Correction[]) => ({
   original: run,
   corrections,
+  unsettled: [],
   counts: null,
   actEntryIds: [],
   contradicted: false,

@@ -14,6 +14,8 @@ import { PumpSheet } from './pump-sheet.js';
 import { ORDERS, roundGroups, sentenceOfTheDay, type RoundGroup, type RoundOrder } from './round-order.js';
 import { RoundRow } from './round-row.js';
 
+/** Seldom seen: nearly everything counts. */
+const UnsettledBand = lazy(async () => ({ default: (await import('./unsettled-band.js')).UnsettledBand }));
 /** Seen once, by who has no pump yet. */
 const FirstScreen = lazy(async () => ({ default: (await import('./first-screen.js')).FirstScreen }));
 
@@ -139,6 +141,11 @@ export function RoundPage() {
             </LinkButton>
           </div>
         </div>
+        {data.unsettled > 0 && (
+          <Suspense>
+            <UnsettledBand />
+          </Suspense>
+        )}
         <div ref={list} style={{ height: virtual.getTotalSize(), position: 'relative' }}>
           {virtual.getVirtualItems().map((item) => {
             const line = lines[item.index];
