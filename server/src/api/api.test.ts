@@ -115,7 +115,7 @@ test.each<[string, () => unknown, string, unknown, RegExp]>([
     () => entryAt(20, 'bleed', { sump: 'gearA', drawnMl: 10, waterMl: 2 }),
     'body.sump',
     'gearA',
-    /one of oil/,
+    /a sump of this pump: oil/,
   ],
   [
     'oil in a dry pump',

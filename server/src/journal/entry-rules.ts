@@ -173,7 +173,7 @@ function sumpIssues(
   if (!sump) {
     const right =
       model.sumps.length > 0
-        ? `one of ${model.sumps.map((s) => s.key).join(', ')}`
+        ? `a sump of this pump: ${model.sumps.map((s) => s.key).join(', ')}`
         : `nothing: ${model.name} holds no oil`;
     return [{ field: 'body.sump', value: key, code: 'noSuchSump', right }];
   }

@@ -46,8 +46,8 @@ export function UnsettledPage() {
         <Empty title="Nothing to settle">Everything that was written counts.</Empty>
       ) : (
         <p className="mt-1 text-[15px]">
-          These corrections came before the entry that they correct. They are kept, and no verdict reckons with them
-          until you have decided.
+          These corrections came before the entry that they correct. They are kept, and no verdict takes them in until
+          you have decided.
           {data.total > data.lines.length && ` The oldest ${data.lines.length} of ${data.total} stand here.`}
         </p>
       )}

@@ -23,12 +23,16 @@ export const whyWords = ({ state }: UnsettledLine['unsettled']): string =>
 const plain = (value: unknown): string =>
   typeof value === 'string' ? value : value === undefined ? '' : JSON.stringify(value);
 
+/** The unit that ends a field's name stands behind its value. */
+const withUnit = (field: string, value: string): string =>
+  field.endsWith(' mL') ? `${field.slice(0, -3)} ${value}\u00a0mL` : `${field} ${value}`;
+
 /** What a correction says, as it came: it may be anything, so it is only spelled out. */
 export function saidWords({ body }: Correction): string {
   if (body.action === 'void') return 'take the entry back.';
   const said = Object.entries(body.body ?? {}).filter(([, value]) => value !== null);
   if (said.length === 0) return 'nothing.';
-  const words = said.map(([field, value]) => `${fieldWords(field)} ${plain(value)}`).join(' · ');
+  const words = said.map(([field, value]) => withUnit(fieldWords(field), plain(value))).join(' · ');
   return words.length > MOST ? `${words.slice(0, MOST)} …` : words;
 }
 const MOST = 300;

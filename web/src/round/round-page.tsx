@@ -143,7 +143,7 @@ export function RoundPage() {
         </div>
         {data.unsettled > 0 && (
           <Suspense>
-            <UnsettledBand />
+            <UnsettledBand nameOf={(id) => data.rows.find((r) => r.pumpId === id)?.name ?? id} />
           </Suspense>
         )}
         <div ref={list} style={{ height: virtual.getTotalSize(), position: 'relative' }}>

@@ -5,6 +5,7 @@ import { meterWords } from './entry-words.js';
 
 /** What is wrong at a field, with the value and what would be right. */
 export function issueWords({ value, right, code }: FieldIssue): string {
+  if (code === 'unknownField') return 'Not known here: leave it out.';
   const given = typeof value === 'string' || typeof value === 'number';
   return `${given && code !== 'missing' ? `“${value}” is not right here. ` : ''}Right would be ${right}.`;
 }
