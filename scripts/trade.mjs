@@ -57,6 +57,16 @@ export function tradePage(core, text) {
         over ? 'is still good' : 'is reached',
       ]),
     ),
+    usual: table(
+      ['Entry', 'Reading', 'Usual'],
+      Object.entries(core.USUAL_RANGES).flatMap(([kind, ranges]) =>
+        Object.entries(ranges).map(([field, { least, most }]) => [
+          kind,
+          field,
+          `${least} to ${most.toLocaleString('en-GB')}`,
+        ]),
+      ),
+    ),
     oilSigns: table(
       ['Sign', 'Verdict'],
       OIL_SIGNS.map((sign) => [sign, OIL_LIMITS[sign]]),

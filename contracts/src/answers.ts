@@ -1,3 +1,4 @@
+import type { UnusualReading } from '@winter-jar/core';
 import type { FieldIssue } from './check-entry.js';
 
 /** A soft rule that asks the person; sent again with its code in `acknowledged`, the entry is accepted. */
@@ -5,7 +6,8 @@ export type Question =
   | { readonly code: 'overlap'; readonly otherEntryId: string; readonly otherFrom: string; readonly otherUntil: string }
   | { readonly code: 'drainAboveCharge'; readonly outMl: number; readonly chargeMl: number }
   | { readonly code: 'meterBackwards'; readonly beforeMinutes: number; readonly beforeAt: string }
-  | { readonly code: 'meterTooFast'; readonly beforeMinutes: number; readonly beforeAt: string };
+  | { readonly code: 'meterTooFast'; readonly beforeMinutes: number; readonly beforeAt: string }
+  | { readonly code: 'unusual'; readonly readings: readonly UnusualReading[] };
 
 /** Why an entry that was kept does not count. One without a word of this counts. */
 export type Unsettled =

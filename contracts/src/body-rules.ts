@@ -34,6 +34,13 @@ export const IdOf = (what: string): PropertyDecorator =>
 const oneLine = { message: 'text of at most 500 characters' };
 export const Remark = (): PropertyDecorator => Maybe(together(IsString(oneLine), MaxLength(500, oneLine)));
 
+/** In lower case: two spellings of one id would be two entries. */
+export const Uuid = (what: string, { each = false } = {}): PropertyDecorator =>
+  Matches(/^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/, {
+    message: `${what}: a UUID in lower case`,
+    each,
+  });
+
 /** A photograph is uploaded before the entry that cites it. */
 export const PhotoId = (): PropertyDecorator =>
   Maybe(Matches(/^[0-9a-f]{64}$/, { message: 'the id of a photograph that was uploaded: 64 hexadecimal digits' }));

@@ -47,6 +47,8 @@ test.each([run, look, bleed, topUp, change, done, note, labSample, labResult].ma
 
 // Each body field once below, above or beside what is right.
 test.each<[string, unknown, string]>([
+  ['an id in capitals, which would be another one', { ...run, id: 'ABCDEF00-0000-4000-8000-000000000001' }, 'id'],
+  ['a zone otherwise spelled', { ...run, zone: 'europe/lisbon' }, 'zone'],
   ['run: minutes 0', withBody(run, { minutes: 0 }), 'body.minutes'],
   ['run: 31 days', withBody(run, { minutes: 31 * 1440 }), 'body.minutes'],
   ['run: cycles 0', withBody(run, { cycles: 0 }), 'body.cycles'],

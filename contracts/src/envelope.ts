@@ -19,12 +19,12 @@ import {
   IsObject,
   IsOptional,
   IsString,
-  IsUUID,
   Length,
   Matches,
   MaxLength,
   ValidateNested,
 } from 'class-validator';
+import { Uuid } from './body-rules.js';
 import { IsInstant, IsZone } from './instant.js';
 
 const BODY_VERSIONS = Array.from({ length: BODY_VERSION }, (_, i) => i + 1);
@@ -41,10 +41,10 @@ export class SubjectDto implements Subject {
 
 /** What every entry carries; the body's own class follows from the kind. */
 export class EntryDto {
-  @IsUUID('all', { message: 'a UUID made by the client' })
+  @Uuid('an id made by the client')
   id!: string;
 
-  @IsUUID('all', { message: 'a UUID that the entries of one deed share' })
+  @Uuid('an id that the entries of one deed share')
   actId!: string;
 
   @IsIn(KINDS, { message: `one of ${KINDS.join(', ')}` })
@@ -92,17 +92,17 @@ export class EntryDto {
 }
 
 export class CorrectionBodyDto {
-  @IsUUID('all', { message: 'the id of the original entry' })
+  @Uuid('the id of the original entry')
   targetId!: string;
 
   @IsOptional()
-  @IsUUID('all', { message: 'the id of the correction in force, or null' })
+  @Uuid('the id of the correction in force, or null')
   supersedes!: string | null;
 
   @IsOptional()
   @IsArray({ message: 'a list of the corrections that were seen' })
   @ArrayMaxSize(200, { message: 'at most 200 corrections' })
-  @IsUUID('all', { each: true, message: 'ids of corrections' })
+  @Uuid('ids of corrections', { each: true })
   saw?: string[] | null;
 
   @IsIn(CORRECTION_ACTIONS, { message: `one of ${CORRECTION_ACTIONS.join(', ')}` })

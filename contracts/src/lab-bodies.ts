@@ -1,6 +1,6 @@
 import { WEAR_SIGNS, type LabResultBody, type LabSampleBody, type SumpKey, type WearSign } from '@winter-jar/core';
-import { ArrayUnique, IsArray, IsIn, IsOptional, IsString, IsUUID, MaxLength } from 'class-validator';
-import { Maybe, OneOf, Remark, SomeVolume, Within } from './body-rules.js';
+import { ArrayUnique, IsArray, IsIn, IsOptional, IsString, MaxLength } from 'class-validator';
+import { Maybe, OneOf, Remark, SomeVolume, Uuid, Within } from './body-rules.js';
 import { SUMPS } from './limits.js';
 
 const label = { message: 'what is written on the bottle, at most 60 characters' };
@@ -23,7 +23,7 @@ export class LabSampleBodyDto implements LabSampleBody {
 
 /** Units as laboratories print them. */
 export class LabResultBodyDto implements LabResultBody {
-  @IsUUID('all', { message: 'the id of the sample that it reports on' }) sampleId!: string;
+  @Uuid('the id of the sample that it reports on') sampleId!: string;
   @Ppm(1_000_000) waterPpm?: number | null;
   @Maybe(Within(0.5, 10_000, 'mm²/s (cSt) at 40 °C from 0.5 to 10,000')) viscosity40Mm2s?: number | null;
   @Ppm(100_000) ironPpm?: number | null;

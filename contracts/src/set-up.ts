@@ -22,7 +22,6 @@ import {
   IsObject,
   IsOptional,
   IsString,
-  IsUUID,
   Length,
   Matches,
   Max,
@@ -31,7 +30,7 @@ import {
   registerDecorator,
   ValidateNested,
 } from 'class-validator';
-import { Maybe } from './body-rules.js';
+import { Maybe, Uuid } from './body-rules.js';
 import { IsInstant, IsZone } from './instant.js';
 import { MAX_OIL_LIMIT } from './limits.js';
 
@@ -266,7 +265,7 @@ export const SET_UP_CLASSES = {
 
 /** One version of one record of the set-up. */
 export class SetUpVersionDto {
-  @IsUUID('all', { message: 'a UUID made by the client' }) id!: string;
+  @Uuid('an id made by the client') id!: string;
   @IsIn(SET_UP_KINDS, oneOf(SET_UP_KINDS)) kind!: SetUpKind;
   @Length(1, 64, id) subjectId!: string;
   @IsInstant() validFrom!: string;

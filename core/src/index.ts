@@ -162,6 +162,10 @@ export {
   type WearSign,
   winningCorrection,
   type YesNo,
+  type UnusualReading,
+  unusualReadings,
+  USUAL_RANGES,
+  type UsualRange,
 } from './journal/index.js';
 export {
   CALENDAR_LIMIT_DAYS,

@@ -1,7 +1,7 @@
 import { at, runAt } from '../testing/small-yard.js';
 import { correctionsConflict, effectiveEntries, effectiveEntry } from './corrections.js';
 import type { Correction, CorrectionBody } from './entry.js';
-import { localDay } from './local-day.js';
+import { isZone, localDay } from './local-day.js';
 
 const run = runAt(10, 5);
 const correction = (n: number, recordedHours: number, body: Partial<CorrectionBody>): Correction => ({
@@ -81,3 +81,19 @@ test('an instant or a zone that does not exist is named', () => {
   expect(() => localDay({ at: 'yesterday', zone: 'Europe/Lisbon' })).toThrow(/"yesterday"/);
   expect(() => localDay({ at: at(1), zone: 'Moon/Base' })).toThrow(/"Moon\/Base"/);
 });
+
+test.each([
+  ['Europe/Lisbon', true],
+  ['UTC', true],
+  ['Asia/Calcutta', true],
+  ['America/Argentina/Buenos_Aires', true],
+  ['Etc/GMT+5', true],
+  ['europe/lisbon', false],
+  ['Europe/LISBON', false],
+  ['GMT', false],
+  ['EST', false],
+  ['+01:00', false],
+  ['Europe/Nowhere', false],
+  ['', false],
+  ['__proto__', false],
+])('%s is a zone of the real list: %s', (zone, is) => expect(isZone(zone)).toBe(is));

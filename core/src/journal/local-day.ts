@@ -32,6 +32,19 @@ export function localDay(input: { at: string; zone: string }): number {
   return Math.floor((ms + offset * MINUTE_MS) / DAY_MS);
 }
 
+/** Areas of the IANA database, as it spells them: no offset, no abbreviation of one country. */
+const ZONE_NAME =
+  /^(Africa|America|Antarctica|Arctic|Asia|Atlantic|Australia|Etc|Europe|Indian|Pacific)(\/[A-Z][A-Za-z0-9_+-]*)+$/;
+
+const knownZones = new Set<string>(['UTC']);
+
+/** Is it the name of a zone in the IANA database, in its own spelling? */
 export function isZone(zone: string): boolean {
-  return zone.length > 0 && !Number.isNaN(offsetMinutes(zone, 0));
+  if (knownZones.has(zone)) return true;
+  if (!ZONE_NAME.test(zone) || Number.isNaN(offsetMinutes(zone, 0))) return false;
+  const { timeZone } = new Intl.DateTimeFormat('en', { timeZone: zone }).resolvedOptions();
+  // An older name resolves to a newer one; the same name otherwise spelled would be a second zone.
+  const isSpelled = timeZone === zone || timeZone.toLowerCase() !== zone.toLowerCase();
+  if (isSpelled) knownZones.add(zone);
+  return isSpelled;
 }

@@ -13,8 +13,10 @@ const TRIPLE_POINT_C = 0.01;
 const trapPressurePa = (tempC: number): number =>
   tempC <= TRIPLE_POINT_C ? iceVapourPressurePa({ tempC }) : waterSaturationPressurePa({ tempC });
 
-/** Temperatures of a profile are joined by straight lines, cut into pieces of so many minutes. */
+/** Temperatures of a profile are joined by straight lines, cut into pieces of so many minutes, or longer ones where it is endless. */
 const PIECE_MINUTES = 5;
+/** Over a month. */
+const MOST_PIECES = 10_000;
 
 /**
  * The one temperature that lets as much water past as a profile does: its vapour pressure is the profile's mean over time.
@@ -32,8 +34,8 @@ export function effectiveTrapTempC(readings: readonly TrapReading[]): number {
   readings.slice(1).forEach((next, i) => {
     const before = readings[i] ?? first;
     const span = next.minutes - before.minutes;
-    if (!(span > 0)) throw new RangeError(`readings: minute ${next.minutes} does not come after ${before.minutes}`);
-    const pieces = Math.max(1, Math.ceil(span / PIECE_MINUTES));
+    if (!(span > 0 && span < Infinity)) throw new RangeError(`readings: minute ${next.minutes} does not come after ${before.minutes}`);
+    const pieces = Math.min(MOST_PIECES, Math.max(1, Math.ceil(span / PIECE_MINUTES)));
     for (let k = 0; k < pieces; k++) {
       const tempC = before.tempC + ((next.tempC - before.tempC) * (k + 0.5)) / pieces;
       weighed += trapPressurePa(tempC) * (span / pieces);

@@ -138,6 +138,15 @@ function jsonOf(text: string): unknown {
   }
 }
 
+/** Ids were taken in any case before: in a file that is taken in whole they all become lower case together. */
+function idsInOneSpelling(raw: unknown): unknown {
+  const text = JSON.stringify(raw) ?? '';
+  return /"[0-9A-Fa-f-]*[A-F][0-9A-Fa-f-]*"/.test(text)
+    ? JSON.parse(text.replace(UUID, (id) => id.toLowerCase()))
+    : raw;
+}
+const UUID = /"[0-9A-Fa-f]{8}(-[0-9A-Fa-f]{4}){3}-[0-9A-Fa-f]{12}"/g;
+
 /** Takes the lines of one file, in chunks that never cut a deed in two. */
 class LineTaker {
   private line = 0;
@@ -216,7 +225,7 @@ class LineTaker {
 
   private takeEntry(raw: unknown, unsettled: Unsettled | null): void {
     this.flushSetUp();
-    const checked = checkEntry(raw, this.clock.nowMs());
+    const checked = checkEntry(idsInOneSpelling(raw), this.clock.nowMs());
     const [issue] = checked.ok ? [] : checked.issues;
     if (!checked.ok) throw new LineRefused(this.line, issue ?? issueOf('entry', null, 'notRight', 'an entry'));
     if (this.chunk.length >= CHUNK && this.chunk.at(-1)?.entry.actId !== checked.value.actId) this.flushEntries();

@@ -146,6 +146,19 @@ test('a correction that cannot be, from a file of before, is kept to be settled'
   expect(two.house.unsettled().get(wrong.id)).toMatchObject({ state: 'toSettle' });
 });
 
+test('ids in capitals, as they were taken before, become one spelling together', async () => {
+  const id = 'abcdef00-0000-4000-8000-00000000000a';
+  const note = entryAt(300, 'note', { text: 'kept' }, { id });
+  one.house.write(note, correctionAt(1000, note, { action: 'void' }));
+  const all = (await lines()).map((l) => l.replaceAll(id, id.toUpperCase()));
+  const end = JSON.parse(all.at(-1)!) as { end: object };
+  const old = [all[0]!.replace('"version":2', '"version":1'), ...all.slice(1, -1), JSON.stringify(end)];
+  const two = await serve({ empty: true });
+  expect(await importJournal(two, old.join('\n'))).toMatchObject({ issue: null });
+  expect(two.house.journal().map((e) => e.id)).toEqual(one.house.journal().map((e) => e.id));
+  expect(await round(two)).toEqual(await round(one));
+});
+
 test('a line of 50 MB is named, and nothing is taken', async () => {
   const two = await serve({ empty: true });
   const [head] = await lines();

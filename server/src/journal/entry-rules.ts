@@ -8,6 +8,7 @@ import {
   runMinutes,
   TASKS,
   tasksOf,
+  unusualReadings,
   type Entry,
   type EntryKind,
   type LookBody,
@@ -221,7 +222,8 @@ const METER_TOLERANCE_MINUTES = 24 * 60;
 
 /** Soft rules: the person is asked, and may say yes. */
 export function questionsAbout(entry: Entry, book: SetUpBook, sql: WritingStatements): Question[] {
-  const open: Question[] = [];
+  const readings = unusualReadings(entry);
+  const open: Question[] = readings.length > 0 ? [{ code: 'unusual', readings }] : [];
   for (const pumpId of pumpIdsOf(entry)) {
     const pump = book.pumpAt({ pumpId, instant: entry.happenedAt });
     if (!pump) continue;

@@ -51,6 +51,11 @@ export class SetUpService {
         const right = 'a time that has passed: is this device’s clock right?';
         if (value > latest) issues.push({ field: `versions.${i}.${field}`, value, code: 'inTheFuture', right });
       }
+      const { overhauledAt = null } = shape.value.body as { overhauledAt?: string | null };
+      if (shape.value.kind === 'pump' && overhauledAt !== null && overhauledAt > latest) {
+        const field = `versions.${i}.body.overhauledAt`;
+        issues.push({ field, value: overhauledAt, code: 'inTheFuture', right: 'a day that has passed' });
+      }
       const record = checkRecord(shape.value.kind, shape.value.body, `versions.${i}.body`);
       return record.ok ? 0 : issues.push(...record.issues);
     });

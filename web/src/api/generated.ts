@@ -2780,6 +2780,25 @@ export type Unsettled =
   | {
       state: 'aside';
     };
+export type UnusualReading = {
+  least: number;
+  most: number;
+  quantity:
+    | 'temperature'
+    | 'pressure'
+    | 'volume'
+    | 'duration'
+    | 'cycles'
+    | 'kg'
+    | 'h'
+    | 'runs'
+    | 'ppm'
+    | 'mm\u00B2/s'
+    | 'mg KOH/g'
+    | 'per mL';
+  field: string;
+  value: number;
+};
 export type Question =
   | {
       code: 'overlap';
@@ -2801,6 +2820,10 @@ export type Question =
       code: 'meterTooFast';
       beforeMinutes: number;
       beforeAt: string;
+    }
+  | {
+      code: 'unusual';
+      readings: readonly UnusualReading[];
     };
 export type EntryAnswer =
   | {

@@ -119,6 +119,16 @@ test.each<[Question, RegExp]>([
     /showed 1,000\u00a0h yesterday, which is more\. Was it misread then\?/,
   ],
   [
+    {
+      code: 'unusual',
+      readings: [
+        { field: 'trapTempC', value: 41, least: -90, most: 5, quantity: 'temperature' },
+        { field: 'waterPpm', value: 120_000, least: 0, most: 50_000, quantity: 'ppm' },
+      ],
+    },
+    /^Is this right: trap 41\s°C \(usual is −90\s°C to 5\s°C\), water 120,000\sppm \(usual is 0\sppm to 50,000\sppm\)\?$/,
+  ],
+  [
     { code: 'meterTooFast', beforeMinutes: 60_000, beforeAt: '2031-01-08T10:00:00.000Z' },
     /it would have run faster than time/,
   ],

@@ -1,4 +1,6 @@
 import type { FieldIssue, Question } from '@winter-jar/contracts';
+import type { UnusualReading } from '@winter-jar/core';
+import type { Print } from '../device/use-print.js';
 import { dayWords, momentWords } from './dates.js';
 import type { Words } from './words.js';
 import { meterWords } from './entry-words.js';
@@ -8,6 +10,43 @@ export function issueWords({ value, right, code }: FieldIssue): string {
   if (code === 'unknownField') return 'Not known here: leave it out.';
   const given = typeof value === 'string' || typeof value === 'number';
   return `${given && code !== 'missing' ? `“${value}” is not right here. ` : ''}Right would be ${right}.`;
+}
+
+/** Fields whose readings can be unusual. */
+const READING_WORDS: Readonly<Record<string, string>> = {
+  minutes: 'length or meter',
+  cycles: 'cycles',
+  loadKg: 'load',
+  trapTempC: 'trap',
+  oilTempC: 'oil',
+  firstPressurePa: 'first pressure',
+  lowestPressurePa: 'lowest pressure',
+  lookedAtMl: 'volume in the jar',
+  hoursStood: 'time it stood',
+  jarTempC: 'jar',
+  newMinutes: 'new meter',
+  meterMinutes: 'meter',
+  runsSince: 'runs since the change',
+  minutesSince: 'hours since the change',
+  drawnMl: 'volume drawn',
+  waterPpm: 'water',
+  viscosity40Mm2s: 'viscosity',
+  ironPpm: 'iron',
+  siliconPpm: 'silicon',
+  aluminiumPpm: 'aluminium',
+  acidMgKohG: 'acid number',
+  baseMgKohG: 'base number',
+  count4PerMl: 'particles from 4 µm',
+  count6PerMl: 'particles from 6 µm',
+  count14PerMl: 'particles from 14 µm',
+};
+
+function readingWords({ field, value, least, most, quantity }: UnusualReading, print: Print): string {
+  const said = (v: number) =>
+    quantity === 'temperature' || quantity === 'pressure' || quantity === 'volume' || quantity === 'duration'
+      ? print[quantity](v)
+      : `${v.toLocaleString('en-GB')}\u00a0${quantity}`;
+  return `${READING_WORDS[field] ?? field} ${said(value)} (usual is ${said(least)} to ${said(most)})`;
 }
 
 /** A soft rule as the question that it is. */
@@ -31,6 +70,11 @@ export function questionWords(question: Question, { print, zone, now }: Words): 
     case 'meterTooFast':
       return {
         question: `The meter showed ${meterWords(question.beforeMinutes)} ${dayWords(question.beforeAt, zone, now)}: it would have run faster than time. Is this reading right?`,
+        yes: 'Yes, it is right',
+      };
+    case 'unusual':
+      return {
+        question: `Is this right: ${question.readings.map((r) => readingWords(r, print)).join(', ')}?`,
         yes: 'Yes, it is right',
       };
     case 'drainAboveCharge':
