@@ -15,6 +15,7 @@ export { LabResultBodyDto, LabSampleBodyDto } from './lab-bodies.js';
 export { LookBodyDto } from './look-body.js';
 export { CorrectionBodyDto, EntryDto, SubjectDto } from './envelope.js';
 export { bodyOfNoKind, checkEntry, checkShape, type Checked, type FieldIssue } from './check-entry.js';
+export { asOfToday, checkStored, idsInOneSpelling } from './check-stored.js';
 export { checkUnsettled } from './check-unsettled.js';
 export { checkRecord, SUMPS_OF } from './check-record.js';
 export { HTTP_STATUS, type ApiProblem, type EntryAnswer, type Question, type Unsettled } from './answers.js';

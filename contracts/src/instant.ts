@@ -3,7 +3,7 @@ import { registerDecorator } from 'class-validator';
 
 const INSTANT = /^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d\.\d{3}Z$/;
 /** No pump that is cared for here is older, nor is what happened to it. */
-const EARLIEST = '1950-01-01T00:00:00.000Z';
+export const EARLIEST = '1950-01-01T00:00:00.000Z';
 const instant = {
   message:
     'an instant in UTC with milliseconds, from 1950 on and on a day that exists, such as 2031-03-09T14:05:00.000Z',

@@ -1,25 +1,28 @@
 // The worker thread of the server: see work/work-queue.ts.
 import { parentPort, workerData } from 'node:worker_threads';
 import BetterSqlite3 from 'better-sqlite3';
+import { WHOLE_CHECK_JOB } from './backup/whole-check.js';
 import { readingStatements } from './database/statements.js';
 import { SUSPECTS_JOB } from './diagnosis/suspects.js';
 import type { Job } from './work/job.js';
 import type { WorkerSays } from './work/work-queue.js';
 
 /** Whatever runs beside the server's own thread. */
-const JOBS: readonly Job<never, unknown>[] = [SUSPECTS_JOB];
+const JOBS: readonly Job<never, unknown>[] = [SUSPECTS_JOB, WHOLE_CHECK_JOB];
 
 const db = new BetterSqlite3(workerData as string, { readonly: true });
 db.pragma('busy_timeout = 5000');
 const sql = readingStatements(db);
 const say = (said: WorkerSays): void => parentPort?.postMessage(said);
 
-parentPort?.on('message', ({ name, input }: { name: string; input: never }) => {
+async function work({ name, input }: { name: string; input: never }): Promise<void> {
   try {
     const job = JOBS.find((one) => one.name === name);
     if (!job) throw new Error('no such job in work-main.ts');
-    say({ answer: job.run({ sql, progress: (progress) => say({ progress }) }, input) });
+    say({ answer: await job.run({ sql, progress: (progress) => say({ progress }) }, input) });
   } catch (error) {
     say({ failed: error instanceof Error ? error.message : String(error) });
   }
-});
+}
+
+parentPort?.on('message', (asked: { name: string; input: never }) => void work(asked));

@@ -2,7 +2,7 @@ import { randomBytes } from 'node:crypto';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Readable } from 'node:stream';
-import { ConflictException, Inject, Injectable, NotFoundException } from '@nestjs/common';
+import { ConflictException, Inject, Injectable, NotFoundException, PayloadTooLargeException } from '@nestjs/common';
 import {
   MAX_BACKUP_BYTES,
   type BackupContents,
@@ -15,9 +15,11 @@ import { CLOCK, isoNow, type Clock } from '../clock/clock.js';
 import { CannotReplace, Database, keptFolder } from '../database/open.js';
 import { isDiskFull } from '../files/disk-full.js';
 import { idInPath, sha256Of } from '../files/kept-files.js';
-import { damagedFile, linkFiles, takeInFiles } from './backup-files.js';
+import { damagedFile, linkFiles, takeInFiles, unpack } from './backup-files.js';
 import { checkDatabaseFile, contentsOf, issueOf } from './database-check.js';
 import { dropWorkFolder, newWorkFolder, takeIn } from '../files/work-folder.js';
+import { WorkQueue } from '../work/work-queue.js';
+import { WHOLE_CHECK_JOB } from './whole-check.js';
 
 const FORMAT = 'winter-jar-backup';
 const VERSION = 1;
@@ -49,6 +51,7 @@ export class BackupService {
   constructor(
     @Inject(CLOCK) private readonly clock: Clock,
     private readonly database: Database,
+    private readonly queue: WorkQueue,
   ) {}
 
   /** One long job at a time: a second one is told to wait. */
@@ -102,7 +105,10 @@ export class BackupService {
       });
       if (!taken) return refused(notWhole);
       const { id, folder, file } = taken;
-      const read = await this.open(file, folder).catch((): { issue: FieldIssue } => ({ issue: notWhole }));
+      const read = await this.open(file, folder).catch((error: unknown): { issue: FieldIssue } => {
+        if (isDiskFull(error)) throw error;
+        return { issue: error instanceof PayloadTooLargeException ? tooLarge : notWhole };
+      });
       if ('issue' in read) {
         dropWorkFolder(folder);
         return refused(read.issue);
@@ -116,16 +122,7 @@ export class BackupService {
     archive: string,
     folder: string,
   ): Promise<{ issue: FieldIssue } | { madeAt: string; contents: BackupContents }> {
-    await tar.extract({
-      file: archive,
-      cwd: folder,
-      strict: true,
-      filter: (path, entry) =>
-        ([MANIFEST, DATABASE].includes(path) || idInPath(path) !== null) &&
-        'type' in entry &&
-        entry.type === 'File' &&
-        entry.size <= MAX_BACKUP_BYTES,
-    });
+    await unpack(archive, folder, (path) => [MANIFEST, DATABASE].includes(path) || idInPath(path) !== null);
     let manifest: Manifest;
     try {
       manifest = JSON.parse(readFileSync(join(folder, MANIFEST), 'utf8')) as Manifest;
@@ -149,7 +146,9 @@ export class BackupService {
         issue: issueOf('file', damaged, 'damaged', 'undamaged photographs and files: the check sum of one differs'),
       };
     const checked = checkDatabaseFile(file);
-    return checked.ok ? { madeAt: manifest.madeAt, contents: checked.contents } : { issue: checked.issue };
+    if (!checked.ok) return { issue: checked.issue };
+    const issue = await this.queue.run(WHOLE_CHECK_JOB, { folder, nowMs: this.clock.nowMs() });
+    return issue ? { issue } : { madeAt: manifest.madeAt, contents: checked.contents };
   }
 
   /** Puts a checked backup in the place of the present data, which is kept beside it. */
@@ -182,6 +181,7 @@ export class BackupService {
   }
 }
 
+const tooLarge = issueOf('file', null, 'tooLarge', 'a backup that Winter Jar made: out of this one comes far too much');
 const notWhole = issueOf(
   'file',
   null,

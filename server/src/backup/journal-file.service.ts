@@ -5,8 +5,10 @@ import type { Readable } from 'node:stream';
 import { setImmediate as nextTurn } from 'node:timers/promises';
 import { Inject, Injectable } from '@nestjs/common';
 import {
-  checkEntry,
+  asOfToday,
+  checkStored,
   checkUnsettled,
+  idsInOneSpelling,
   MAX_BACKUP_BYTES,
   type FieldIssue,
   type JournalFileResult,
@@ -138,15 +140,6 @@ function jsonOf(text: string): unknown {
   }
 }
 
-/** Ids were taken in any case before: in a file that is taken in whole they all become lower case together. */
-function idsInOneSpelling(raw: unknown): unknown {
-  const text = JSON.stringify(raw) ?? '';
-  return /"[0-9A-Fa-f-]*[A-F][0-9A-Fa-f-]*"/.test(text)
-    ? JSON.parse(text.replace(UUID, (id) => id.toLowerCase()))
-    : raw;
-}
-const UUID = /"[0-9A-Fa-f]{8}(-[0-9A-Fa-f]{4}){3}-[0-9A-Fa-f]{12}"/g;
-
 /** Takes the lines of one file, in chunks that never cut a deed in two. */
 class LineTaker {
   private line = 0;
@@ -206,10 +199,9 @@ class LineTaker {
       return;
     }
     if (content.setUp !== undefined) {
-      const { versions, issues } = this.setUp.check([content.setUp]);
-      const [issue] = issues;
+      const [issue] = this.setUp.check([asOfToday(content.setUp)]).issues;
       if (issue) throw new LineRefused(this.line, issue);
-      this.versions.push(...versions);
+      this.versions.push(idsInOneSpelling(content.setUp) as SetUpVersion);
     } else if (content.entry !== undefined) this.takeEntry(content.entry, this.unsettledOf(content.unsettled));
     else if (typeof content.end === 'object' && content.end !== null) this.takeEnd(content.end as End);
     else this.refuse('line', JSON.stringify(content).slice(0, 80), 'unknownLine', 'setUp, entry or end');
@@ -225,7 +217,7 @@ class LineTaker {
 
   private takeEntry(raw: unknown, unsettled: Unsettled | null): void {
     this.flushSetUp();
-    const checked = checkEntry(idsInOneSpelling(raw), this.clock.nowMs());
+    const checked = checkStored(idsInOneSpelling(raw), this.clock.nowMs());
     const [issue] = checked.ok ? [] : checked.issues;
     if (!checked.ok) throw new LineRefused(this.line, issue ?? issueOf('entry', null, 'notRight', 'an entry'));
     if (this.chunk.length >= CHUNK && this.chunk.at(-1)?.entry.actId !== checked.value.actId) this.flushEntries();

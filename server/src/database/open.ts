@@ -1,4 +1,4 @@
-import { closeSync, fsyncSync, linkSync, mkdirSync, openSync, renameSync } from 'node:fs';
+import { closeSync, fsyncSync, linkSync, mkdirSync, openSync, renameSync, rmSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import type BetterSqlite3 from 'better-sqlite3';
 import { DataSource } from 'typeorm';
@@ -99,9 +99,9 @@ export class Database {
 
   /**
    * Puts a whole database file in the place of the present one, which is kept as `keptAs`. The last step is one rename: a
-   * crash leaves the old data or the new.
+   * crash leaves the old data or the new. What cannot be opened there gives way again to what stood there before.
    * @param file a database file on the same file system, closed, with no log beside it
-   * @throws CannotReplace when another program has the folder open
+   * @throws CannotReplace when another program has the folder open, or the new file cannot be opened; then the old one is served
    */
   async replaceWith(file: string, keptAs: string): Promise<void> {
     const place = databaseFile(this.folder);
@@ -118,18 +118,40 @@ export class Database {
       forceToDisk(file);
       renameSync(file, place);
       forceToDisk(dirname(place));
+      await this.reopen().catch(async (error: unknown) => {
+        await this.close();
+        this.removeLog();
+        renameSync(keptAs, place);
+        throw new CannotReplace(`it cannot be opened: ${error instanceof Error ? error.message : String(error)}`);
+      });
     } finally {
-      this.writing = await writingSource(this.folder).initialize();
-      this.writer.prepare('DELETE FROM house_fact WHERE "name" = ?').run(EPOCH);
-      this.reading = await readingSource(this.folder).initialize();
-      for (const listener of this.whenReopened) listener();
-      this.busy = false;
+      try {
+        if (!this.isOpen) await this.reopen();
+      } finally {
+        this.busy = false;
+      }
     }
   }
 
+  private get isOpen(): boolean {
+    return this.reading.isInitialized && this.writing.isInitialized;
+  }
+
+  /** Another file lies there now: connections, and whatever was made of them. */
+  private async reopen(): Promise<void> {
+    this.writing = await writingSource(this.folder).initialize();
+    this.writer.prepare('DELETE FROM house_fact WHERE "name" = ?').run(EPOCH);
+    this.reading = await readingSource(this.folder).initialize();
+    for (const listener of this.whenReopened) listener();
+  }
+
+  /** None is left to be laid over another file. */
+  private removeLog(): void {
+    for (const end of ['-wal', '-shm']) rmSync(databaseFile(this.folder) + end, { force: true });
+  }
+
   async close(): Promise<void> {
-    await this.reading.destroy();
-    await this.writing.destroy();
+    for (const source of [this.reading, this.writing]) if (source.isInitialized) await source.destroy();
   }
 }
 

@@ -45,7 +45,8 @@ export async function takeIn(upload: Readable, dataFolder: string, maxBytes: num
   }
 }
 
-const atMost = (bytes: number) =>
+/** Passes a stream on up to so many bytes. */
+export const atMost = (bytes: number) =>
   async function* (parts: AsyncIterable<Buffer>): AsyncGenerator<Buffer> {
     let passed = 0;
     for await (const part of parts) {

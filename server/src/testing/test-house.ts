@@ -45,6 +45,7 @@ export async function openHouse(options: YardOptions & { folder?: string; empty?
   const store = new SetUpStore();
   const reading = new Reading(database);
   store.reload(reading.sql);
+  database.onReopened(() => reading.reopened());
   const writer = new JournalWriter(database, store, { nowMs });
   if (store.versions.length === 0 && !options.empty) writer.writeSetUp(SERVER, versionsOf(options));
   return {

@@ -10,5 +10,5 @@ export interface JobTools {
 /** Reading or computing that takes longer than others should wait. Input and answer are copied between threads. */
 export interface Job<Input, Answer> {
   readonly name: string;
-  run(tools: JobTools, input: Input): Answer;
+  run(tools: JobTools, input: Input): Answer | Promise<Answer>;
 }

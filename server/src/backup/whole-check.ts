@@ -1,0 +1,109 @@
+import { asOfToday, checkStored, type FieldIssue } from '@winter-jar/contracts';
+import { initialState, type JournalEntry, type PumpState } from '@winter-jar/core';
+import { isoNow } from '../clock/clock.js';
+import { openDatabase, type Database } from '../database/open.js';
+import type { JournalEntryRow } from '../database/entities.js';
+import { Reading } from '../database/reading.js';
+import { contentHash } from '../journal/content-hash.js';
+import { JournalWriter } from '../journal/journal-writer.js';
+import { SetUpStore } from '../journal/set-up-store.js';
+import { rowOf } from '../round/round-row.js';
+import { SetUpService } from '../set-up/set-up.service.js';
+import type { Job } from '../work/job.js';
+import { issueOf } from './database-check.js';
+
+interface Aside {
+  /** A folder with a database file of its own, which may be changed. */
+  readonly folder: string;
+  readonly nowMs: number;
+}
+
+const DERIVED = ['counted_entry', 'subject_entry', 'subject_state', 'checkpoint', 'lagging_subject'];
+
+const parse = <T>(text: string): T => JSON.parse(text) as T;
+const named = (what: string, issue: FieldIssue): FieldIssue => ({ ...issue, field: `${what}: ${issue.field}` });
+const saysOf = (error: unknown): string => (error instanceof Error ? error.message : String(error));
+
+/** The columns by which an entry is found say what its content says. */
+function rowIssue(row: JournalEntryRow, nowMs: number): FieldIssue | null {
+  const content = parse<JournalEntry>(row.content);
+  const checked = checkStored(content, nowMs);
+  if (!checked.ok) return checked.issues[0] ?? null;
+  const targetId = content.kind === 'correction' ? content.body.targetId : null;
+  const { id, actId, kind, happenedAt, recordedAt } = content;
+  const says = { id, actId, kind, happenedAt, recordedAt, targetId, contentHash: contentHash(content) };
+  const wrong = (Object.keys(says) as (keyof typeof says)[]).find((column) => row[column] !== says[column]);
+  return wrong
+    ? issueOf(wrong, row[wrong], 'contradicted', `what the entry itself says: ${String(says[wrong])}`)
+    : null;
+}
+
+function journalIssue(aside: Database, nowMs: number, progress: (share: number) => void): FieldIssue | null {
+  const all = aside.reader.prepare<[], JournalEntryRow>('SELECT * FROM journal_entry ORDER BY "seq"').iterate();
+  const total = (new Reading(aside).sql.lastSeq.get()?.seq ?? 0) * 2;
+  for (const row of all) {
+    let issue: FieldIssue | null;
+    try {
+      issue = rowIssue(row, nowMs);
+    } catch (error) {
+      issue = issueOf('content', null, 'damaged', `an entry that can be read: ${saysOf(error)}`);
+    }
+    if (issue) return named(`entry ${String(row.id)}`, issue);
+    if (row.seq % 1000 === 0) progress(row.seq / total);
+  }
+  return null;
+}
+
+/** Every pump can be shown, with figures that are figures. */
+function statesIssue(aside: Database, store: SetUpStore, now: string): FieldIssue | null {
+  const states = new Map(
+    new Reading(aside).sql.pumpStates.all().map((row) => [row.pumpId, parse<PumpState>(row.state)]),
+  );
+  for (const pumpId of Object.keys(store.book.at(now).pump)) {
+    const setUp = store.book.pumpAt({ pumpId, instant: now });
+    if (!setUp)
+      return issueOf(`pump ${pumpId}`, null, 'unknownId', 'a model, a site and an equipment that are in the set-up');
+    const state = states.get(pumpId) ?? initialState(pumpId);
+    rowOf({ setUp, state, now });
+    const wrong = Object.entries(state.totals).find(([, value]) => !Number.isFinite(value));
+    if (wrong) return issueOf(`pump ${pumpId}: ${wrong[0]}`, wrong[1], 'notFinite', 'entries that add up to a number');
+  }
+  return null;
+}
+
+/**
+ * Reads every record and every entry of a database file by the rules of its door, and makes all states anew from them, so that what
+ * is put in place afterwards starts and shows what the journal says. Null when all of it is right.
+ */
+export async function wholeCheck(
+  { folder, nowMs }: Aside,
+  progress: (share: number) => void,
+): Promise<FieldIssue | null> {
+  const aside = await openDatabase(folder);
+  const clock = { nowMs: () => nowMs };
+  try {
+    const store = new SetUpStore();
+    store.reload(new Reading(aside).sql);
+    const writer = new JournalWriter(aside, store, clock);
+    const { issues } = new SetUpService(clock, store, writer).check(store.versions.map(asOfToday));
+    const [setUpIssue] = [...issues, ...store.brokenReferences()];
+    if (setUpIssue) return named('set-up', setUpIssue);
+    const issue = journalIssue(aside, nowMs, progress);
+    if (issue) return issue;
+    // What it says of its states is not looked at.
+    for (const table of DERIVED) aside.writer.exec(`DELETE FROM "${table}"`);
+    writer.rebuildAll();
+    progress(1);
+    return statesIssue(aside, store, isoNow(clock));
+  } catch (error) {
+    return issueOf('file', null, 'cannotBeRead', `a database that can be made anew from its journal: ${saysOf(error)}`);
+  } finally {
+    // One file, with no log beside it.
+    await aside.close();
+  }
+}
+
+export const WHOLE_CHECK_JOB: Job<Aside, FieldIssue | null> = {
+  name: 'whole check',
+  run: ({ progress }, input) => wholeCheck(input, progress),
+};
