@@ -10,9 +10,9 @@ const { values } = parseArgs({
 if (!values.to) stop('Say where to: npm run backup -- --to <file.tar.gz>');
 install();
 build();
-const { openDatabase, BackupService, systemClock } = await import(join(root, 'server/dist/index.js'));
+const { openDatabase, BackupService, WorkQueue, systemClock } = await import(join(root, 'server/dist/index.js'));
 const database = await openDatabase(values.data);
-const { archive, folder } = await new BackupService(systemClock, database).make();
+const { archive, folder } = await new BackupService(systemClock, database, new WorkQueue(database)).make();
 copyFileSync(archive, values.to);
 rmSync(folder, { recursive: true });
 await database.close();

@@ -12,19 +12,22 @@ if (!values.from || !existsSync(values.from)) stop('Say which backup: npm run re
 install();
 build();
 const server = await import(join(root, 'server/dist/index.js'));
-const { openDatabase, BackupService, systemClock } = server;
+const { openDatabase, BackupService, WorkQueue, systemClock } = server;
 lockOrStop(server, values.data, 'restores');
 const database = await openDatabase(values.data);
-const service = new BackupService(systemClock, database);
+const queue = new WorkQueue(database);
+const service = new BackupService(systemClock, database, queue);
 const { issue, uploadId } = await service.check(createReadStream(values.from));
 if (issue) {
+  await queue.onModuleDestroy();
   await database.close();
-  stop(`${values.from} cannot be restored. Right would be ${issue.right}. Nothing was changed.`);
+  stop(`${values.from} cannot be restored: ${issue.field}: right would be ${issue.right}. Nothing was changed.`);
 }
 const { keptAs, now } = await service.restore(uploadId).catch(async (error) => {
   await database.close();
   return stop(`Not restored: right would be ${error.message}. Stop the server first. Nothing was changed.`);
 });
+await queue.onModuleDestroy();
 await database.close();
 console.log(
   `Restored ${now.entries} entries of ${now.pumps} pumps in ${values.data}. What stood there is kept as ${keptAs}.`,

@@ -22,7 +22,8 @@ export async function startServer({ data, port, host = '127.0.0.1', demo = false
   // The server's certificate is its own; this is the same machine.
   if (https) process.env.NODE_TLS_REJECT_UNAUTHORIZED = '0';
   const address = `http${https ? 's' : ''}://${host === '0.0.0.0' ? '127.0.0.1' : host}:${port}`;
-  for (let i = 0; i < 600; i++) {
+  // As long as it lives: a large folder that an update has to go through may take its time.
+  for (let i = 1; ; i++) {
     if (child.exitCode !== null)
       stop(
         `The server stopped at its start, see above. Where port ${port} is taken, try -- --port ${Number(port) + 1}.`,
@@ -33,9 +34,8 @@ export async function startServer({ data, port, host = '127.0.0.1', demo = false
       // not listening yet
     }
     await wait(100);
+    if (i % 300 === 0) console.log(`Opening ${data} still, after ${i / 10} s …`);
   }
-  child.kill();
-  return stop(`The server did not answer at ${address} within a minute.`);
 }
 
 export async function stopServer({ child }) {

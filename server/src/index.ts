@@ -12,3 +12,4 @@ export { Reading } from './database/reading.js';
 export { JournalWriter } from './journal/journal-writer.js';
 export { RoundService } from './round/round.service.js';
 export { SetUpStore } from './journal/set-up-store.js';
+export { WorkQueue } from './work/work-queue.js';

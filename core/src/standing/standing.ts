@@ -3,7 +3,15 @@ import { isDenserThanWater, type Act, type AnsweredBy, type Finding } from '../o
 import { VERDICT_LEVELS, worstLevel, type VerdictLevel, type TaskId } from '../limits/index.js';
 import { equipmentOf, type PumpSetUp } from '../set-up/index.js';
 import { usageOf, type DueForecast, type Usage } from './due-forecast.js';
-import { isRunningIn, limitsOf, sinceOf, type NotTold, type OpenRun, type PumpState } from '../fold/index.js';
+import {
+  FOLD_VERSION,
+  isRunningIn,
+  limitsOf,
+  sinceOf,
+  type NotTold,
+  type OpenRun,
+  type PumpState,
+} from '../fold/index.js';
 import { limitStanding, type LimitStanding } from './limit-standing.js';
 
 export interface TaskStanding {
@@ -42,6 +50,8 @@ export type Reason =
   | (ReasonBase & { readonly code: 'caseOpen'; readonly sinceAt: string; readonly complaint: string })
   | (ReasonBase & { readonly code: 'caseToCheck'; readonly closedAt: string; readonly complaint: string })
   | (ReasonBase & { readonly code: 'notTakenOver' })
+  /** Its state is of before an update and is being made anew: nobody can say “run on” until it is. */
+  | { readonly code: 'madeAnew'; readonly level: 'beforeNextRun'; readonly act: null; readonly answeredBy: 'waiting' }
   | {
       readonly code: 'notTold';
       readonly level: 'runOn';
@@ -190,6 +200,8 @@ function caseReasons({ case: known, totals }: PumpState): Reason[] {
 const notToldReasons = ({ notTold: entries }: PumpState): Reason[] =>
   entries.length > 0 ? [{ code: 'notTold', level: 'runOn', act: null, answeredBy: 'correction', entries }] : [];
 
+const MADE_ANEW: Reason = { code: 'madeAnew', level: 'beforeNextRun', act: null, answeredBy: 'waiting' };
+
 const rank = (reason: Reason): number => VERDICT_LEVELS.indexOf(reason.level) * 2 + (reason.act === 'change' ? 1 : 0);
 
 /**
@@ -210,6 +222,7 @@ export function standingAt(input: { state: PumpState; setUp: PumpSetUp; now: str
   const findings = state.sumps.flatMap(({ key, findings: found }) => found.map((f) => ({ ...f, sump: key })));
   const unknown = state.entries === 0 && setUp.model.sumps.length > 0 ? [NOT_TAKEN_OVER] : [];
   const reasons: Reason[] = [
+    ...(state.foldVersion === FOLD_VERSION ? [] : [MADE_ANEW]),
     ...unknown,
     ...findings,
     ...caseReasons(state),

@@ -59,7 +59,7 @@ const write = async (entries: Entry[]) =>
 async function lookInside(): Promise<number> {
   const house = await openHouse({ folder });
   try {
-    house.writer.putInOrder();
+    house.started();
     expect(house.database.reader.pragma('integrity_check', { simple: true })).toBe('ok');
     expect(house.everyState()).toEqual(rebuiltStates(house));
     return house.journal().length;

@@ -44,7 +44,7 @@ test.each(readdirSync(FOLDERS).sort())(
   async (name) => {
     const before = unpacked(name);
     const house = await openHouse({ folder, empty: true });
-    house.writer.putInOrder();
+    house.started();
     expect(house.journal()).toHaveLength(before.entries);
     const after = house.states();
     expect(Object.keys(after).sort()).toEqual(Object.keys(before.states).sort());

@@ -151,9 +151,11 @@ export function writingStatements(db: Sqlite) {
       `UPDATE journal_entry SET "unsettled" = @unsettled WHERE "id" = @id`,
     ),
     /** Asked at every start, before anything is served. */
-    outdatedState: db.prepare<[subjectType: string, foldVersion: number], { subjectId: string }>(
-      `SELECT "subjectId" FROM subject_state WHERE "subjectType" = ? AND "foldVersion" <> ? LIMIT 1`,
+    outdatedStates: db.prepare<[subjectType: string, foldVersion: number], { subjectId: string }>(
+      `SELECT "subjectId" FROM subject_state WHERE "subjectType" = ? AND "foldVersion" <> ?`,
     ),
+    /** The same: as which version of bodies are they counted? */
+    fact: db.prepare<[name: string], { value: string }>(`SELECT "value" FROM house_fact WHERE "name" = ?`),
     /** Where every refold starts. */
     checkpointBefore: db.prepare<SubjectKeyRow, { state: string }>(
       `SELECT "state" FROM checkpoint WHERE ${SUBJECT} AND ${KEY} < ${AT} ORDER BY "happenedAt" DESC, "recordedAt" DESC, "entryId" DESC LIMIT 1`,
@@ -172,6 +174,10 @@ export function writingStatements(db: Sqlite) {
     laggingOfType: db.prepare<[subjectType: string], LaggingSubjectRow>(
       `SELECT * FROM lagging_subject WHERE "subjectType" = ?`,
     ),
+    /** How far making anew has come. */
+    countLagging: db.prepare<[], { n: number }>(`SELECT COUNT(*) AS "n" FROM lagging_subject`),
+    /** When everything is rebuilt at once. */
+    clearLags: db.prepare(`DELETE FROM lagging_subject`),
     /** The next turn of catching up. */
     anyLagging: db.prepare<[], LaggingSubjectRow>(`SELECT * FROM lagging_subject LIMIT 1`),
     /** Where an import has come to, for each subject. */

@@ -151,7 +151,7 @@ test('what a crash left half-written is taken back when the folder is opened', a
   await untilWriting(job);
   await job.abandon();
   expect(countOf('open_import')).toBe(1);
-  new JournalWriter(house.database, house.store, { nowMs }).putInOrder();
+  house.started();
   expect({ tables: stored(), states: house.everyState() }).toEqual(before);
 });
 

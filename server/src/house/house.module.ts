@@ -12,6 +12,7 @@ import { BusyGuard } from '../problems/busy-guard.js';
 import { WorkQueue } from '../work/work-queue.js';
 import { OriginGuard } from '../problems/origin-guard.js';
 import { ProblemFilter } from '../problems/problem.filter.js';
+import { CatchingUp } from './catching-up.js';
 import { HOUSE, type House } from './house.js';
 import { NeedsGuard } from './needs.js';
 import { PumpReader } from './pump-reader.js';
@@ -59,6 +60,7 @@ export class HouseModule {
       { provide: JournalWriter, useValue: writer },
       { provide: WorkQueue, useFactory: () => new WorkQueue(database, workFile) },
       PumpReader,
+      CatchingUp,
     ];
     const atTheDoor = [OriginGuard, BusyGuard, NeedsGuard].map((useClass) => ({ provide: APP_GUARD, useClass }));
     return {

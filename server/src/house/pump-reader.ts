@@ -1,7 +1,7 @@
 import { Inject, Injectable, NotFoundException } from '@nestjs/common';
-import { initialState, standingAt, type PumpSetUp, type PumpState, type Standing } from '@winter-jar/core';
+import { standingAt, type PumpSetUp, type PumpState, type Standing } from '@winter-jar/core';
 import { CLOCK, isoNow, type Clock } from '../clock/clock.js';
-import { Reading } from '../database/reading.js';
+import { ofAnyVersion, pumpStateIn, Reading } from '../database/reading.js';
 import { SetUpStore } from '../journal/set-up-store.js';
 
 /** A pump as it is read: its set-up or a 404, its state or the first one, and how it stands now. */
@@ -25,15 +25,22 @@ export class PumpReader {
   }
 
   stateOf(pumpId: string): PumpState {
-    const stored = this.reading.sql.subjectState.get({ subjectType: 'pump', subjectId: pumpId });
-    return stored ? (JSON.parse(stored.state) as PumpState) : initialState(pumpId);
+    return pumpStateIn(pumpId, this.stored(pumpId));
   }
 
   /** @throws NotFoundException */
   pump(pumpId: string): { now: string; setUp: PumpSetUp; state: PumpState; standing: Standing } {
     const { now } = this;
     const setUp = this.setUpOf(pumpId, now);
-    const state = this.stateOf(pumpId);
-    return { now, setUp, state, standing: standingAt({ state, setUp, now }) };
+    return ofAnyVersion(pumpId, this.stored(pumpId), (state) => ({
+      now,
+      setUp,
+      state,
+      standing: standingAt({ state, setUp, now }),
+    }));
+  }
+
+  private stored(pumpId: string) {
+    return this.reading.sql.subjectState.get({ subjectType: 'pump', subjectId: pumpId });
   }
 }

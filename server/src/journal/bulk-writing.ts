@@ -89,7 +89,6 @@ export class BulkWriting {
   /** Takes back what a crash left open, before anything is served. */
   takeBackUnfinished(): void {
     for (const { id } of this.sql.openImports.all()) while (this.takeBack(id));
-    while (this.catchUp() !== null);
   }
 
   private writeOne(

@@ -132,11 +132,12 @@ export class DerivedTables {
     return projection.together ? this.catchUpTogether(projection) : this.catchUpOne(projection, lag);
   }
 
-  /** Is there a state of another version than its projection's? */
-  anyOutdated(): boolean {
-    return this.projections.some(({ types, version }) =>
-      types.some((type) => this.sql.outdatedState.get(type, version) !== undefined),
-    );
+  /** Subjects with a state of another version than its projection's lag from their first entry on. */
+  lagWhereOutdated(): void {
+    for (const { types, version } of this.projections)
+      for (const type of types)
+        for (const { subjectId } of this.sql.outdatedStates.all(type, version))
+          this.sql.saveLag.run(at({ type, id: subjectId }, BEFORE_ALL));
   }
 
   /** Ends of runs follow from their equipment's cycle time where only cycles were counted. */

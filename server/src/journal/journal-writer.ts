@@ -1,9 +1,10 @@
 import type { EntryAnswer, FieldIssue, Unsettled } from '@winter-jar/contracts';
-import { pumpIdsOf, type JournalEntry, type PumpState, type SetUpVersion } from '@winter-jar/core';
+import { BODY_VERSION, pumpIdsOf, type JournalEntry, type PumpState, type SetUpVersion } from '@winter-jar/core';
 import { Logger } from '@nestjs/common';
 import { v7 as newId } from 'uuid';
 import type { Clock } from '../clock/clock.js';
 import { EPOCH, type Database } from '../database/open.js';
+import { pumpStateIn } from '../database/reading.js';
 import { writingStatements, type WritingStatements } from '../database/statements.js';
 import { isDiskFull } from '../files/disk-full.js';
 import type { RecordName, SetUpStore } from './set-up-store.js';
@@ -22,6 +23,8 @@ import { BEFORE_ALL, Touched } from './touched.js';
 
 const parse = <T>(text: string): T => JSON.parse(text) as T;
 
+/** The fact that says as which version of bodies the entries are counted. */
+const BODIES = 'bodyVersion';
 /** Whoever has not asked for so many changes reads everything anew. */
 const CHANGES_KEPT = 20_000;
 
@@ -165,7 +168,7 @@ export class JournalWriter {
     const rows = pumpIds
       ? pumpIds.flatMap((id) => this.sql.subjectState.get({ subjectType: 'pump', subjectId: id }) ?? [])
       : this.sql.subjectsWithState.all().filter((row) => row.subjectType === 'pump');
-    return new Map(rows.map((row) => [row.subjectId, parse<PumpState>(row.state)]));
+    return new Map(rows.map((row) => [row.subjectId, pumpStateIn(row.subjectId, row)]));
   }
 
   /** Remembers a fact about the data folder, once. */
@@ -185,6 +188,7 @@ export class JournalWriter {
     return this.database.writer.transaction(() => {
       this.sql.clearCounted.run();
       this.sql.clearSubjects.run();
+      this.sql.clearLags.run();
       const touched = new Touched();
       const until = this.sql.lastSeq.get()?.seq ?? 0;
       for (let seq = 0, rows; (rows = this.sql.journalBetween.all({ after: seq, until })).length > 0;) {
@@ -204,12 +208,25 @@ export class JournalWriter {
     })();
   }
 
-  /** Before anything is served: what a crash left half-imported is taken back, and states of another fold version are rebuilt. */
-  putInOrder(): number {
+  /**
+   * Before anything is served: what a crash left half-imported is taken back. States of another fold version lag from then on, and
+   * are made anew by {@link catchUp} while others read and write.
+   */
+  putInOrder(): void {
     this.sql.insertFact.run({ name: EPOCH, value: newId() });
     this.sql.forgetChanges.run(CHANGES_KEPT);
     this.bulk.takeBackUnfinished();
-    return this.derived.anyOutdated() ? this.rebuildAll() : 0;
+    // An entry is counted as it is read now: where that changes, all of them are counted anew first.
+    const read = this.sql.fact.get(BODIES)?.value ?? '1';
+    if (read !== String(BODY_VERSION)) {
+      this.rebuildAll();
+      this.sql.setFact.run({ name: BODIES, value: String(BODY_VERSION) });
+    } else this.database.writer.transaction(() => this.derived.lagWhereOutdated())();
+  }
+
+  /** Subjects whose states have yet to be made anew. */
+  get lagging(): number {
+    return this.sql.countLagging.get()?.n ?? 0;
   }
 
   private writeAct(

@@ -1,8 +1,8 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { RoundAnswer } from '@winter-jar/contracts';
-import { initialState, localDay, type PumpState } from '@winter-jar/core';
+import { localDay } from '@winter-jar/core';
 import { CLOCK, isoNow, type Clock } from '../clock/clock.js';
-import { Reading } from '../database/reading.js';
+import { ofAnyVersion, Reading } from '../database/reading.js';
 import { SetUpStore } from '../journal/set-up-store.js';
 import { inNeedOfHands, onTheRound, rowOf } from './round-row.js';
 
@@ -24,13 +24,12 @@ export class RoundService {
       days.set(zone, known);
       return known;
     };
-    const states = new Map(this.reading.sql.pumpStates.all().map((row) => [row.pumpId, row.state]));
+    const states = new Map(this.reading.sql.pumpStates.all().map((row) => [row.pumpId, row]));
     const rows = Object.keys(book.at(now).pump).flatMap((pumpId) => {
       const setUp = book.pumpAt({ pumpId, instant: now });
       if (!setUp || !onTheRound(setUp.pump)) return [];
-      const stored = states.get(pumpId);
-      const state = stored ? (JSON.parse(stored) as PumpState) : initialState(pumpId);
-      return [rowOf({ setUp, state, now, todayDay: dayIn(setUp.site.zone) })];
+      const input = { setUp, now, todayDay: dayIn(setUp.site.zone) };
+      return [ofAnyVersion(pumpId, states.get(pumpId), (state) => rowOf({ ...input, state }))];
     });
     const needHands = rows.filter((r) => r.verdict === 'stop' || r.verdict === 'beforeNextRun').length;
     const pumps = Object.keys(book.at(now).pump).length;

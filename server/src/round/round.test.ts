@@ -119,15 +119,6 @@ test('an entry’s history shows all that was ever said, and flags a contradicti
   await expect(pumps().history('nothing')).rejects.toThrow(/"nothing" is none/);
 });
 
-test('states of another fold version are rebuilt before anything is served', () => {
-  house.write(changeAt(1), runAt(10, 20), runAt(50, 20));
-  const right = house.states();
-  house.database.writer.exec(`UPDATE subject_state SET "foldVersion" = 0, "state" = '{}'`);
-  expect(house.writer.putInOrder()).toBe(1);
-  expect(house.states()).toEqual(right);
-  expect(house.writer.putInOrder()).toBe(0);
-});
-
 test('a fact about the folder is kept as it was first written', async () => {
   house.writer.writeFact('demoDay', '2031-01-01');
   house.writer.writeFact('demoDay', '2032-02-02');

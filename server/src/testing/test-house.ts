@@ -30,6 +30,8 @@ export interface TestHouse {
   states(): Record<string, PumpState>;
   /** Of all subjects, by {@link subjectKey}. */
   everyState(): Record<string, Folded>;
+  /** As after a start: in order, and caught up. */
+  started(): void;
   journal(): JournalEntry[];
   /** Entries that do not count, by their ids. */
   unsettled(): ReadonlyMap<string, Unsettled>;
@@ -77,6 +79,10 @@ export async function openHouse(options: YardOptions & { folder?: string; empty?
       return new Map(
         (rows as { id: string; unsettled: string }[]).map((r) => [r.id, JSON.parse(r.unsettled) as Unsettled]),
       );
+    },
+    started() {
+      writer.putInOrder();
+      while (writer.bulk.catchUp() !== null);
     },
     async close() {
       await database.close();

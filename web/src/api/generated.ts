@@ -795,6 +795,12 @@ export type Reason =
       answeredBy: AnsweredBy;
     }
   | {
+      code: 'madeAnew';
+      level: 'beforeNextRun';
+      act: null;
+      answeredBy: 'waiting';
+    }
+  | {
       code: 'notTold';
       level: 'runOn';
       /** Nothing is to be done at the pump: whoever knows corrects the entry. */
@@ -2783,6 +2789,7 @@ export type Unsettled =
 export type UnusualReading = {
   least: number;
   most: number;
+  /** Those whose unit a person picks, and units that stand as they are. */
   quantity:
     | 'temperature'
     | 'pressure'

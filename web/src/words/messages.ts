@@ -36,7 +36,7 @@ export function verdictWords(verdict: VerdictLevel, act: Act | null): string {
   if (verdict === 'runOn') return 'Run on';
   if (verdict === 'lookSooner') return 'Look sooner';
   if (verdict === 'stop') return 'Stop';
-  return `${ACT_WORDS[act ?? 'change']} before next run`;
+  return act === null ? 'Wait before next run' : `${ACT_WORDS[act]} before next run`;
 }
 
 export const TASK_WORDS: Readonly<Record<TaskId, string>> = {
@@ -129,6 +129,10 @@ const REASON_WORDS: { readonly [C in ReasonCode]: (reason: ReasonOf<C>, words: W
   notTakenOver: () => ({
     short: 'Not taken over yet',
     full: 'Nothing is known about this pump yet. Take it over: say when its oil was changed, or that nobody knows.',
+  }),
+  madeAnew: () => ({
+    short: 'Being made anew after an update',
+    full: 'After an update its figures are being made anew from the journal: in a few minutes at most. What stands here is of before; start nothing on it.',
   }),
   caseOpen: (r, { zone, now }) => ({
     short: 'A case is open',

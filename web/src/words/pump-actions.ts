@@ -174,6 +174,7 @@ export function rightAction(row: {
     const elsewhere = worst && 'sump' in worst && worst.sump !== 'oil' ? { sump: worst.sump } : {};
     return { ...ANSWERS[row.act], ...elsewhere };
   }
+  if (row.reasons[0]?.code === 'madeAnew') return ANSWERS.look;
   if (row.nextTask?.task === 'bleed' && row.nextTask.status === 'reached')
     return { action: 'bleed', words: 'Bleed settled water' };
   return { action: 'run', words: 'Log a run' };
