@@ -22,6 +22,23 @@ export interface RestoreResult {
   readonly now: BackupContents;
 }
 
+/** Data that a restore has taken the place of. */
+export interface KeptData {
+  readonly name: string;
+  readonly bytes: number;
+  readonly keptAt: string;
+}
+
+export interface KeptAnswer {
+  /** The newest first. */
+  readonly kept: readonly KeptData[];
+}
+
+/** Body of `POST /api/kept/check`. */
+export interface KeptPost {
+  readonly name: string;
+}
+
 /** Body of `POST /api/restore`: the id of a checked backup. */
 export interface RestorePost {
   readonly uploadId: string;

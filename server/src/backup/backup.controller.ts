@@ -3,13 +3,21 @@ import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { Body, Controller, Get, HttpCode, Inject, Post, Req, Res, StreamableFile } from '@nestjs/common';
 import { ApiConsumes } from '@nestjs/swagger';
-import { MAX_BACKUP_BYTES, type JournalFileResult, type RestoreCheck, type RestoreResult } from '@winter-jar/contracts';
+import {
+  MAX_BACKUP_BYTES,
+  type JournalFileResult,
+  type KeptAnswer,
+  type RestoreCheck,
+  type RestoreResult,
+} from '@winter-jar/contracts';
 import type { Request, Response } from 'express';
 import { Documented } from '../api/documented.js';
 import { Acting, Needs } from '../house/needs.js';
 import type { Actor } from '../journal/actor.js';
+import { Database } from '../database/open.js';
 import { CLOCK, isoNow, type Clock } from '../clock/clock.js';
 import { BackupService, stampOf } from './backup.service.js';
+import { keptDataIn } from './kept-data.js';
 import { JournalFileService } from './journal-file.service.js';
 import { uploadOf } from '../files/upload.js';
 import { dropWorkFolder } from '../files/work-folder.js';
@@ -19,6 +27,7 @@ import { dropWorkFolder } from '../files/work-folder.js';
 export class BackupController {
   constructor(
     @Inject(CLOCK) private readonly clock: Clock,
+    @Inject(Database) private readonly database: Database,
     @Inject(BackupService) private readonly backup: BackupService,
     @Inject(JournalFileService) private readonly journal: JournalFileService,
   ) {}
@@ -62,6 +71,24 @@ export class BackupController {
   })
   restore(@Body() body: { uploadId?: unknown }): Promise<RestoreResult> {
     return this.backup.restore(typeof body?.uploadId === 'string' ? body.uploadId : '');
+  }
+
+  @Get('kept')
+  @Documented({ id: 'keptData', summary: 'Data that a restore has taken the place of', answer: 'KeptAnswer' })
+  kept(): KeptAnswer {
+    return { kept: keptDataIn(this.database.folder) };
+  }
+
+  @Post('kept/check')
+  @HttpCode(200)
+  @Documented({
+    id: 'checkKept',
+    summary: 'Look at data that are kept here, to put them back',
+    answer: 'RestoreCheck',
+    body: 'KeptPost',
+  })
+  checkKept(@Body() body: { name?: unknown }): Promise<RestoreCheck> {
+    return this.backup.checkKept(typeof body?.name === 'string' ? body.name : '');
   }
 
   @Get('journal')

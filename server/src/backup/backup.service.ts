@@ -17,6 +17,7 @@ import { isDiskFull } from '../files/disk-full.js';
 import { idInPath, sha256Of } from '../files/kept-files.js';
 import { damagedFile, linkFiles, takeInFiles, unpack } from './backup-files.js';
 import { checkDatabaseFile, contentsOf, issueOf } from './database-check.js';
+import { copyKept, keptDataIn, thinOutKept } from './kept-data.js';
 import { dropWorkFolder, newWorkFolder, takeIn } from '../files/work-folder.js';
 import { WorkQueue } from '../work/work-queue.js';
 import { WHOLE_CHECK_JOB } from './whole-check.js';
@@ -93,9 +94,7 @@ export class BackupService {
   /** Takes an uploaded backup apart and checks it; nothing is replaced yet. */
   check(upload: Readable): Promise<RestoreCheck> {
     return this.alone(async () => {
-      // Who looks at another backup has left the one before.
-      for (const earlier of this.checked.values()) dropWorkFolder(earlier.folder);
-      this.checked.clear();
+      this.forgetChecked();
       const present = contentsOf(this.database.reader);
       const refused = (issue: FieldIssue) => ({ issue, uploadId: null, madeAt: null, inFile: null, present });
       const taken = await takeIn(upload, this.database.folder, MAX_BACKUP_BYTES).catch((error: unknown) => {
@@ -116,6 +115,44 @@ export class BackupService {
       this.checked.set(id, { folder, file: join(folder, DATABASE) });
       return { issue: null, uploadId: id, madeAt: read.madeAt, inFile: read.contents, present };
     });
+  }
+
+  /** The same for data that were kept here when something else took their place. */
+  checkKept(name: string): Promise<RestoreCheck> {
+    return this.alone(async () => {
+      this.forgetChecked();
+      const { id, path: folder } = newWorkFolder(this.database.folder);
+      try {
+        const [kept] = keptDataIn(this.database.folder).filter((k) => k.name === name);
+        if (!kept || !copyKept(this.database.folder, name, folder))
+          throw new NotFoundException(`the name of data that are kept here; "${name}" is none`);
+        const read = await this.openDatabaseIn(folder);
+        const present = contentsOf(this.database.reader);
+        if ('issue' in read) {
+          dropWorkFolder(folder);
+          return { issue: read.issue, uploadId: null, madeAt: null, inFile: null, present };
+        }
+        this.checked.set(id, { folder, file: join(folder, DATABASE) });
+        return { issue: null, uploadId: id, madeAt: kept.keptAt, inFile: read.contents, present };
+      } catch (error) {
+        dropWorkFolder(folder);
+        throw error;
+      }
+    });
+  }
+
+  /** Who looks at another backup has left the one before. */
+  private forgetChecked(): void {
+    for (const earlier of this.checked.values()) dropWorkFolder(earlier.folder);
+    this.checked.clear();
+  }
+
+  /** A database in a work folder, read whole. */
+  private async openDatabaseIn(folder: string): Promise<{ issue: FieldIssue } | { contents: BackupContents }> {
+    const checked = checkDatabaseFile(join(folder, DATABASE));
+    if (!checked.ok) return { issue: checked.issue };
+    const issue = await this.queue.run(WHOLE_CHECK_JOB, { folder, nowMs: this.clock.nowMs() });
+    return issue ? { issue } : { contents: checked.contents };
   }
 
   private async open(
@@ -145,10 +182,8 @@ export class BackupService {
       return {
         issue: issueOf('file', damaged, 'damaged', 'undamaged photographs and files: the check sum of one differs'),
       };
-    const checked = checkDatabaseFile(file);
-    if (!checked.ok) return { issue: checked.issue };
-    const issue = await this.queue.run(WHOLE_CHECK_JOB, { folder, nowMs: this.clock.nowMs() });
-    return issue ? { issue } : { madeAt: manifest.madeAt, contents: checked.contents };
+    const read = await this.openDatabaseIn(folder);
+    return 'issue' in read ? read : { madeAt: manifest.madeAt, contents: read.contents };
   }
 
   /** Puts a checked backup in the place of the present data, which is kept beside it. */
@@ -177,6 +212,7 @@ export class BackupService {
       if (error instanceof CannotReplace) throw new ConflictException(`a data folder of our own: ${error.message}`);
       throw error;
     }
+    thinOutKept(this.database.folder, this.clock.nowMs());
     return { keptAs, now: contentsOf(this.database.reader) };
   }
 }

@@ -1,5 +1,5 @@
 import { bytes, leftovers, serveHouse, upload, type ServedHouse } from '../testing/served-house.js';
-import type { PhotoKept, RestoreCheck, RestoreResult } from '@winter-jar/contracts';
+import type { KeptAnswer, PhotoKept, RestoreCheck, RestoreResult } from '@winter-jar/contracts';
 import { at, changeAt, lookAt, runAt } from '@winter-jar/core/testing';
 import BetterSqlite3 from 'better-sqlite3';
 import { createHash } from 'node:crypto';
@@ -96,6 +96,20 @@ describe('backup and restore', () => {
     expect(kept.pragma('integrity_check', { simple: true })).toBe('ok');
     kept.close();
     expect(one.house.database.reader.prepare('SELECT COUNT(*) FROM journal_entry').pluck().get()).toBe(4);
+  });
+
+  test('what was kept can be put back, and what stood there then is kept too', async () => {
+    const backup = await bytes(one, '/api/backup');
+    one.house.write(runAt(90, 20), runAt(120, 20));
+    await restore(one, (await check(one, backup)).uploadId);
+    const { kept } = (await one.get('/api/kept').expect(200)).body as KeptAnswer;
+    expect(kept).toHaveLength(1);
+    const found = (await one.post('/api/kept/check', { name: kept[0]?.name ?? '' }).expect(200)).body as RestoreCheck;
+    expect(found).toMatchObject({ issue: null, inFile: { entries: 6 }, present: { entries: 4 } });
+    expect((await restore(one, found.uploadId)).now.entries).toBe(6);
+    expect(((await one.get('/api/kept')).body as KeptAnswer).kept).toHaveLength(2);
+    expect(leftovers(one.house)).toEqual([]);
+    await one.post('/api/kept/check', { name: '../winter-jar.sqlite' }).expect(404);
   });
 
   test('what is written while a backup is made is in it or not, and never half', async () => {

@@ -173,6 +173,16 @@ const injectedRtkApi = api.injectEndpoints({
         body: queryArg,
       }),
     }),
+    keptData: build.query<KeptDataApiResponse, KeptDataApiArg>({
+      query: () => ({ url: `/api/kept` }),
+    }),
+    checkKept: build.mutation<CheckKeptApiResponse, CheckKeptApiArg>({
+      query: (queryArg) => ({
+        url: `/api/kept/check`,
+        method: 'POST',
+        body: queryArg,
+      }),
+    }),
     exportJournal: build.query<ExportJournalApiResponse, ExportJournalApiArg>({
       query: () => ({ url: `/api/journal` }),
     }),
@@ -311,6 +321,10 @@ export type CheckBackupApiArg = Download;
 export type RestoreApiResponse =
   /** status 200 Put a checked backup in place; what stood there is kept */ RestoreResult;
 export type RestoreApiArg = RestorePost;
+export type KeptDataApiResponse = /** status 200 Data that a restore has taken the place of */ KeptAnswer;
+export type KeptDataApiArg = void;
+export type CheckKeptApiResponse = /** status 200 Look at data that are kept here, to put them back */ RestoreCheck;
+export type CheckKeptApiArg = KeptPost;
 export type ExportJournalApiResponse = /** status 200 Everything ever written, as JSON lines */ Download;
 export type ExportJournalApiArg = void;
 export type ImportJournalApiResponse =
@@ -3144,6 +3158,18 @@ export type RestoreResult = {
 };
 export type RestorePost = {
   uploadId: string;
+};
+export type KeptData = {
+  name: string;
+  bytes: number;
+  keptAt: string;
+};
+export type KeptAnswer = {
+  /** The newest first. */
+  kept: readonly KeptData[];
+};
+export type KeptPost = {
+  name: string;
 };
 export type JournalFileResult = {
   issue: FieldIssue | null;

@@ -9,6 +9,7 @@ import type {
   EquipmentPage,
   JournalFileResult,
   JournalPage,
+  KeptAnswer,
   LogImportAnswer,
   OilStory,
   PumpPage,
@@ -71,6 +72,8 @@ interface Answers {
   previewSetUpFile: SetUpFilePreview;
   importSetUpFile: SetUpFileResult;
   checkBackup: RestoreCheck;
+  keptData: KeptAnswer;
+  checkKept: RestoreCheck;
   restore: RestoreResult;
   importJournal: JournalFileResult;
   openDemoYard: DemoYardOpened;
@@ -111,6 +114,7 @@ export const houseApi = generatedApi.enhanceEndpoints<TagTypesFromApi<typeof gen
     },
     postSetUp: { invalidatesTags: ALL_TAGS },
     importSetUpFile: { invalidatesTags: ALL_TAGS },
+    keptData: { providesTags: ['About'] },
     restore: { invalidatesTags: ALL_TAGS },
     importJournal: { invalidatesTags: ALL_TAGS },
     writeLogImport: { invalidatesTags: ['Import'] },
@@ -138,6 +142,8 @@ export const {
   usePreviewSetUpFileMutation,
   useImportSetUpFileMutation,
   useCheckBackupMutation,
+  useKeptDataQuery,
+  useCheckKeptMutation,
   useRestoreMutation,
   useImportJournalMutation,
   useOpenDemoYardMutation,

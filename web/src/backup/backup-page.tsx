@@ -4,7 +4,9 @@ import { useState } from 'react';
 import {
   useAboutQuery,
   useCheckBackupMutation,
+  useCheckKeptMutation,
   useImportJournalMutation,
+  useKeptDataQuery,
   useRestoreMutation,
 } from '../api/house-api.js';
 import { hereZone, momentWords } from '../words/dates.js';
@@ -49,21 +51,23 @@ export function BackupPage() {
 /** A backup put back: checked first, and what stood here is kept. */
 function Restore({ now }: { now: string }) {
   const [askCheck, checking] = useCheckBackupMutation();
+  const [askKept, lookingAtKept] = useCheckKeptMutation();
+  const { data: kept } = useKeptDataQuery();
   const [askRestore, restoring] = useRestoreMutation();
   const [name, setName] = useState('');
   const [check, setCheck] = useState<RestoreCheck | null>(null);
   const [result, setResult] = useState<RestoreResult | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
 
-  async function choose(file: File) {
-    setName(file.name);
+  async function look(what: string, asking: () => Promise<{ data?: RestoreCheck }>) {
+    setName(what);
     setCheck(null);
     setResult(null);
     setTrouble(null);
-    const answer = await askCheck(file as never);
-    if (!answer.data) return setTrouble(UNREACHABLE);
-    const found = answer.data;
-    if (found.issue) setTrouble(`${file.name} cannot be restored. ${issueWords(found.issue)} Nothing was changed.`);
+    const { data: found } = await asking();
+    if (!found) return setTrouble(UNREACHABLE);
+    const { issue } = found;
+    if (issue) setTrouble(`${what} cannot be restored: ${issue.field}. ${issueWords(issue)} Nothing was changed.`);
     else setCheck(found);
   }
   async function restore() {
@@ -81,12 +85,16 @@ function Restore({ now }: { now: string }) {
         “kept”.
       </p>
       <div className="mt-3">
-        <FilePicker look="outline" accept=".gz,application/gzip" onFile={(file) => void choose(file)}>
+        <FilePicker
+          look="outline"
+          accept=".gz,application/gzip"
+          onFile={(file) => void look(file.name, () => askCheck(file as never))}
+        >
           <FileUp size={18} aria-hidden="true" /> Choose a backup
         </FilePicker>
       </div>
       <div aria-live="polite" className="mt-4">
-        {checking.isLoading && <p>Checking {name} …</p>}
+        {(checking.isLoading || lookingAtKept.isLoading) && <p>Checking {name}: every entry is read …</p>}
         {trouble && <Alarm>{trouble}</Alarm>}
         {check?.inFile && (
           <div className="border-l-4 border-before-next-run pl-4">
@@ -113,6 +121,27 @@ function Restore({ now }: { now: string }) {
           </div>
         )}
       </div>
+      {kept && kept.kept.length > 0 && (
+        <details className="mt-4">
+          <summary className="min-h-10 cursor-pointer py-2 font-semibold">
+            Kept from before a restore ({kept.kept.length})
+          </summary>
+          <ul>
+            {kept.kept.map((one) => (
+              <li
+                key={one.name}
+                className="flex flex-wrap items-center justify-between gap-x-4 gap-y-1 border-b border-rule-soft py-2"
+              >
+                <span className="min-w-0">
+                  {momentWords(one.keptAt, hereZone(), now)} · {(one.bytes / 1e6).toFixed(1)}&nbsp;MB
+                  <span className="figure block text-[13px] text-ink-2 wrap-anywhere">{one.name}</span>
+                </span>
+                <Button onClick={() => void look(one.name, () => askKept({ name: one.name }))}>Look at it</Button>
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
     </section>
   );
 }
