@@ -9,7 +9,7 @@ const ROOMS = {
   server: [
     ...['clock', 'api', 'network', 'database', 'work', 'files', 'problems', 'journal', 'house'],
     ...['photos', 'round', 'pumps', 'equipment', 'effect', 'entries', 'set-up', 'changes', 'diagnosis', 'entry-log'],
-    ...['backup', 'demo-yard', 'about', 'clock-hand', 'testing'],
+    ...['backup', 'repair', 'demo-yard', 'about', 'clock-hand', 'testing'],
   ],
   web: [
     ...['api', 'device', 'ui', 'words', 'forms', 'effect', 'entry'],

@@ -29,7 +29,10 @@ export async function startServer({ data, port, host = '127.0.0.1', demo = false
         `The server stopped at its start, see above. Where port ${port} is taken, try -- --port ${Number(port) + 1}.`,
       );
     try {
-      if ((await fetch(`${address}/api/about`)).ok) return { child, address };
+      const answer = await fetch(`${address}/api/about`);
+      if (answer.ok) return { child, address };
+      // Its page says what can be put back; it goes on by itself when that was done.
+      if (answer.status === 503) await wait(1000);
     } catch {
       // not listening yet
     }

@@ -54,6 +54,8 @@ export interface ApiProblem {
     | 'busy'
     | 'forbidden'
     | 'unsupported'
+    /** The server cannot read its own data: its page says what can be put back. */
+    | 'unreadable'
     | 'internal';
   readonly right: string;
   readonly issues: readonly FieldIssue[];

@@ -1,3 +1,4 @@
+import { existsSync } from 'node:fs';
 import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { fileURLToPath } from 'node:url';
@@ -7,11 +8,12 @@ import { createApp } from './app.js';
 import { systemClock } from './clock/clock.js';
 import { MovableClock } from './clock/movable-clock.js';
 import { FolderTaken, lockFolder, type FolderLock } from './database/folder-lock.js';
-import { openDatabase } from './database/open.js';
+import { databaseFile, openDatabase, type Database } from './database/open.js';
 import { secondServer } from './demo-yard/second-server.js';
 import { JournalWriter } from './journal/journal-writer.js';
 import { networkAddresses } from './network/addresses.js';
 import { limitByIdleness } from './network/idle-limits.js';
+import { repair } from './repair/repair-server.js';
 import { orderlyEnd } from './shut-down.js';
 
 const { values } = parseArgs({
@@ -48,7 +50,6 @@ function lockOrEnd(): FolderLock {
   }
 }
 const lock = lockOrEnd();
-const database = await openDatabase(values.data);
 /** Beside this file, which lies in one folder below the room. */
 const built = (path: string): string => fileURLToPath(new URL(path, import.meta.url));
 const webFolder = built('../../web/dist');
@@ -64,10 +65,38 @@ const openDemoYard = values.demo
       args: ['--host', values.host, ...(values.https ? ['--https'] : [])],
       programs,
     });
-const app = await createApp({
-  ...{ database, clock, openToNetwork, webFolder, certificate, openDemoYard },
-  workFile: built('work.js'),
-});
+async function opened(): Promise<{ app: Awaited<ReturnType<typeof createApp>>; database: Database }> {
+  const database = await openDatabase(values.data);
+  try {
+    const around = { clock, openToNetwork, webFolder, certificate, openDemoYard, workFile: built('work.js') };
+    return { app: await createApp({ database, ...around }), database };
+  } catch (error) {
+    await database.close();
+    throw error;
+  }
+}
+
+/** Data that cannot be read are said to be so, with what is kept at hand, until others are put in their place. */
+async function openedOrRepaired(port: number): ReturnType<typeof opened> {
+  try {
+    return await opened();
+  } catch (error) {
+    // Nothing to repair where there is none: a folder that cannot be written, say.
+    if (!existsSync(databaseFile(values.data))) throw error;
+    const reason = error instanceof Error ? error.message : String(error);
+    console.error(`Winter Jar cannot read its data in ${values.data}: ${reason}`);
+    let taken = port;
+    const listening = (at: number) => {
+      taken = at;
+      console.error(`See http://${openToNetwork ? 'localhost' : values.host}:${at} for what can be put back.`);
+      process.send?.({ port: at });
+    };
+    await repair({ folder: values.data, reason, host: values.host, port, nowMs: () => clock.nowMs(), listening });
+    values.port = String(taken);
+    return openedOrRepaired(taken);
+  }
+}
+const { app, database } = await openedOrRepaired(Number(values.port));
 if (values.demo) app.get(JournalWriter).writeFact(DEMO_DAY, new Date(clock.nowMs()).toISOString().slice(0, 10));
 limitByIdleness(app.getHttpServer() as Server);
 const end = orderlyEnd(app, database);

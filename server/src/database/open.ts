@@ -70,7 +70,12 @@ export class Database {
   static async open(folder: string): Promise<Database> {
     mkdirSync(folder, { recursive: true });
     const writing = await writingSource(folder).initialize();
-    return new Database(folder, writing, await readingSource(folder).initialize());
+    try {
+      return new Database(folder, writing, await readingSource(folder).initialize());
+    } catch (error) {
+      await writing.destroy();
+      throw error;
+    }
   }
 
   /** The only connection that writes. Statements run inside one synchronous block, see journal/journal-writer.ts. */

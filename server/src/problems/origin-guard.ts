@@ -15,6 +15,10 @@ const hostName = (host: string): string => host.replace(/:\d+$/, '').replace(/^\
 const OWN_NAMES = ownNames();
 const isOwnName = (name: string): boolean => OWN_NAMES.includes(name.toLowerCase()) || isIP(name) !== 0;
 
+/** The Host is this machine's own, and an Origin the same. */
+export const isOwnAddress = (host = '', origin?: string): boolean =>
+  isOwnName(hostName(host)) && (origin === undefined || origin === `http://${host}` || origin === `https://${host}`);
+
 /** A foreign page cannot send these without asking first. */
 const BODY_TYPES = ['application/json', 'text/csv', 'application/gzip', 'application/x-ndjson', ...PHOTO_TYPES];
 
@@ -29,9 +33,7 @@ export class OriginGuard implements CanActivate {
     const host = request.headers.host ?? '';
     if (!isOwnName(hostName(host)))
       throw new ForbiddenException('the address that the server printed, by localhost or by number');
-    const { origin } = request.headers;
-    if (origin !== undefined && origin !== `http://${host}` && origin !== `https://${host}`)
-      throw new ForbiddenException('a page that this server served');
+    if (!isOwnAddress(host, request.headers.origin)) throw new ForbiddenException('a page that this server served');
     const writes = !['GET', 'HEAD', 'OPTIONS'].includes(request.method);
     if (writes && !request.is(BODY_TYPES))
       throw new UnsupportedMediaTypeException(`a body of one of the types ${BODY_TYPES.join(', ')}`);

@@ -1,0 +1,88 @@
+import { once } from 'node:events';
+import { existsSync, mkdirSync, renameSync } from 'node:fs';
+import { createServer, type IncomingMessage, type ServerResponse } from 'node:http';
+import { join } from 'node:path';
+import { wholeCheck } from '../backup/whole-check.js';
+import { checkDatabaseFile } from '../backup/database-check.js';
+import { copyKept, keptDataIn } from '../backup/kept-data.js';
+import { databaseFile, keptFolder } from '../database/open.js';
+import { dropWorkFolder, newWorkFolder } from '../files/work-folder.js';
+import { isOwnAddress } from '../problems/origin-guard.js';
+import { repairPage } from './repair-page.js';
+
+interface Unreadable {
+  readonly folder: string;
+  readonly reason: string;
+  readonly host: string;
+  readonly port: number;
+  readonly nowMs: () => number;
+  readonly listening: (port: number) => void;
+}
+
+const MOST_FORM_BYTES = 1000;
+
+async function formOf(request: IncomingMessage): Promise<URLSearchParams> {
+  let text = '';
+  for await (const part of request) {
+    text += String(part);
+    if (text.length > MOST_FORM_BYTES) break;
+  }
+  return new URLSearchParams(text);
+}
+
+/** Kept data that are right take the place of what cannot be read, which is kept too. @returns why they cannot; null when they did */
+async function putBack(folder: string, name: string, nowMs: number): Promise<string | null> {
+  const { path } = newWorkFolder(folder);
+  try {
+    if (!copyKept(folder, name, path)) return `Nothing of the name “${name}” is kept here.`;
+    const checked = checkDatabaseFile(databaseFile(path));
+    const issue = checked.ok ? await wholeCheck({ folder: path, nowMs }, () => undefined) : checked.issue;
+    if (issue) return `${name} cannot be put back: ${issue.field}: right would be ${issue.right}.`;
+    mkdirSync(keptFolder(folder), { recursive: true });
+    const unreadable = join(keptFolder(folder), `unreadable-${nowMs}.sqlite`);
+    for (const end of ['', '-wal', '-shm'])
+      if (existsSync(databaseFile(folder) + end)) renameSync(databaseFile(folder) + end, unreadable + end);
+    renameSync(databaseFile(path), databaseFile(folder));
+    return null;
+  } finally {
+    dropWorkFolder(path);
+  }
+}
+
+/** Serves the one page that says why the data cannot be opened. Resolves when others were put in their place. */
+export async function repair({ folder, reason, host, port, nowMs, listening }: Unreadable): Promise<void> {
+  let said: string | null = null;
+  let mended: () => void = () => undefined;
+  const done = new Promise<void>((resolve) => (mended = resolve));
+  const page = (response: ServerResponse, status: number) =>
+    response
+      .writeHead(status, { 'content-type': 'text/html; charset=utf-8', 'cache-control': 'no-store' })
+      .end(repairPage({ folder, reason, kept: keptDataIn(folder), said }));
+
+  async function answer(request: IncomingMessage, response: ServerResponse): Promise<void> {
+    if (!isOwnAddress(request.headers.host, request.headers.origin)) return void response.writeHead(403).end();
+    if (request.url?.startsWith('/api/')) {
+      const problem = { code: 'unreadable', right: `data that can be read: ${reason}`, issues: [] };
+      return void response.writeHead(503, { 'content-type': 'application/json' }).end(JSON.stringify(problem));
+    }
+    if (request.method !== 'POST' || request.url !== '/put-back') return void page(response, 503);
+    said = await putBack(folder, (await formOf(request)).get('name') ?? '', nowMs());
+    if (said !== null) return void page(response, 409);
+    // The page comes again when the server does.
+    response.writeHead(303, { location: '/', connection: 'close' }).end(mended);
+  }
+  const server = createServer((request, response) => {
+    answer(request, response).catch((error: unknown) => {
+      said = error instanceof Error ? error.message : String(error);
+      page(response, 500);
+    });
+  });
+  server.listen(port, host);
+  await once(server, 'listening');
+  const address = server.address();
+  listening(typeof address === 'object' && address ? address.port : port);
+  await done;
+  server.closeAllConnections();
+  server.close();
+  await once(server, 'close');
+}
