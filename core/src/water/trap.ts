@@ -34,7 +34,8 @@ export function effectiveTrapTempC(readings: readonly TrapReading[]): number {
   readings.slice(1).forEach((next, i) => {
     const before = readings[i] ?? first;
     const span = next.minutes - before.minutes;
-    if (!(span > 0 && span < Infinity)) throw new RangeError(`readings: minute ${next.minutes} does not come after ${before.minutes}`);
+    if (!(span > 0 && span < Infinity))
+      throw new RangeError(`readings: minute ${next.minutes} does not come after ${before.minutes}`);
     const pieces = Math.min(MOST_PIECES, Math.max(1, Math.ceil(span / PIECE_MINUTES)));
     for (let k = 0; k < pieces; k++) {
       const tempC = before.tempC + ((next.tempC - before.tempC) * (k + 0.5)) / pieces;
