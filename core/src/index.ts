@@ -134,6 +134,7 @@ export {
   type Level,
   LEVELS,
   localDay,
+  localTime,
   LOOK_SOURCES,
   type LookBody,
   type LookSource,

@@ -1,7 +1,7 @@
 import { at, runAt } from '../testing/small-yard.js';
 import { correctionsConflict, effectiveEntries, effectiveEntry } from './corrections.js';
 import type { Correction, CorrectionBody } from './entry.js';
-import { isZone, localDay } from './local-day.js';
+import { isZone, localDay, localTime } from './local-day.js';
 
 const run = runAt(10, 5);
 const correction = (n: number, recordedHours: number, body: Partial<CorrectionBody>): Correction => ({
@@ -76,6 +76,15 @@ test.each([
 ])('%s in %s is the day %s', (instant, zone, day) => {
   expect(localDay({ at: instant, zone })).toBe(Date.parse(`${day}T00:00:00Z`) / 86_400_000);
 });
+
+// The same change of the clocks: 01:00 UTC; New York is five hours behind in winter.
+test.each([
+  ['2031-01-10T23:30:00.000Z', 'Europe/Lisbon', '23:30'],
+  ['2031-03-30T00:59:00.000Z', 'Europe/Lisbon', '00:59'],
+  ['2031-03-30T01:00:00.000Z', 'Europe/Lisbon', '02:00'],
+  ['2031-01-10T02:05:00.000Z', 'America/New_York', '21:05'],
+  ['2031-01-10T18:45:00.000Z', 'Asia/Calcutta', '00:15'],
+])('%s in %s is %s on the clock', (at, zone, time) => expect(localTime({ at, zone })).toBe(time));
 
 test('an instant or a zone that does not exist is named', () => {
   expect(() => localDay({ at: 'yesterday', zone: 'Europe/Lisbon' })).toThrow(/"yesterday"/);

@@ -54,6 +54,6 @@ export {
   type WearSign,
   type YesNo,
 } from './entry.js';
-export { isZone, localDay } from './local-day.js';
+export { isZone, localDay, localTime } from './local-day.js';
 export { compareOrder, type OrderKey, orderKeyOf } from './order.js';
 export { type UnusualReading, unusualReadings, USUAL_RANGES, type UsualRange } from './plausible.js';

@@ -24,12 +24,22 @@ function offsetMinutes(zone: string, ms: number): number {
  * @throws RangeError on an instant or a zone that does not exist
  */
 export function localDay(input: { at: string; zone: string }): number {
-  const ms = Date.parse(input.at);
-  const offset = Number.isNaN(ms) ? NaN : offsetMinutes(input.zone, ms);
-  if (Number.isNaN(offset)) {
-    throw new RangeError(`at, zone: "${input.at}" in "${input.zone}" is no instant in an IANA zone`);
-  }
-  return Math.floor((ms + offset * MINUTE_MS) / DAY_MS);
+  return Math.floor(localMs(input) / DAY_MS);
+}
+
+/**
+ * Time of day of an instant in an IANA zone, "07:05", daylight saving included.
+ * @throws RangeError on an instant or a zone that does not exist
+ */
+export function localTime(input: { at: string; zone: string }): string {
+  return new Date(localMs(input)).toISOString().slice(11, 16);
+}
+
+function localMs({ at, zone }: { at: string; zone: string }): number {
+  const ms = Date.parse(at);
+  const offset = Number.isNaN(ms) ? NaN : offsetMinutes(zone, ms);
+  if (Number.isNaN(offset)) throw new RangeError(`at, zone: "${at}" in "${zone}" is no instant in an IANA zone`);
+  return ms + offset * MINUTE_MS;
 }
 
 /** Areas of the IANA database, as it spells them: no offset, no abbreviation of one country. */

@@ -1,12 +1,13 @@
 import { useWindowVirtualizer } from '@tanstack/react-virtual';
-import { lazy, Suspense, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { lazy, Suspense, useCallback, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { useRoundQuery } from '../api/house-api.js';
 import { PageTitle } from '../ui/page-title.js';
 import { useLetters } from '../device/use-letters.js';
-import { usePrint } from '../device/use-print.js';
+import { usePrint, type Print } from '../device/use-print.js';
 import { useWide } from '../device/use-wide.js';
 import { actionPath, letterKeys } from '../words/pump-actions.js';
+import type { Words } from '../words/words.js';
 import { LinkButton } from '../ui/button.js';
 import { Empty, Loading, Trouble } from '../ui/page-state.js';
 import { Legend } from './legend.js';
@@ -29,6 +30,16 @@ const linesOf = (groups: readonly RoundGroup[]): Line[] =>
     { kind: 'title', group },
     ...group.rows.map((row): Line => ({ kind: 'row', row })),
   ]);
+
+/** The same words for each pump of a zone. */
+function wordsByZone(print: Print, now: string): (zone: string) => Words {
+  const known = new Map<string, Words>();
+  return (zone) => {
+    const words = known.get(zone) ?? { print, zone, now };
+    known.set(zone, words);
+    return words;
+  };
+}
 
 /** Pumps there are, but all of them are spares or retired. */
 function AllAway() {
@@ -62,6 +73,14 @@ export function RoundPage() {
       },
       { replace: true, preventScrollReset: true },
     );
+
+  // Rows are drawn anew only when what they show changes: not for each step of a scroll.
+  const latest = useRef(change);
+  useLayoutEffect(() => {
+    latest.current = change;
+  });
+  const select = useCallback((pumpId: string) => latest.current('pump', pumpId), []);
+  const wordsFor = useMemo(() => wordsByZone(print, data?.at ?? ''), [print, data?.at]);
 
   const list = useRef<HTMLDivElement>(null);
   const [listTop, setListTop] = useState(0);
@@ -107,7 +126,6 @@ export function RoundPage() {
         <FirstScreen />
       </Suspense>
     );
-  const wordsFor = (zone: string) => ({ print, zone, now: data.at });
   return (
     <div className="flex flex-1 items-stretch">
       <main className="min-w-0 flex-1 px-3 pb-10 wide:px-5">
@@ -171,7 +189,7 @@ export function RoundPage() {
                     words={wordsFor(line.row.zone)}
                     selected={line.row === selected}
                     wide={wide}
-                    onSelect={(id) => change('pump', id)}
+                    onSelect={select}
                   />
                 )}
               </div>

@@ -1,5 +1,5 @@
 import type { RoundRow as Row } from '@winter-jar/contracts';
-import { memo } from 'react';
+import { memo, useLayoutEffect } from 'react';
 import { Link } from 'react-router';
 import { barWords, flagWords, rulerWords } from '../words/bar-words.js';
 import { jarWords } from '../words/jar-words.js';
@@ -27,9 +27,15 @@ function placeWords(row: Row, wide: boolean): string {
   return row.kind === 'vane' ? place : `${row.kind === 'dry' ? 'Dry' : 'Booster'} · ${place}`;
 }
 
+/** Of the row that was drawn last: all are as wide, and none is drawn twice. */
+let rulerWidth = 320;
+
 /** A pump in the Round: name, jar, ruler, verdict and what comes next. A tap shows it, Enter opens it. */
 export const RoundRow = memo(function RoundRow({ row, words, selected, wide, onSelect }: RoundRowProps) {
-  const [ref, width] = useWidth<HTMLDivElement>(320);
+  const [ref, width] = useWidth<HTMLDivElement>(rulerWidth);
+  useLayoutEffect(() => {
+    rulerWidth = width;
+  }, [width]);
   const jar = row.jars.at(-1) ?? null;
   const select = (event: React.MouseEvent) => {
     if (!wide || event.detail === 0 || event.ctrlKey || event.metaKey) return;

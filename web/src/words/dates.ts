@@ -1,5 +1,5 @@
 import { TZDate } from '@date-fns/tz';
-import { localDay } from '@winter-jar/core';
+import { localDay, localTime } from '@winter-jar/core';
 import { addDays, lightFormat } from 'date-fns';
 
 /** The zone of this device, for what belongs to no site. */
@@ -16,9 +16,17 @@ const NAMES = new Intl.DateTimeFormat('en-US', {
 });
 const WHOLE = new Intl.DateTimeFormat('en-GB', { timeZone: 'UTC', day: 'numeric', month: 'long', year: 'numeric' });
 
-function partsOf(day: number): Record<'weekday' | 'day' | 'month' | 'year', string> {
+type Parts = Readonly<Record<'weekday' | 'day' | 'month' | 'year', string>>;
+/** Days are few, and asked for at every bar of every row. */
+const knownParts = new Map<number, Parts>();
+
+function partsOf(day: number): Parts {
+  const known = knownParts.get(day);
+  if (known) return known;
   const parts = NAMES.formatToParts(day * DAY_MS).map(({ type, value }) => [type, value]);
-  return Object.fromEntries(parts) as ReturnType<typeof partsOf>;
+  const made = Object.fromEntries(parts) as Parts;
+  knownParts.set(day, made);
+  return made;
 }
 
 /** "Mon 9 Mar", with the year when it is another one. */
@@ -40,7 +48,7 @@ export function shortDayWords(at: string, zone: string): string {
 export const wholeDayWords = (day: string): string => WHOLE.format(new Date(`${day}T00:00:00.000Z`));
 
 export const momentWords = (at: string, zone: string, now?: string): string =>
-  `${dayWords(at, zone, now)} ${lightFormat(new TZDate(at, zone), 'HH:mm')}`;
+  `${dayWords(at, zone, now)} ${localTime({ at, zone })}`;
 
 /** The likely day so many days from now. */
 export const dayFromNow = (now: string, days: number, zone: string): string =>
