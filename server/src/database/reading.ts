@@ -27,12 +27,7 @@ export class Reading {
  * What is made of a pump's state, of whatever version that is: where one of before an update cannot be read any more, nothing is
  * known but that it is being made anew.
  */
-export function ofAnyVersion<T>(
-  pumpId: string,
-  stored: { readonly state: string } | undefined,
-  make: (state: PumpState) => T,
-): T {
-  const state = pumpStateIn(pumpId, stored);
+export function ofAnyVersion<T>(pumpId: string, state: PumpState, make: (state: PumpState) => T): T {
   if (state.foldVersion === FOLD_VERSION) return make(state);
   try {
     return make(state);

@@ -174,6 +174,11 @@ export function writingStatements(db: Sqlite) {
     laggingOfType: db.prepare<[subjectType: string], LaggingSubjectRow>(
       `SELECT * FROM lagging_subject WHERE "subjectType" = ?`,
     ),
+    /** At a start: what lags then may hold what was taken back, so nobody is to trust it. */
+    distrustLagging: db.prepare(
+      `UPDATE subject_state SET "foldVersion" = 0, "state" = json_set("state", '$.foldVersion', 0)
+       WHERE json_valid("state") AND ("subjectType", "subjectId") IN (SELECT "subjectType", "subjectId" FROM lagging_subject)`,
+    ),
     /** How far making anew has come. */
     countLagging: db.prepare<[], { n: number }>(`SELECT COUNT(*) AS "n" FROM lagging_subject`),
     /** When everything is rebuilt at once. */

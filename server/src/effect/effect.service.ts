@@ -2,6 +2,7 @@ import { Inject, Injectable } from '@nestjs/common';
 import type { EntriesEffect, PumpEffect, RoundRow, SetUpEffect } from '@winter-jar/contracts';
 import { initialState, type PumpState, type SetUpVersion } from '@winter-jar/core';
 import { CLOCK, isoNow, type Clock } from '../clock/clock.js';
+import { ofAnyVersion } from '../database/reading.js';
 import type { Actor } from '../journal/actor.js';
 import { JournalWriter } from '../journal/journal-writer.js';
 import { onTheRound, rowOf } from '../round/round-row.js';
@@ -51,7 +52,8 @@ export class EffectService {
       const state = states.get(pumpId) ?? initialState(pumpId);
       const setUp = this.store.book.pumpAt({ pumpId, instant: now });
       const stands = setUp !== null && onTheRound(setUp.pump);
-      sides.set(pumpId, { row: stands ? rowOf({ setUp, state, now }) : null, state });
+      const row = stands ? ofAnyVersion(pumpId, state, (read) => rowOf({ setUp, state: read, now })) : null;
+      sides.set(pumpId, { row, state });
     }
     return sides;
   }

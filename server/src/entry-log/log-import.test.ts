@@ -3,6 +3,7 @@ import { SERVER } from '../journal/actor.js';
 import { importInto, logsOf, readInto } from '../testing/log-files.js';
 import { nowMs, openHouse, rebuiltStates, type TestHouse } from '../testing/test-house.js';
 import { JournalWriter } from '../journal/journal-writer.js';
+import { RoundService } from '../round/round.service.js';
 import { writeLog } from './entry-log.js';
 import type { LogImport } from './log-import.js';
 import { RUN_LOG } from './run-log.js';
@@ -151,6 +152,10 @@ test('what a crash left half-written is taken back when the folder is opened', a
   await untilWriting(job);
   await job.abandon();
   expect(countOf('open_import')).toBe(1);
+  house.writer.putInOrder();
+  // Some of what was taken back may be in its state until that is made anew.
+  const { rows } = new RoundService({ nowMs }, house.reading, house.store).round();
+  expect(rows.find((r) => r.pumpId === 'p1')?.reasons.map((r) => r.code)).toContain('madeAnew');
   house.started();
   expect({ tables: stored(), states: house.everyState() }).toEqual(before);
 });

@@ -25,22 +25,18 @@ export class PumpReader {
   }
 
   stateOf(pumpId: string): PumpState {
-    return pumpStateIn(pumpId, this.stored(pumpId));
+    return pumpStateIn(pumpId, this.reading.sql.subjectState.get({ subjectType: 'pump', subjectId: pumpId }));
   }
 
   /** @throws NotFoundException */
   pump(pumpId: string): { now: string; setUp: PumpSetUp; state: PumpState; standing: Standing } {
     const { now } = this;
     const setUp = this.setUpOf(pumpId, now);
-    return ofAnyVersion(pumpId, this.stored(pumpId), (state) => ({
+    return ofAnyVersion(pumpId, this.stateOf(pumpId), (state) => ({
       now,
       setUp,
       state,
       standing: standingAt({ state, setUp, now }),
     }));
-  }
-
-  private stored(pumpId: string) {
-    return this.reading.sql.subjectState.get({ subjectType: 'pump', subjectId: pumpId });
   }
 }

@@ -221,7 +221,11 @@ export class JournalWriter {
     if (read !== String(BODY_VERSION)) {
       this.rebuildAll();
       this.sql.setFact.run({ name: BODIES, value: String(BODY_VERSION) });
-    } else this.database.writer.transaction(() => this.derived.lagWhereOutdated())();
+    } else
+      this.database.writer.transaction(() => {
+        this.derived.lagWhereOutdated();
+        this.sql.distrustLagging.run();
+      })();
   }
 
   /** Subjects whose states have yet to be made anew. */

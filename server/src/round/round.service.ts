@@ -2,7 +2,7 @@ import { Inject, Injectable } from '@nestjs/common';
 import type { RoundAnswer } from '@winter-jar/contracts';
 import { localDay } from '@winter-jar/core';
 import { CLOCK, isoNow, type Clock } from '../clock/clock.js';
-import { ofAnyVersion, Reading } from '../database/reading.js';
+import { ofAnyVersion, pumpStateIn, Reading } from '../database/reading.js';
 import { SetUpStore } from '../journal/set-up-store.js';
 import { inNeedOfHands, onTheRound, rowOf } from './round-row.js';
 
@@ -29,7 +29,7 @@ export class RoundService {
       const setUp = book.pumpAt({ pumpId, instant: now });
       if (!setUp || !onTheRound(setUp.pump)) return [];
       const input = { setUp, now, todayDay: dayIn(setUp.site.zone) };
-      return [ofAnyVersion(pumpId, states.get(pumpId), (state) => rowOf({ ...input, state }))];
+      return [ofAnyVersion(pumpId, pumpStateIn(pumpId, states.get(pumpId)), (state) => rowOf({ ...input, state }))];
     });
     const needHands = rows.filter((r) => r.verdict === 'stop' || r.verdict === 'beforeNextRun').length;
     const pumps = Object.keys(book.at(now).pump).length;

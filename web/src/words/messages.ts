@@ -131,8 +131,8 @@ const REASON_WORDS: { readonly [C in ReasonCode]: (reason: ReasonOf<C>, words: W
     full: 'Nothing is known about this pump yet. Take it over: say when its oil was changed, or that nobody knows.',
   }),
   madeAnew: () => ({
-    short: 'Being made anew after an update',
-    full: 'After an update its figures are being made anew from the journal: in a few minutes at most. What stands here is of before; start nothing on it.',
+    short: 'Its figures are being made anew',
+    full: 'After an update, or an import that broke off, its figures are being made anew from the journal: in a few minutes at most. What stands here is of before; start nothing on it.',
   }),
   caseOpen: (r, { zone, now }) => ({
     short: 'A case is open',
