@@ -12,6 +12,7 @@ import type { Actor } from './actor.js';
 import { BulkWriting } from './bulk-writing.js';
 import { ChangeLog } from './change-log.js';
 import { contentHash } from './content-hash.js';
+import { deedsIn } from './deeds.js';
 import { DerivedTables } from './derived-tables.js';
 import { EntryChecks } from './entry-checks.js';
 import { questionsAbout } from './entry-rules.js';
@@ -97,31 +98,15 @@ export class JournalWriter {
 
   /** Checks and writes entries, act by act, and answers each by itself. */
   write(actor: Actor, raw: readonly unknown[]): EntryAnswer[] {
-    const answers: EntryAnswer[] = [];
-    const acts = new Map<string, { entry: JournalEntry; place: number }[]>();
-    raw.forEach((sent, place) => {
-      const checked = this.checks.ofSent(sent);
-      if (checked.ok) {
-        const act = acts.get(checked.value.actId) ?? [];
-        acts.set(checked.value.actId, [...act, { entry: checked.value, place }]);
-        return;
-      }
-      const id =
-        typeof sent === 'object' && sent !== null && 'id' in sent && typeof sent.id === 'string' ? sent.id : null;
-      answers[place] = { id, status: 'refused', issues: checked.issues };
-    });
-    const broken = new Set(raw.flatMap((sent, place) => (answers[place] ? [actIdOf(sent)] : [])));
-    for (const [actId, members] of acts) {
-      const given = broken.has(actId)
-        ? members.map((m): EntryAnswer => ({ id: m.entry.id, status: 'heldBack' }))
-        : this.writeOne(
-            actor,
-            members.map((m) => m.entry),
-            acts.size,
-          );
-      members.forEach((m, i) => {
+    const { deeds, refused: answers } = deedsIn(raw, (sent) => this.checks.ofSent(sent));
+    for (const { members, isBroken } of deeds) {
+      const entries = members.map((m) => m.entry);
+      const given = isBroken
+        ? entries.map(({ id }): EntryAnswer => ({ id, status: 'heldBack' }))
+        : this.writeOne(actor, entries, deeds.length);
+      members.forEach(({ place }, i) => {
         const answer = given[i];
-        if (answer) answers[m.place] = answer;
+        if (answer) answers[place] = answer;
       });
     }
     return answers;
@@ -210,7 +195,7 @@ export class JournalWriter {
 
   /**
    * Before anything is served: what a crash left half-imported is taken back. States of another fold version lag from then on, and
-   * are made anew by {@link catchUp} while others read and write.
+   * are made anew by {@link BulkWriting.catchUp} while others read and write.
    */
   putInOrder(): void {
     this.sql.insertFact.run({ name: EPOCH, value: newId() });
@@ -251,6 +236,9 @@ export class JournalWriter {
         return answer?.status === 'written' || answer?.status === 'kept' ? [{ entry, seq: answer.seq }] : [];
       });
       touched.addAll(this.settling.arrived(arrived));
+      answers.forEach((answer, i) => {
+        if (answer?.status === 'kept') answers[i] = this.settling.settled(answer);
+      });
       this.derived.fold(touched);
       const pumpIds = [...touched.pumpIds, ...arrived.flatMap((a) => pumpIdsOf(a.entry))];
       if (arrived.length > 0) this.changes.note(actor, 'entries', [...new Set(pumpIds)]);
@@ -307,8 +295,4 @@ export class JournalWriter {
       touched.addAll(this.derived.countAnew({ entry: original.entry, seq: original.seq }));
     return { id, status: 'written', seq };
   }
-}
-
-function actIdOf(sent: unknown): unknown {
-  return typeof sent === 'object' && sent !== null && 'actId' in sent ? sent.actId : undefined;
 }

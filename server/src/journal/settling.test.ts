@@ -66,6 +66,13 @@ test.each<[string, object, string, string | null]>([
   );
 });
 
+test('one that comes with its entry is answered as it stands in the end', () => {
+  const original = run();
+  const early = { ...saying(original, { ...run().body, minutes: 600 }), actId: original.actId };
+  expect(house.write(early, original)).toEqual(['written', 'written']);
+  expect([stateOf(early), minutes()]).toEqual(['counts', 600]);
+});
+
 test('of two that came early the wrong one does not count, be it the later one', () => {
   const original = run();
   const right = saying(original, { ...run().body, minutes: 600 });

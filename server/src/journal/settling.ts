@@ -1,4 +1,4 @@
-import type { FieldIssue, Unsettled } from '@winter-jar/contracts';
+import type { EntryAnswer, FieldIssue, Unsettled } from '@winter-jar/contracts';
 import type { Correction, JournalEntry } from '@winter-jar/core';
 import { ASIDE_TEXT, type WritingStatements } from '../database/statements.js';
 import type { DerivedTables } from './derived-tables.js';
@@ -72,6 +72,15 @@ export class Settling {
       if (corrections.length > 0 && entry.kind !== 'correction') touched.addAll(this.derived.countAnew({ entry, seq }));
     }
     return touched;
+  }
+
+  /** What became of a correction that came with its entry, once both are here. */
+  settled(answer: Extract<EntryAnswer, { status: 'kept' }>): EntryAnswer {
+    const { id, seq } = answer;
+    const text = this.sql.entryById.get(id)?.unsettled ?? null;
+    return text === null
+      ? { id, status: 'written', seq }
+      : { id, status: 'kept', seq, unsettled: parse<Unsettled>(text) };
   }
 
   /** An entry left the journal with the import that brought it: what was said about it waits again. */
