@@ -1,3 +1,4 @@
+// Longer than other files: all SQL of the measured path in one view.
 import type BetterSqlite3 from 'better-sqlite3';
 import type {
   ChangeRow,

@@ -1,3 +1,4 @@
+// Longer than other files: all that the one writer promises, side by side.
 import type { Correction, Entry, PumpState } from '@winter-jar/core';
 import { SERVER } from './actor.js';
 import { openHouse, rebuiltStates, type TestHouse } from '../testing/test-house.js';
