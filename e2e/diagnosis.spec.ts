@@ -149,8 +149,11 @@ test('by keyboard alone: D to find the cause, A to add what is seen', async ({ p
   const noise = page.getByRole('group', { name: 'Noise' });
   await noise.getByRole('radio').first().focus();
   await page.keyboard.press('ArrowRight');
+  // The focus follows the arrow a moment later.
+  const louder = noise.getByRole('radio', { name: 'louder, or knocking' });
+  await expect(louder).toBeFocused();
   await page.keyboard.press('Space');
-  await expect(noise.getByRole('radio', { name: 'louder, or knocking' })).toBeChecked();
+  await expect(louder).toBeChecked();
   await page.getByRole('button', { name: 'Save what you see' }).focus();
   await page.keyboard.press('Enter');
   await expect(evidenceOf(page).getByText('Noise: louder, or knocking')).toBeVisible();
