@@ -11,10 +11,11 @@ import type { Words } from '../words/words.js';
 import { LinkButton } from '../ui/button.js';
 import { Empty, Loading, Trouble } from '../ui/page-state.js';
 import { Legend } from './legend.js';
-import { PumpSheet } from './pump-sheet.js';
 import { ORDERS, roundGroups, sentenceOfTheDay, type RoundGroup, type RoundOrder } from './round-order.js';
 import { RoundRow } from './round-row.js';
 
+/** Beside the list, where there is room for it. */
+const PumpSheet = lazy(async () => ({ default: (await import('./pump-sheet.js')).PumpSheet }));
 /** Seldom seen: nearly everything counts. */
 const UnsettledBand = lazy(async () => ({ default: (await import('./unsettled-band.js')).UnsettledBand }));
 /** Seen once, by who has no pump yet. */
@@ -201,7 +202,9 @@ export function RoundPage() {
       {wide && selected && (
         <aside className="w-[408px] shrink-0 border-l border-rule bg-sheet">
           <div className="sticky top-0 max-h-dvh overflow-auto">
-            <PumpSheet row={selected} words={wordsFor(selected.zone)} />
+            <Suspense>
+              <PumpSheet row={selected} words={wordsFor(selected.zone)} />
+            </Suspense>
           </div>
         </aside>
       )}
