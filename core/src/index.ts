@@ -298,6 +298,7 @@ export {
   type Standing,
   standingAt,
   type StandingFinding,
+  type StandingInput,
   type TaskStanding,
   type Usage,
   usageOf,

@@ -10,5 +10,6 @@ export {
   type Standing,
   standingAt,
   type StandingFinding,
+  type StandingInput,
   type TaskStanding,
 } from './standing.js';

@@ -50,6 +50,14 @@ export type Reason =
   | (ReasonBase & { readonly code: 'caseOpen'; readonly sinceAt: string; readonly complaint: string })
   | (ReasonBase & { readonly code: 'caseToCheck'; readonly closedAt: string; readonly complaint: string })
   | (ReasonBase & { readonly code: 'notTakenOver' })
+  /** Somebody said something of it that does not count: until that is settled nobody can say “run on”. */
+  | {
+      readonly code: 'unsettled';
+      readonly level: 'lookSooner';
+      readonly act: null;
+      readonly answeredBy: 'settling';
+      readonly corrections: number;
+    }
   /** Its state is of before an update and is being made anew: nobody can say “run on” until it is. */
   | { readonly code: 'madeAnew'; readonly level: 'beforeNextRun'; readonly act: null; readonly answeredBy: 'waiting' }
   | {
@@ -200,15 +208,27 @@ function caseReasons({ case: known, totals }: PumpState): Reason[] {
 const notToldReasons = ({ notTold: entries }: PumpState): Reason[] =>
   entries.length > 0 ? [{ code: 'notTold', level: 'runOn', act: null, answeredBy: 'correction', entries }] : [];
 
+const unsettledReasons = (corrections: number): Reason[] =>
+  corrections > 0 ? [{ code: 'unsettled', level: 'lookSooner', act: null, answeredBy: 'settling', corrections }] : [];
+
 const MADE_ANEW: Reason = { code: 'madeAnew', level: 'beforeNextRun', act: null, answeredBy: 'waiting' };
 
 const rank = (reason: Reason): number => VERDICT_LEVELS.indexOf(reason.level) * 2 + (reason.act === 'change' ? 1 : 0);
+
+export interface StandingInput {
+  readonly state: PumpState;
+  readonly setUp: PumpSetUp;
+  readonly now: string;
+  readonly todayDay?: number;
+  /** Corrections about it that were kept and do not count. */
+  readonly unsettled?: number;
+}
 
 /**
  * What a pump's state means at a moment: limits reached, verdict with its reasons, tasks in the order they will be wanted.
  * Pure and cheap. `now` is an ISO instant; pass `todayDay` where the site's local day is known already.
  */
-export function standingAt(input: { state: PumpState; setUp: PumpSetUp; now: string; todayDay?: number }): Standing {
+export function standingAt(input: StandingInput): Standing {
   const { state, setUp, now } = input;
   const todayDay = input.todayDay ?? localDay({ at: now, zone: setUp.site.zone });
   const usage = usageOf(state, { weight: 1, hours: setUp.equipment.referenceHours });
@@ -224,6 +244,7 @@ export function standingAt(input: { state: PumpState; setUp: PumpSetUp; now: str
   const reasons: Reason[] = [
     ...(state.foldVersion === FOLD_VERSION ? [] : [MADE_ANEW]),
     ...unknown,
+    ...unsettledReasons(input.unsettled ?? 0),
     ...findings,
     ...caseReasons(state),
     ...notToldReasons(state),

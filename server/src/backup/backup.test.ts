@@ -1,4 +1,4 @@
-import { bytes, leftovers, serveHouse, upload, type ServedHouse } from '../testing/served-house.js';
+import { bytes, leftovers, ServedHouses, upload, type ServedHouse } from '../testing/served-house.js';
 import type { KeptAnswer, PhotoKept, RestoreCheck, RestoreResult } from '@winter-jar/contracts';
 import { at, changeAt, lookAt, runAt } from '@winter-jar/core/testing';
 import BetterSqlite3 from 'better-sqlite3';
@@ -10,13 +10,8 @@ import sharp from 'sharp';
 import request from 'supertest';
 import * as tar from 'tar';
 
-const open: ServedHouse[] = [];
-
-async function serve(options: Parameters<typeof serveHouse>[0] = {}): Promise<ServedHouse> {
-  const served = await serveHouse(options);
-  open.push(served);
-  return served;
-}
+const houses = new ServedHouses();
+const serve: ServedHouses['serve'] = (options) => houses.serve(options);
 let one: ServedHouse;
 let scratch: string;
 beforeEach(async () => {
@@ -25,7 +20,7 @@ beforeEach(async () => {
   one.house.write(runAt(10, 20, 'fd-meat'), lookAt(40, { clarity: 'hazy' }), changeAt(50), runAt(60, 20));
 });
 afterEach(async () => {
-  for (const served of open.splice(0)) await served.close();
+  await houses.close();
   rmSync(scratch, { recursive: true, force: true });
 });
 

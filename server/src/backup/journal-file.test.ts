@@ -1,24 +1,19 @@
 import { SERVER } from '../journal/actor.js';
-import { bytes, leftovers, serveHouse, upload, type ServedHouse } from '../testing/served-house.js';
+import { bytes, leftovers, ServedHouses, upload, type ServedHouse } from '../testing/served-house.js';
 import { rebuiltStates } from '../testing/test-house.js';
 import type { JournalFileResult } from '@winter-jar/contracts';
 import { at, changeAt, correctionAt, entryAt, lookAt, runAt, START } from '@winter-jar/core/testing';
 import request from 'supertest';
 
-const open: ServedHouse[] = [];
-
-async function serve(options: Parameters<typeof serveHouse>[0] = {}): Promise<ServedHouse> {
-  const served = await serveHouse(options);
-  open.push(served);
-  return served;
-}
+const houses = new ServedHouses();
+const serve: ServedHouses['serve'] = (options) => houses.serve(options);
 let one: ServedHouse;
 beforeEach(async () => {
   one = await serve();
   one.house.write(runAt(10, 20, 'fd-meat'), lookAt(40, { clarity: 'hazy' }), changeAt(50), runAt(60, 20));
 });
 afterEach(async () => {
-  for (const served of open.splice(0)) await served.close();
+  await houses.close();
 });
 
 const importJournal = async (served: ServedHouse, body: Buffer | string) =>

@@ -18,6 +18,11 @@ export class Reading {
     return this.database.reader.transaction(work)();
   }
 
+  /** Corrections that do not count, by the pump that they are about. */
+  unsettledByPump(): ReadonlyMap<string, number> {
+    return new Map(this.sql.unsettledByPump.all().map(({ pumpId, n }) => [pumpId, n]));
+  }
+
   reopened(): void {
     this.sql = readingStatements(this.database.reader);
   }

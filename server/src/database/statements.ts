@@ -303,6 +303,11 @@ export function readingStatements(db: Sqlite) {
     countUnsettled: db.prepare<[], { n: number }>(
       `SELECT COUNT(*) AS "n" FROM journal_entry WHERE "unsettled" IS NOT NULL AND "unsettled" <> '${ASIDE_TEXT}'`,
     ),
+    /** The same, pump by pump: beside its verdict. */
+    unsettledByPump: db.prepare<[], { pumpId: string; n: number }>(
+      `SELECT json_extract(p.value, '$.id') AS "pumpId", COUNT(*) AS "n" FROM journal_entry, json_each("content", '$.subjects') p
+       WHERE "unsettled" IS NOT NULL AND "unsettled" <> '${ASIDE_TEXT}' AND json_extract(p.value, '$.type') = 'pump' GROUP BY 1`,
+    ),
     /** A thousand lines of the journal at most, up to the last one that there was when reading began; not of an import that may yet be taken back. */
     journalBetween: db.prepare<{ after: number; until: number }, { seq: number; content: string }>(
       `SELECT "seq", "content" FROM journal_entry WHERE "seq" > @after AND "seq" <= @until

@@ -47,12 +47,14 @@ export class EffectService {
   private sides(states: ReadonlyMap<string, PumpState>, wanted?: readonly string[]): Map<string, Side> {
     const now = isoNow(this.clock);
     const sides = new Map<string, Side>();
+    const unsettledOf = this.writer.unsettledByPump();
     for (const pumpId of Object.keys(this.store.book.at(now).pump)) {
       if (wanted && !wanted.includes(pumpId)) continue;
       const state = states.get(pumpId) ?? initialState(pumpId);
       const setUp = this.store.book.pumpAt({ pumpId, instant: now });
       const stands = setUp !== null && onTheRound(setUp.pump);
-      const row = stands ? ofAnyVersion(pumpId, state, (read) => rowOf({ setUp, state: read, now })) : null;
+      const unsettled = unsettledOf.get(pumpId) ?? 0;
+      const row = stands ? ofAnyVersion(pumpId, state, (read) => rowOf({ setUp, state: read, now, unsettled })) : null;
       sides.set(pumpId, { row, state });
     }
     return sides;

@@ -32,11 +32,12 @@ export class PumpReader {
   pump(pumpId: string): { now: string; setUp: PumpSetUp; state: PumpState; standing: Standing } {
     const { now } = this;
     const setUp = this.setUpOf(pumpId, now);
+    const unsettled = this.reading.unsettledByPump().get(pumpId) ?? 0;
     return ofAnyVersion(pumpId, this.stateOf(pumpId), (state) => ({
       now,
       setUp,
       state,
-      standing: standingAt({ state, setUp, now }),
+      standing: standingAt({ state, setUp, now, unsettled }),
     }));
   }
 }

@@ -19,7 +19,7 @@ import { questionsAbout } from './entry-rules.js';
 import { insertEntry } from './insert-entry.js';
 import { PROJECTIONS } from './projections.js';
 import { SetUpWriting } from './set-up-writing.js';
-import { Settling, type Arrived, type Source } from './settling.js';
+import { isTaken, Settling, type Arrived, type Source } from './settling.js';
 import { BEFORE_ALL, Touched } from './touched.js';
 
 const parse = <T>(text: string): T => JSON.parse(text) as T;
@@ -35,9 +35,6 @@ interface Act {
   readonly source: Source;
   readonly unsettled: ReadonlyMap<string, Unsettled>;
 }
-
-/** What was stored, now or before. */
-const TAKEN = { written: true, kept: true, alreadyWritten: true };
 
 /** Thrown inside a transaction to leave nothing of an act behind. */
 class ActRefused extends Error {}
@@ -156,6 +153,11 @@ export class JournalWriter {
     return new Map(rows.map((row) => [row.subjectId, pumpStateIn(row.subjectId, row)]));
   }
 
+  /** Corrections that do not count, by pump, as the writer sees them. */
+  unsettledByPump(): ReadonlyMap<string, number> {
+    return new Map(this.sql.unsettledByPump.all().map(({ pumpId, n }) => [pumpId, n]));
+  }
+
   /** Remembers a fact about the data folder, once. */
   writeFact(name: string, value: string): void {
     this.sql.insertFact.run({ name, value });
@@ -230,7 +232,7 @@ export class JournalWriter {
       entries.forEach((entry, i) => {
         answers[i] = this.accept(entry, { entries, source, unsettled }, touched);
       });
-      if (answers.some((a) => a && !(a.status in TAKEN))) throw new ActRefused();
+      if (answers.some((a) => a && !isTaken(a))) throw new ActRefused();
       const arrived = entries.flatMap((entry, i): Arrived[] => {
         const answer = answers[i];
         return answer?.status === 'written' || answer?.status === 'kept' ? [{ entry, seq: answer.seq }] : [];

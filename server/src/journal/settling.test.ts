@@ -1,7 +1,9 @@
 import type { Correction, CorrectionBody, Entry } from '@winter-jar/core';
-import { changeAt, correctionAt, entryAt, runAt } from '@winter-jar/core/testing';
+import { changeAt, correctionAt, entryAt, lookAt, runAt } from '@winter-jar/core/testing';
 import { v7 as newId } from 'uuid';
-import { openHouse, rebuiltStates, type TestHouse } from '../testing/test-house.js';
+import { NOW_HOURS, nowMs, openHouse, rebuiltStates, type TestHouse } from '../testing/test-house.js';
+import { PumpReader } from '../house/pump-reader.js';
+import { RoundService } from '../round/round.service.js';
 import { SERVER } from './actor.js';
 
 let house: TestHouse;
@@ -113,6 +115,29 @@ test('what names a correction is never its entry', () => {
   expect(house.write(original, first)).toEqual(['written', 'written']);
   expect(stateOf(second)).toBe('toSettle');
   expect(minutes()).toBe(600);
+});
+
+test('of a pump with something to settle nobody says run on, and settling ends that', () => {
+  const clock = { nowMs };
+  const standing = () => new PumpReader(clock, house.reading, house.store).pump('p1').standing;
+  const row = () => new RoundService(clock, house.reading, house.store).round().rows.find((r) => r.pumpId === 'p1');
+  const soon = NOW_HOURS - 1;
+  const look = lookAt(soon - 20, { clarity: 'bright', level: 'right' });
+  house.write(changeAt(soon - 100), look);
+  expect(standing().verdict).toBe('runOn');
+  // Somebody saw glitter, but the jar that is named does not exist: it cannot count, nor be forgotten.
+  const glitter = { ...look.body, particles: 'many', particleKinds: ['glitter'] };
+  const other = lookAt(soon - 10, { clarity: 'bright', level: 'right' });
+  const wrong = saying(other, { ...glitter, source: 'bleed', lookedAtMl: 50, jarShapeId: 'none' });
+  house.write(wrong);
+  for (const seen of [standing(), row()]) {
+    expect(seen?.verdict).toBe('lookSooner');
+    expect(seen?.reasons[0]).toMatchObject({ code: 'unsettled', corrections: 1 });
+  }
+  house.write(other);
+  expect([stateOf(wrong), standing().verdict]).toEqual(['toSettle', 'lookSooner']);
+  house.write(correctionAt(6000, other, { action: 'setAside', saw: [wrong.id] }));
+  expect([standing().verdict, row()?.verdict]).toEqual(['runOn', 'runOn']);
 });
 
 describe('one that is to settle ends', () => {

@@ -8,6 +8,10 @@ import { Touched } from './touched.js';
 /** Whoever writes can be told what is wrong and send it again; what a file brings was accepted before, and is kept. */
 export type Source = 'person' | 'file';
 
+/** It was stored, now or before. */
+export const isTaken = ({ status }: EntryAnswer): boolean =>
+  status === 'written' || status === 'kept' || status === 'alreadyWritten';
+
 type Found = { readonly issues: readonly FieldIssue[] } | { readonly unsettled: Unsettled | null };
 
 /** An entry that was put into the journal, with its number. */

@@ -9,6 +9,7 @@ import {
   type PumpSetUp,
   type PumpState,
   type Standing,
+  type StandingInput,
 } from '@winter-jar/core';
 
 function runsLeftOf(standing: Standing): number | null {
@@ -38,7 +39,7 @@ function runningOf(input: { setUp: PumpSetUp; state: PumpState; now: string }): 
 }
 
 /** A pump's line in the Round, from its state alone. `todayDay` where the site's local day is known already. */
-export function rowOf(input: { setUp: PumpSetUp; state: PumpState; now: string; todayDay?: number }): RoundRow {
+export function rowOf(input: StandingInput): RoundRow {
   return roundRow({ ...input, standing: standingAt(input) });
 }
 

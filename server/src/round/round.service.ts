@@ -25,10 +25,11 @@ export class RoundService {
       return known;
     };
     const states = new Map(this.reading.sql.pumpStates.all().map((row) => [row.pumpId, row]));
+    const unsettledOf = this.reading.unsettledByPump();
     const rows = Object.keys(book.at(now).pump).flatMap((pumpId) => {
       const setUp = book.pumpAt({ pumpId, instant: now });
       if (!setUp || !onTheRound(setUp.pump)) return [];
-      const input = { setUp, now, todayDay: dayIn(setUp.site.zone) };
+      const input = { setUp, now, todayDay: dayIn(setUp.site.zone), unsettled: unsettledOf.get(pumpId) ?? 0 };
       return [ofAnyVersion(pumpId, pumpStateIn(pumpId, states.get(pumpId)), (state) => rowOf({ ...input, state }))];
     });
     const needHands = rows.filter((r) => r.verdict === 'stop' || r.verdict === 'beforeNextRun').length;

@@ -72,3 +72,18 @@ export const upload = (served: ServedHouse, path: string, type: string, body: Bu
 /** Half-made files left in a data folder. */
 export const leftovers = (house: TestHouse) =>
   existsSync(join(house.folder, 'incoming')) ? readdirSync(join(house.folder, 'incoming')) : [];
+
+/** Houses that one test opens, to be closed together after it. */
+export class ServedHouses {
+  private readonly open: ServedHouse[] = [];
+
+  async serve(options: Parameters<typeof serveHouse>[0] = {}): Promise<ServedHouse> {
+    const served = await serveHouse(options);
+    this.open.push(served);
+    return served;
+  }
+
+  async close(): Promise<void> {
+    for (const served of this.open.splice(0)) await served.close();
+  }
+}

@@ -809,6 +809,13 @@ export type Reason =
       answeredBy: AnsweredBy;
     }
   | {
+      code: 'unsettled';
+      level: 'lookSooner';
+      act: null;
+      answeredBy: 'settling';
+      corrections: number;
+    }
+  | {
       code: 'madeAnew';
       level: 'beforeNextRun';
       act: null;

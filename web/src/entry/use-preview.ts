@@ -21,7 +21,8 @@ export function previewOfLast(page: PumpPage, entry: Entry, now: string): Previe
   const { state, setUp, standing: before } = page;
   try {
     const after = step(state, entry, setUp);
-    const standing = standingAt({ state: after, setUp, now });
+    const unsettled = before.reasons.find((r) => r.code === 'unsettled')?.corrections ?? 0;
+    const standing = standingAt({ state: after, setUp, now, unsettled });
     return { kind: 'shown', state: after, before, after: standing, ruler: runRuler({ state: after, standing }) };
   } catch {
     return { kind: 'none' };

@@ -130,6 +130,10 @@ const REASON_WORDS: { readonly [C in ReasonCode]: (reason: ReasonOf<C>, words: W
     short: 'Not taken over yet',
     full: 'Nothing is known about this pump yet. Take it over: say when its oil was changed, or that nobody knows.',
   }),
+  unsettled: ({ corrections: n }) => ({
+    short: n === 1 ? 'A correction is to be settled' : `${n} corrections are to be settled`,
+    full: 'Something was said about this pump that does not count yet. Settle it before you trust this verdict.',
+  }),
   madeAnew: () => ({
     short: 'Its figures are being made anew',
     full: 'After an update, or an import that broke off, its figures are being made anew from the journal: in a few minutes at most. What stands here is of before; start nothing on it.',
