@@ -28,7 +28,7 @@ export type EntryAnswer =
   | { readonly id: string | null; readonly status: 'refused'; readonly issues: readonly FieldIssue[] }
   /** Right by itself, but another entry of the same act was not accepted. */
   | { readonly id: string; readonly status: 'heldBack' }
-  /** The server failed at its act: nothing of this act was written, whatever became of the others. */
+  /** The server failed at its deed: nothing of this one was written, whatever became of the others. */
   | { readonly id: string; readonly status: 'failed'; readonly right: string };
 
 export const HTTP_STATUS: Readonly<Record<EntryAnswer['status'], number>> = {

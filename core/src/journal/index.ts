@@ -56,4 +56,4 @@ export {
 } from './entry.js';
 export { isZone, localDay, localTime } from './local-day.js';
 export { compareOrder, type OrderKey, orderKeyOf } from './order.js';
-export { type UnusualReading, unusualReadings, USUAL_RANGES, type UsualRange } from './plausible.js';
+export { type UnusualReading, unusualReadings, USUAL_RANGES, type UsualRange } from './usual-ranges.js';

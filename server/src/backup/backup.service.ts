@@ -17,7 +17,7 @@ import { isDiskFull } from '../files/disk-full.js';
 import { idInPath, sha256Of } from '../files/kept-files.js';
 import { damagedFile, linkFiles, takeInFiles, unpack } from './backup-files.js';
 import { checkDatabaseFile, contentsOf, issueOf } from './database-check.js';
-import { copyKept, keptDataIn, thinOutKept } from './kept-data.js';
+import { copyKept, thinOutKept } from './kept-data.js';
 import { dropWorkFolder, newWorkFolder, takeIn } from '../files/work-folder.js';
 import { WorkQueue } from '../work/work-queue.js';
 import { WHOLE_CHECK_JOB } from './whole-check.js';
@@ -123,9 +123,8 @@ export class BackupService {
       this.forgetChecked();
       const { id, path: folder } = newWorkFolder(this.database.folder);
       try {
-        const [kept] = keptDataIn(this.database.folder).filter((k) => k.name === name);
-        if (!kept || !copyKept(this.database.folder, name, folder))
-          throw new NotFoundException(`the name of data that are kept here; "${name}" is none`);
+        const kept = copyKept(this.database.folder, name, folder);
+        if (!kept) throw new NotFoundException(`the name of data that are kept here; "${name}" is none`);
         const read = await this.openDatabaseIn(folder);
         const present = contentsOf(this.database.reader);
         if ('issue' in read) {

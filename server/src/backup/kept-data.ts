@@ -28,9 +28,9 @@ export function thinOutKept(dataFolder: string, nowMs: number): void {
     if (nowMs - Date.parse(keptAt) > KEPT_DAYS * DAY_MS) rmSync(join(keptFolder(dataFolder), name), { force: true });
 }
 
-/** Lays a copy of kept data as the database of a work folder. @returns false where there are none of this name */
-export function copyKept(dataFolder: string, name: string, into: string): boolean {
-  if (!keptDataIn(dataFolder).some((kept) => kept.name === name)) return false;
-  copyFileSync(join(keptFolder(dataFolder), name), databaseFile(into));
-  return true;
+/** Lays a copy of kept data as the database of a work folder. @returns null where there are none of this name */
+export function copyKept(dataFolder: string, name: string, into: string): KeptData | null {
+  const found = keptDataIn(dataFolder).find((kept) => kept.name === name) ?? null;
+  if (found) copyFileSync(join(keptFolder(dataFolder), name), databaseFile(into));
+  return found;
 }

@@ -83,8 +83,8 @@ export function Reasons({ row, words }: { row: Pick<RoundRow, 'pumpId' | 'reason
         <li key={reasonKey(reason)} className="mt-1 first:mt-0 first:font-semibold">
           {reasonWords(reason, words).full}
           {reason.code === 'unsettled' && (
-            <Link to="/unsettled" className="inline-flex min-h-11 items-center underline underline-offset-4">
-              &nbsp;Settle
+            <Link to="/unsettled" className="flex min-h-11 w-fit items-center underline underline-offset-4">
+              Settle
             </Link>
           )}
           {reason.code === 'notTold' && <Untold pumpId={row.pumpId} entries={reason.entries} words={words} />}

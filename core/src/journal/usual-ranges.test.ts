@@ -1,6 +1,6 @@
 import { entryAt, runAt } from '../testing/small-yard.js';
 import type { Entry } from './entry.js';
-import { unusualReadings } from './plausible.js';
+import { unusualReadings } from './usual-ranges.js';
 
 const run = (body: object): Entry => runAt(10, 20, 'fd-meat', { body });
 const lab = (body: object): Entry => entryAt(10, 'labResult', { sampleId: 'a', ...body });
