@@ -19,7 +19,7 @@ import { damagedFile, linkFiles, takeInFiles, unpack } from './backup-files.js';
 import { checkDatabaseFile, contentsOf, issueOf } from './database-check.js';
 import { copyKept, thinOutKept } from './kept-data.js';
 import { dropWorkFolder, newWorkFolder, takeIn } from '../files/work-folder.js';
-import { WorkQueue } from '../work/work-queue.js';
+import { JobCancelled, WorkQueue } from '../work/work-queue.js';
 import { WHOLE_CHECK_JOB } from './whole-check.js';
 
 const FORMAT = 'winter-jar-backup';
@@ -105,7 +105,8 @@ export class BackupService {
       if (!taken) return refused(notWhole);
       const { id, folder, file } = taken;
       const read = await this.open(file, folder).catch((error: unknown): { issue: FieldIssue } => {
-        if (isDiskFull(error)) throw error;
+        // Neither says anything of the backup.
+        if (isDiskFull(error) || error instanceof JobCancelled) throw error;
         return { issue: error instanceof PayloadTooLargeException ? tooLarge : notWhole };
       });
       if ('issue' in read) {

@@ -1,11 +1,12 @@
 import type { RestoreCheck, RestoreResult } from '@winter-jar/contracts';
-import { at, changeAt, entryAt, lookAt, runAt } from '@winter-jar/core/testing';
+import { at, changeAt, correctionAt, entryAt, lookAt, runAt } from '@winter-jar/core/testing';
 import BetterSqlite3 from 'better-sqlite3';
 import { createHash } from 'node:crypto';
 import { mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import * as tar from 'tar';
+import { contentHash } from '../journal/content-hash.js';
 import { leftovers, serveHouse, upload, type ServedHouse } from '../testing/served-house.js';
 import { rebuiltStates } from '../testing/test-house.js';
 
@@ -93,6 +94,24 @@ test.each<[string, (db: BetterSqlite3.Database) => void, RegExp, string]>([
     /happenedAt$/,
     'contradicted',
   ],
+  [
+    'a state that is no JSON',
+    (db) => db.exec("UPDATE journal_entry SET unsettled = 'lost' WHERE kind = 'bleed'"),
+    /^entry /,
+    'damaged',
+  ],
+  [
+    'a state that there is not',
+    (db) => db.exec(`UPDATE journal_entry SET unsettled = '{"state":"lost"}' WHERE kind = 'bleed'`),
+    /unsettled$/,
+    'notRight',
+  ],
+  [
+    'an entry that waits, and is no correction',
+    (db) => db.exec(`UPDATE journal_entry SET unsettled = '{"state":"waits"}' WHERE kind = 'bleed'`),
+    /unsettled$/,
+    'contradicted',
+  ],
   ['a pump of a model that there is not', editPump((p) => (p.modelId = 'none')), /p1/, 'unknownId'],
   ['a pump without a name', editPump((p) => delete p.name), /^set-up: .*name$/, 'missing'],
   [
@@ -123,6 +142,28 @@ test.each<[string, (db: BetterSqlite3.Database) => void]>([
   expect(issue).toBeNull();
   const restored = await one.post('/api/restore', { uploadId }).expect(200);
   expect((restored.body as RestoreResult).now.entries).toBe(4);
+  expect(one.house.everyState()).toEqual(before);
+});
+
+test.each<[string, object | null, string, string]>([
+  ['text and less than nothing', { sump: 'oil', drawnMl: 'abc', waterMl: -5000 }, bleed.id, 'toSettle'],
+  ['an empty body', {}, bleed.id, 'toSettle'],
+  ['no such entry', { sump: 'oil', drawnMl: 30, waterMl: 20 }, '0199aaaa-0000-7000-8000-0000000000ff', 'waits'],
+])('a correction that was counted unchecked is kept and does not count: %s', async (_what, body, targetId, state) => {
+  const before = one.house.everyState();
+  const said = correctionAt(100, bleed, { action: 'replace', body: body, targetId });
+  const spoil = (db: BetterSqlite3.Database) => {
+    const { id, actId, kind, happenedAt, recordedAt } = said;
+    db.prepare(
+      `INSERT INTO journal_entry (id, actId, kind, happenedAt, recordedAt, targetId, contentHash, content)
+       VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
+    ).run(id, actId, kind, happenedAt, recordedAt, targetId, contentHash(said), JSON.stringify(said));
+  };
+  const { issue, uploadId } = await check(await prepared(spoil));
+  expect(issue).toBeNull();
+  await one.post('/api/restore', { uploadId }).expect(200);
+  expect(one.house.unsettled().get(said.id)?.state).toBe(state);
+  expect((await one.get('/api/unsettled')).body).toMatchObject({ total: 1 });
   expect(one.house.everyState()).toEqual(before);
 });
 

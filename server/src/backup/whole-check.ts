@@ -1,9 +1,10 @@
-import { asOfToday, checkStored, type FieldIssue } from '@winter-jar/contracts';
-import { initialState, type JournalEntry, type PumpState } from '@winter-jar/core';
+import { asOfToday, checkStored, checkUnsettled, type FieldIssue, type Unsettled } from '@winter-jar/contracts';
+import { effectiveEntry, initialState, type Correction, type JournalEntry, type PumpState } from '@winter-jar/core';
 import { isoNow } from '../clock/clock.js';
 import { openDatabase, type Database } from '../database/open.js';
 import type { JournalEntryRow } from '../database/entities.js';
 import { Reading } from '../database/reading.js';
+import { writingStatements, type ReadingStatements } from '../database/statements.js';
 import { contentHash } from '../journal/content-hash.js';
 import { JournalWriter } from '../journal/journal-writer.js';
 import { SetUpStore } from '../journal/set-up-store.js';
@@ -33,24 +34,51 @@ function rowIssue(row: JournalEntryRow, nowMs: number): FieldIssue | null {
   const { id, actId, kind, happenedAt, recordedAt } = content;
   const says = { id, actId, kind, happenedAt, recordedAt, targetId, contentHash: contentHash(content) };
   const wrong = (Object.keys(says) as (keyof typeof says)[]).find((column) => row[column] !== says[column]);
-  return wrong
-    ? issueOf(wrong, row[wrong], 'contradicted', `what the entry itself says: ${String(says[wrong])}`)
-    : null;
+  if (wrong) return issueOf(wrong, row[wrong], 'contradicted', `what the entry itself says: ${String(says[wrong])}`);
+  if (row.unsettled === null) return null;
+  const state = checkUnsettled(parse<unknown>(row.unsettled));
+  if (!state.ok) return state.issues[0] ?? null;
+  return kind === 'correction'
+    ? null
+    : issueOf('unsettled', row.unsettled, 'contradicted', 'null: it is no correction');
 }
 
+/** Of a correction that counts: null where it can, else why it does not from now on. Versions before 0.4 counted some unchecked. */
+function correctionState(correction: Correction, sql: ReadingStatements, nowMs: number): Unsettled | null {
+  const { action, targetId } = correction.body;
+  if (action !== 'replace') return null;
+  const target = sql.entryById.get(targetId);
+  if (!target) return { state: 'waits' };
+  const original = parse<JournalEntry>(target.content);
+  const corrected = original.kind === 'correction' ? null : effectiveEntry(original, [correction]);
+  const checked = corrected && checkStored(corrected, nowMs);
+  if (checked?.ok) return null;
+  const right = 'the id of the original entry, not of a correction';
+  const issues = checked?.issues ?? [issueOf('targetId', targetId, 'namesACorrection', right)];
+  return { state: 'toSettle', issues: issues.map((i) => ({ ...i, field: `body.${i.field}` })) };
+}
+
+/** What is wrong with an entry; corrections that cannot count are marked on the way. */
 function journalIssue(aside: Database, nowMs: number, progress: (share: number) => void): FieldIssue | null {
   const all = aside.reader.prepare<[], JournalEntryRow>('SELECT * FROM journal_entry ORDER BY "seq"').iterate();
-  const total = (new Reading(aside).sql.lastSeq.get()?.seq ?? 0) * 2;
+  const { sql } = new Reading(aside);
+  const total = (sql.lastSeq.get()?.seq ?? 0) * 2;
+  const states: { id: string; unsettled: string }[] = [];
   for (const row of all) {
     let issue: FieldIssue | null;
     try {
       issue = rowIssue(row, nowMs);
+      const counts = issue === null && row.unsettled === null && row.kind === 'correction';
+      const state = counts ? correctionState(parse<Correction>(row.content), sql, nowMs) : null;
+      if (state) states.push({ id: row.id, unsettled: JSON.stringify(state) });
     } catch (error) {
       issue = issueOf('content', null, 'damaged', `an entry that can be read: ${saysOf(error)}`);
     }
     if (issue) return named(`entry ${String(row.id)}`, issue);
     if (row.seq % 1000 === 0) progress(row.seq / total);
   }
+  const { setUnsettled } = writingStatements(aside.writer);
+  for (const state of states) setUnsettled.run(state);
   return null;
 }
 
