@@ -44,10 +44,39 @@ test('an answer lost on the way writes nothing twice', async ({ page, yard }) =>
 test('offline is said, and a stopped server too', async ({ page, yard, context }) => {
   yard.expectedErrors = [/Failed to load resource/, /ERR_/, /net::/];
   await open(page, yard, '/');
+  // All that the page asks for ahead has come.
+  await page.keyboard.press('/');
+  await page.getByRole('combobox').fill('lf-02');
+  await page.keyboard.press('Escape');
   await context.setOffline(true);
   await expect(page.getByText('No connection to the server.')).toBeVisible();
   await context.setOffline(false);
   await expect(page.getByText('No connection to the server.')).toBeHidden();
+});
+
+test('a page whose part does not come says so, and loads when there is a connection again', async ({ page, yard }) => {
+  yard.expectedErrors = [/Failed to load resource/, /net::/, /dynamically imported module/];
+  await open(page, yard, '/');
+  await page.route(/backup-page/, (route) => route.abort());
+  await page.getByRole('link', { name: 'Backup' }).click();
+  await expect(page.getByText(/A part of it did not come/)).toBeVisible();
+  await page.unroute(/backup-page/);
+  await page.getByRole('button', { name: 'Load this page again' }).click();
+  await expect(page.getByRole('heading', { name: 'Backup', exact: true })).toBeVisible();
+});
+
+test('what lies over the page is asked for ahead, and missing it is no error until it is opened', async ({
+  page,
+  yard,
+}) => {
+  yard.expectedErrors = [/Failed to load resource/, /net::/, /dynamically imported module/];
+  await page.route(/palette|follow-changes/, (route) => route.abort());
+  await open(page, yard, '/');
+  await page.unroute(/palette|follow-changes/);
+  // A page cut short while it opened is opened again with the connection.
+  await Promise.all([page.waitForEvent('load'), page.evaluate(() => window.dispatchEvent(new Event('online')))]);
+  await page.keyboard.press('/');
+  await expect(page.getByRole('dialog')).toBeVisible();
 });
 
 test('each wrong input gets its message at its field', async ({ page, yard }) => {

@@ -17,8 +17,10 @@ createRoot(root).render(
   </StrictMode>,
 );
 
-// What others write shows without a reload; begun once the page has what it needs.
-void Promise.all([import('./api/follow-changes.js'), import('./api/house-api.js')]).then(
-  ([{ followChanges }, { houseApi: houseApi }]) =>
+// What others write shows without a reload; begun once the page has what it needs. A browser asks no second time for
+// a part that did not come: a page cut short while it opened is opened again when there is a connection.
+Promise.all([import('./api/follow-changes.js'), import('./api/house-api.js')])
+  .then(([{ followChanges }, { houseApi }]) =>
     followChanges((tags) => store.dispatch(houseApi.util.invalidateTags([...tags]))),
-);
+  )
+  .catch(() => window.addEventListener('online', () => window.location.reload()));

@@ -1,5 +1,5 @@
 import { useRouteError } from 'react-router';
-import { LinkButton } from '../ui/button.js';
+import { Button, LinkButton } from '../ui/button.js';
 import { Loading } from '../ui/page-state.js';
 import { PageTitle } from '../ui/page-title.js';
 
@@ -19,16 +19,28 @@ export function Opening() {
   return <Loading what="the page" />;
 }
 
+/** A part of the page that could not be fetched, in the words of each browser. */
+const NOT_FETCHED = /import.*module/i;
+
 export function PageFailed() {
   const error = useRouteError();
   const words = error instanceof Error ? error.message : 'the page could not be drawn';
   return (
     <main className="p-6" role="alert">
       <h1 className="text-[26px]">This page failed</h1>
-      <p className="my-4">Nothing that you saved is lost. What failed: {words}</p>
-      <LinkButton to="/" reloadDocument>
-        Load the Round again
-      </LinkButton>
+      <p className="my-4">
+        {NOT_FETCHED.test(words)
+          ? 'A part of it did not come: there was no connection to the server, or it was updated meanwhile. What you typed is kept on this device.'
+          : `Nothing that you saved is lost. What failed: ${words}`}
+      </p>
+      <div className="flex flex-wrap gap-3">
+        <Button look="solid" onClick={() => window.location.reload()}>
+          Load this page again
+        </Button>
+        <LinkButton to="/" reloadDocument>
+          Go to the Round
+        </LinkButton>
+      </div>
     </main>
   );
 }

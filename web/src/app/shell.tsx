@@ -47,8 +47,12 @@ export function Shell() {
   const who = useWho();
   useTheme();
   useLetters({ '/': () => setOpen('palette'), '?': () => setOpen('keys') });
-  // Fetched ahead, so that what is typed right after "/" is not lost.
-  useEffect(() => void loadOverlay().then(({ loadPalette }) => loadPalette()), []);
+  // Fetched ahead, so that what is typed right after "/" is not lost; what does not come says so when it is opened.
+  useEffect(() => {
+    loadOverlay()
+      .then(({ loadPalette }) => loadPalette())
+      .catch(() => {});
+  }, []);
   const close = () => setOpen(null);
   return (
     <div className="flex min-h-dvh flex-col">
