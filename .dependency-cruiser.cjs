@@ -9,10 +9,10 @@ const ROOMS = {
   server: [
     ...['clock', 'api', 'network', 'database', 'work', 'files', 'problems', 'journal', 'house'],
     ...['photos', 'round', 'pumps', 'equipment', 'effect', 'entries', 'set-up', 'changes', 'diagnosis', 'entry-log'],
-    ...['backup', 'repair', 'demo-yard', 'about', 'clock-hand', 'testing'],
+    ...['backup', 'downloads', 'repair', 'demo-yard', 'about', 'clock-hand', 'testing'],
   ],
   web: [
-    ...['api', 'device', 'ui', 'words', 'forms', 'effect', 'entry'],
+    ...['api', 'device', 'ui', 'words', 'forms', 'effect', 'entry', 'downloads'],
     ...['take-over', 'set-up', 'run', 'sump-work', 'service', 'journal', 'oil', 'water', 'diagnosis'],
     ...['round', 'equipment', 'pumps', 'labels', 'backup', 'phone', 'entry-log', 'app', 'testing'],
   ],

@@ -97,7 +97,7 @@ async function lookAndCorrect(page: Page, house: OwnHouse, pumpId: string): Prom
 async function backUpAndRestore(page: Page, from: OwnHouse, into: OwnHouse): Promise<void> {
   await page.goto(`${from.address}/backup`);
   const download = page.waitForEvent('download');
-  await page.getByRole('link', { name: 'Make a backup' }).click();
+  await page.getByRole('button', { name: 'Make a backup' }).click();
   const path = join(into.folder, 'evening.tar.gz');
   await (await download).saveAs(path);
   await page.goto(into.address);

@@ -61,10 +61,11 @@ test('an export is read back as unchanged; a file of another kind says what is m
   await open(page, yard, '/logs/runs');
   const [download] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('link', { name: 'Export all runs' }).click(),
+    page.getByRole('button', { name: 'Export all runs' }).click(),
   ]);
   const text = await readFile(await download.path(), 'utf8');
   const rows = text.trim().split('\r\n').length - 1;
+  await expect(page.getByText(/Given to the browser: runs-\d{8}-\d{6}\.csv/)).toBeVisible();
   expect(rows).toBeGreaterThan(500);
   await page
     .locator('input[type=file]')

@@ -75,7 +75,7 @@ test('what lies over the page is asked for ahead, and missing it is no error unt
   await page.unroute(/palette|follow-changes/);
   // A page cut short while it opened is opened again with the connection.
   await Promise.all([page.waitForEvent('load'), page.evaluate(() => window.dispatchEvent(new Event('online')))]);
-  await page.keyboard.press('/');
+  await page.getByRole('button', { name: 'Find or do' }).click();
   await expect(page.getByRole('dialog')).toBeVisible();
 });
 

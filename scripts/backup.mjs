@@ -1,5 +1,5 @@
 // npm run backup -- --to <file.tar.gz>: the data folder as one checked file, also while the server runs.
-import { copyFileSync, rmSync } from 'node:fs';
+import { copyFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 import { build, install, root, stop } from './build.mjs';
@@ -10,10 +10,14 @@ const { values } = parseArgs({
 if (!values.to) stop('Say where to: npm run backup -- --to <file.tar.gz>');
 install();
 build();
-const { openDatabase, BackupService, WorkQueue, systemClock } = await import(join(root, 'server/dist/index.js'));
+const { openDatabase, makeBackup, newWorkFolder, dropWorkFolder } = await import(join(root, 'server/dist/index.js'));
 const database = await openDatabase(values.data);
-const { archive, folder } = await new BackupService(systemClock, database, new WorkQueue(database)).make();
-copyFileSync(archive, values.to);
-rmSync(folder, { recursive: true });
+const { id, path: into } = newWorkFolder(values.data);
+await makeBackup(
+  { db: database.reader, progress: () => undefined },
+  { dataFolder: values.data, into, fileName: id, now: new Date().toISOString() },
+);
+copyFileSync(join(into, id), values.to);
+dropWorkFolder(into);
 await database.close();
 console.log(`Backup of ${values.data} in ${values.to}, checked.`);

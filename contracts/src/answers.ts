@@ -52,6 +52,7 @@ export interface ApiProblem {
     | 'badRequest'
     | 'changedMeanwhile'
     | 'busy'
+    | 'tooMany'
     | 'forbidden'
     | 'unsupported'
     /** The server cannot read its own data: its page says what can be put back. */

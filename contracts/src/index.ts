@@ -45,6 +45,13 @@ export {
   type SetUpFileResult,
   type SetUpFileRow,
 } from './set-up-file.js';
+export {
+  DOWNLOAD_NAMES,
+  type DownloadAnswer,
+  type DownloadName,
+  type DownloadPost,
+  type DownloadState,
+} from './downloads.js';
 export type {
   BackupContents,
   Download,

@@ -1,5 +1,5 @@
 import 'reflect-metadata';
-import { existsSync } from 'node:fs';
+import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { Module, type DynamicModule, type INestApplication } from '@nestjs/common';
 import { NestFactory } from '@nestjs/core';
@@ -14,11 +14,13 @@ import { ChangesModule } from './changes/changes.module.js';
 import { ClockHandModule } from './clock-hand/clock-hand.module.js';
 import type { OpenDemoYard } from './demo-yard/demo-yard.controller.js';
 import { DemoYardModule } from './demo-yard/demo-yard.module.js';
+import { DownloadsModule } from './downloads/downloads.module.js';
 import { DiagnosisModule } from './diagnosis/diagnosis.module.js';
 import { EquipmentModule } from './equipment/equipment.module.js';
 import { EntriesModule } from './entries/entries.module.js';
 import { EntryLogModule } from './entry-log/entry-log.module.js';
 import { HouseModule, type HouseOptions } from './house/house.module.js';
+import { headers } from './network/headers.js';
 import { PhotosModule } from './photos/photos.module.js';
 import { bodyProblem } from './problems/body-problem.js';
 import { PumpsModule } from './pumps/pumps.module.js';
@@ -43,6 +45,7 @@ const FEATURES = [
   SetUpModule,
   EntryLogModule,
   BackupModule,
+  DownloadsModule,
   PhotosModule,
 ];
 
@@ -67,6 +70,8 @@ export async function createApp(options: AppOptions): Promise<INestApplication> 
     ...(options.certificate ? { httpsOptions: options.certificate } : {}),
   });
   app.disable('x-powered-by');
+  const page = options.webFolder ? join(options.webFolder, 'index.html') : '';
+  app.use(headers(existsSync(page) ? readFileSync(page, 'utf8') : '', Boolean(options.certificate)));
   // A stream of changes says no-transform, and is left as it is: each of its lines must go out at once.
   app.use(compression());
   readBodies(app);

@@ -1,12 +1,14 @@
 export { createApp, type AppOptions } from './app.js';
 export { openApi } from './api/open-api.js';
 export { BackupService } from './backup/backup.service.js';
+export { makeBackup } from './backup/make-backup.js';
 export { DEMO_DAY, VERSION } from './house/house.js';
 export { PumpReader } from './house/pump-reader.js';
 export { SERVER } from './journal/actor.js';
 export { CLOCK, systemClock, type Clock } from './clock/clock.js';
 export { FolderTaken, lockFolder } from './database/folder-lock.js';
 export { databaseFile, openDatabase, type Database } from './database/open.js';
+export { dropWorkFolder, newWorkFolder } from './files/work-folder.js';
 export { EntryLogService } from './entry-log/entry-log.service.js';
 export { Reading } from './database/reading.js';
 export { JournalWriter } from './journal/journal-writer.js';

@@ -104,9 +104,9 @@ test('with --https it speaks with a certificate of its own, kept for the next st
   await start('--https');
   const first = await about();
   expect(first.certificate).toMatch(/^([0-9A-F]{2} ){31}[0-9A-F]{2}$/);
-  // A device that was told to trust it does: it names this address, and is a root of its own.
+  // A device that was told to trust the root does: what it signed names this address.
   const certificate = await securely('/api/certificate');
-  expect(certificate).toBe(readFileSync(join(folder, 'certificate/winter-jar.crt'), 'utf8'));
+  expect(certificate).toBe(readFileSync(join(folder, 'certificate/winter-jar-root.crt'), 'utf8'));
   expect(await about(certificate)).toMatchObject({ certificate: first.certificate });
   expect(statSync(join(folder, 'certificate/key.pem')).mode & 0o077).toBe(0);
   await server.stop();

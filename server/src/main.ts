@@ -1,5 +1,6 @@
 import { existsSync } from 'node:fs';
 import type { Server } from 'node:http';
+import type { Server as SecureServer } from 'node:https';
 import type { AddressInfo } from 'node:net';
 import { fileURLToPath } from 'node:url';
 import { parseArgs } from 'node:util';
@@ -58,6 +59,7 @@ const programs = { server: built('main.js'), seed: built('../../demo/dist/seed-m
 const certificate = values.https
   ? await (await import('./network/own-certificate.js')).ownCertificate(values.data, clock.nowMs())
   : null;
+const scheme = certificate ? 'https' : 'http';
 const openDemoYard = values.demo
   ? null
   : secondServer({
@@ -88,10 +90,11 @@ async function openedOrRepaired(port: number): ReturnType<typeof opened> {
     let taken = port;
     const listening = (at: number) => {
       taken = at;
-      console.error(`See http://${openToNetwork ? 'localhost' : values.host}:${at} for what can be put back.`);
+      console.error(`See ${scheme}://${openToNetwork ? 'localhost' : values.host}:${at} for what can be put back.`);
       process.send?.({ port: at });
     };
-    await repair({ folder: values.data, reason, host: values.host, port, nowMs: () => clock.nowMs(), listening });
+    const nowMs = () => clock.nowMs();
+    await repair({ folder: values.data, reason, host: values.host, port, certificate, nowMs, listening });
     values.port = String(taken);
     return openedOrRepaired(taken);
   }
@@ -99,11 +102,15 @@ async function openedOrRepaired(port: number): ReturnType<typeof opened> {
 const { app, database } = await openedOrRepaired(Number(values.port));
 if (values.demo) app.get(JournalWriter).writeFact(DEMO_DAY, new Date(clock.nowMs()).toISOString().slice(0, 10));
 limitByIdleness(app.getHttpServer() as Server);
+if (certificate) {
+  const { keepCertified } = await import('./network/own-certificate.js');
+  const failed = (error: unknown) => console.error('The certificate could not be made anew:', error);
+  keepCertified(app.getHttpServer() as SecureServer, values.data, () => clock.nowMs(), failed);
+}
 const end = orderlyEnd(app, database);
 await app.listen(Number(values.port), values.host);
 const { port } = (app.getHttpServer() as Server).address() as AddressInfo;
 app.get<House>(HOUSE).port = port;
-const scheme = certificate ? 'https' : 'http';
 console.log(
   `Winter Jar listens on ${scheme}://${openToNetwork ? 'localhost' : values.host}:${port}, data in ${database.folder}`,
 );

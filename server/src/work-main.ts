@@ -1,14 +1,23 @@
-// The worker thread of the server: see work/work-queue.ts.
+// A worker thread of the server: see work/work-queue.ts.
 import { parentPort, workerData } from 'node:worker_threads';
 import BetterSqlite3 from 'better-sqlite3';
+import { JOURNAL_LINES_JOB } from './backup/journal-lines.js';
+import { BACKUP_JOB } from './backup/make-backup.js';
 import { WHOLE_CHECK_JOB } from './backup/whole-check.js';
 import { readingStatements } from './database/statements.js';
 import { SUSPECTS_JOB } from './diagnosis/suspects.js';
+import { LOG_FILE_JOBS } from './entry-log/log-files.js';
 import type { Job } from './work/job.js';
 import type { WorkerSays } from './work/work-queue.js';
 
 /** Whatever runs beside the server's own thread. */
-const JOBS: readonly Job<never, unknown>[] = [SUSPECTS_JOB, WHOLE_CHECK_JOB];
+const JOBS: readonly Job<never, unknown>[] = [
+  SUSPECTS_JOB,
+  WHOLE_CHECK_JOB,
+  BACKUP_JOB,
+  JOURNAL_LINES_JOB,
+  ...Object.values(LOG_FILE_JOBS),
+];
 
 const db = new BetterSqlite3(workerData as string, { readonly: true });
 db.pragma('busy_timeout = 5000');
@@ -19,9 +28,10 @@ async function work({ name, input }: { name: string; input: never }): Promise<vo
   try {
     const job = JOBS.find((one) => one.name === name);
     if (!job) throw new Error('no such job in work-main.ts');
-    say({ answer: await job.run({ sql, progress: (progress) => say({ progress }) }, input) });
+    say({ answer: await job.run({ db, sql, progress: (progress) => say({ progress }) }, input) });
   } catch (error) {
-    say({ failed: error instanceof Error ? error.message : String(error) });
+    const { code } = error as NodeJS.ErrnoException;
+    say({ failed: error instanceof Error ? error.message : String(error), ...(code ? { code } : {}) });
   }
 }
 

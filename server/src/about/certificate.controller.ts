@@ -13,11 +13,11 @@ export class CertificateController {
   @Header('Content-Disposition', 'attachment; filename="winter-jar.crt"')
   @Documented({
     id: 'certificate',
-    summary: 'The server’s own certificate, to be trusted by a device',
+    summary: 'The root of the server’s own certificate, to be trusted by a device',
     answer: 'Download',
   })
   certificate(): string {
     if (!this.house.certificate) throw new NotFoundException('a server that was started with --https');
-    return this.house.certificate.cert;
+    return this.house.certificate.root;
   }
 }

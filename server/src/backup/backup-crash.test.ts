@@ -5,7 +5,7 @@ import type { LogImportAnswer, RestoreCheck } from '@winter-jar/contracts';
 import type { Entry, SetUpVersion } from '@winter-jar/core';
 import { runAt, versionsOf } from '@winter-jar/core/testing';
 import { v7 as newId } from 'uuid';
-import { startServer, type RunningServer } from '../testing/running-server.js';
+import { download, startServer, type RunningServer } from '../testing/running-server.js';
 import { openHouse, rebuiltStates } from '../testing/test-house.js';
 
 /** Some twenty starts of a server, on a slow machine too. */
@@ -74,9 +74,9 @@ test(
     await start();
     await setUp();
     await write(runs(10, 60));
-    const small = Buffer.from(await (await fetch(url('/api/backup'))).arrayBuffer());
+    const small = await download(server!.address, 'backup');
     await write(runs(2000, 90));
-    const large = Buffer.from(await (await fetch(url('/api/backup'))).arrayBuffer());
+    const large = await download(server!.address, 'backup');
     const upload = async (archive: Buffer): Promise<string> => {
       const check = (await (await send('/api/restore/check', 'application/gzip', archive)).json()) as RestoreCheck;
       expect(check.issue).toBeNull();
@@ -91,7 +91,7 @@ test(
     let held = 60;
     for (const [round, part] of [0, 0.1, 0.2, 0.35, 0.5, 0.65, 0.8, 0.9, 1, 1.2].entries()) {
       if (round % 4 === 3) {
-        await killDuring(() => fetch(url('/api/backup')).then((r) => r.arrayBuffer()), part * restoreMs);
+        await killDuring(() => download(server!.address, 'backup'), part * restoreMs);
         expect(await lookInside()).toBe(held);
       } else {
         const wanted = held === 60 ? 150 : 60;
@@ -117,12 +117,11 @@ test(
       return `P-1,Chamber,${started},50,any-empty`;
     });
     const csv = ['pump,equipment,started,minutes,material', ...rows].join('\n');
-    const lines = async () => (await fetch(url('/api/journal'))).text();
     const empty = await lookAfterKills(() => importLog(csv), [80, 250, 450, 700, 1000, 1400, 2000]);
     expect([...empty].every((n) => n === 0 || n === 4000)).toBe(true);
     if (![...empty].includes(4000)) await importLog(csv);
 
-    const everything = await lines();
+    const everything = (await download(server!.address, 'everything')).toString();
     await server!.kill();
     rmSync(folder, { recursive: true, force: true });
     await start();

@@ -1,7 +1,4 @@
-import { createReadStream, statSync } from 'node:fs';
-import { Readable } from 'node:stream';
-import { pipeline } from 'node:stream/promises';
-import { Body, Controller, Get, HttpCode, Inject, Post, Req, Res, StreamableFile } from '@nestjs/common';
+import { Body, Controller, Get, HttpCode, Inject, Post, Req } from '@nestjs/common';
 import { ApiConsumes } from '@nestjs/swagger';
 import {
   MAX_BACKUP_BYTES,
@@ -10,45 +7,28 @@ import {
   type RestoreCheck,
   type RestoreResult,
 } from '@winter-jar/contracts';
-import type { Request, Response } from 'express';
+import type { Request } from 'express';
+import { Costly } from '../problems/costly.js';
 import { Documented } from '../api/documented.js';
 import { Acting, Needs } from '../house/needs.js';
 import type { Actor } from '../journal/actor.js';
 import { Database } from '../database/open.js';
-import { CLOCK, isoNow, type Clock } from '../clock/clock.js';
-import { BackupService, stampOf } from './backup.service.js';
+import { BackupService } from './backup.service.js';
 import { keptDataIn } from './kept-data.js';
 import { JournalFileService } from './journal-file.service.js';
 import { uploadOf } from '../files/upload.js';
-import { dropWorkFolder } from '../files/work-folder.js';
 
 @Needs('keep')
 @Controller('api')
 export class BackupController {
   constructor(
-    @Inject(CLOCK) private readonly clock: Clock,
     @Inject(Database) private readonly database: Database,
     @Inject(BackupService) private readonly backup: BackupService,
     @Inject(JournalFileService) private readonly journal: JournalFileService,
   ) {}
 
-  @Get('backup')
-  @Documented({ id: 'makeBackup', summary: 'The whole data folder as one checked file', answer: 'Download' })
-  async make(@Res() response: Response): Promise<void> {
-    const { archive, folder, name } = await this.backup.make();
-    try {
-      response.set({
-        'Content-Type': 'application/gzip',
-        'Content-Length': String(statSync(archive).size),
-        'Content-Disposition': `attachment; filename="${name}"`,
-      });
-      await pipeline(createReadStream(archive), response);
-    } finally {
-      dropWorkFolder(folder);
-    }
-  }
-
   @Post('restore/check')
+  @Costly(60)
   @HttpCode(200)
   @ApiConsumes('application/gzip')
   @Documented({
@@ -80,6 +60,7 @@ export class BackupController {
   }
 
   @Post('kept/check')
+  @Costly(60)
   @HttpCode(200)
   @Documented({
     id: 'checkKept',
@@ -91,16 +72,8 @@ export class BackupController {
     return this.backup.checkKept(typeof body?.name === 'string' ? body.name : '');
   }
 
-  @Get('journal')
-  @Documented({ id: 'exportJournal', summary: 'Everything ever written, as JSON lines', answer: 'Download' })
-  export(): StreamableFile {
-    return new StreamableFile(Readable.from(this.journal.lines()), {
-      type: 'application/x-ndjson',
-      disposition: `attachment; filename="winter-jar-${stampOf(isoNow(this.clock))}.jsonl"`,
-    });
-  }
-
   @Post('journal')
+  @Costly(60)
   @HttpCode(200)
   @ApiConsumes('application/x-ndjson')
   @Documented({

@@ -1,5 +1,5 @@
 import { randomBytes } from 'node:crypto';
-import { readFileSync, writeFileSync } from 'node:fs';
+import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Readable } from 'node:stream';
 import { ConflictException, Inject, Injectable, NotFoundException, PayloadTooLargeException } from '@nestjs/common';
@@ -10,40 +10,24 @@ import {
   type RestoreCheck,
   type RestoreResult,
 } from '@winter-jar/contracts';
-import * as tar from 'tar';
-import { CLOCK, isoNow, type Clock } from '../clock/clock.js';
+import { CLOCK, isoNow, stampOf, type Clock } from '../clock/clock.js';
 import { CannotReplace, Database, keptFolder } from '../database/open.js';
 import { isDiskFull } from '../files/disk-full.js';
 import { idInPath, sha256Of } from '../files/kept-files.js';
-import { damagedFile, linkFiles, takeInFiles, unpack } from './backup-files.js';
+import { damagedFile, takeInFiles, unpack } from './backup-files.js';
 import { checkDatabaseFile, contentsOf, issueOf } from './database-check.js';
+import { BACKUP_FORMAT, BACKUP_VERSION, DATABASE, MANIFEST, type Manifest } from './make-backup.js';
 import { copyKept, thinOutKept } from './kept-data.js';
 import { dropWorkFolder, newWorkFolder, takeIn } from '../files/work-folder.js';
 import { JobCancelled, WorkQueue } from '../work/work-queue.js';
 import { WHOLE_CHECK_JOB } from './whole-check.js';
-
-const FORMAT = 'winter-jar-backup';
-const VERSION = 1;
-const DATABASE = 'winter-jar.sqlite';
-const MANIFEST = 'manifest.json';
-const ARCHIVE = 'backup.tar.gz';
-
-interface Manifest {
-  readonly format: string;
-  readonly version: number;
-  readonly madeAt: string;
-  readonly sha256: string;
-}
 
 interface Checked {
   readonly folder: string;
   readonly file: string;
 }
 
-/** "2031-03-09T14:05:00.000Z" → "20310309-140500": a moment as part of a file name. */
-export const stampOf = (instant: string): string => instant.slice(0, 19).replace(/[-:]/g, '').replace('T', '-');
-
-/** The whole data folder as one file, made and put back while the server runs. */
+/** The whole data folder as one file, checked and put back while the server runs. */
 @Injectable()
 export class BackupService {
   private readonly checked = new Map<string, Checked>();
@@ -57,38 +41,13 @@ export class BackupService {
 
   /** One long job at a time: a second one is told to wait. */
   async alone<T>(job: () => Promise<T>): Promise<T> {
-    if (this.working) throw new ConflictException('to wait: a backup, a restore or an import is going on');
+    if (this.working) throw new ConflictException('to wait: a restore or an import is going on');
     this.working = true;
     try {
       return await job();
     } finally {
       this.working = false;
     }
-  }
-
-  /** Makes a backup and checks it. @returns the archive's path, to be dropped with its folder after use */
-  make(): Promise<{ archive: string; folder: string; name: string }> {
-    return this.alone(async () => {
-      const { path: folder } = newWorkFolder(this.database.folder);
-      try {
-        const copy = join(folder, DATABASE);
-        const madeAt = isoNow(this.clock);
-        // Page by page over the writing connection: what is written meanwhile goes into the copy too.
-        await this.database.writer.backup(copy);
-        const checked = checkDatabaseFile(copy);
-        if (!checked.ok) throw new Error(`the backup came out ${checked.issue.code}`);
-        const manifest: Manifest = { format: FORMAT, version: VERSION, madeAt, sha256: await sha256Of(copy) };
-        writeFileSync(join(folder, MANIFEST), JSON.stringify({ ...manifest, ...checked.contents }, null, 2));
-        const archive = join(folder, ARCHIVE);
-        // The database first: what is in it cites only files that were kept before.
-        const files = linkFiles(this.database.folder, folder);
-        await tar.create({ gzip: true, file: archive, cwd: folder, portable: true }, [MANIFEST, DATABASE, ...files]);
-        return { archive, folder, name: `winter-jar-${stampOf(madeAt)}.tar.gz` };
-      } catch (error) {
-        dropWorkFolder(folder);
-        throw error;
-      }
-    });
   }
 
   /** Takes an uploaded backup apart and checks it; nothing is replaced yet. */
@@ -166,10 +125,16 @@ export class BackupService {
     } catch {
       return { issue: issueOf('file', null, 'otherFormat', 'a backup made by Winter Jar: there is no manifest in it') };
     }
-    if (manifest.format !== FORMAT) return { issue: issueOf('format', manifest.format, 'otherFormat', `"${FORMAT}"`) };
-    if (manifest.version !== VERSION)
+    if (manifest.format !== BACKUP_FORMAT)
+      return { issue: issueOf('format', manifest.format, 'otherFormat', `"${BACKUP_FORMAT}"`) };
+    if (manifest.version !== BACKUP_VERSION)
       return {
-        issue: issueOf('version', manifest.version, 'otherVersion', `version ${VERSION}, the only one read here`),
+        issue: issueOf(
+          'version',
+          manifest.version,
+          'otherVersion',
+          `version ${BACKUP_VERSION}, the only one read here`,
+        ),
       };
     const file = join(folder, DATABASE);
     const sameBytes = await sha256Of(file).then(

@@ -15,7 +15,7 @@ import {
   type Unsettled,
 } from '@winter-jar/contracts';
 import type { JournalEntry, SetUpVersion } from '@winter-jar/core';
-import { CLOCK, isoNow, type Clock } from '../clock/clock.js';
+import { CLOCK, type Clock } from '../clock/clock.js';
 import { Database, databaseFile, openDatabase } from '../database/open.js';
 import { Reading } from '../database/reading.js';
 import type { Actor } from '../journal/actor.js';
@@ -24,27 +24,11 @@ import { SetUpService } from '../set-up/set-up.service.js';
 import { SetUpStore } from '../journal/set-up-store.js';
 import { BackupService } from './backup.service.js';
 import { checkDatabaseFile, contentsOf, issueOf } from './database-check.js';
+import { JOURNAL_FORMAT, JOURNAL_VERSION, type Counts, type End } from './journal-lines.js';
 import { dropWorkFolder, takeIn } from '../files/work-folder.js';
 
-export const JOURNAL_FORMAT = 'winter-jar-journal';
-/** 2: which entries do not count, and a check sum at the end. */
-export const JOURNAL_VERSION = 2;
 const VERSIONS_READ: readonly number[] = [1, JOURNAL_VERSION];
 const CHUNK = 500;
-
-interface Counts {
-  readonly setUpVersions: number;
-  readonly entries: number;
-}
-interface End extends Counts {
-  /** Of all lines before it, each with one line feed. From version 2 on. */
-  readonly sha256: string;
-}
-type Line =
-  | { readonly format: string; readonly version: number; readonly exportedAt: string }
-  | { readonly setUp: SetUpVersion }
-  | { readonly entry: JournalEntry; readonly unsettled?: Unsettled }
-  | { readonly end: End };
 
 /** Thrown when a line cannot be taken; then nothing is. */
 class LineRefused extends Error {
@@ -56,42 +40,14 @@ class LineRefused extends Error {
   }
 }
 
-/** Everything ever written, as JSON lines: out at any time, in again into an empty data folder. */
+/** Everything ever written, as JSON lines, taken in again by an empty data folder. */
 @Injectable()
 export class JournalFileService {
   constructor(
     @Inject(CLOCK) private readonly clock: Clock,
     private readonly database: Database,
-    private readonly reading: Reading,
-    private readonly store: SetUpStore,
     private readonly backup: BackupService,
   ) {}
-
-  /** A head, the set-up's versions, the entries in the order of writing, and an end that counts them. */
-  async *lines(): AsyncGenerator<string> {
-    const hash = createHash('sha256');
-    const hashed = (text: string) => {
-      hash.update(text);
-      return text;
-    };
-    const line = (content: Line) => `${JSON.stringify(content)}\n`;
-    const { versions } = this.store;
-    // What is written while this is read may name records that the set-up above does not hold yet.
-    const { records } = this.reading;
-    const until = await records.lastSeq();
-    yield hashed(line({ format: JOURNAL_FORMAT, version: JOURNAL_VERSION, exportedAt: isoNow(this.clock) }));
-    for (const setUp of versions) yield hashed(line({ setUp }));
-    let entries = 0;
-    for (let seq = 0, rows; (rows = await records.linesBetween(seq, until)).length > 0;) {
-      for (const row of rows) {
-        const unsettled = row.unsettled === null ? '' : `,"unsettled":${row.unsettled}`;
-        yield hashed(`{"entry":${row.content}${unsettled}}\n`);
-        entries += 1;
-        seq = row.seq;
-      }
-    }
-    yield line({ end: { setUpVersions: versions.length, entries, sha256: hash.digest('hex') } });
-  }
 
   /** Builds a data file aside, line by line, and puts it in place when the last line was right. */
   import(by: Actor, upload: Readable): Promise<JournalFileResult> {

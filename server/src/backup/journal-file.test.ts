@@ -1,5 +1,4 @@
-import { SERVER } from '../journal/actor.js';
-import { bytes, leftovers, ServedHouses, upload, type ServedHouse } from '../testing/served-house.js';
+import { ServedHouses, download, leftovers, type ServedHouse, upload } from '../testing/served-house.js';
 import { rebuiltStates } from '../testing/test-house.js';
 import type { JournalFileResult } from '@winter-jar/contracts';
 import { at, changeAt, correctionAt, entryAt, lookAt, runAt, START } from '@winter-jar/core/testing';
@@ -21,7 +20,7 @@ const importJournal = async (served: ServedHouse, body: Buffer | string) =>
 const round = async (served: ServedHouse) =>
   (await request(served.server).get('/api/round').set('Host', 'localhost').expect(200)).body as object;
 
-const lines = async (of = one) => (await bytes(of, '/api/journal')).toString().trim().split('\n');
+const lines = async (of = one) => (await download(of, 'everything')).toString().trim().split('\n');
 
 test('imported into an empty folder it gives equal states, corrections and set-up history included', async () => {
   const run = runAt(200, 20);
@@ -29,16 +28,16 @@ test('imported into an empty folder it gives equal states, corrections and set-u
   const said = { targetId: run.id, supersedes: null, action: 'replace', body: run.body, happenedAt: at(190) };
   one.house.write(run);
   one.house.write({ ...run, id, actId: id, kind: 'correction', recordedAt: at(300), body: said });
-  one.house.writer.writeSetUp(SERVER, [
-    {
-      id: '30000000-0000-4000-8000-000000000002',
-      kind: 'pump',
-      subjectId: 'p1',
-      validFrom: at(100),
-      recordedAt: at(100),
-      body: { ...one.house.store.book.at(START).pump.p1!, equipmentId: 'line' },
-    },
-  ]);
+  const moved = { ...one.house.store.book.at(START).pump.p1!, equipmentId: 'line' };
+  const version = {
+    id: '30000000-0000-4000-8000-000000000002',
+    kind: 'pump',
+    subjectId: 'p1',
+    validFrom: at(100),
+    recordedAt: at(100),
+    body: moved,
+  };
+  await one.post('/api/set-up', { versions: [version] }).expect(201);
   const two = await serve({ empty: true });
   const done = await importJournal(two, (await lines()).join('\r\n'));
   expect(done).toMatchObject({ issue: null, entries: 6 });
@@ -54,7 +53,7 @@ test('imported into an empty folder it gives equal states, corrections and set-u
   expect(states(two)).toEqual(states(one));
   expect(states(one)).toEqual(rebuiltStates(one.house));
   expect(await round(two)).toEqual(await round(one));
-  const text = (served: ServedHouse) => bytes(served, '/api/journal').then((b) => b.toString());
+  const text = (served: ServedHouse) => download(served, 'everything').then((b) => b.toString());
   expect(await text(two)).toBe(await text(one));
 });
 

@@ -7,7 +7,7 @@ import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import * as tar from 'tar';
 import { contentHash } from '../journal/content-hash.js';
-import { leftovers, serveHouse, upload, type ServedHouse } from '../testing/served-house.js';
+import { leftovers, serveHouse, type ServedHouse, upload } from '../testing/served-house.js';
 import { rebuiltStates } from '../testing/test-house.js';
 
 // Backups as somebody could prepare them: every check sum is right, and one thing in them is not.

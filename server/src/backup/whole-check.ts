@@ -133,5 +133,6 @@ export async function wholeCheck(
 
 export const WHOLE_CHECK_JOB: Job<Aside, FieldIssue | null> = {
   name: 'whole check',
+  lane: 'file',
   run: ({ progress }, input) => wholeCheck(input, progress),
 };

@@ -3,15 +3,8 @@ import { get, type IncomingMessage } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import type { Change, ChangesAnswer } from '@winter-jar/contracts';
 import { changeAt, runAt } from '@winter-jar/core/testing';
-import request, { type Response } from 'supertest';
-import { serveHouse, versionOf, type ServedHouse } from '../testing/served-house.js';
-
-/** A download as bytes. */
-const inOne = (response: Response, done: (error: Error | null, body: Buffer) => void): void => {
-  const parts: Buffer[] = [];
-  response.on('data', (part: Buffer) => parts.push(part));
-  response.on('end', () => done(null, Buffer.concat(parts)));
-};
+import request from 'supertest';
+import { download, serveHouse, versionOf, type ServedHouse } from '../testing/served-house.js';
 
 let served: ServedHouse;
 beforeEach(async () => {
@@ -99,7 +92,7 @@ test('a stream first says where the sequence stands, then each change once it is
 test('data that are put in the place of others begin a new epoch', async () => {
   const { epoch } = await start();
   await write(changeAt(1));
-  const bytes = (await served.get('/api/backup').buffer().parse(inOne)).body as Buffer;
+  const bytes = await download(served, 'backup');
   const check = await request(served.server)
     .post('/api/restore/check')
     .set({ Host: 'localhost', 'content-type': 'application/gzip' })

@@ -45,7 +45,6 @@ test('corrected entries come as they count, voided ones not at all', async () =>
   const moved = correction(run, { action: 'replace', body: run.body, happenedAt: at(12) });
   house.write(run, other, moved, correction(other, { action: 'void' }));
   const { records } = house.reading;
-  expect(await records.ofKind('run')).toMatchObject([{ id: run.id, happenedAt: at(12) }]);
   expect(await records.page({ type: 'pump', id: 'p1' }, null, 9)).toMatchObject([
     { entry: { id: run.id }, correctionId: moved.id, contradicted: false },
   ]);

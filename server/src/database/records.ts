@@ -7,7 +7,6 @@ import {
   CountedEntryRow,
   HouseFactRow,
   JournalEntryRow,
-  OpenImportRow,
   SubjectEntryRow,
   type SubjectStateRow,
 } from './entities.js';
@@ -148,38 +147,6 @@ export class Records {
   ofCases(): Promise<Entry[]> {
     const query = this.counted().where('s.subjectType = :type', { type: 'case' });
     return inOrder(query.andWhere('s.kind IN (:...kinds)', { kinds: ['caseOpened', 'caseClosed', 'caseChecked'] }));
-  }
-
-  /** All entries of a kind as they count, by the moment when they happened. */
-  async ofKind(kind: string): Promise<Entry[]> {
-    const rows = await this.source()
-      .createQueryBuilder(CountedEntryRow, 'c')
-      .innerJoin(JournalEntryRow, 'j', 'j.seq = c.seq')
-      .select(CONTENT, 'content')
-      .where('c.kind = :kind', { kind })
-      .orderBy('c.happenedAt')
-      .addOrderBy('c.recordedAt')
-      .addOrderBy('c.entryId')
-      .getRawMany<{ content: string }>();
-    return rows.map((row) => parse<Entry>(row.content));
-  }
-
-  /** Number of the last line of the journal. */
-  async lastSeq(): Promise<number> {
-    return (await this.source().getRepository(JournalEntryRow).maximum('seq')) ?? 0;
-  }
-
-  /** A thousand lines of the journal at most, up to a number; none of an import that may yet be taken back. */
-  linesBetween(after: number, until: number): Promise<Pick<JournalEntryRow, 'seq' | 'content' | 'unsettled'>[]> {
-    const query = this.source().createQueryBuilder(JournalEntryRow, 'j');
-    const open = query.subQuery().select('open.id').from(OpenImportRow, 'open').getQuery();
-    return query
-      .select(['j.seq', 'j.content', 'j.unsettled'])
-      .where('j.seq > :after AND j.seq <= :until', { after, until })
-      .andWhere(`(j.importId IS NULL OR j.importId NOT IN ${open})`)
-      .orderBy('j.seq')
-      .limit(1000)
-      .getMany();
   }
 
   /** States of a pump at the end of its last charges, newest first. */

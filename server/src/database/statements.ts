@@ -308,12 +308,26 @@ export function readingStatements(db: Sqlite) {
       `SELECT json_extract(p.value, '$.id') AS "pumpId", COUNT(*) AS "n" FROM journal_entry, json_each("content", '$.subjects') p
        WHERE "unsettled" IS NOT NULL AND "unsettled" <> '${ASIDE_TEXT}' AND json_extract(p.value, '$.type') = 'pump' GROUP BY 1`,
     ),
-    /** A thousand lines of the journal at most, up to the last one that there was when reading began; not of an import that may yet be taken back. */
+    /** Rebuilding everything: a thousand lines of the journal, up to the last one that there was when it began; not of an import that may yet be taken back. */
     journalBetween: db.prepare<{ after: number; until: number }, { seq: number; content: string }>(
       `SELECT "seq", "content" FROM journal_entry WHERE "seq" > @after AND "seq" <= @until
        AND ("importId" IS NULL OR "importId" NOT IN (SELECT "id" FROM open_import)) ORDER BY "seq" LIMIT 1000`,
     ),
-    /** Where an export or an import begins. */
+    /** Every line of the journal but those of an import that may yet be taken back; drawn one by one into a file. */
+    journalLines: db.prepare<[], { seq: number; content: string; unsettled: string | null }>(
+      `SELECT "seq", "content", "unsettled" FROM journal_entry
+       WHERE "importId" IS NULL OR "importId" NOT IN (SELECT "id" FROM open_import) ORDER BY "seq"`,
+    ),
+    /** All entries of a kind as they count, by the moment when they happened; drawn one by one into a file. */
+    countedOfKind: db.prepare<[kind: string], { content: string }>(
+      `SELECT ${CONTENT} AS "content" FROM counted_entry c CROSS JOIN journal_entry j ON j."seq" = c."seq"
+       WHERE c."kind" = ? ORDER BY c."happenedAt", c."recordedAt", c."entryId"`,
+    ),
+    /** How far such a file is. */
+    countOfKind: db.prepare<[kind: string], { n: number }>(
+      `SELECT COUNT(*) AS "n" FROM counted_entry WHERE "kind" = ?`,
+    ),
+    /** Where an import begins, and how far a file of the journal is. */
     lastSeq: db.prepare<[], { seq: number | null }>(`SELECT MAX("seq") AS "seq" FROM journal_entry`),
     /** A refold, and the last charges of a pump with tens of thousands of entries. */
     countedFrom: db.prepare<SubjectKeyRow, { content: string }>(COUNTED_FROM),

@@ -2,6 +2,7 @@ import { BadRequestException, Controller, Get, Inject, Param, Query, Res } from 
 import { ApiQuery } from '@nestjs/swagger';
 import type { Response } from 'express';
 import type { CaseAnswer, DiagnosisAnswer, SuspectsAnswer } from '@winter-jar/contracts';
+import { Costly } from '../problems/costly.js';
 import { Documented } from '../api/documented.js';
 import { Needs } from '../house/needs.js';
 import { DiagnosisService } from './diagnosis.service.js';
@@ -33,6 +34,7 @@ export class DiagnosisController {
   }
 
   @Get('suspects')
+  @Costly(60)
   @Documented({
     id: 'suspects',
     summary: 'Which materials go with dark oil and with water in this house, over the last year',

@@ -8,7 +8,11 @@ import type { Job, JobTools } from '../work/job.js';
 const LOOKED_BACK_MS = 365 * 86_400_000;
 
 /** Which materials go with dark oil and with water, over all pumps of the house. */
-export const SUSPECTS_JOB: Job<{ readonly now: string }, SuspectsAnswer> = { name: 'suspects', run: suspectsOf };
+export const SUSPECTS_JOB: Job<{ readonly now: string }, SuspectsAnswer> = {
+  name: 'suspects',
+  lane: 'screen',
+  run: suspectsOf,
+};
 
 function suspectsOf({ sql, progress }: JobTools, { now }: { readonly now: string }): SuspectsAnswer {
   const store = new SetUpStore();

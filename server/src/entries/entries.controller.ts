@@ -1,6 +1,7 @@
 import { BadRequestException, Body, Controller, HttpCode, Inject, Post, Res } from '@nestjs/common';
 import { HTTP_STATUS, MAX_ENTRIES_PER_POST, type EntriesAnswer, type EntriesEffect } from '@winter-jar/contracts';
 import type { Response } from 'express';
+import { Costly } from '../problems/costly.js';
 import { Documented } from '../api/documented.js';
 import { EffectService } from '../effect/effect.service.js';
 import { Acting, Needs } from '../house/needs.js';
@@ -33,6 +34,7 @@ export class EntriesController {
   }
 
   @Post('preview')
+  @Costly(600)
   @HttpCode(200)
   @Documented({
     id: 'previewEntries',

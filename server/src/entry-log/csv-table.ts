@@ -31,12 +31,22 @@ export const bad = (field: string, value: unknown, code: string, right: string):
 
 type Cell = string | number | null | undefined;
 
-/** A CSV file (UTF-8, header line, CRLF). */
-export function writeTable(columns: Columns, rows: readonly Readonly<Record<string, Cell>>[]): string {
-  const cells = rows.map((row) =>
-    columns.all.map((c) => (columns.freeText.includes(c) ? escapeCell(String(row[c] ?? '')) : (row[c] ?? ''))),
-  );
-  return Papa.unparse([[...columns.all], ...cells], { newline: '\r\n' }) + '\r\n';
+const CRLF = '\r\n';
+const ROWS_AT_ONCE = 500;
+
+/** A CSV file (UTF-8, header line, CRLF), in parts. */
+export function* writeTable(columns: Columns, rows: Iterable<Readonly<Record<string, Cell>>>): Generator<string> {
+  let waiting: Cell[][] = [[...columns.all]];
+  const part = () => Papa.unparse(waiting, { newline: CRLF }) + CRLF;
+  for (const row of rows) {
+    waiting.push(
+      columns.all.map((c) => (columns.freeText.includes(c) ? escapeCell(String(row[c] ?? '')) : (row[c] ?? ''))),
+    );
+    if (waiting.length < ROWS_AT_ONCE) continue;
+    yield part();
+    waiting = [];
+  }
+  if (waiting.length > 0) yield part();
 }
 
 type Named = Readonly<Record<string, { readonly name: string }>>;

@@ -17,6 +17,7 @@ import {
 import { ApiConsumes, ApiParam } from '@nestjs/swagger';
 import { LOG_NAMES, MAX_LOG_BYTES, type LogImportAnswer, type LogName } from '@winter-jar/contracts';
 import type { Request, Response } from 'express';
+import { Costly } from '../problems/costly.js';
 import { Documented } from '../api/documented.js';
 import { Acting, Needs } from '../house/needs.js';
 import type { Actor } from '../journal/actor.js';
@@ -42,16 +43,8 @@ const asFile = (response: Response, name: string): Response =>
 export class EntryLogController {
   constructor(@Inject(EntryLogService) private readonly service: EntryLogService) {}
 
-  @Get('logs/:log')
-  @Needs('read')
-  @ApiParam(LOG_PARAM)
-  @Documented({ id: 'exportLog', summary: 'All runs or looks that count, as CSV', answer: 'LogText' })
-  async export(@Param('log') log: string, @Res() response: Response): Promise<void> {
-    const name = known(log);
-    asFile(response, name).send(await this.service.export(name));
-  }
-
   @Post('logs/:log/imports')
+  @Costly(60)
   @ApiParam(LOG_PARAM)
   @ApiConsumes(CSV)
   @Documented({

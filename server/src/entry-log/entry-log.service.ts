@@ -1,7 +1,6 @@
 import type { Readable } from 'node:stream';
 import { Inject, Injectable, NotFoundException, type OnModuleDestroy } from '@nestjs/common';
 import { MAX_LOG_BYTES, type LogName } from '@winter-jar/contracts';
-import type { EntryKind } from '@winter-jar/core';
 import { dropWorkFolder, takeIn } from '../files/work-folder.js';
 import { CLOCK, type Clock } from '../clock/clock.js';
 import { Database } from '../database/open.js';
@@ -9,19 +8,13 @@ import { Reading } from '../database/reading.js';
 import type { Actor } from '../journal/actor.js';
 import { JournalWriter } from '../journal/journal-writer.js';
 import { SetUpStore } from '../journal/set-up-store.js';
-import { writeLog, type EntryLog } from './entry-log.js';
+import { logOf } from './log-files.js';
 import { LogImport } from './log-import.js';
-import { LOOK_LOG } from './look-log.js';
-import { RUN_LOG } from './run-log.js';
 
 /** Imports at rest that are remembered: ended ones for their result and report, others until somebody says what to do. */
 const REMEMBERED = 10;
 
-/** Every kind of entry that comes and goes as a CSV file. */
-const LOGS = { runs: RUN_LOG, looks: LOOK_LOG } as const satisfies Readonly<Record<LogName, unknown>>;
-const logOf = (name: LogName) => LOGS[name] as unknown as EntryLog<EntryKind>;
-
-/** Logs as files: out as a whole, in through imports that go on by themselves. */
+/** Logs as files come in through imports that go on by themselves. */
 @Injectable()
 export class EntryLogService implements OnModuleDestroy {
   private readonly imports = new Map<string, { readonly job: LogImport; readonly folder: string }>();
@@ -58,16 +51,6 @@ export class EntryLogService implements OnModuleDestroy {
 
   async onModuleDestroy(): Promise<void> {
     await Promise.all([...this.imports.values()].map(({ job }) => job.abandon()));
-  }
-
-  /** All entries of its kind that count; runs that have ended. */
-  async export(name: LogName): Promise<string> {
-    const log = logOf(name);
-    const entries = await this.reading.records.ofKind(log.kind);
-    return writeLog(
-      log,
-      entries.filter((entry) => entry.kind !== 'run' || !entry.body.stillRunning),
-    );
   }
 
   private forgetTheOldest(): void {

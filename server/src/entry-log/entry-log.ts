@@ -92,12 +92,14 @@ export function inColumns<K extends EntryKind>(log: EntryLog<K>, issue: FieldIss
   return { ...issue, field: issue.field === 'happenedAt' ? log.when.column : (column ?? issue.field) };
 }
 
-/** Entries as a CSV file that {@link readRow} reads back to the same entries. */
-export function writeLog<K extends EntryKind>(log: EntryLog<K>, entries: readonly Entry[]): string {
-  const rows = entries.flatMap((entry) => {
-    if (entry.kind !== log.kind) return [];
-    return [
-      {
+/** Entries of its kind as a CSV file that {@link readRow} reads back to the same entries, in parts. */
+export function writeLog<K extends EntryKind>(
+  log: EntryLog<K>,
+  entries: Iterable<Extract<Entry, { kind: K }>>,
+): Iterable<string> {
+  function* rows() {
+    for (const entry of entries)
+      yield {
         id: entry.id,
         pump: entry.subjects.find((s) => s.type === 'pump')?.id,
         [log.when.column]: entry.happenedAt,
@@ -106,9 +108,8 @@ export function writeLog<K extends EntryKind>(log: EntryLog<K>, entries: readonl
         recorded_at: entry.recordedAt,
         act_id: entry.actId === entry.id ? null : entry.actId,
         remark: 'remark' in entry.body ? entry.body.remark : null,
-        ...log.write(entry as Extract<Entry, { kind: K }>),
-      },
-    ];
-  });
-  return writeTable(log.columns, rows);
+        ...log.write(entry),
+      };
+  }
+  return writeTable(log.columns, rows());
 }

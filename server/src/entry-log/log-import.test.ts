@@ -1,10 +1,9 @@
 import { existsSync, readFileSync } from 'node:fs';
 import { SERVER } from '../journal/actor.js';
-import { importInto, logsOf, readInto } from '../testing/log-files.js';
+import { importInto, logText, logsOf, readInto } from '../testing/log-files.js';
 import { nowMs, openHouse, rebuiltStates, type TestHouse } from '../testing/test-house.js';
 import { JournalWriter } from '../journal/journal-writer.js';
 import { RoundService } from '../round/round.service.js';
-import { writeLog } from './entry-log.js';
 import type { LogImport } from './log-import.js';
 import { RUN_LOG } from './run-log.js';
 import { Readable } from 'node:stream';
@@ -48,7 +47,7 @@ test('with a bad row nothing is imported, or the good rows, as the person choose
 test('an id that is taken by another content is a bad row', async () => {
   const run = runAt(10, 20);
   house.write(run);
-  const job = await readInto(house, 'runs', writeLog(RUN_LOG, [{ ...run, happenedAt: at(11) }]));
+  const job = await readInto(house, 'runs', logText(RUN_LOG, [{ ...run, happenedAt: at(11) }]));
   expect(job.answer()).toMatchObject({
     refused: 1,
     firstRefused: [{ issues: [{ field: 'id', value: run.id, code: 'conflict' }] }],
@@ -58,7 +57,7 @@ test('an id that is taken by another content is a bad row', async () => {
 test('the same run twice in one file is named with its first line, with an id of its own or without', async () => {
   const row = 'p1,2031-03-09T14:05Z,,600,,fd-meat,closed,,';
   const run = runAt(10, 20);
-  for (const text of [`${HEADER}\n${row}\n${row}`, writeLog(RUN_LOG, [run, { ...run, happenedAt: at(50) }])])
+  for (const text of [`${HEADER}\n${row}\n${row}`, logText(RUN_LOG, [run, { ...run, happenedAt: at(50) }])])
     expect((await readInto(house, 'runs', text)).answer()).toMatchObject({
       fresh: 1,
       refused: 1,
@@ -85,7 +84,7 @@ test('the refused rows come as a file that is mended in place and imported again
 test('a long file in any order gives the states that its entries alone give, beside what is there and later than it', async () => {
   house.write(changeAt(1), runAt(3, 5), runAt(9000 - 1300, 5), changeAt(7700 + 900), sight(7000));
   const backwards = manyRuns().reverse();
-  expect(await importInto(house, 'runs', writeLog(RUN_LOG, backwards))).toMatchObject({ written: MANY });
+  expect(await importInto(house, 'runs', logText(RUN_LOG, backwards))).toMatchObject({ written: MANY });
   expect(house.everyState()).toEqual(rebuiltStates(house));
   expect(house.states().p1?.totals.runs).toBe(MANY + 2);
   expect(countOf('lagging_subject') + countOf('open_import')).toBe(0);
@@ -96,7 +95,7 @@ test('a long file in any order gives the states that its entries alone give, bes
 
 test('others write while it is read and while it is written, early and late, and all of it counts', async () => {
   house.write(changeAt(1), runAt(8000, 5));
-  const job = await logsOf(house).begin(SERVER, 'runs', Readable.from([writeLog(RUN_LOG, manyRuns())]));
+  const job = await logsOf(house).begin(SERVER, 'runs', Readable.from([logText(RUN_LOG, manyRuns())]));
   expect(house.write(runAt(5, 1))).toEqual(['written']);
   await job.atRest();
   job.write(false);
@@ -112,7 +111,7 @@ test('others write while it is read and while it is written, early and late, and
 test.each(['while it is written', 'before it is written'])('cancelled %s it leaves nothing behind', async (when) => {
   house.write(changeAt(1), runAt(3, 5), runAt(4000.5, 1), sight(8000));
   const before = { tables: stored(), states: house.everyState() };
-  const job = await readInto(house, 'runs', writeLog(RUN_LOG, manyRuns()));
+  const job = await readInto(house, 'runs', logText(RUN_LOG, manyRuns()));
   if (when === 'while it is written') {
     job.write(false);
     await untilWriting(job);
@@ -128,7 +127,7 @@ test('pumps that had nothing before have nothing after a cancel', async () => {
   const runs = ['p1', 'b1', 'p1', 'b1'].flatMap((pumpId, i) =>
     Array.from({ length: 300 }, (_, n) => runAt(10 + (i * 300 + n) * 4, 2, 'any-empty', { pumpId })),
   );
-  const job = await readInto(house, 'runs', writeLog(RUN_LOG, runs));
+  const job = await readInto(house, 'runs', logText(RUN_LOG, runs));
   job.write(false);
   await untilWriting(job);
   await job.cancel();
@@ -137,7 +136,7 @@ test('pumps that had nothing before have nothing after a cancel', async () => {
 });
 
 test('cancelled while it is read it stops there', async () => {
-  const job = await logsOf(house).begin(SERVER, 'runs', Readable.from([writeLog(RUN_LOG, manyRuns())]));
+  const job = await logsOf(house).begin(SERVER, 'runs', Readable.from([logText(RUN_LOG, manyRuns())]));
   await job.cancel();
   expect(job.answer().state).toBe('cancelled');
   expect(job.answer().rows).toBeLessThan(MANY);
@@ -147,7 +146,7 @@ test('cancelled while it is read it stops there', async () => {
 test('what a crash left half-written is taken back when the folder is opened', async () => {
   house.write(changeAt(1), runAt(3, 5), sight(8000));
   const before = { tables: stored(), states: house.everyState() };
-  const job = await readInto(house, 'runs', writeLog(RUN_LOG, manyRuns()));
+  const job = await readInto(house, 'runs', logText(RUN_LOG, manyRuns()));
   job.write(false);
   await untilWriting(job);
   await job.abandon();
@@ -163,7 +162,7 @@ test('what a crash left half-written is taken back when the folder is opened', a
 test('a rebuild from the journal leaves out what a crash left half-written', async () => {
   house.write(changeAt(1), runAt(3, 5));
   const before = house.everyState();
-  const job = await readInto(house, 'runs', writeLog(RUN_LOG, manyRuns()));
+  const job = await readInto(house, 'runs', logText(RUN_LOG, manyRuns()));
   job.write(false);
   await untilWriting(job);
   await job.abandon();
@@ -173,7 +172,7 @@ test('a rebuild from the journal leaves out what a crash left half-written', asy
 
 test('an entry that someone sends by itself stays, though an import that brought it is taken back', async () => {
   const runs = manyRuns();
-  const job = await readInto(house, 'runs', writeLog(RUN_LOG, runs));
+  const job = await readInto(house, 'runs', logText(RUN_LOG, runs));
   job.write(false);
   await untilWriting(job);
   const [first] = house.journal();
@@ -184,7 +183,7 @@ test('an entry that someone sends by itself stays, though an import that brought
 });
 
 test('a record that changes between reading and writing refuses its rows then, and without leave to drop them nothing is written', async () => {
-  const text = writeLog(RUN_LOG, [runAt(10, 20), runAt(40, 20)]);
+  const text = logText(RUN_LOG, [runAt(10, 20), runAt(40, 20)]);
   const job = await readInto(house, 'runs', text);
   house.write({ ...runAt(40, 20), ...house.journal()[0], id: jobIds(text)[1], body: runAt(40, 5).body });
   job.write(false);
@@ -205,7 +204,7 @@ const jobIds = (text: string): string[] =>
 
 test('an export carries nothing of an import that may yet be taken back; its files go when it is forgotten', async () => {
   const logs = logsOf(house);
-  const job = await readInto(house, 'runs', writeLog(RUN_LOG, manyRuns()));
+  const job = await readInto(house, 'runs', logText(RUN_LOG, manyRuns()));
   job.write(false);
   await untilWriting(job);
   const until = house.reading.sql.lastSeq.get()?.seq ?? 0;

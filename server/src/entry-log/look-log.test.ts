@@ -1,6 +1,6 @@
 import { bookOf, changeAt, lookAt, runAt, START } from '@winter-jar/core/testing';
 import { SERVER } from '../journal/actor.js';
-import { importInto, logsOf, readInto, rowsOf } from '../testing/log-files.js';
+import { exportedLog, importInto, readInto, rowsOf } from '../testing/log-files.js';
 import { openHouse, type TestHouse } from '../testing/test-house.js';
 import { LOOK_LOG } from './look-log.js';
 
@@ -110,10 +110,10 @@ describe('import and export', () => {
     // A photograph that is cited must be there when a person writes; a file is taken as it is.
     first.writer.writeTogether(SERVER, [...others, ...looks]);
     second.writer.writeTogether(SERVER, others);
-    const text = await logsOf(first).export('looks');
+    const text = await exportedLog(first, 'looks');
     expect(await importInto(second, 'looks', text)).toMatchObject({ rows: 2, fresh: 2, written: 2 });
     expect(second.states()).toEqual(first.states());
-    expect(await logsOf(second).export('looks')).toBe(text);
+    expect(await exportedLog(second, 'looks')).toBe(text);
     expect(await importInto(first, 'looks', text)).toMatchObject({ unchanged: 2, written: 0 });
   });
 

@@ -1,8 +1,7 @@
 import type { Entry } from '@winter-jar/core';
 import { bookOf, entryAt, runAt, START } from '@winter-jar/core/testing';
-import { importInto, logsOf, rowsOf } from '../testing/log-files.js';
+import { exportedLog, importInto, logText, rowsOf } from '../testing/log-files.js';
 import { openHouse, type TestHouse } from '../testing/test-house.js';
-import { writeLog } from './entry-log.js';
 import { RUN_LOG } from './run-log.js';
 
 const house = bookOf().at(START);
@@ -40,7 +39,7 @@ test.each([
 test('a row whose material nobody knows is a run that is not told, and comes back as one', async () => {
   const row = await rowOf('p1,2031-03-09T14:05Z,,600,,,closed,,');
   expect(row).toMatchObject({ ok: true, entry: { body: { materialId: null, minutes: 600 } } });
-  const again = await read(writeLog(RUN_LOG, [(row as { entry: Entry }).entry]));
+  const again = await read(logText(RUN_LOG, [(row as { entry: Entry }).entry]));
   expect(again).toMatchObject([{ ok: true, entry: { body: { materialId: null } } }]);
 });
 
@@ -92,7 +91,7 @@ test('cells that a spreadsheet would run are escaped, and read back as they were
   const remark = '=HYPERLINK("x"), “quoted”\nsecond line';
   const base = runAt(10, 20);
   const odd = { ...base, body: { ...base.body, remark } } as Entry;
-  const text = writeLog(RUN_LOG, [odd, { ...runAt(40, 20), body: { ...base.body, remark: "'s odd" } } as Entry]);
+  const text = logText(RUN_LOG, [odd, { ...runAt(40, 20), body: { ...base.body, remark: "'s odd" } } as Entry]);
   expect(text).toContain('"\'=HYPERLINK');
   const back = await read(`\uFEFF${text}`);
   expect(back.map((r) => r.ok && r.entry.kind === 'run' && r.entry.body.remark)).toEqual([remark, "'s odd"]);
@@ -139,7 +138,7 @@ describe('import and export', () => {
       'written',
       'written',
     ]);
-    const text = await logsOf(first).export('runs');
+    const text = await exportedLog(first, 'runs');
     expect(await importInto(second, 'runs', text, false)).toMatchObject({
       rows: 4,
       fresh: 4,
@@ -147,7 +146,7 @@ describe('import and export', () => {
       written: 4,
     });
     expect(second.states()).toEqual(first.states());
-    expect(await logsOf(second).export('runs')).toBe(text);
+    expect(await exportedLog(second, 'runs')).toBe(text);
     expect(await importInto(first, 'runs', text, false)).toMatchObject({ fresh: 0, unchanged: 4, written: 0 });
   });
 });
@@ -166,7 +165,7 @@ test('what a run says beyond the short form goes out and comes back, a trap’s 
     { minutes: 0, tempC: -50 },
     { minutes: 600, tempC: -30 },
   ];
-  const text = writeLog(RUN_LOG, [{ ...run, body: { ...run.body, ...said, trapProfile: profile } } as Entry]);
+  const text = logText(RUN_LOG, [{ ...run, body: { ...run.body, ...said, trapProfile: profile } } as Entry]);
   const header =
     text
       .split('\r\n')[0]

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { existsSync, statSync } from 'node:fs';
+import { existsSync, statfsSync, statSync } from 'node:fs';
 import type { Readable } from 'node:stream';
 import type { FieldIssue, PhotoKept } from '@winter-jar/contracts';
 import sharp from 'sharp';
@@ -12,6 +12,12 @@ const LONGEST_PX = 2000;
 const THUMB_PX = 320;
 /** A picture that would need gigabytes to open is refused unopened. */
 const MOST_PIXELS = 100_000_000;
+/** So much of the disk stays free of pictures: entries go on being written there. */
+const LEFT_FREE_BYTES = 500_000_000;
+const freeBytes = (folder: string): number => {
+  const { bavail, bsize } = statfsSync(folder);
+  return bavail * bsize;
+};
 const READ: readonly string[] = ['jpeg', 'png', 'webp'];
 
 export type Kept =
@@ -33,10 +39,13 @@ export class PhotoStore {
   constructor(
     private readonly dataFolder: string,
     private readonly write: typeof writeDurably = writeDurably,
+    private readonly free: typeof freeBytes = freeBytes,
   ) {}
 
   /** @throws PayloadTooLargeException, or what the disk throws; then nothing is kept */
   async keep(upload: Readable): Promise<Kept> {
+    if (this.free(this.dataFolder) < LEFT_FREE_BYTES)
+      throw Object.assign(new Error('too little room for photographs'), { code: 'ENOSPC' });
     const { folder, file } = await takeIn(upload, this.dataFolder, FILE_KINDS.photo.maxBytes);
     try {
       return await this.keepPicture(file);

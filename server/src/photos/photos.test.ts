@@ -98,6 +98,14 @@ test('a full disk is said, and leaves nothing half-written', async () => {
   expect(kept()).toEqual([]);
 });
 
+test('pictures stop before the disk is full, so that entries can still be written', async () => {
+  Object.assign(served.app.get(PhotoStore), { free: () => 499_999_999 });
+  await post(await whole()).expect(507);
+  expect(kept()).toEqual([]);
+  Object.assign(served.app.get(PhotoStore), { free: () => 500_000_000 });
+  await post(await whole()).expect(201);
+});
+
 test('what cannot be written whole leaves no half file behind', async () => {
   const folder = served.house.folder;
   await expect(writeDurably(join(folder, 'winter-jar.sqlite', 'x.jpg'), Buffer.from('x'))).rejects.toThrow();

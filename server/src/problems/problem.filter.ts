@@ -1,6 +1,7 @@
 import { Catch, HttpException, Logger, type ArgumentsHost, type ExceptionFilter } from '@nestjs/common';
 import type { ApiProblem } from '@winter-jar/contracts';
 import type { Response } from 'express';
+import { TooMany } from './costly.js';
 import { isDiskFull } from '../files/disk-full.js';
 
 const CODES: Readonly<Record<number, ApiProblem['code']>> = {
@@ -11,6 +12,7 @@ const CODES: Readonly<Record<number, ApiProblem['code']>> = {
   412: 'changedMeanwhile',
   413: 'tooLarge',
   415: 'unsupported',
+  429: 'tooMany',
   503: 'busy',
   507: 'diskFull',
 };
@@ -26,6 +28,7 @@ export class ProblemFilter implements ExceptionFilter {
     if (response.closed) return;
     const { status, problem } = this.problemOf(error);
     if (status >= 500) this.logger.error(error);
+    if (error instanceof TooMany) response.set('Retry-After', String(error.retryAfterS));
     if (!response.headersSent) response.status(status).json(problem);
   }
 

@@ -1,12 +1,16 @@
 import { once } from 'node:events';
 import { existsSync, mkdirSync, renameSync } from 'node:fs';
 import { createServer, type IncomingMessage, type ServerResponse } from 'node:http';
+import { createServer as createSecureServer } from 'node:https';
 import { join } from 'node:path';
+import type { Request, Response } from 'express';
 import { wholeCheck } from '../backup/whole-check.js';
 import { checkDatabaseFile } from '../backup/database-check.js';
 import { copyKept, keptDataIn } from '../backup/kept-data.js';
 import { databaseFile, keptFolder } from '../database/open.js';
 import { dropWorkFolder, newWorkFolder } from '../files/work-folder.js';
+import { headers } from '../network/headers.js';
+import type { OwnCertificate } from '../network/own-certificate.js';
 import { isOwnAddress } from '../problems/origin-guard.js';
 import { repairPage } from './repair-page.js';
 
@@ -15,6 +19,8 @@ interface Unreadable {
   readonly reason: string;
   readonly host: string;
   readonly port: number;
+  /** Speak https with this certificate. */
+  readonly certificate: OwnCertificate | null;
   readonly nowMs: () => number;
   readonly listening: (port: number) => void;
 }
@@ -50,7 +56,7 @@ async function putBack(folder: string, name: string, nowMs: number): Promise<str
 }
 
 /** Serves the one page that says why the data cannot be opened. Resolves when others were put in their place. */
-export async function repair({ folder, reason, host, port, nowMs, listening }: Unreadable): Promise<void> {
+export async function repair({ folder, reason, host, port, certificate, nowMs, listening }: Unreadable): Promise<void> {
   let said: string | null = null;
   let mended: () => void = () => undefined;
   const done = new Promise<void>((resolve) => (mended = resolve));
@@ -71,12 +77,15 @@ export async function repair({ folder, reason, host, port, nowMs, listening }: U
     // The page comes again when the server does.
     response.writeHead(303, { location: '/', connection: 'close' }).end(mended);
   }
-  const server = createServer((request, response) => {
+  const guard = headers('', certificate !== null);
+  const serve = (request: IncomingMessage, response: ServerResponse) => {
+    guard(request as Request, response as Response, () => undefined);
     answer(request, response).catch((error: unknown) => {
       said = error instanceof Error ? error.message : String(error);
       page(response, 500);
     });
-  });
+  };
+  const server = certificate ? createSecureServer(certificate, serve) : createServer(serve);
   server.listen(port, host);
   await once(server, 'listening');
   const address = server.address();

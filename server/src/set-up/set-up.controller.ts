@@ -24,6 +24,7 @@ import type {
   SetUpPosted,
 } from '@winter-jar/contracts';
 import type { SetUpVersion } from '@winter-jar/core';
+import { Costly } from '../problems/costly.js';
 import { Documented } from '../api/documented.js';
 import { Acting, Needs } from '../house/needs.js';
 import type { Actor } from '../journal/actor.js';
@@ -82,6 +83,7 @@ export class SetUpController {
   }
 
   @Post('preview')
+  @Costly(600)
   @Needs('setUp')
   @HttpCode(200)
   @Documented({
@@ -108,6 +110,7 @@ export class SetUpController {
   }
 
   @Post('file/preview')
+  @Costly(120)
   @Needs('setUp')
   @HttpCode(200)
   @Documented({

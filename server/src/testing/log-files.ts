@@ -1,12 +1,16 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { Readable } from 'node:stream';
 import { SERVER } from '../journal/actor.js';
 import { csvRows } from '../entry-log/csv-rows.js';
-import { readRow, type EntryLog, type ReadRow } from '../entry-log/entry-log.js';
+import { readRow, writeLog, type EntryLog, type ReadRow } from '../entry-log/entry-log.js';
+import { LOG_FILE_JOBS } from '../entry-log/log-files.js';
+import { dropWorkFolder, newWorkFolder } from '../files/work-folder.js';
 import { EntryLogService } from '../entry-log/entry-log.service.js';
 import type { LogImport } from '../entry-log/log-import.js';
-import { nowMs, type TestHouse } from './test-house.js';
+import { jobTools, nowMs, type TestHouse } from './test-house.js';
 import type { LogImportAnswer, LogName } from '@winter-jar/contracts';
-import type { EntryKind, HouseSetUp } from '@winter-jar/core';
+import type { Entry, EntryKind, HouseSetUp } from '@winter-jar/core';
 
 /** Every row of a log's text as it is read. @throws FileRefused */
 export async function rowsOf<K extends EntryKind>(
@@ -28,6 +32,19 @@ const textStream = (text: string): Readable => {
 
 export const logsOf = (house: TestHouse): EntryLogService =>
   new EntryLogService({ nowMs }, house.database, house.reading, house.store, house.writer);
+
+/** The log as a file, made as a download is. */
+export async function exportedLog(house: TestHouse, name: LogName): Promise<string> {
+  const { path: into } = newWorkFolder(house.folder);
+  await LOG_FILE_JOBS[name].run(jobTools(house), { dataFolder: house.folder, into, fileName: 'log.csv', now: '' });
+  const text = readFileSync(join(into, 'log.csv'), 'utf8');
+  dropWorkFolder(into);
+  return text;
+}
+
+/** Entries as the text of a log file. */
+export const logText = <K extends EntryKind>(log: EntryLog<K>, entries: readonly Entry[]): string =>
+  [...writeLog(log, entries as Extract<Entry, { kind: K }>[])].join('');
 
 /** An import that was read and waits. */
 export async function readInto(house: TestHouse, name: LogName, text: string): Promise<LogImport> {

@@ -1,6 +1,7 @@
 import { fork, type ChildProcess } from 'node:child_process';
 import { once } from 'node:events';
 import { fileURLToPath } from 'node:url';
+import type { DownloadAnswer, DownloadName } from '@winter-jar/contracts';
 
 const MAIN = fileURLToPath(new URL('../../run/main.js', import.meta.url));
 
@@ -15,6 +16,17 @@ export interface RunningServer {
   stop(): Promise<number | null>;
   /** At once, as a power cut does. */
   kill(): Promise<void>;
+}
+
+/** A file as a page gets it: begun, waited for, fetched. */
+export async function download(address: string, what: DownloadName): Promise<Buffer> {
+  const json = async (asked: Promise<Response>) => (await (await asked).json()) as DownloadAnswer;
+  const headers = { 'content-type': 'application/json' };
+  const url = `${address}/api/downloads`;
+  let answer = await json(fetch(url, { method: 'POST', headers, body: JSON.stringify({ what }) }));
+  while (answer.state === 'preparing') answer = await json(fetch(`${url}/${answer.id}`));
+  if (answer.state !== 'ready') throw new Error(`${what}: ${JSON.stringify(answer)}`);
+  return Buffer.from(await (await fetch(`${url}/${answer.id}/file`)).arrayBuffer());
 }
 
 /**

@@ -1,4 +1,5 @@
 import type { INestApplication } from '@nestjs/common';
+import type { DownloadAnswer, DownloadName } from '@winter-jar/contracts';
 import type { SetUpKind, SetUpVersion } from '@winter-jar/core';
 import { at } from '@winter-jar/core/testing';
 import { existsSync, readdirSync } from 'node:fs';
@@ -66,6 +67,18 @@ export const bytes = (served: ServedHouse, path: string): Promise<Buffer> =>
     })
     .expect(200)
     .then((r) => r.body as Buffer);
+/** A file as a page gets it: begun, waited for, fetched from its address; then it is dropped. */
+export async function download(served: ServedHouse, what: DownloadName): Promise<Buffer> {
+  let answer = (await served.post('/api/downloads', { what }).expect(202)).body as DownloadAnswer;
+  const address = `/api/downloads/${answer.id}`;
+  for (; answer.state === 'preparing'; await new Promise((wait) => setTimeout(wait, 20)))
+    answer = (await served.get(address).expect(200)).body as DownloadAnswer;
+  if (answer.problem !== null) throw new Error(`${what}: ${answer.problem}`);
+  const file = await bytes(served, `${address}/file`);
+  await served.post(`${address}/stop`, {}).expect(200);
+  return file;
+}
+
 export const upload = (served: ServedHouse, path: string, type: string, body: Buffer | string) =>
   request(served.server).post(path).set({ Host: 'localhost', 'Content-Type': type }).send(body);
 

@@ -5,6 +5,7 @@ import { Reading } from '../database/reading.js';
 import { JournalWriter } from '../journal/journal-writer.js';
 import { PROJECTIONS } from '../journal/projections.js';
 import { SetUpStore } from '../journal/set-up-store.js';
+import type { JobTools } from '../work/job.js';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { EntryAnswer, Unsettled } from '@winter-jar/contracts';
@@ -37,6 +38,13 @@ export interface TestHouse {
   unsettled(): ReadonlyMap<string, Unsettled>;
   close(): Promise<void>;
 }
+
+/** What a job of a worker thread has at hand, on the reading connection of a test. */
+export const jobTools = (house: TestHouse): JobTools => ({
+  db: house.database.reader,
+  sql: house.reading.sql,
+  progress: () => undefined,
+});
 
 export const NOW_HOURS = 365 * 24;
 export const nowMs = (): number => Date.parse(at(NOW_HOURS));

@@ -1,14 +1,31 @@
+import type BetterSqlite3 from 'better-sqlite3';
 import type { ReadingStatements } from '../database/statements.js';
 
 /** What a job has at hand in its thread: its own read connection, and whom to tell how far it is. */
 export interface JobTools {
+  readonly db: BetterSqlite3.Database;
   readonly sql: ReadingStatements;
   /** @param share from 0 to 1 */
   readonly progress: (share: number) => void;
 }
 
+/** `screen`: somebody waits for an answer on it. `file`: files that are made or checked, for minutes where they are large. */
+export type Lane = 'screen' | 'file';
+
 /** Reading or computing that takes longer than others should wait. Input and answer are copied between threads. */
 export interface Job<Input, Answer> {
   readonly name: string;
+  readonly lane: Lane;
   run(tools: JobTools, input: Input): Answer | Promise<Answer>;
 }
+
+/** What a job that makes a file is told. */
+export interface FileAsked {
+  readonly dataFolder: string;
+  /** An empty folder of its own, inside the data folder. */
+  readonly into: string;
+  /** Name of the file that it leaves there. */
+  readonly fileName: string;
+  readonly now: string;
+}
+export type FileJob = Job<FileAsked, null>;

@@ -1,7 +1,7 @@
 import type { SuspectsAnswer } from '@winter-jar/contracts';
 import { at, changeAt, lookAt, runAt } from '@winter-jar/core/testing';
 import { SUSPECTS_JOB } from '../diagnosis/suspects.js';
-import { nowMs, openHouse, type TestHouse } from '../testing/test-house.js';
+import { jobTools, nowMs, openHouse, type TestHouse } from '../testing/test-house.js';
 import type { Job } from './job.js';
 import { JobCancelled, WorkQueue } from './work-queue.js';
 
@@ -25,7 +25,7 @@ const dark = () =>
     }),
   );
 const inline = (input: { now: string }): SuspectsAnswer | Promise<SuspectsAnswer> =>
-  SUSPECTS_JOB.run({ sql: house.reading.sql, progress: () => undefined }, input);
+  SUSPECTS_JOB.run(jobTools(house), input);
 
 test('the worker gives what the job gives, and says how far it is', async () => {
   dark();
@@ -46,7 +46,7 @@ test('it reads what was written since, one job after another', async () => {
 
 test('what a job throws comes back by name, and the next one runs', async () => {
   await expect(queue.run(SUSPECTS_JOB, { now: 'yesterday' })).rejects.toThrow(/^suspects: .*[Tt]ime/);
-  const unknown: Job<object, unknown> = { name: 'unheard of', run: () => null };
+  const unknown: Job<object, unknown> = { name: 'unheard of', lane: 'screen', run: () => null };
   await expect(queue.run(unknown, {})).rejects.toThrow('unheard of: no such job in work-main.ts');
   expect((await queue.run(SUSPECTS_JOB, { now })).since).toBeTruthy();
 });

@@ -2,7 +2,7 @@ import { fileURLToPath } from 'node:url';
 import { Worker } from 'node:worker_threads';
 import { ServiceUnavailableException, type OnModuleDestroy } from '@nestjs/common';
 import { databaseFile, type Database } from '../database/open.js';
-import type { Job } from './job.js';
+import type { Job, Lane } from './job.js';
 
 /** The built entry of the worker thread, as seen from this room's sources and from what is compiled of them. */
 export const WORK_FILE = fileURLToPath(new URL('../../run/work.js', import.meta.url));
@@ -11,8 +11,8 @@ export const WORK_FILE = fileURLToPath(new URL('../../run/work.js', import.meta.
 export type WorkerSays =
   | { readonly progress: number }
   | { readonly answer: unknown }
-  /** What it threw. */
-  | { readonly failed: string };
+  /** What it threw; a code where the disk or the system gave one. */
+  | { readonly failed: string; readonly code?: string };
 
 /** Whoever asked has gone, or the data lie elsewhere now. */
 export class JobCancelled extends ServiceUnavailableException {
@@ -27,33 +27,47 @@ interface Asking {
   readonly signal?: AbortSignal;
 }
 
-/** One worker thread, one job after another, beside the server's own thread. It starts with the first job. */
+/** A worker thread, which starts with its first job, and the end of the last job that it was given. */
+interface Line {
+  worker: Worker | null;
+  last: Promise<unknown>;
+}
+
+/** Beside the server's own thread one worker thread per lane, each one job after another. */
 export class WorkQueue implements OnModuleDestroy {
-  private worker: Worker | null = null;
-  private last: Promise<unknown> = Promise.resolve();
+  private readonly lines: Readonly<Record<Lane, Line>> = {
+    screen: { worker: null, last: Promise.resolve() },
+    file: { worker: null, last: Promise.resolve() },
+  };
 
   constructor(
     private readonly database: Database,
     private readonly file: string = WORK_FILE,
   ) {
-    database.beforeReplacing(() => this.dismiss());
+    database.beforeReplacing(() => this.onModuleDestroy());
   }
 
-  /** @throws JobCancelled when whoever asked has gone; Error with what the job threw */
+  /** @throws JobCancelled when whoever asked has gone; Error with what the job threw, and its code */
   run<Input, Answer>(job: Job<Input, Answer>, input: Input, asking: Asking = {}): Promise<Answer> {
-    const turn = this.last.then(() => this.runNow(job, input, asking));
-    this.last = turn.catch(() => undefined);
+    const line = this.lines[job.lane];
+    const turn = line.last.then(() => this.runNow(line, job, input, asking));
+    line.last = turn.catch(() => undefined);
     return turn;
   }
 
   async onModuleDestroy(): Promise<void> {
-    await this.dismiss();
+    await Promise.all(Object.values(this.lines).map(dismiss));
   }
 
-  private runNow<Input, Answer>({ name }: Job<Input, Answer>, input: Input, asking: Asking): Promise<Answer> {
+  private runNow<Input, Answer>(
+    line: Line,
+    { name }: Job<Input, Answer>,
+    input: Input,
+    asking: Asking,
+  ): Promise<Answer> {
     const { signal, onProgress } = asking;
     if (signal?.aborted || this.database.busy) return Promise.reject(new JobCancelled());
-    const worker = (this.worker ??= new Worker(this.file, { workerData: databaseFile(this.database.folder) }));
+    const worker = (line.worker ??= new Worker(this.file, { workerData: databaseFile(this.database.folder) }));
     return new Promise<Answer>((resolve, reject) => {
       const leave = (settle: () => void) => {
         worker.off('message', hear).off('error', fail).off('exit', gone);
@@ -63,23 +77,23 @@ export class WorkQueue implements OnModuleDestroy {
       const hear = (said: WorkerSays) => {
         if ('progress' in said) onProgress?.(said.progress);
         else if ('answer' in said) leave(() => resolve(said.answer as Answer));
-        else leave(() => reject(new Error(`${name}: ${said.failed}`)));
+        else leave(() => reject(Object.assign(new Error(`${name}: ${said.failed}`), { code: said.code })));
       };
       const fail = (error: Error) => leave(() => reject(error));
       const gone = () => {
-        if (this.worker === worker) this.worker = null;
+        if (line.worker === worker) line.worker = null;
         leave(() => reject(new JobCancelled()));
       };
-      const cancel = () => void this.dismiss();
+      const cancel = () => void dismiss(line);
       worker.on('message', hear).on('error', fail).on('exit', gone);
       signal?.addEventListener('abort', cancel);
       worker.postMessage({ name, input });
     });
   }
+}
 
-  private async dismiss(): Promise<void> {
-    const { worker } = this;
-    this.worker = null;
-    await worker?.terminate();
-  }
+async function dismiss(line: Line): Promise<void> {
+  const { worker } = line;
+  line.worker = null;
+  await worker?.terminate();
 }

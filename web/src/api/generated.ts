@@ -127,9 +127,6 @@ const injectedRtkApi = api.injectEndpoints({
         body: queryArg,
       }),
     }),
-    exportLog: build.query<ExportLogApiResponse, ExportLogApiArg>({
-      query: (queryArg) => ({ url: `/api/logs/${queryArg}` }),
-    }),
     beginLogImport: build.mutation<BeginLogImportApiResponse, BeginLogImportApiArg>({
       query: (queryArg) => ({
         url: `/api/logs/${queryArg.log}/imports`,
@@ -156,9 +153,6 @@ const injectedRtkApi = api.injectEndpoints({
     refusedRows: build.query<RefusedRowsApiResponse, RefusedRowsApiArg>({
       query: (queryArg) => ({ url: `/api/imports/${queryArg}/refused` }),
     }),
-    makeBackup: build.query<MakeBackupApiResponse, MakeBackupApiArg>({
-      query: () => ({ url: `/api/backup` }),
-    }),
     checkBackup: build.mutation<CheckBackupApiResponse, CheckBackupApiArg>({
       query: (queryArg) => ({
         url: `/api/restore/check`,
@@ -183,15 +177,31 @@ const injectedRtkApi = api.injectEndpoints({
         body: queryArg,
       }),
     }),
-    exportJournal: build.query<ExportJournalApiResponse, ExportJournalApiArg>({
-      query: () => ({ url: `/api/journal` }),
-    }),
     importJournal: build.mutation<ImportJournalApiResponse, ImportJournalApiArg>({
       query: (queryArg) => ({
         url: `/api/journal`,
         method: 'POST',
         body: queryArg,
       }),
+    }),
+    beginDownload: build.mutation<BeginDownloadApiResponse, BeginDownloadApiArg>({
+      query: (queryArg) => ({
+        url: `/api/downloads`,
+        method: 'POST',
+        body: queryArg,
+      }),
+    }),
+    download: build.query<DownloadApiResponse, DownloadApiArg>({
+      query: (queryArg) => ({ url: `/api/downloads/${queryArg}` }),
+    }),
+    stopDownload: build.mutation<StopDownloadApiResponse, StopDownloadApiArg>({
+      query: (queryArg) => ({
+        url: `/api/downloads/${queryArg}/stop`,
+        method: 'POST',
+      }),
+    }),
+    downloadedFile: build.query<DownloadedFileApiResponse, DownloadedFileApiArg>({
+      query: (queryArg) => ({ url: `/api/downloads/${queryArg}/file` }),
     }),
     keepPhoto: build.mutation<KeepPhotoApiResponse, KeepPhotoApiArg>({
       query: (queryArg) => ({
@@ -215,7 +225,8 @@ const injectedRtkApi = api.injectEndpoints({
 export { injectedRtkApi as generatedApi };
 export type AboutApiResponse = /** status 200 Version, data folder and whether this is the demo */ About;
 export type AboutApiArg = void;
-export type CertificateApiResponse = /** status 200 The server’s own certificate, to be trusted by a device */ Download;
+export type CertificateApiResponse =
+  /** status 200 The root of the server’s own certificate, to be trusted by a device */ Download;
 export type CertificateApiArg = void;
 export type ChangesApiResponse = /** status 200 What changed since a number of the sequence */ ChangesAnswer;
 export type ChangesApiArg = {
@@ -293,8 +304,6 @@ export type ImportSetUpFileApiArg = {
 export type PreviewSetUpFileApiResponse =
   /** status 200 What an import of a set-up file would do, record by record */ SetUpFilePreview;
 export type PreviewSetUpFileApiArg = SetUpFile;
-export type ExportLogApiResponse = /** status 200 All runs or looks that count, as CSV */ LogText;
-export type ExportLogApiArg = 'runs' | 'looks';
 export type BeginLogImportApiResponse =
   /** status 201 Take a log file in and begin to read it: nothing is written before it is told to */ LogImportAnswer;
 export type BeginLogImportApiArg = {
@@ -314,8 +323,6 @@ export type CancelLogImportApiResponse =
 export type CancelLogImportApiArg = string;
 export type RefusedRowsApiResponse = /** status 200 The refused rows of an import with the reasons, as CSV */ LogText;
 export type RefusedRowsApiArg = string;
-export type MakeBackupApiResponse = /** status 200 The whole data folder as one checked file */ Download;
-export type MakeBackupApiArg = void;
 export type CheckBackupApiResponse = /** status 200 Upload a backup and see what is in it */ RestoreCheck;
 export type CheckBackupApiArg = Download;
 export type RestoreApiResponse =
@@ -325,11 +332,18 @@ export type KeptDataApiResponse = /** status 200 Data that a restore has taken t
 export type KeptDataApiArg = void;
 export type CheckKeptApiResponse = /** status 200 Look at data that are kept here, to put them back */ RestoreCheck;
 export type CheckKeptApiArg = KeptPost;
-export type ExportJournalApiResponse = /** status 200 Everything ever written, as JSON lines */ Download;
-export type ExportJournalApiArg = void;
 export type ImportJournalApiResponse =
   /** status 200 Take in everything from JSON lines, into an empty data folder */ JournalFileResult;
 export type ImportJournalApiArg = Download;
+export type BeginDownloadApiResponse =
+  /** status 202 Begin to make a file: a backup, everything as JSON lines, or a log as CSV */ DownloadAnswer;
+export type BeginDownloadApiArg = DownloadPost;
+export type DownloadApiResponse = /** status 200 How far a file is */ DownloadAnswer;
+export type DownloadApiArg = string;
+export type StopDownloadApiResponse = /** status 200 Stop making a file, or drop it */ DownloadAnswer;
+export type StopDownloadApiArg = string;
+export type DownloadedFileApiResponse = /** status 200 The file, once */ Download;
+export type DownloadedFileApiArg = string;
 export type KeepPhotoApiResponse =
   /** status 200 Keep a photograph, before the look that cites it; what its camera wrote beside the picture is removed */ PhotoKept;
 export type KeepPhotoApiArg = PhotoBytes;
@@ -3117,7 +3131,6 @@ export type SetUpFilePreview = {
   /** Set when the file as a whole cannot be read. */
   fileIssue: FieldIssue | null;
 };
-export type LogText = string;
 export type LogName = 'runs' | 'looks';
 export type LogImportState = 'reading' | 'ready' | 'writing' | 'done' | 'takingBack' | 'cancelled' | 'failed';
 export type RefusedRow = {
@@ -3143,6 +3156,7 @@ export type LogImportAnswer = {
   /** Set when the file as a whole cannot be read. */
   fileIssue: FieldIssue | null;
 };
+export type LogText = string;
 export type WriteLogImport = {
   goodRowsOnly: boolean;
 };
@@ -3184,6 +3198,23 @@ export type JournalFileResult = {
   line: number | null;
   setUpVersions: number;
   entries: number;
+};
+export type DownloadName = 'backup' | 'everything' | 'runs' | 'looks';
+export type DownloadState = 'preparing' | 'ready' | 'gone' | 'failed';
+export type DownloadAnswer = {
+  id: string;
+  what: DownloadName;
+  state: DownloadState;
+  /** What is done of it, from 0 to 1. */
+  progress: number;
+  fileName: string;
+  /** Null until it is ready. */
+  bytes: number | null;
+  /** Why it could not be made. */
+  problem: ('diskFull' | 'dataReplaced' | 'internal' | null) | ('diskFull' | 'dataReplaced' | 'internal' | null);
+};
+export type DownloadPost = {
+  what: DownloadName;
 };
 export type PhotoKept = {
   /** SHA-256 of what is kept. */

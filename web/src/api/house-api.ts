@@ -3,6 +3,7 @@ import type {
   CaseAnswer,
   ChangeKind,
   DemoYardOpened,
+  DownloadAnswer,
   DiagnosisAnswer,
   EntriesEffect,
   EntryHistory,
@@ -78,6 +79,9 @@ interface Answers {
   importJournal: JournalFileResult;
   openDemoYard: DemoYardOpened;
   logImport: LogImportAnswer;
+  beginDownload: DownloadAnswer;
+  download: DownloadAnswer;
+  stopDownload: DownloadAnswer;
   unsettled: UnsettledAnswer;
 }
 type Generated = DefinitionsFromApi<typeof generatedApi>;
@@ -135,6 +139,9 @@ export const {
   useLogImportQuery,
   useWriteLogImportMutation,
   useCancelLogImportMutation,
+  useBeginDownloadMutation,
+  useDownloadQuery,
+  useStopDownloadMutation,
   useSetUpQuery,
   useRecordQuery,
   usePostSetUpMutation,

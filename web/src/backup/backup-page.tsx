@@ -1,5 +1,5 @@
 import type { BackupContents, JournalFileResult, RestoreCheck, RestoreResult } from '@winter-jar/contracts';
-import { Download, FileUp } from 'lucide-react';
+import { FileUp } from 'lucide-react';
 import { useState } from 'react';
 import {
   useAboutQuery,
@@ -9,10 +9,11 @@ import {
   useKeptDataQuery,
   useRestoreMutation,
 } from '../api/house-api.js';
+import { DownloadButton } from '../downloads/download-button.js';
 import { hereZone, momentWords } from '../words/dates.js';
 import { PageTitle } from '../ui/page-title.js';
 import { issueWords } from '../words/issue-words.js';
-import { Button, buttonClass } from '../ui/button.js';
+import { Button } from '../ui/button.js';
 import { FilePicker } from '../ui/file-picker.js';
 
 const UNREACHABLE = 'The server does not answer, or the file is too large. Nothing was changed; try again.';
@@ -35,9 +36,11 @@ export function BackupPage() {
           <span className="figure wrap-anywhere">{about?.dataFolder ?? '…'}</span>. A backup is that folder’s data as
           one file, checked before you get it. Keep it on another machine.
         </p>
-        <a href="/api/backup" download className={`${buttonClass('solid')} mt-4`}>
-          <Download size={18} aria-hidden="true" /> Make a backup
-        </a>
+        <div className="mt-4">
+          <DownloadButton what="backup" making="Making the backup" look="solid">
+            Make a backup
+          </DownloadButton>
+        </div>
         <p className="mt-2 text-[14px] text-ink-2">
           From a terminal, for a nightly job: <span className="figure">npm run backup -- --to file.tar.gz</span>
         </p>
@@ -169,13 +172,18 @@ function Everything() {
         Set-up with all its versions and every entry with all its corrections, one JSON object per line. It can be read
         by other programs, and taken in again by an empty data folder.
       </p>
-      <div className="mt-3 flex flex-wrap gap-3">
-        <a href="/api/journal" download className={buttonClass('outline')}>
-          <Download size={18} aria-hidden="true" /> Export everything
-        </a>
-        <FilePicker look="outline" accept=".jsonl,.ndjson" onFile={(file) => void choose(file)}>
-          <FileUp size={18} aria-hidden="true" /> Import into this empty folder
-        </FilePicker>
+      <div className="mt-3">
+        <DownloadButton
+          what="everything"
+          making="Writing everything as JSON lines"
+          beside={
+            <FilePicker look="outline" accept=".jsonl,.ndjson" onFile={(file) => void choose(file)}>
+              <FileUp size={18} aria-hidden="true" /> Import into this empty folder
+            </FilePicker>
+          }
+        >
+          Export everything
+        </DownloadButton>
       </div>
       <div aria-live="polite" className="mt-4">
         {importing.isLoading && <p>Importing …</p>}

@@ -4,6 +4,7 @@ import { NavLink, useParams } from 'react-router';
 import { PageTitle } from '../ui/page-title.js';
 import { Button } from '../ui/button.js';
 import { Field, inputClass } from '../ui/field.js';
+import { DownloadButton } from '../downloads/download-button.js';
 import { FileExchange } from '../ui/file-exchange.js';
 import { Trouble } from '../ui/page-state.js';
 import { ImportShown } from './import-shown.js';
@@ -44,7 +45,11 @@ function EntryLog({ name, words }: { name: LogName; words: LogWords }) {
         be imported again; rows that are there already stay as they are.
       </p>
       <FileExchange
-        exported={{ href: `/api/logs/${name}`, name: `${name}.csv`, words: `Export all ${words.many}` }}
+        wayOut={(wayIn) => (
+          <DownloadButton what={name} making={`Making the ${words.title.toLowerCase()}`} beside={wayIn}>
+            Export all {words.many}
+          </DownloadButton>
+        )}
         accept=".csv,text/csv"
         onFile={(chosen) => void file.choose(chosen)}
         reading={file.sending ? 'the file' : null}

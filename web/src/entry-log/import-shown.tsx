@@ -2,6 +2,7 @@ import type { LogImportAnswer, RefusedRow } from '@winter-jar/contracts';
 import { Download } from 'lucide-react';
 import { issueWords } from '../words/issue-words.js';
 import { Button, buttonClass } from '../ui/button.js';
+import { UnderWay } from '../ui/under-way.js';
 import type { LogWords } from './log-words.js';
 
 const count = (n: number): string => n.toLocaleString('en-GB');
@@ -29,6 +30,7 @@ export function ImportShown(shown: Shown) {
           title={`Checking ${name}`}
           progress={answer.progress}
           words={`${count(answer.rows)} rows so far, ${count(answer.refused)} not right. Nothing is written yet.`}
+          stop="Stop and import nothing"
           busy={busy}
           onStop={onStop}
         />
@@ -39,6 +41,7 @@ export function ImportShown(shown: Shown) {
           title={`Importing ${name}`}
           progress={answer.progress}
           words={`${count(answer.written)} of ${count(answer.fresh)} ${words.many}. Others can go on working; if you stop, all of it is taken back.`}
+          stop="Stop and import nothing"
           busy={busy}
           onStop={onStop}
         />
@@ -74,43 +77,6 @@ export function ImportShown(shown: Shown) {
         </div>
       );
   }
-}
-
-function UnderWay({
-  title,
-  progress,
-  words,
-  busy,
-  onStop,
-}: {
-  title: string;
-  progress: number;
-  words: string;
-  busy: boolean;
-  onStop: () => void;
-}) {
-  const percent = Math.floor(progress * 100);
-  return (
-    <section>
-      <h2 className="text-[20px]">{title}</h2>
-      <div
-        role="progressbar"
-        aria-label={title}
-        aria-valuemin={0}
-        aria-valuemax={100}
-        aria-valuenow={percent}
-        className="mt-3 h-3 max-w-[480px] border border-rule bg-sheet"
-      >
-        <div className="h-full bg-oil" style={{ width: `${percent}%` }} />
-      </div>
-      <p className="mt-2">
-        <span className="figure">{percent} %.</span> {words}
-      </p>
-      <Button className="mt-3" disabled={busy} onClick={onStop}>
-        Stop and import nothing
-      </Button>
-    </section>
-  );
 }
 
 function importWords({ fresh, refused }: LogImportAnswer, { one, many }: LogWords): string {

@@ -89,8 +89,9 @@ function Trust({ fingerprint }: { fingerprint: string }) {
         <li>Close the browser and open it again. The warning is gone.</li>
       </ol>
       <p className="mt-3 text-[14px] text-ink-2">
-        When the machine gets another address, the certificate is made anew and is to be trusted again. A certificate of
-        your company’s own serves as well: ask whoever runs the network.
+        It vouches for this machine’s names and for addresses of private networks only, for ten years; what the server
+        shows is made anew every two months by itself, and when the machine gets another address. When the machine gets
+        another name, it is to be trusted again.
       </p>
     </>
   );

@@ -1,11 +1,11 @@
 import type { SetUpFilePreview, SetUpFileResult, SetUpFileRow } from '@winter-jar/contracts';
-import { ChevronLeft } from 'lucide-react';
+import { ChevronLeft, Download } from 'lucide-react';
 import { Link } from 'react-router';
 import type { SetUpFile } from '../api/generated.js';
 import { useImportSetUpFileMutation, usePreviewSetUpFileMutation } from '../api/house-api.js';
 import { PageTitle } from '../ui/page-title.js';
 import { issueWords } from '../words/issue-words.js';
-import { Button } from '../ui/button.js';
+import { Button, buttonClass } from '../ui/button.js';
 import { FileExchange } from '../ui/file-exchange.js';
 import { useFileImport } from '../ui/use-file-import.js';
 import { readJsonFile } from './read-json-file.js';
@@ -59,7 +59,14 @@ export function SetUpFilePage() {
         imported before you have seen what it does.
       </p>
       <FileExchange
-        exported={{ href: '/api/set-up/file', name: 'set-up.json', words: 'Export the set-up' }}
+        wayOut={(wayIn) => (
+          <div className="flex flex-wrap gap-3">
+            <a href="/api/set-up/file" download="set-up.json" className={buttonClass('outline')}>
+              <Download size={18} aria-hidden="true" /> Export the set-up
+            </a>
+            {wayIn}
+          </div>
+        )}
         accept=".json,application/json"
         onFile={(chosen) => void file.choose(chosen)}
         reading={previewing.isLoading ? file.name : null}

@@ -1,11 +1,10 @@
-import { Download, FileUp } from 'lucide-react';
+import { FileUp } from 'lucide-react';
 import type { ReactNode } from 'react';
-import { buttonClass } from './button.js';
 import { FilePicker } from './file-picker.js';
 
 /** A page's way out to a file and in from one: export, choose, what is going on, and what came of it. */
 export function FileExchange({
-  exported,
+  wayOut,
   accept,
   onFile,
   reading,
@@ -13,7 +12,8 @@ export function FileExchange({
   beside,
   children,
 }: {
-  exported: { readonly href: string; readonly name: string; readonly words: string };
+  /** The way out, with the way in beside it. */
+  wayOut: (wayIn: ReactNode) => ReactNode;
   accept: string;
   onFile: (file: File) => void;
   /** Name of the file that is being read now. */
@@ -25,13 +25,12 @@ export function FileExchange({
 }) {
   return (
     <>
-      <div className="mt-5 flex flex-wrap gap-3">
-        <a href={exported.href} download={exported.name} className={buttonClass('outline')}>
-          <Download size={18} aria-hidden="true" /> {exported.words}
-        </a>
-        <FilePicker accept={accept} onFile={onFile}>
-          <FileUp size={18} aria-hidden="true" /> Choose a file to import
-        </FilePicker>
+      <div className="mt-5">
+        {wayOut(
+          <FilePicker accept={accept} onFile={onFile}>
+            <FileUp size={18} aria-hidden="true" /> Choose a file to import
+          </FilePicker>,
+        )}
       </div>
       {beside}
       <div aria-live="polite" className="mt-6">

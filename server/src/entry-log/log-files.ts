@@ -1,0 +1,42 @@
+import type { LogName } from '@winter-jar/contracts';
+import type { Entry, EntryKind } from '@winter-jar/core';
+import { join } from 'node:path';
+import { writeText } from '../files/write-text.js';
+import type { FileAsked, FileJob, JobTools } from '../work/job.js';
+import { writeLog, type EntryLog } from './entry-log.js';
+import { LOOK_LOG } from './look-log.js';
+import { RUN_LOG } from './run-log.js';
+
+/** Every kind of entry that comes and goes as a CSV file. */
+const LOGS = { runs: RUN_LOG, looks: LOOK_LOG } as const satisfies Readonly<Record<LogName, unknown>>;
+export const logOf = (name: LogName) => LOGS[name] as unknown as EntryLog<EntryKind>;
+
+const TOLD_EVERY = 1000;
+
+/** All entries of its kind that count, on one state of the data; runs that have ended. */
+function* counted({ sql, progress }: JobTools, kind: EntryKind): Generator<Entry> {
+  const total = sql.countOfKind.get(kind)?.n ?? 0;
+  let read = 0;
+  for (const { content } of sql.countedOfKind.iterate(kind)) {
+    const entry = JSON.parse(content) as Entry;
+    if (entry.kind !== 'run' || !entry.body.stillRunning) yield entry;
+    if (++read % TOLD_EVERY === 0) progress(read / total);
+  }
+}
+
+function writeLogFile(name: LogName, tools: JobTools, { into, fileName }: FileAsked): null {
+  const log = logOf(name);
+  writeText(join(into, fileName), writeLog(log, counted(tools, log.kind)));
+  return null;
+}
+
+const logFileJob = (name: LogName): FileJob => ({
+  name: `log of ${name}`,
+  lane: 'file',
+  run: (tools, asked) => writeLogFile(name, tools, asked),
+});
+
+/** Each log as a file. */
+export const LOG_FILE_JOBS = { runs: logFileJob('runs'), looks: logFileJob('looks') } as const satisfies Readonly<
+  Record<LogName, FileJob>
+>;
