@@ -162,7 +162,12 @@ export interface PumpEffect {
 /** What a set-up would change; with issues it would be refused. */
 export interface SetUpEffect {
   readonly issues: readonly FieldIssue[];
+  /** Of the pumps looked at so far. */
   readonly effects: readonly PumpEffect[];
+  /** How much was looked at, from 0 to 1. */
+  readonly progress: number;
+  /** Where the rest is asked for; null when all is here. */
+  readonly id: string | null;
 }
 
 export interface JournalPage {

@@ -93,7 +93,7 @@ function serveWeb(app: NestExpressApplication, folder: string): void {
   app.use('/assets', express.static(join(folder, 'assets'), { immutable: true, maxAge: '365d', fallthrough: false }));
   app.use(express.static(folder, { index: false }));
   app.use((request: Request, response: Response, next: NextFunction) => {
-    if (request.method !== 'GET' || request.path.startsWith('/api')) return next();
+    if (!['GET', 'HEAD'].includes(request.method) || request.path.startsWith('/api')) return next();
     response.set('Cache-Control', 'no-cache').sendFile(join(folder, 'index.html'));
   });
 }

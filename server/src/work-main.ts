@@ -4,15 +4,19 @@ import BetterSqlite3 from 'better-sqlite3';
 import { JOURNAL_LINES_JOB } from './backup/journal-lines.js';
 import { BACKUP_JOB } from './backup/make-backup.js';
 import { WHOLE_CHECK_JOB } from './backup/whole-check.js';
+import { PUMPS_NAMING_JOB } from './set-up/pumps-naming.js';
 import { readingStatements } from './database/statements.js';
 import { SUSPECTS_JOB } from './diagnosis/suspects.js';
+import { SET_UP_EFFECT_JOB } from './effect/set-up-effect.js';
 import { LOG_FILE_JOBS } from './entry-log/log-files.js';
 import type { Job } from './work/job.js';
 import type { WorkerSays } from './work/work-queue.js';
 
 /** Whatever runs beside the server's own thread. */
-const JOBS: readonly Job<never, unknown>[] = [
+const JOBS: readonly Job<never, unknown, unknown>[] = [
   SUSPECTS_JOB,
+  SET_UP_EFFECT_JOB,
+  PUMPS_NAMING_JOB,
   WHOLE_CHECK_JOB,
   BACKUP_JOB,
   JOURNAL_LINES_JOB,
@@ -28,7 +32,7 @@ async function work({ name, input }: { name: string; input: never }): Promise<vo
   try {
     const job = JOBS.find((one) => one.name === name);
     if (!job) throw new Error('no such job in work-main.ts');
-    say({ answer: await job.run({ db, sql, progress: (progress) => say({ progress }) }, input) });
+    say({ answer: await job.run({ db, sql, progress: (progress, part) => say({ progress, part }) }, input) });
   } catch (error) {
     const { code } = error as NodeJS.ErrnoException;
     say({ failed: error instanceof Error ? error.message : String(error), ...(code ? { code } : {}) });

@@ -32,7 +32,7 @@ export interface PumpSetUp {
 }
 
 export interface SetUpBook {
-  /** Records in force at an instant; before the first version of a record, that first version. */
+  /** Records in force at an instant; before the first version of a record, that first version. Before the first house rules, none. */
   at(instant: string): HouseSetUp;
   /** Null when there is no such pump, or a record it names is missing. */
   pumpAt(input: { pumpId: string; instant: string }): PumpSetUp | null;
@@ -51,6 +51,8 @@ function houseAt(versions: readonly SetUpVersion[], instant: string): HouseSetUp
   const house = emptyHouse();
   const chosen = new Map<string, SetUpVersion>();
   for (const version of versions) {
+    // Our defaults stood before them: what a house says first counts from then on.
+    if (version.kind === 'houseRules' && version.validFrom > instant) continue;
     const key = `${version.kind}/${version.subjectId}`;
     const best = chosen.get(key);
     if (!best || isBetter(version, best, instant)) chosen.set(key, version);

@@ -20,7 +20,7 @@ import { Database, databaseFile, openDatabase } from '../database/open.js';
 import { Reading } from '../database/reading.js';
 import type { Actor } from '../journal/actor.js';
 import { JournalWriter } from '../journal/journal-writer.js';
-import { SetUpService } from '../set-up/set-up.service.js';
+import { checkVersions } from '../set-up/check-versions.js';
 import { SetUpStore } from '../journal/set-up-store.js';
 import { BackupService } from './backup.service.js';
 import { checkDatabaseFile, contentsOf, issueOf } from './database-check.js';
@@ -81,7 +81,7 @@ export class JournalFileService {
       const store = new SetUpStore();
       store.reload(new Reading(aside).sql);
       const writer = new JournalWriter(aside, store, this.clock);
-      return await new LineTaker(by, writer, new SetUpService(this.clock, store, writer), this.clock).take(file);
+      return await new LineTaker(by, writer, this.clock).take(file);
     } finally {
       await aside.close();
     }
@@ -110,7 +110,6 @@ class LineTaker {
   constructor(
     private readonly by: Actor,
     private readonly writer: JournalWriter,
-    private readonly setUp: SetUpService,
     private readonly clock: Clock,
   ) {}
 
@@ -155,7 +154,7 @@ class LineTaker {
       return;
     }
     if (content.setUp !== undefined) {
-      const [issue] = this.setUp.check([asOfToday(content.setUp)]).issues;
+      const [issue] = checkVersions([asOfToday(content.setUp)], this.clock.nowMs()).issues;
       if (issue) throw new LineRefused(this.line, issue);
       this.versions.push(idsInOneSpelling(content.setUp) as SetUpVersion);
     } else if (content.entry !== undefined) this.takeEntry(content.entry, this.unsettledOf(content.unsettled));

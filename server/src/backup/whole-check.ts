@@ -9,7 +9,7 @@ import { contentHash } from '../journal/content-hash.js';
 import { JournalWriter } from '../journal/journal-writer.js';
 import { SetUpStore } from '../journal/set-up-store.js';
 import { rowOf } from '../round/round-row.js';
-import { SetUpService } from '../set-up/set-up.service.js';
+import { checkVersions } from '../set-up/check-versions.js';
 import type { Job } from '../work/job.js';
 import { issueOf } from './database-check.js';
 
@@ -113,7 +113,7 @@ export async function wholeCheck(
     const store = new SetUpStore();
     store.reload(new Reading(aside).sql);
     const writer = new JournalWriter(aside, store, clock);
-    const { issues } = new SetUpService(clock, store, writer).check(store.versions.map(asOfToday));
+    const { issues } = checkVersions(store.versions.map(asOfToday), nowMs);
     const [setUpIssue] = [...issues, ...store.brokenReferences()];
     if (setUpIssue) return named('set-up', setUpIssue);
     const issue = journalIssue(aside, nowMs, progress);

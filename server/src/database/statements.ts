@@ -157,10 +157,6 @@ export function writingStatements(db: Sqlite) {
     ),
     /** The same: as which version of bodies are they counted? */
     fact: db.prepare<[name: string], { value: string }>(`SELECT "value" FROM house_fact WHERE "name" = ?`),
-    /** Where every refold starts. */
-    checkpointBefore: db.prepare<SubjectKeyRow, { state: string }>(
-      `SELECT "state" FROM checkpoint WHERE ${SUBJECT} AND ${KEY} < ${AT} ORDER BY "happenedAt" DESC, "recordedAt" DESC, "entryId" DESC LIMIT 1`,
-    ),
     /** A turn of catching up after an import. */
     countedNext: db.prepare<SubjectKeyRow & { limit: number }, { content: string }>(`${COUNTED_FROM} LIMIT @limit`),
     /** As it stood before a correction or an undo. */
@@ -209,21 +205,6 @@ export function writingStatements(db: Sqlite) {
     keepImported: db.prepare<[id: string]>(`UPDATE journal_entry SET "importId" = NULL WHERE "id" = ?`),
     /** Only while an import is taken back; nothing else ever leaves the journal. */
     deleteEntry: db.prepare<[id: string]>(`DELETE FROM journal_entry WHERE "id" = ?`),
-    /** Also pumps with a run whose material nobody has said: it counts as the heaviest of them. */
-    pumpsWithMaterial: db.prepare<[materialId: string], { pumpId: string }>(
-      `${pumpsNaming("'run'", 'materialId')} OR (s."subjectType" = 'pump' AND s."kind" = 'run' AND json_extract(${CONTENT}, '$.body.materialId') IS NULL)`,
-    ),
-    /** Which pumps a set-up record bears upon: inside the transaction that refolds them. */
-    pumpsWithJarShape: db.prepare<[jarShapeId: string], { pumpId: string }>(pumpsNaming("'look'", 'jarShapeId')),
-    /** The same for an oil. */
-    pumpsWithProduct: db.prepare<[productId: string], { pumpId: string }>(
-      pumpsNaming("'change', 'topUp'", 'productId'),
-    ),
-    /** Exact, also while the equipment's state lags; readers take the pumps that its state knows. */
-    pumpsWithEquipment: db.prepare<[equipmentId: string], { pumpId: string }>(
-      `SELECT DISTINCT json_extract(p.value, '$.id') AS "pumpId" FROM ${ENTRIES}, json_each(${CONTENT}, '$.subjects') p
-       WHERE s."subjectType" = 'equipment' AND s."subjectId" = ? AND json_extract(p.value, '$.type') = 'pump'`,
-    ),
     /** Ends of runs follow from the equipment's cycle time when it is corrected. */
     runsFrom: db.prepare<{ pumpId: string; from: string }, { seq: number; endedAt: string | null; content: string }>(
       `SELECT c."seq", c."endedAt", ${CONTENT} AS "content" FROM ${ENTRIES}
@@ -286,6 +267,38 @@ export function readingStatements(db: Sqlite) {
          WHERE ${OF_PUMP} AND s."happenedAt" >= @from AND s."kind" IN ('run', 'look', 'bleed', 'change'))
        WHERE COALESCE(json_extract("content", '$.body.sump'), 'oil') = 'oil'
        ORDER BY "happenedAt", "recordedAt", "entryId"`,
+    ),
+    /** Where every refold starts. */
+    checkpointBefore: db.prepare<SubjectKeyRow, { state: string }>(
+      `SELECT "state" FROM checkpoint WHERE ${SUBJECT} AND ${KEY} < ${AT} ORDER BY "happenedAt" DESC, "recordedAt" DESC, "entryId" DESC LIMIT 1`,
+    ),
+    /** Also pumps with a run whose material nobody has said: it counts as the heaviest of them. */
+    pumpsWithMaterial: db.prepare<[materialId: string], { pumpId: string }>(
+      `${pumpsNaming("'run'", 'materialId')} OR (s."subjectType" = 'pump' AND s."kind" = 'run' AND json_extract(${CONTENT}, '$.body.materialId') IS NULL)`,
+    ),
+    /** Which pumps a set-up record bears upon: inside the transaction that refolds them. */
+    pumpsWithJarShape: db.prepare<[jarShapeId: string], { pumpId: string }>(pumpsNaming("'look'", 'jarShapeId')),
+    /** The same for an oil. */
+    pumpsWithProduct: db.prepare<[productId: string], { pumpId: string }>(
+      pumpsNaming("'change', 'topUp'", 'productId'),
+    ),
+    /** Exact, also while the equipment's state lags; readers take the pumps that its state knows. */
+    pumpsWithEquipment: db.prepare<[equipmentId: string], { pumpId: string }>(
+      `SELECT DISTINCT json_extract(p.value, '$.id') AS "pumpId" FROM ${ENTRIES}, json_each(${CONTENT}, '$.subjects') p
+       WHERE s."subjectType" = 'equipment' AND s."subjectId" = ? AND json_extract(p.value, '$.type') = 'pump'`,
+    ),
+    /** What a version of the set-up can bear upon at all: subjects with entries since it counts. */
+    subjectsSince: db.prepare<[from: string], { subjectType: string; subjectId: string }>(
+      `SELECT "subjectType", "subjectId" FROM subject_state WHERE json_extract("state", '$.last.happenedAt') >= ?`,
+    ),
+    /** Whom a search in another thread may have missed. */
+    pumpsWrittenSince: db.prepare<[seq: number], { pumpId: string }>(
+      `SELECT DISTINCT json_extract(p.value, '$.id') AS "pumpId" FROM journal_entry, json_each("content", '$.subjects') p
+       WHERE "seq" > ? AND json_extract(p.value, '$.type') = 'pump'`,
+    ),
+    /** Is it much to fold anew? Counted no further than asked. */
+    countedAtMost: db.prepare<SubjectKeyRow & { limit: number }, { n: number }>(
+      `SELECT COUNT(*) AS "n" FROM (SELECT 1 FROM subject_entry WHERE ${SUBJECT} AND ${KEY} > ${AT} LIMIT @limit)`,
     ),
     /** Every write and every row of an import: is it here already, and the same? */
     entryById: db.prepare<[id: string], JournalEntryRow>(`SELECT * FROM journal_entry WHERE "id" = ?`),

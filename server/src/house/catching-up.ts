@@ -5,10 +5,10 @@ import { JournalWriter } from '../journal/journal-writer.js';
 
 const TOLD_EVERY_MS = 10_000;
 
-/** After an update, and after a crash in an import: makes states anew in short turns, while others read and write. */
+/** After an update, a crash in an import, or a change of the set-up that bears upon much: makes states anew in short turns, while others read and write. */
 @Injectable()
 export class CatchingUp implements OnApplicationBootstrap, OnModuleDestroy {
-  private readonly logger = new Logger('After an update');
+  private readonly logger = new Logger('Made anew');
   private stopped = false;
   /** While other data are put in place. */
   private paused = false;
@@ -21,6 +21,7 @@ export class CatchingUp implements OnApplicationBootstrap, OnModuleDestroy {
 
   onApplicationBootstrap(): void {
     this.begin();
+    this.writer.onLagging(() => this.begin());
     this.database.beforeReplacing(() => {
       this.paused = true;
       return this.going;

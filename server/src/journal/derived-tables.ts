@@ -124,6 +124,16 @@ export class DerivedTables {
       }
   }
 
+  /** How many entries folding it anew reads, counted no further than asked. */
+  weigh(touched: Touched, limit: number): number {
+    let entries = 0;
+    for (const { subject, key } of touched.all) {
+      if (entries > limit) break;
+      entries += this.sql.countedAtMost.get({ ...at(subject, key), limit: limit + 1 })?.n ?? 0;
+    }
+    return entries;
+  }
+
   /** Folds some of what a lagging subject has yet to take in, so that no turn is long. @returns null when nothing lags */
   catchUp(): { readonly folded: number; readonly caughtUp: readonly SubjectRef[] } | null {
     const lag = this.sql.anyLagging.get();

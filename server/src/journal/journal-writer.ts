@@ -7,7 +7,7 @@ import { EPOCH, type Database } from '../database/open.js';
 import { pumpStateIn } from '../database/reading.js';
 import { writingStatements, type WritingStatements } from '../database/statements.js';
 import { isDiskFull } from '../files/disk-full.js';
-import type { RecordName, SetUpStore } from './set-up-store.js';
+import type { SetUpStore } from './set-up-store.js';
 import type { Actor } from './actor.js';
 import { BulkWriting } from './bulk-writing.js';
 import { ChangeLog } from './change-log.js';
@@ -18,7 +18,7 @@ import { EntryChecks } from './entry-checks.js';
 import { questionsAbout } from './entry-rules.js';
 import { insertEntry } from './insert-entry.js';
 import { PROJECTIONS } from './projections.js';
-import { SetUpWriting } from './set-up-writing.js';
+import { SetUpWriting, type FoundNaming } from './set-up-writing.js';
 import { isTaken, Settling, type Arrived, type Source } from './settling.js';
 import { BEFORE_ALL, Touched } from './touched.js';
 
@@ -54,6 +54,7 @@ export class JournalWriter {
   private readonly logger = new Logger('Journal');
   /** Entries that come as a file. */
   bulk!: BulkWriting;
+  private readonly whenLagging: (() => void)[] = [];
 
   constructor(
     private readonly database: Database,
@@ -136,20 +137,25 @@ export class JournalWriter {
   }
 
   /** Adds versions to the set-up and refolds what they touch, see {@link SetUpWriting.write}. @returns issues, and then nothing is written */
-  writeSetUp(actor: Actor, versions: readonly SetUpVersion[], seenTag: number | null = null): FieldIssue[] {
-    return this.setUp.write(actor, versions, seenTag);
+  writeSetUp(
+    actor: Actor,
+    versions: readonly SetUpVersion[],
+    seenTag: number | null = null,
+    found: FoundNaming | null = null,
+  ): FieldIssue[] {
+    const issues = this.setUp.write(actor, versions, seenTag, found);
+    if (this.lagging > 0) for (const hear of this.whenLagging) hear();
+    return issues;
   }
 
-  /** Pumps whose entries a record of the set-up bears upon. */
-  pumpsTouchedBy(record: RecordName): string[] {
-    return this.setUp.pumpsTouchedBy(record);
+  /** Whoever makes anew what a change of the set-up left lagging. */
+  onLagging(hear: () => void): void {
+    this.whenLagging.push(hear);
   }
 
-  /** States as the writer sees them, inside a rehearsal too: of all pumps, or of some. */
-  states(pumpIds?: readonly string[]): ReadonlyMap<string, PumpState> {
-    const rows = pumpIds
-      ? pumpIds.flatMap((id) => this.sql.subjectState.get({ subjectType: 'pump', subjectId: id }) ?? [])
-      : this.sql.subjectsWithState.all().filter((row) => row.subjectType === 'pump');
+  /** States of some pumps as the writer sees them, inside a rehearsal too. */
+  states(pumpIds: readonly string[]): ReadonlyMap<string, PumpState> {
+    const rows = pumpIds.flatMap((id) => this.sql.subjectState.get({ subjectType: 'pump', subjectId: id }) ?? []);
     return new Map(rows.map((row) => [row.subjectId, pumpStateIn(row.subjectId, row)]));
   }
 

@@ -56,12 +56,24 @@ export class SetUpStore {
 
   reload(sql: Pick<ReadingStatements, 'setUpVersions'>): void {
     const rows = sql.setUpVersions.all();
-    this.versions = rows.map(
-      ({ seq: _seq, body, ...row }) => ({ ...row, body: JSON.parse(body) as unknown }) as SetUpVersion,
+    this.put(
+      rows.map(({ seq: _seq, body, ...row }) => ({ ...row, body: JSON.parse(body) as unknown }) as SetUpVersion),
+      rows.map((r) => r.seq),
     );
-    this.seqs = rows.map((r) => r.seq);
-    this.tag = rows.at(-1)?.seq ?? 0;
-    this.book = setUpBook(this.versions);
+  }
+
+  /** The set-up as it would be with more versions; written nowhere. */
+  with(versions: readonly SetUpVersion[]): SetUpStore {
+    const more = new SetUpStore();
+    more.put([...this.versions, ...versions], [...this.seqs, ...versions.map((_, i) => this.tag + i + 1)]);
+    return more;
+  }
+
+  private put(versions: readonly SetUpVersion[], seqs: readonly number[]): void {
+    this.versions = versions;
+    this.seqs = seqs;
+    this.tag = seqs.at(-1) ?? 0;
+    this.book = setUpBook(versions);
   }
 
   versionsOf({ kind, subjectId }: RecordName): SetUpVersion[] {
@@ -83,6 +95,8 @@ export class SetUpStore {
 
   /** The instant from which a version changes what entries mean; the first of a record also stands for all before it. */
   countsFrom(version: SetUpVersion): string {
+    // Before the first house rules our defaults stand.
+    if (version.kind === 'houseRules') return version.validFrom;
     const others = this.versionsOf(version).filter((v) => v.id !== version.id);
     return others.every((v) => v.validFrom >= version.validFrom) ? '' : version.validFrom;
   }

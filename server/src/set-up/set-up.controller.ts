@@ -28,9 +28,10 @@ import { Costly } from '../problems/costly.js';
 import { Documented } from '../api/documented.js';
 import { Acting, Needs } from '../house/needs.js';
 import type { Actor } from '../journal/actor.js';
-import { EffectService } from '../effect/effect.service.js';
-import { JournalWriter } from '../journal/journal-writer.js';
-import { CHANGED_MEANWHILE } from '../journal/set-up-writing.js';
+import { SetUpEffectsService } from '../effect/set-up-effects.service.js';
+import { CHANGED_MEANWHILE } from '../journal/set-up-bearing.js';
+import { CLOCK, type Clock } from '../clock/clock.js';
+import { checkVersions } from './check-versions.js';
 import { SetUpFileService } from './set-up-file.service.js';
 import { SetUpService } from './set-up.service.js';
 import setUpSchema from './set-up.schema.json' with { type: 'json' };
@@ -45,10 +46,10 @@ function tagOf(header: string | undefined): number | null {
 @Controller('api/set-up')
 export class SetUpController {
   constructor(
+    @Inject(CLOCK) private readonly clock: Clock,
     @Inject(SetUpService) private readonly service: SetUpService,
     @Inject(SetUpFileService) private readonly file: SetUpFileService,
-    @Inject(EffectService) private readonly effect: EffectService,
-    @Inject(JournalWriter) private readonly writer: JournalWriter,
+    @Inject(SetUpEffectsService) private readonly effects: SetUpEffectsService,
   ) {}
 
   @Get()
@@ -59,7 +60,7 @@ export class SetUpController {
 
   @Get('records/:kind/:id')
   @Documented({ id: 'record', summary: 'A record with all its versions', answer: 'RecordHistory' })
-  record(@Param('kind') kind: string, @Param('id') id: string): RecordHistory {
+  record(@Param('kind') kind: string, @Param('id') id: string): Promise<RecordHistory> {
     return this.service.history(kind, id);
   }
 
@@ -73,9 +74,9 @@ export class SetUpController {
     status: 201,
     body: 'SetUpPost',
   })
-  post(@Acting() actor: Actor, @Body() body: unknown, @Headers('if-match') tag?: string): SetUpPosted {
+  async post(@Acting() actor: Actor, @Body() body: unknown, @Headers('if-match') tag?: string): Promise<SetUpPosted> {
     const versions = this.checked(body);
-    const issues = this.writer.writeSetUp(actor, versions, tagOf(tag));
+    const issues = await this.service.write(actor, versions, tagOf(tag));
     if (issues.some((i) => i.code === CHANGED_MEANWHILE))
       throw new PreconditionFailedException({ message: issues[0]?.right, issues });
     if (issues.length > 0) throw refused(issues);
@@ -88,12 +89,19 @@ export class SetUpController {
   @HttpCode(200)
   @Documented({
     id: 'previewSetUp',
-    summary: 'What versions would change, without writing them',
+    summary: 'What versions would change, without writing them: the whole, or what was found so far',
     answer: 'SetUpEffect',
     body: 'SetUpPost',
   })
-  preview(@Acting() actor: Actor, @Body() body: unknown): SetUpEffect {
-    return this.effect.ofSetUp(actor, this.checked(body), null);
+  preview(@Body() body: unknown): Promise<SetUpEffect> {
+    return this.effects.begin(this.checked(body));
+  }
+
+  @Get('preview/:id')
+  @Needs('setUp')
+  @Documented({ id: 'moreOfSetUpEffect', summary: 'What more was found of an effect', answer: 'SetUpEffect' })
+  more(@Param('id') id: string): Promise<SetUpEffect> {
+    return this.effects.answerOf(id);
   }
 
   @Get('schema.json')
@@ -148,7 +156,7 @@ export class SetUpController {
         : null;
     if (!sent || sent.length === 0)
       throw refused([{ field: 'versions', value: null, code: 'notAList', right: 'a list of versions' }]);
-    const { versions, issues } = this.service.check(sent);
+    const { versions, issues } = checkVersions(sent, this.clock.nowMs());
     if (issues.length > 0) throw refused(issues);
     return versions;
   }

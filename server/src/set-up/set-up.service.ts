@@ -1,19 +1,14 @@
 import { Inject, Injectable, NotFoundException } from '@nestjs/common';
-import {
-  checkRecord,
-  checkShape,
-  SetUpVersionDto,
-  type FieldIssue,
-  type RecordHistory,
-  type SetUpAnswer,
-} from '@winter-jar/contracts';
+import type { FieldIssue, RecordHistory, SetUpAnswer } from '@winter-jar/contracts';
 import { SET_UP_KINDS, type SetUpKind, type SetUpVersion } from '@winter-jar/core';
 import { CLOCK, isoNow, type Clock } from '../clock/clock.js';
+import { Reading } from '../database/reading.js';
+import type { Actor } from '../journal/actor.js';
 import { JournalWriter } from '../journal/journal-writer.js';
-import { SetUpStore } from '../journal/set-up-store.js';
-
-/** Device clocks may be ahead by so much. */
-const TOLERANCE_MS = 10 * 60_000;
+import { isSearchedFor, pumpsBorneUpon } from '../journal/set-up-bearing.js';
+import { SetUpStore, type RecordName } from '../journal/set-up-store.js';
+import { WorkQueue } from '../work/work-queue.js';
+import { PUMPS_NAMING_JOB } from './pumps-naming.js';
 
 @Injectable()
 export class SetUpService {
@@ -21,6 +16,8 @@ export class SetUpService {
     @Inject(CLOCK) private readonly clock: Clock,
     private readonly store: SetUpStore,
     private readonly writer: JournalWriter,
+    private readonly reading: Reading,
+    private readonly beside: WorkQueue,
   ) {}
 
   inForce(): SetUpAnswer {
@@ -28,7 +25,7 @@ export class SetUpService {
     return { at, tag: String(this.store.tag), house: this.store.book.at(at) };
   }
 
-  history(kind: string, subjectId: string): RecordHistory {
+  async history(kind: string, subjectId: string): Promise<RecordHistory> {
     const known = SET_UP_KINDS.find((k) => k === kind);
     const record = { kind: known as SetUpKind, subjectId };
     const inForce = known && this.store.inForce(record, isoNow(this.clock));
@@ -36,29 +33,21 @@ export class SetUpService {
     const versions = this.store
       .versionsOf(record)
       .sort((a, b) => (`${a.validFrom} ${a.recordedAt} ${a.id}` < `${b.validFrom} ${b.recordedAt} ${b.id}` ? -1 : 1));
-    return { ...record, versions, inForceId: inForce.id, usedByPumps: this.writer.pumpsTouchedBy(record) };
+    const searched = isSearchedFor(record) ? await this.beside.run(PUMPS_NAMING_JOB, [record]) : null;
+    const usedByPumps = pumpsBorneUpon(this.reading.sql, this.store, record, () => searched?.pumpIds[0] ?? []);
+    return { ...record, versions, inForceId: inForce.id, usedByPumps };
   }
 
-  /** Versions whose shape and times are right, or all that is wrong with them. */
-  check(sent: readonly unknown[]): { versions: SetUpVersion[]; issues: FieldIssue[] } {
-    const issues: FieldIssue[] = [];
-    const latest = new Date(this.clock.nowMs() + TOLERANCE_MS).toISOString();
-    sent.forEach((version, i) => {
-      const shape = checkShape(SetUpVersionDto, version, `versions.${i}`);
-      if (!shape.ok) return issues.push(...shape.issues);
-      for (const field of ['validFrom', 'recordedAt'] as const) {
-        const value = shape.value[field];
-        const right = 'a time that has passed: is this device’s clock right?';
-        if (value > latest) issues.push({ field: `versions.${i}.${field}`, value, code: 'inTheFuture', right });
-      }
-      const { overhauledAt = null } = shape.value.body as { overhauledAt?: string | null };
-      if (shape.value.kind === 'pump' && overhauledAt !== null && overhauledAt > latest) {
-        const field = `versions.${i}.body.overhauledAt`;
-        issues.push({ field, value: overhauledAt, code: 'inTheFuture', right: 'a day that has passed' });
-      }
-      const record = checkRecord(shape.value.kind, shape.value.body, `versions.${i}.body`);
-      return record.ok ? 0 : issues.push(...record.issues);
-    });
-    return { versions: issues.length > 0 ? [] : (sent as SetUpVersion[]), issues };
+  /** Writes versions, all or none. Where they count for what was, who is named is searched for beside. */
+  async write(actor: Actor, versions: readonly SetUpVersion[], seenTag: number | null): Promise<FieldIssue[]> {
+    const then = this.store.with(versions);
+    const records = versions
+      .filter((v) => isSearchedFor(v) && this.reading.sql.subjectsSince.all(then.countsFrom(v)).length > 0)
+      .map(({ kind, subjectId }) => ({ kind, subjectId }));
+    if (records.length === 0) return this.writer.writeSetUp(actor, versions, seenTag);
+    const { until, pumpIds } = await this.beside.run(PUMPS_NAMING_JOB, records);
+    const pumpIdsOf = ({ kind, subjectId }: RecordName) =>
+      records.flatMap((one, i) => (one.kind === kind && one.subjectId === subjectId ? (pumpIds[i] ?? []) : []));
+    return this.writer.writeSetUp(actor, versions, seenTag, { until, pumpIdsOf });
   }
 }

@@ -2,21 +2,21 @@ import type BetterSqlite3 from 'better-sqlite3';
 import type { ReadingStatements } from '../database/statements.js';
 
 /** What a job has at hand in its thread: its own read connection, and whom to tell how far it is. */
-export interface JobTools {
+export interface JobTools<Part = never> {
   readonly db: BetterSqlite3.Database;
   readonly sql: ReadingStatements;
-  /** @param share from 0 to 1 */
-  readonly progress: (share: number) => void;
+  /** @param share from 0 to 1 @param part of the answer, for whom the whole takes too long */
+  readonly progress: (share: number, part?: Part) => void;
 }
 
 /** `screen`: somebody waits for an answer on it. `file`: files that are made or checked, for minutes where they are large. */
 export type Lane = 'screen' | 'file';
 
 /** Reading or computing that takes longer than others should wait. Input and answer are copied between threads. */
-export interface Job<Input, Answer> {
+export interface Job<Input, Answer, Part = never> {
   readonly name: string;
   readonly lane: Lane;
-  run(tools: JobTools, input: Input): Answer | Promise<Answer>;
+  run(tools: JobTools<Part>, input: Input): Answer | Promise<Answer>;
 }
 
 /** What a job that makes a file is told. */

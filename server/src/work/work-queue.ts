@@ -9,7 +9,7 @@ export const WORK_FILE = fileURLToPath(new URL('../../run/work.js', import.meta.
 
 /** What a worker says of the job that it was given. */
 export type WorkerSays =
-  | { readonly progress: number }
+  | { readonly progress: number; readonly part?: unknown }
   | { readonly answer: unknown }
   /** What it threw; a code where the disk or the system gave one. */
   | { readonly failed: string; readonly code?: string };
@@ -21,8 +21,8 @@ export class JobCancelled extends ServiceUnavailableException {
   }
 }
 
-interface Asking {
-  readonly onProgress?: (share: number) => void;
+interface Asking<Part> {
+  readonly onProgress?: (share: number, part?: Part) => void;
   /** Whoever asked has gone: the job is not begun, or stopped at once. */
   readonly signal?: AbortSignal;
 }
@@ -48,7 +48,11 @@ export class WorkQueue implements OnModuleDestroy {
   }
 
   /** @throws JobCancelled when whoever asked has gone; Error with what the job threw, and its code */
-  run<Input, Answer>(job: Job<Input, Answer>, input: Input, asking: Asking = {}): Promise<Answer> {
+  run<Input, Answer, Part = never>(
+    job: Job<Input, Answer, Part>,
+    input: Input,
+    asking: Asking<Part> = {},
+  ): Promise<Answer> {
     const line = this.lines[job.lane];
     const turn = line.last.then(() => this.runNow(line, job, input, asking));
     line.last = turn.catch(() => undefined);
@@ -59,11 +63,11 @@ export class WorkQueue implements OnModuleDestroy {
     await Promise.all(Object.values(this.lines).map(dismiss));
   }
 
-  private runNow<Input, Answer>(
+  private runNow<Input, Answer, Part>(
     line: Line,
-    { name }: Job<Input, Answer>,
+    { name }: Job<Input, Answer, Part>,
     input: Input,
-    asking: Asking,
+    asking: Asking<Part>,
   ): Promise<Answer> {
     const { signal, onProgress } = asking;
     if (signal?.aborted || this.database.busy) return Promise.reject(new JobCancelled());
@@ -75,7 +79,7 @@ export class WorkQueue implements OnModuleDestroy {
         settle();
       };
       const hear = (said: WorkerSays) => {
-        if ('progress' in said) onProgress?.(said.progress);
+        if ('progress' in said) onProgress?.(said.progress, said.part as Part | undefined);
         else if ('answer' in said) leave(() => resolve(said.answer as Answer));
         else leave(() => reject(Object.assign(new Error(`${name}: ${said.failed}`), { code: said.code })));
       };

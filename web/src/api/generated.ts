@@ -104,6 +104,9 @@ const injectedRtkApi = api.injectEndpoints({
         body: queryArg,
       }),
     }),
+    moreOfSetUpEffect: build.query<MoreOfSetUpEffectApiResponse, MoreOfSetUpEffectApiArg>({
+      query: (queryArg) => ({ url: `/api/set-up/preview/${queryArg}` }),
+    }),
     setUpSchema: build.query<SetUpSchemaApiResponse, SetUpSchemaApiArg>({
       query: () => ({ url: `/api/set-up/schema.json` }),
     }),
@@ -289,8 +292,11 @@ export type RecordApiArg = {
   kind: string;
   id: string;
 };
-export type PreviewSetUpApiResponse = /** status 200 What versions would change, without writing them */ SetUpEffect;
+export type PreviewSetUpApiResponse =
+  /** status 200 What versions would change, without writing them: the whole, or what was found so far */ SetUpEffect;
 export type PreviewSetUpApiArg = SetUpPost;
+export type MoreOfSetUpEffectApiResponse = /** status 200 What more was found of an effect */ SetUpEffect;
+export type MoreOfSetUpEffectApiArg = string;
 export type SetUpSchemaApiResponse = /** status 200 JSON Schema of a set-up file */ Download;
 export type SetUpSchemaApiArg = void;
 export type ExportSetUpApiResponse = /** status 200 The whole set-up in force, as one file */ SetUpFile;
@@ -3041,7 +3047,12 @@ export type RecordHistory = {
 };
 export type SetUpEffect = {
   issues: readonly FieldIssue[];
+  /** Of the pumps looked at so far. */
   effects: readonly PumpEffect[];
+  /** How much was looked at, from 0 to 1. */
+  progress: number;
+  /** Where the rest is asked for; null when all is here. */
+  id: string | null;
 };
 export type SetUpFileRecord =
   | {

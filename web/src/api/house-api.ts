@@ -70,6 +70,7 @@ interface Answers {
   record: RecordHistory;
   previewEntries: EntriesEffect;
   previewSetUp: SetUpEffect;
+  moreOfSetUpEffect: SetUpEffect;
   previewSetUpFile: SetUpFilePreview;
   importSetUpFile: SetUpFileResult;
   checkBackup: RestoreCheck;
@@ -146,6 +147,7 @@ export const {
   useRecordQuery,
   usePostSetUpMutation,
   usePreviewSetUpMutation,
+  useLazyMoreOfSetUpEffectQuery,
   usePreviewSetUpFileMutation,
   useImportSetUpFileMutation,
   useCheckBackupMutation,

@@ -14,9 +14,12 @@ interface EffectLine {
 /** What moves, pump by pump, before anything is saved: those that will stand otherwise first, in a word those that will not. */
 export function EffectList({
   effects,
+  progress = 1,
   wordsFor,
 }: {
   effects: readonly PumpEffect[];
+  /** How much of the yard was looked at, from 0 to 1. */
+  progress?: number;
   wordsFor: (zone: string) => Words;
 }) {
   const said = effects.map((effect): EffectLine => {
@@ -29,7 +32,12 @@ export function EffectList({
   const others = said.filter((s) => !moved.includes(s)).map((s) => s.effect.name);
   return (
     <div className="text-[15px]">
-      {moved.length === 0 && others.length === 0 && <p>No pump stands otherwise than before.</p>}
+      {progress < 1 && (
+        <p role="status" className="text-ink-2">
+          Looked at <span className="figure">{Math.floor(progress * 100)} %</span> of the pumps so far; more may move.
+        </p>
+      )}
+      {progress === 1 && moved.length === 0 && others.length === 0 && <p>No pump stands otherwise than before.</p>}
       <ul>
         {moved.slice(0, SHOWN).map(({ effect, before, after, counts }) => (
           <li key={effect.pumpId} className="border-b border-rule-soft py-2">

@@ -1,4 +1,3 @@
-import type { PumpEffect } from '@winter-jar/contracts';
 import type { HouseSetUp, SetUpVersion } from '@winter-jar/core';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -13,7 +12,7 @@ import { Chips } from '../ui/chips.js';
 import { SelectField } from '../ui/select-field.js';
 import { exchangeVersions } from './exchange-versions.js';
 import { PLACE_WORDS } from './record-words.js';
-import { useWriteSetUp } from './use-write-set-up.js';
+import { useWriteSetUp, type EffectSoFar } from './use-write-set-up.js';
 
 const BECOMES = [
   { value: 'spare', words: 'a spare' },
@@ -24,9 +23,9 @@ const BECOMES = [
 export function ExchangePump({ house, pumpId }: { house: HouseSetUp; pumpId: string }) {
   const [comes, setComes] = useState('');
   const [becomes, setBecomes] = useState<'spare' | 'retired'>('spare');
-  const [asked, setAsked] = useState<{ versions: SetUpVersion[]; effects: readonly PumpEffect[] } | null>(null);
+  const [asked, setAsked] = useState<({ versions: SetUpVersion[] } & EffectSoFar) | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
-  const { write, effectOf, busy } = useWriteSetUp();
+  const { write, effectOf, leave, busy } = useWriteSetUp();
   const print = usePrint();
   const now = useNow();
   const dispatch = useAppDispatch();
@@ -42,8 +41,10 @@ export function ExchangePump({ house, pumpId }: { house: HouseSetUp; pumpId: str
     if (!comes) return setTrouble('Say which pump comes in its place.');
     const at = new Date().toISOString();
     const versions = exchangeVersions({ house, goes: pumpId, comes, becomes, at, newId });
-    const answer = await effectOf(versions);
-    if (answer.kind === 'effects') setAsked({ versions, effects: answer.effects });
+    const answer = await effectOf(versions, (more) => {
+      setAsked((now) => now && { ...now, ...more });
+    });
+    if (answer.kind === 'effects') setAsked({ versions, effects: answer.effects, progress: answer.progress });
     else setTrouble('Not possible now: the server does not answer, or did not take it.');
   }
   async function save() {
@@ -74,12 +75,19 @@ export function ExchangePump({ house, pumpId }: { house: HouseSetUp; pumpId: str
       )}
       {asked ? (
         <div className="border-l-4 border-ink bg-sheet p-3">
-          <EffectList effects={asked.effects} wordsFor={(zone) => ({ print, zone, now })} />
+          <EffectList effects={asked.effects} progress={asked.progress} wordsFor={(zone) => ({ print, zone, now })} />
           <div className="mt-3 flex flex-wrap gap-3">
             <Button look="solid" disabled={busy} onClick={() => void save()}>
               Exchange
             </Button>
-            <Button onClick={() => setAsked(null)}>Leave it</Button>
+            <Button
+              onClick={() => {
+                leave();
+                setAsked(null);
+              }}
+            >
+              Leave it
+            </Button>
           </div>
         </div>
       ) : (

@@ -1,7 +1,7 @@
-import type { PumpEffect, RecordHistory, SetUpAnswer } from '@winter-jar/contracts';
+import type { RecordHistory, SetUpAnswer } from '@winter-jar/contracts';
 import { SET_UP_KINDS, type HouseSetUp, type SetUpKind, type SetUpVersion } from '@winter-jar/core';
 import { ChevronLeft } from 'lucide-react';
-import { useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { v7 as newId } from 'uuid';
 import { useRecordQuery, useSetUpQuery } from '../api/house-api.js';
@@ -26,7 +26,7 @@ import { RecordFields } from './record-fields.js';
 import { hasLimits, hasOilLimits, initialValues, readRecord, valuesOf, type Origin } from './record-form.js';
 import { RECORD_KIND_WORDS, recordName, weightOf } from './record-words.js';
 import { SchoolsTable } from './schools-table.js';
-import { useWriteSetUp, type SetUpResult } from './use-write-set-up.js';
+import { useWriteSetUp, type EffectSoFar, type SetUpResult } from './use-write-set-up.js';
 
 export function RecordPage() {
   const { kind = '', recordId = '' } = useParams();
@@ -83,16 +83,22 @@ function RecordEditor({
   const [start] = useState<RecordValues>(() => origin?.values ?? initialValues(kind, zoneOf(kind, house)));
   const drafted = useDraftedForm<Record<string, string>>(`set-up/${kind}/${history?.subjectId ?? 'new'}`, start);
   const { values, ids, show, form, ready } = drafted;
-  const { write, effectOf, busy } = useWriteSetUp();
-  const [shown, setShown] = useState<{ mode: Mode; key: string; effects: readonly PumpEffect[] } | null>(null);
+  const { write, effectOf, leave, busy } = useWriteSetUp();
+  const [shown, setShown] = useState<({ mode: Mode; key: string } & EffectSoFar) | null>(null);
   const [trouble, setTrouble] = useState<Exclude<SetUpResult, { kind: 'written' }> | null>(null);
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   // What moves was calculated for what stood in the fields then.
   const key = JSON.stringify(values);
   const asked = shown?.key === key ? shown : null;
+  const lastKey = useRef(key);
+  useEffect(() => {
+    lastKey.current = key;
+  }, [key]);
   const back = search.get('back') ?? `/set-up/${kind}`;
   const words = RECORD_KIND_WORDS[kind];
+  // Our defaults stood before the first rules of the house: they change them, from now on.
+  const isNew = history === null && kind !== 'houseRules';
   const read = useMemo(() => readRecord(kind, values, units, origin), [kind, values, units, origin]);
   const title = history ? recordName(house, kind, history.subjectId) : `New ${words.one.toLowerCase()}`;
 
@@ -135,10 +141,14 @@ function RecordEditor({
     setShown(null);
     if (!read.ok) return show(read.issues);
     if (mode === 'new') return save(mode);
-    const answer = await effectOf([versionFor(mode, read.body)]);
-    if (answer.kind !== 'effects') return refuse(answer);
-    if (mode === 'change' && answer.effects.length === 0) return save(mode);
-    setShown({ mode, key, effects: answer.effects });
+    const found = ({ effects, progress }: EffectSoFar) => {
+      if (lastKey.current !== key) return;
+      if (mode === 'change' && progress === 1 && effects.length === 0) void save(mode);
+      else setShown({ mode, key, effects, progress });
+    };
+    const answer = await effectOf([versionFor(mode, read.body)], found);
+    if (answer.kind === 'effects') found(answer);
+    else refuse(answer);
   }
 
   async function save(mode: Mode) {
@@ -174,7 +184,7 @@ function RecordEditor({
         className="desk mt-4 flex flex-col gap-7"
         onSubmit={(event) => {
           event.preventDefault();
-          void ask(history ? 'change' : 'new');
+          void ask(isNew ? 'new' : 'change');
         }}
       >
         {kind === 'houseRules' && <SchoolsTable house={house} />}
@@ -220,20 +230,31 @@ function RecordEditor({
                 {asked.mode === 'correct' ? 'What the correction moves' : 'On the Round from now on'}
               </h2>
               <div className="max-h-[34vh] overflow-auto">
-                <EffectList effects={asked.effects} wordsFor={(zone) => ({ print, zone, now })} />
+                <EffectList
+                  effects={asked.effects}
+                  progress={asked.progress}
+                  wordsFor={(zone) => ({ print, zone, now })}
+                />
               </div>
               <div className="mt-3 flex flex-wrap gap-3">
                 <Button look="solid" disabled={busy} onClick={() => void save(asked.mode)}>
                   {asked.mode === 'correct' ? 'Save the correction' : 'Save the change'}
                 </Button>
-                <Button onClick={() => setShown(null)}>Look again</Button>
+                <Button
+                  onClick={() => {
+                    leave();
+                    setShown(null);
+                  }}
+                >
+                  Look again
+                </Button>
               </div>
             </section>
           )}
           {!asked && (
             <div className="flex gap-3">
               <Button type="submit" look="solid" disabled={busy} className="min-h-12 !px-3">
-                {busy ? 'One moment …' : history ? 'Change from now' : 'Add'}
+                {busy ? 'One moment …' : isNew ? 'Add' : 'Change from now'}
               </Button>
               {history && (
                 <Button className="min-h-12 !px-3" disabled={busy} onClick={() => void ask('correct')}>

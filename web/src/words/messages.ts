@@ -136,7 +136,7 @@ const REASON_WORDS: { readonly [C in ReasonCode]: (reason: ReasonOf<C>, words: W
   }),
   madeAnew: () => ({
     short: 'Its figures are being made anew',
-    full: 'After an update, or an import that broke off, its figures are being made anew from the journal: in a few minutes at most. What stands here is of before; start nothing on it.',
+    full: 'After an update, a change of the set-up that bears upon much, or an import that broke off, its figures are being made anew from the journal: in a few minutes at most. What stands here is of before; start nothing on it.',
   }),
   caseOpen: (r, { zone, now }) => ({
     short: 'A case is open',
