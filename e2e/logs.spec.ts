@@ -1,4 +1,5 @@
 import { readFile } from 'node:fs/promises';
+import type { DownloadAnswer } from '@winter-jar/contracts';
 import { expect, open, test } from './yard.js';
 
 const csv = (...rows: string[]) => ({
@@ -77,6 +78,27 @@ test('an export is read back as unchanged; a file of another kind says what is m
     .locator('input[type=file]')
     .setInputFiles({ name: 'letter.csv', mimeType: 'text/csv', buffer: Buffer.from('Dear all,\nthe pump is fine') });
   await expect(page.getByRole('heading', { name: 'letter.csv cannot be read as a run log' })).toBeVisible();
+});
+
+test('a file that takes long shows how far it is, and can be stopped', async ({ page, yard }) => {
+  await open(page, yard, '/backup');
+  const underWay = /api\/downloads\/[^/]+$/;
+  await page.route(underWay, async (route) => {
+    const answer = (await (await route.fetch()).json()) as DownloadAnswer;
+    await route.fulfill({ json: { ...answer, state: 'preparing', progress: 0.4 } });
+  });
+  await page.getByRole('button', { name: 'Make a backup' }).click();
+  await expect(page.getByRole('progressbar', { name: 'Making the backup' })).toHaveAttribute('aria-valuenow', '40');
+  const stopped = page.waitForResponse(/\/stop$/);
+  await page.getByRole('button', { name: 'Stop' }).click();
+  expect((await stopped).status()).toBe(200);
+  await expect(page.getByRole('progressbar')).toBeHidden();
+  await page.unroute(underWay);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Export everything' }).click(),
+  ]);
+  expect(download.suggestedFilename()).toMatch(/^winter-jar-\d{8}-\d{6}\.jsonl$/);
 });
 
 test('a long file shows how far it is, can be stopped, and gives its refused rows as a file', async ({

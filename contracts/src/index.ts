@@ -97,6 +97,7 @@ export type {
   PumpPage,
   RecordHistory,
   RoundAnswer,
+  RoundParts,
   RoundRow,
   RunningRun,
   SetUpAnswer,

@@ -99,6 +99,16 @@ export interface RoundAnswer {
   readonly unsettled: number;
 }
 
+/** The Round for whom some of it is known: with {@link order} and the rows of before it is whole again. */
+export interface RoundParts extends RoundAnswer {
+  /** Names this answer: sent as `held` with the next question, only what is otherwise comes back. */
+  readonly tag: string;
+  /** The answer that these rows are laid over; null when all rows are here. */
+  readonly over: string | null;
+  /** Pumps of all rows, in their order. */
+  readonly order: readonly string[];
+}
+
 /** A correction that was kept and does not count yet. Its body is as it came: unchecked where it is to be settled. */
 export interface UnsettledLine {
   readonly correction: Correction;

@@ -3,7 +3,7 @@ import { parentPort, workerData } from 'node:worker_threads';
 import BetterSqlite3 from 'better-sqlite3';
 import { JOURNAL_LINES_JOB } from './backup/journal-lines.js';
 import { BACKUP_JOB } from './backup/make-backup.js';
-import { WHOLE_CHECK_JOB } from './backup/whole-check.js';
+import { CONTENTS_JOB, WHOLE_CHECK_JOB } from './backup/whole-check.js';
 import { PUMPS_NAMING_JOB } from './set-up/pumps-naming.js';
 import { readingStatements } from './database/statements.js';
 import { SUSPECTS_JOB } from './diagnosis/suspects.js';
@@ -18,6 +18,7 @@ const JOBS: readonly Job<never, unknown, unknown>[] = [
   SET_UP_EFFECT_JOB,
   PUMPS_NAMING_JOB,
   WHOLE_CHECK_JOB,
+  CONTENTS_JOB,
   BACKUP_JOB,
   JOURNAL_LINES_JOB,
   ...Object.values(LOG_FILE_JOBS),

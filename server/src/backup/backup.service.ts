@@ -15,12 +15,12 @@ import { CannotReplace, Database, keptFolder } from '../database/open.js';
 import { isDiskFull } from '../files/disk-full.js';
 import { idInPath, sha256Of } from '../files/kept-files.js';
 import { damagedFile, takeInFiles, unpack } from './backup-files.js';
-import { checkDatabaseFile, contentsOf, issueOf } from './database-check.js';
+import { issueOf } from './database-check.js';
 import { BACKUP_FORMAT, BACKUP_VERSION, DATABASE, MANIFEST, type Manifest } from './make-backup.js';
 import { copyKept, thinOutKept } from './kept-data.js';
 import { dropWorkFolder, newWorkFolder, takeIn } from '../files/work-folder.js';
 import { JobCancelled, WorkQueue } from '../work/work-queue.js';
-import { WHOLE_CHECK_JOB } from './whole-check.js';
+import { CONTENTS_JOB, WHOLE_CHECK_JOB, type WholeAnswer } from './whole-check.js';
 
 interface Checked {
   readonly folder: string;
@@ -54,7 +54,7 @@ export class BackupService {
   check(upload: Readable): Promise<RestoreCheck> {
     return this.alone(async () => {
       this.forgetChecked();
-      const present = contentsOf(this.database.reader);
+      const present = await this.contents();
       const refused = (issue: FieldIssue) => ({ issue, uploadId: null, madeAt: null, inFile: null, present });
       const taken = await takeIn(upload, this.database.folder, MAX_BACKUP_BYTES).catch((error: unknown) => {
         // Of a full disk the backup knows nothing.
@@ -86,7 +86,7 @@ export class BackupService {
         const kept = copyKept(this.database.folder, name, folder);
         if (!kept) throw new NotFoundException(`the name of data that are kept here; "${name}" is none`);
         const read = await this.openDatabaseIn(folder);
-        const present = contentsOf(this.database.reader);
+        const present = await this.contents();
         if ('issue' in read) {
           dropWorkFolder(folder);
           return { issue: read.issue, uploadId: null, madeAt: null, inFile: null, present };
@@ -107,11 +107,13 @@ export class BackupService {
   }
 
   /** A database in a work folder, read whole. */
-  private async openDatabaseIn(folder: string): Promise<{ issue: FieldIssue } | { contents: BackupContents }> {
-    const checked = checkDatabaseFile(join(folder, DATABASE));
-    if (!checked.ok) return { issue: checked.issue };
-    const issue = await this.queue.run(WHOLE_CHECK_JOB, { folder, nowMs: this.clock.nowMs() });
-    return issue ? { issue } : { contents: checked.contents };
+  private openDatabaseIn(folder: string): Promise<WholeAnswer> {
+    return this.queue.run(WHOLE_CHECK_JOB, { folder, nowMs: this.clock.nowMs() });
+  }
+
+  /** What the data hold that are served now. */
+  contents(): Promise<BackupContents> {
+    return this.queue.run(CONTENTS_JOB, null);
   }
 
   private async open(
@@ -178,7 +180,7 @@ export class BackupService {
       throw error;
     }
     thinOutKept(this.database.folder, this.clock.nowMs());
-    return { keptAs, now: contentsOf(this.database.reader) };
+    return { keptAs, now: await this.contents() };
   }
 }
 

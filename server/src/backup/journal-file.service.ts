@@ -23,7 +23,7 @@ import { JournalWriter } from '../journal/journal-writer.js';
 import { checkVersions } from '../set-up/check-versions.js';
 import { SetUpStore } from '../journal/set-up-store.js';
 import { BackupService } from './backup.service.js';
-import { checkDatabaseFile, contentsOf, issueOf } from './database-check.js';
+import { checkDatabaseFile, issueOf } from './database-check.js';
 import { JOURNAL_FORMAT, JOURNAL_VERSION, type Counts, type End } from './journal-lines.js';
 import { dropWorkFolder, takeIn } from '../files/work-folder.js';
 
@@ -53,7 +53,7 @@ export class JournalFileService {
   import(by: Actor, upload: Readable): Promise<JournalFileResult> {
     return this.backup.alone(async () => {
       const nothing = { setUpVersions: 0, entries: 0 };
-      const present = contentsOf(this.database.reader);
+      const present = await this.backup.contents();
       if (present.pumps > 0 || present.entries > 0) {
         const right = 'an empty data folder: start with npm start -- --data and a new folder, and import there';
         upload.resume();

@@ -1,7 +1,14 @@
-import { asOfToday, checkStored, checkUnsettled, type FieldIssue, type Unsettled } from '@winter-jar/contracts';
+import {
+  asOfToday,
+  checkStored,
+  checkUnsettled,
+  type BackupContents,
+  type FieldIssue,
+  type Unsettled,
+} from '@winter-jar/contracts';
 import { effectiveEntry, initialState, type Correction, type JournalEntry, type PumpState } from '@winter-jar/core';
 import { isoNow } from '../clock/clock.js';
-import { openDatabase, type Database } from '../database/open.js';
+import { databaseFile, openDatabase, type Database } from '../database/open.js';
 import type { JournalEntryRow } from '../database/entities.js';
 import { Reading } from '../database/reading.js';
 import { writingStatements, type ReadingStatements } from '../database/statements.js';
@@ -11,15 +18,13 @@ import { SetUpStore } from '../journal/set-up-store.js';
 import { rowOf } from '../round/round-row.js';
 import { checkVersions } from '../set-up/check-versions.js';
 import type { Job } from '../work/job.js';
-import { issueOf } from './database-check.js';
+import { checkDatabaseFile, contentsOf, issueOf } from './database-check.js';
 
 interface Aside {
   /** A folder with a database file of its own, which may be changed. */
   readonly folder: string;
   readonly nowMs: number;
 }
-
-const DERIVED = ['counted_entry', 'subject_entry', 'subject_state', 'checkpoint', 'lagging_subject'];
 
 const parse = <T>(text: string): T => JSON.parse(text) as T;
 const named = (what: string, issue: FieldIssue): FieldIssue => ({ ...issue, field: `${what}: ${issue.field}` });
@@ -103,11 +108,9 @@ function statesIssue(aside: Database, store: SetUpStore, now: string): FieldIssu
  * Reads every record and every entry of a database file by the rules of its door, and makes all states anew from them, so that what
  * is put in place afterwards starts and shows what the journal says. Null when all of it is right.
  */
-export async function wholeCheck(
-  { folder, nowMs }: Aside,
-  progress: (share: number) => void,
-): Promise<FieldIssue | null> {
+async function wholeCheck({ folder, nowMs }: Aside, progress: (share: number) => void): Promise<FieldIssue | null> {
   const aside = await openDatabase(folder);
+  aside.writer.pragma('synchronous = OFF');
   const clock = { nowMs: () => nowMs };
   try {
     const store = new SetUpStore();
@@ -118,8 +121,7 @@ export async function wholeCheck(
     if (setUpIssue) return named('set-up', setUpIssue);
     const issue = journalIssue(aside, nowMs, progress);
     if (issue) return issue;
-    // What it says of its states is not looked at.
-    for (const table of DERIVED) aside.writer.exec(`DELETE FROM "${table}"`);
+    // What it says of its states is not looked at. Where it stands at last it is forced to the disk.
     writer.rebuildAll();
     progress(1);
     return statesIssue(aside, store, isoNow(clock));
@@ -131,8 +133,25 @@ export async function wholeCheck(
   }
 }
 
-export const WHOLE_CHECK_JOB: Job<Aside, FieldIssue | null> = {
+/** What is wrong with a database in a folder, or what it holds. */
+export type WholeAnswer = { readonly issue: FieldIssue } | { readonly contents: BackupContents };
+
+export async function checkWhole(aside: Aside, progress: (share: number) => void): Promise<WholeAnswer> {
+  const checked = checkDatabaseFile(databaseFile(aside.folder));
+  if (!checked.ok) return { issue: checked.issue };
+  const issue = await wholeCheck(aside, progress);
+  return issue ? { issue } : { contents: checked.contents };
+}
+
+export const WHOLE_CHECK_JOB: Job<Aside, WholeAnswer> = {
   name: 'whole check',
   lane: 'file',
-  run: ({ progress }, input) => wholeCheck(input, progress),
+  run: ({ progress }, aside) => checkWhole(aside, progress),
+};
+
+/** What the data hold that are served now: every entry is counted. */
+export const CONTENTS_JOB: Job<null, BackupContents> = {
+  name: 'contents',
+  lane: 'screen',
+  run: ({ db }) => contentsOf(db),
 };

@@ -93,10 +93,10 @@ export function writingStatements(db: Sqlite) {
     deleteCounted: db.prepare<[seq: number]>(`DELETE FROM counted_entry WHERE "seq" = ?`),
     /** With the one above, for each subject. */
     deleteSubject: db.prepare<SubjectKeyRow>(`DELETE FROM subject_entry WHERE ${SUBJECT} AND ${KEY} = ${AT}`),
-    /** Before everything is rebuilt. */
-    clearCounted: db.prepare(`DELETE FROM counted_entry`),
-    /** With the one above. */
-    clearSubjects: db.prepare(`DELETE FROM subject_entry`),
+    /** Before everything is rebuilt: all that follows from the journal. */
+    clearDerived: ['counted_entry', 'subject_entry', 'subject_state', 'checkpoint', 'lagging_subject'].map((table) =>
+      db.prepare(`DELETE FROM "${table}"`),
+    ),
     /** At the end of every act, for each subject it touched. */
     saveState: db.prepare<SubjectStateRow>(
       `INSERT INTO subject_state ("subjectType", "subjectId", "foldVersion", "state") VALUES (@subjectType, @subjectId, @foldVersion, @state)
@@ -178,8 +178,6 @@ export function writingStatements(db: Sqlite) {
     ),
     /** How far making anew has come. */
     countLagging: db.prepare<[], { n: number }>(`SELECT COUNT(*) AS "n" FROM lagging_subject`),
-    /** When everything is rebuilt at once. */
-    clearLags: db.prepare(`DELETE FROM lagging_subject`),
     /** The next turn of catching up. */
     anyLagging: db.prepare<[], LaggingSubjectRow>(`SELECT * FROM lagging_subject LIMIT 1`),
     /** Where an import has come to, for each subject. */

@@ -112,6 +112,15 @@ export class DerivedTables {
     }
   }
 
+  /** Folds a subject from its first entry on, and whatever is tied to it. @returns all that was folded */
+  foldAnew(subject: SubjectRef): readonly SubjectRef[] {
+    const projection = this.projections.find((p) => p.types.includes(subject.type));
+    if (!projection) return [];
+    if (projection.together) return this.foldTogether(projection, [{ subject, key: BEFORE_ALL }]);
+    this.foldOne(projection, { subject, key: BEFORE_ALL, counted: null });
+    return [subject];
+  }
+
   /**
    * Entries came or went in bulk: until {@link catchUp} is through, the subjects' states are those of before, and what is written
    * meanwhile is folded in then.
@@ -182,12 +191,13 @@ export class DerivedTables {
   private foldTogether(
     projection: Projection,
     changed: readonly { readonly subject: SubjectRef; readonly key: OrderKey }[],
-  ): void {
+  ): readonly SubjectRef[] {
     // Whatever lags may feed what changed: it is folded when that has caught up.
     if (projection.types.some((type) => this.sql.laggingOfType.all(type).length > 0)) {
       const touched = new Touched();
       for (const { subject, key } of changed) touched.add(subject, key);
-      return this.fallBehind(touched);
+      this.fallBehind(touched);
+      return [];
     }
     const source: FoldSource<Folded> = {
       stateBefore: (subject, key) => {
@@ -204,6 +214,7 @@ export class DerivedTables {
     for (const checkpoint of folded.checkpoints) this.saveCheckpoint(checkpoint);
     for (const { subject, state } of folded.starts)
       this.saveState(subject, folded.states.get(subjectKey(subject)) ?? state);
+    return folded.starts.map(({ subject }) => subject);
   }
 
   private catchUpOne(projection: Projection, lag: SubjectKeyRow) {

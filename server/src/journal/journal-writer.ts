@@ -1,5 +1,13 @@
 import type { EntryAnswer, FieldIssue, Unsettled } from '@winter-jar/contracts';
-import { BODY_VERSION, pumpIdsOf, type JournalEntry, type PumpState, type SetUpVersion } from '@winter-jar/core';
+import {
+  BODY_VERSION,
+  pumpIdsOf,
+  subjectKey,
+  type JournalEntry,
+  type PumpState,
+  type SetUpVersion,
+  type SubjectRef,
+} from '@winter-jar/core';
 import { Logger } from '@nestjs/common';
 import { v7 as newId } from 'uuid';
 import type { Clock } from '../clock/clock.js';
@@ -20,7 +28,7 @@ import { insertEntry } from './insert-entry.js';
 import { PROJECTIONS } from './projections.js';
 import { SetUpWriting, type FoundNaming } from './set-up-writing.js';
 import { isTaken, Settling, type Arrived, type Source } from './settling.js';
-import { BEFORE_ALL, Touched } from './touched.js';
+import { Touched } from './touched.js';
 
 const parse = <T>(text: string): T => JSON.parse(text) as T;
 
@@ -179,25 +187,26 @@ export class JournalWriter {
   rebuildAll(): number {
     this.bulk.takeBackUnfinished();
     return this.database.writer.transaction(() => {
-      this.sql.clearCounted.run();
-      this.sql.clearSubjects.run();
-      this.sql.clearLags.run();
-      const touched = new Touched();
+      for (const clear of this.sql.clearDerived) clear.run();
+      const subjects = new Map<string, SubjectRef>();
       const until = this.sql.lastSeq.get()?.seq ?? 0;
       for (let seq = 0, rows; (rows = this.sql.journalBetween.all({ after: seq, until })).length > 0;) {
         for (const row of rows) {
           const entry = parse<JournalEntry>(row.content);
-          if (entry.kind !== 'correction') {
-            touched.addAll(this.derived.count({ entry, seq: row.seq }));
-          }
+          if (entry.kind !== 'correction')
+            for (const { subject } of this.derived.count({ entry, seq: row.seq }).all)
+              subjects.set(subjectKey(subject), subject);
           seq = row.seq;
         }
       }
-      for (const { subjectType, subjectId } of this.sql.subjectsWithState.all())
-        touched.add({ type: subjectType, id: subjectId }, BEFORE_ALL);
-      const all = touched.all.reduce((from, { subject }) => from.add(subject, BEFORE_ALL), new Touched());
-      this.derived.fold(all);
-      return all.pumpIds.length;
+      const all = [...subjects.values()];
+      const folded = new Set<string>();
+      // One after another: all entries at once would not fit into memory.
+      for (const subject of all) {
+        if (folded.has(subjectKey(subject))) continue;
+        for (const one of this.derived.foldAnew(subject)) folded.add(subjectKey(one));
+      }
+      return all.filter(({ type }) => type === 'pump').length;
     })();
   }
 

@@ -4,8 +4,7 @@ import { createServer, type IncomingMessage, type ServerResponse } from 'node:ht
 import { createServer as createSecureServer } from 'node:https';
 import { join } from 'node:path';
 import type { Request, Response } from 'express';
-import { wholeCheck } from '../backup/whole-check.js';
-import { checkDatabaseFile } from '../backup/database-check.js';
+import { checkWhole } from '../backup/whole-check.js';
 import { copyKept, keptDataIn } from '../backup/kept-data.js';
 import { databaseFile, keptFolder } from '../database/open.js';
 import { dropWorkFolder, newWorkFolder } from '../files/work-folder.js';
@@ -41,9 +40,9 @@ async function putBack(folder: string, name: string, nowMs: number): Promise<str
   const { path } = newWorkFolder(folder);
   try {
     if (!copyKept(folder, name, path)) return `Nothing of the name “${name}” is kept here.`;
-    const checked = checkDatabaseFile(databaseFile(path));
-    const issue = checked.ok ? await wholeCheck({ folder: path, nowMs }, () => undefined) : checked.issue;
-    if (issue) return `${name} cannot be put back: ${issue.field}: right would be ${issue.right}.`;
+    const checked = await checkWhole({ folder: path, nowMs }, () => undefined);
+    if ('issue' in checked)
+      return `${name} cannot be put back: ${checked.issue.field}: right would be ${checked.issue.right}.`;
     mkdirSync(keptFolder(folder), { recursive: true });
     const unreadable = join(keptFolder(folder), `unreadable-${nowMs}.sqlite`);
     for (const end of ['', '-wal', '-shm'])

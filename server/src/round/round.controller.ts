@@ -1,17 +1,23 @@
-import { Controller, Get, Inject } from '@nestjs/common';
-import type { RoundAnswer } from '@winter-jar/contracts';
+import { Controller, Get, Inject, Query } from '@nestjs/common';
+import { ApiQuery } from '@nestjs/swagger';
+import type { RoundParts } from '@winter-jar/contracts';
 import { Documented } from '../api/documented.js';
 import { Needs } from '../house/needs.js';
+import { RoundPartsService } from './round-parts.js';
 import { RoundService } from './round.service.js';
 
 @Needs('read')
 @Controller('api/round')
 export class RoundController {
-  constructor(@Inject(RoundService) private readonly service: RoundService) {}
+  constructor(
+    @Inject(RoundService) private readonly service: RoundService,
+    @Inject(RoundPartsService) private readonly parts: RoundPartsService,
+  ) {}
 
   @Get()
-  @Documented({ id: 'round', summary: 'All pumps as they stand now, what needs hands first', answer: 'RoundAnswer' })
-  round(): RoundAnswer {
-    return this.service.round();
+  @ApiQuery({ name: 'held', required: false, description: 'Tag of the last answer: only other rows are sent' })
+  @Documented({ id: 'round', summary: 'All pumps as they stand now, what needs hands first', answer: 'RoundParts' })
+  round(@Query('held') held?: unknown): RoundParts {
+    return this.parts.of(this.service.round(), typeof held === 'string' ? held : undefined);
   }
 }

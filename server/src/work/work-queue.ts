@@ -7,6 +7,9 @@ import type { Job, Lane } from './job.js';
 /** The built entry of the worker thread, as seen from this room's sources and from what is compiled of them. */
 export const WORK_FILE = fileURLToPath(new URL('../../run/work.js', import.meta.url));
 
+/** Rows come and go by the hundred thousand: of a larger room for them the thread would keep all. */
+const YOUNG_MB = 8;
+
 /** What a worker says of the job that it was given. */
 export type WorkerSays =
   | { readonly progress: number; readonly part?: unknown }
@@ -55,7 +58,13 @@ export class WorkQueue implements OnModuleDestroy {
   ): Promise<Answer> {
     const line = this.lines[job.lane];
     const turn = line.last.then(() => this.runNow(line, job, input, asking));
-    line.last = turn.catch(() => undefined);
+    const end = turn.then(
+      () => undefined,
+      () => undefined,
+    );
+    line.last = end;
+    // Files are seldom asked for: what their thread holds is given back.
+    if (job.lane === 'file') void end.then(() => (line.last === end ? dismiss(line) : undefined));
     return turn;
   }
 
@@ -71,7 +80,10 @@ export class WorkQueue implements OnModuleDestroy {
   ): Promise<Answer> {
     const { signal, onProgress } = asking;
     if (signal?.aborted || this.database.busy) return Promise.reject(new JobCancelled());
-    const worker = (line.worker ??= new Worker(this.file, { workerData: databaseFile(this.database.folder) }));
+    const worker = (line.worker ??= new Worker(this.file, {
+      workerData: databaseFile(this.database.folder),
+      resourceLimits: { maxYoungGenerationSizeMb: YOUNG_MB },
+    }));
     return new Promise<Answer>((resolve, reject) => {
       const leave = (settle: () => void) => {
         worker.off('message', hear).off('error', fail).off('exit', gone);

@@ -10,6 +10,7 @@ const BODY_TYPES: Readonly<Record<string, string>> = {
   checkBackup: 'application/gzip',
   importJournal: 'application/x-ndjson',
   openDemoYard: 'application/json',
+  stopDownload: 'application/json',
 };
 
 /** The one API slice; its endpoints are generated from the server's OpenAPI document. */

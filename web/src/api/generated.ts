@@ -18,7 +18,12 @@ const injectedRtkApi = api.injectEndpoints({
       }),
     }),
     round: build.query<RoundApiResponse, RoundApiArg>({
-      query: () => ({ url: `/api/round` }),
+      query: (queryArg) => ({
+        url: `/api/round`,
+        params: {
+          held: queryArg,
+        },
+      }),
     }),
     pump: build.query<PumpApiResponse, PumpApiArg>({
       query: (queryArg) => ({ url: `/api/pumps/${queryArg}` }),
@@ -238,8 +243,8 @@ export type ChangesApiArg = {
   /** The epoch that it was of */
   epoch?: string;
 };
-export type RoundApiResponse = /** status 200 All pumps as they stand now, what needs hands first */ RoundAnswer;
-export type RoundApiArg = void;
+export type RoundApiResponse = /** status 200 All pumps as they stand now, what needs hands first */ RoundParts;
+export type RoundApiArg = /** Tag of the last answer: only other rows are sent */ any | undefined;
 export type PumpApiResponse = /** status 200 A pump with its state, limits, tasks and earlier charges */ PumpPage;
 export type PumpApiArg = string;
 export type OilStoryApiResponse =
@@ -951,7 +956,7 @@ export type RoundRow = {
     [key: string]: string;
   };
 };
-export type RoundAnswer = {
+export type RoundParts = {
   at: string;
   /** In the order in which they need hands: Stop, before next run, due looks, then the rest by site. */
   rows: readonly RoundRow[];
@@ -960,6 +965,12 @@ export type RoundAnswer = {
   needHands: number;
   /** Entries that were kept and do not count yet. */
   unsettled: number;
+  /** Names this answer: sent as `held` with the next question, only what is otherwise comes back. */
+  tag: string;
+  /** The answer that these rows are laid over; null when all rows are here. */
+  over: string | null;
+  /** Pumps of all rows, in their order. */
+  order: readonly string[];
 };
 export type SchoolId = 'freshEveryRun' | 'bleedAndCount' | 'byTheHour' | 'byTheLook' | 'byTheLab';
 export type PumpPlace = 'inService' | 'lent' | 'spare' | 'retired';

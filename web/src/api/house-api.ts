@@ -18,6 +18,7 @@ import type {
   RestoreCheck,
   RestoreResult,
   RoundAnswer,
+  RoundParts,
   SetUpAnswer,
   SetUpEffect,
   SetUpFilePreview,
@@ -29,6 +30,7 @@ import type {
 import type { DefinitionsFromApi, OverrideResultType, TagTypesFromApi } from '@reduxjs/toolkit/query/react';
 import { TAG_TYPES } from './base-api.js';
 import { generatedApi, type EntriesPost } from './generated.js';
+import { lastHeld, madeWhole } from './held-round.js';
 import { ownChanges } from './own-changes.js';
 
 export type Tag = (typeof TAG_TYPES)[number] | { readonly type: 'Pump'; readonly id: string };
@@ -94,7 +96,12 @@ type Definitions = {
 export const houseApi = generatedApi.enhanceEndpoints<TagTypesFromApi<typeof generatedApi>, Definitions>({
   endpoints: {
     about: { providesTags: ['About'] },
-    round: { providesTags: ['Round'] },
+    round: {
+      providesTags: ['Round'],
+      // Only what is otherwise than at the last answer comes over the wire.
+      query: () => ({ url: '/api/round', params: { held: lastHeld() } }),
+      transformResponse: (parts: RoundParts) => madeWhole(parts),
+    },
     pump: { providesTags: (_answer, _error, id) => ofPump(id) },
     journal: { providesTags: (_answer, _error, { pumpId }) => ofPump(pumpId) },
     oilStory: { providesTags: (_answer, _error, id) => ofPump(id) },

@@ -11,7 +11,7 @@ const ITEM =
 
 /** Find a pump, or do something on it, by typing. */
 export default function Palette({ close, show }: { close: () => void; show: (what: 'keys' | 'prefs') => void }) {
-  const { data } = useRoundQuery();
+  const { data } = useRoundQuery(undefined);
   const [search, setSearch] = useState('');
   const navigate = useNavigate();
   const { pumps, deeds } = paletteMatches(data?.rows ?? [], search);

@@ -106,7 +106,7 @@ function RateBar({ rate, usual, most }: { rate: MaterialRate; usual: number; mos
 
 /** One thing at a time: a reading, an empty run as control, then each suspect alone in small loads. */
 function Plan({ answer }: { answer: SuspectsAnswer }) {
-  const { data } = useRoundQuery();
+  const { data } = useRoundQuery(undefined);
   const [search, setSearch] = useSearchParams();
   const pumps = ((data?.rows ?? []) as RoundRow[]).filter((r) => r.kind === 'vane');
   const pumpId = search.get('pump') ?? '';

@@ -28,7 +28,7 @@ function useAddress(): { origin: string; onlyHere: boolean } {
 
 /** Labels of all pumps of the Round. */
 export function LabelsPage() {
-  const { data, isError, refetch } = useRoundQuery();
+  const { data, isError, refetch } = useRoundQuery(undefined);
   if (isError && !data)
     return (
       <Trouble title="The pumps could not be fetched" onRetry={() => void refetch()}>

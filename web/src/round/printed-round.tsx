@@ -12,7 +12,7 @@ import { rowLine } from './running.js';
 
 /** The Round on paper: every pump with what to do, and room to write. */
 export function PrintedRound() {
-  const { data, isError, refetch } = useRoundQuery();
+  const { data, isError, refetch } = useRoundQuery(undefined);
   const print = usePrint();
   if (isError && !data)
     return (

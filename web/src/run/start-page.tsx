@@ -24,7 +24,7 @@ import { useWriteEntries } from '../entry/use-write-entries.js';
 
 /** Several runs started at once: tick the pumps, say what goes in, one tap. */
 export function StartPage() {
-  const { data: round, isError, refetch } = useRoundQuery();
+  const { data: round, isError, refetch } = useRoundQuery(undefined);
   const { data: setUp } = useSetUpQuery();
   if (isError && !round)
     return (
