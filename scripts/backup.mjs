@@ -18,6 +18,6 @@ await makeBackup(
   { dataFolder: values.data, into, fileName: id, now: new Date().toISOString() },
 );
 copyFileSync(join(into, id), values.to);
-dropWorkFolder(into);
+await dropWorkFolder(into);
 await database.close();
 console.log(`Backup of ${values.data} in ${values.to}, checked.`);

@@ -53,7 +53,7 @@ export class BackupService {
   /** Takes an uploaded backup apart and checks it; nothing is replaced yet. */
   check(upload: Readable): Promise<RestoreCheck> {
     return this.alone(async () => {
-      this.forgetChecked();
+      await this.forgetChecked();
       const present = await this.contents();
       const refused = (issue: FieldIssue) => ({ issue, uploadId: null, madeAt: null, inFile: null, present });
       const taken = await takeIn(upload, this.database.folder, MAX_BACKUP_BYTES).catch((error: unknown) => {
@@ -69,7 +69,7 @@ export class BackupService {
         return { issue: error instanceof PayloadTooLargeException ? tooLarge : notWhole };
       });
       if ('issue' in read) {
-        dropWorkFolder(folder);
+        await dropWorkFolder(folder);
         return refused(read.issue);
       }
       this.checked.set(id, { folder, file: join(folder, DATABASE) });
@@ -80,7 +80,7 @@ export class BackupService {
   /** The same for data that were kept here when something else took their place. */
   checkKept(name: string): Promise<RestoreCheck> {
     return this.alone(async () => {
-      this.forgetChecked();
+      await this.forgetChecked();
       const { id, path: folder } = newWorkFolder(this.database.folder);
       try {
         const kept = copyKept(this.database.folder, name, folder);
@@ -88,21 +88,21 @@ export class BackupService {
         const read = await this.openDatabaseIn(folder);
         const present = await this.contents();
         if ('issue' in read) {
-          dropWorkFolder(folder);
+          await dropWorkFolder(folder);
           return { issue: read.issue, uploadId: null, madeAt: null, inFile: null, present };
         }
         this.checked.set(id, { folder, file: join(folder, DATABASE) });
         return { issue: null, uploadId: id, madeAt: kept.keptAt, inFile: read.contents, present };
       } catch (error) {
-        dropWorkFolder(folder);
+        await dropWorkFolder(folder);
         throw error;
       }
     });
   }
 
   /** Who looks at another backup has left the one before. */
-  private forgetChecked(): void {
-    for (const earlier of this.checked.values()) dropWorkFolder(earlier.folder);
+  private async forgetChecked(): Promise<void> {
+    await Promise.all([...this.checked.values()].map(({ folder }) => dropWorkFolder(folder)));
     this.checked.clear();
   }
 
@@ -162,7 +162,7 @@ export class BackupService {
       takeInFiles(found.folder, this.database.folder);
       const result = await this.replaceWith(found.file);
       this.checked.delete(uploadId);
-      dropWorkFolder(found.folder);
+      await dropWorkFolder(found.folder);
       return result;
     });
   }

@@ -70,7 +70,7 @@ export class JournalFileService {
         if (error instanceof LineRefused) return { issue: error.issue, line: error.line, ...nothing };
         throw error;
       } finally {
-        dropWorkFolder(folder);
+        await dropWorkFolder(folder);
       }
     });
   }

@@ -1,4 +1,4 @@
-import { statSync, writeFileSync } from 'node:fs';
+import { readdirSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import * as tar from 'tar';
 import { sha256Of } from '../files/kept-files.js';
@@ -81,6 +81,7 @@ export async function makeBackup(
   } finally {
     clearInterval(told);
   }
+  for (const made of readdirSync(into)) if (made !== fileName) rmSync(join(into, made), { recursive: true });
 }
 
 export const BACKUP_JOB: FileJob = {

@@ -109,8 +109,8 @@ function statesIssue(aside: Database, store: SetUpStore, now: string): FieldIssu
  * is put in place afterwards starts and shows what the journal says. Null when all of it is right.
  */
 async function wholeCheck({ folder, nowMs }: Aside, progress: (share: number) => void): Promise<FieldIssue | null> {
-  const aside = await openDatabase(folder);
-  aside.writer.pragma('synchronous = OFF');
+  // Where it is put in place it is forced to the disk: before, whoever saves an entry would wait for that.
+  const aside = await openDatabase(folder, false);
   const clock = { nowMs: () => nowMs };
   try {
     const store = new SetUpStore();
@@ -121,7 +121,7 @@ async function wholeCheck({ folder, nowMs }: Aside, progress: (share: number) =>
     if (setUpIssue) return named('set-up', setUpIssue);
     const issue = journalIssue(aside, nowMs, progress);
     if (issue) return issue;
-    // What it says of its states is not looked at. Where it stands at last it is forced to the disk.
+    // What it says of its states is not looked at.
     writer.rebuildAll();
     progress(1);
     return statesIssue(aside, store, isoNow(clock));

@@ -1,4 +1,5 @@
-import { closeSync, fsyncSync, linkSync, mkdirSync, openSync, renameSync, rmSync } from 'node:fs';
+import { linkSync, mkdirSync, renameSync, rmSync } from 'node:fs';
+import { open } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
 import type BetterSqlite3 from 'better-sqlite3';
 import { DataSource } from 'typeorm';
@@ -14,7 +15,8 @@ export const databaseFile = (folder: string): string => join(folder, 'winter-jar
 /** Where data goes that something else has taken the place of. */
 export const keptFolder = (folder: string): string => join(folder, 'kept');
 
-export function writingSource(folder: string): DataSource {
+/** @param forced whether what is acknowledged has to be on the disk; false for a file that is made or checked aside */
+export function writingSource(folder: string, forced = true): DataSource {
   return new DataSource({
     type: 'better-sqlite3',
     database: databaseFile(folder),
@@ -23,7 +25,7 @@ export function writingSource(folder: string): DataSource {
     migrationsRun: true,
     enableWAL: true,
     prepareDatabase: (db: Sqlite) => {
-      db.pragma('synchronous = FULL');
+      db.pragma(`synchronous = ${forced ? 'FULL' : 'OFF'}`);
       db.pragma('foreign_keys = ON');
       db.pragma('busy_timeout = 5000');
     },
@@ -42,10 +44,11 @@ function readingSource(folder: string): DataSource {
   });
 }
 
-function forceToDisk(path: string): void {
-  const handle = openSync(path, 'r');
-  fsyncSync(handle);
-  closeSync(handle);
+/** Puts a file, or the names in a folder, on the disk. */
+export async function forceToDisk(path: string): Promise<void> {
+  const handle = await open(path);
+  await handle.sync();
+  await handle.close();
 }
 
 /** The fact that names one unbroken sequence of changes; data that are put in the place of others begin a new one. */
@@ -67,9 +70,9 @@ export class Database {
     private reading: DataSource,
   ) {}
 
-  static async open(folder: string): Promise<Database> {
+  static async open(folder: string, forced: boolean): Promise<Database> {
     mkdirSync(folder, { recursive: true });
-    const writing = await writingSource(folder).initialize();
+    const writing = await writingSource(folder, forced).initialize();
     try {
       return new Database(folder, writing, await readingSource(folder).initialize());
     } catch (error) {
@@ -110,6 +113,8 @@ export class Database {
    */
   async replaceWith(file: string, keptAs: string): Promise<void> {
     const place = databaseFile(this.folder);
+    // Of a large file this takes seconds: nobody has to wait for them.
+    await forceToDisk(file);
     this.busy = true;
     try {
       for (const letGo of this.beforeReplaced) await letGo();
@@ -120,9 +125,8 @@ export class Database {
       if (mode !== 'delete') throw new CannotReplace('the data folder is open in another program');
       mkdirSync(keptFolder(this.folder), { recursive: true });
       linkSync(place, keptAs);
-      forceToDisk(file);
       renameSync(file, place);
-      forceToDisk(dirname(place));
+      await forceToDisk(dirname(place));
       await this.reopen().catch(async (error: unknown) => {
         await this.close();
         this.removeLog();
@@ -161,4 +165,5 @@ export class Database {
 }
 
 /** Opens (and where needed makes and migrates) the data folder. @throws when the folder cannot be written */
-export const openDatabase = (folder: string): Promise<Database> => Database.open(folder);
+/** @param forced see {@link writingSource} */
+export const openDatabase = (folder: string, forced = true): Promise<Database> => Database.open(folder, forced);

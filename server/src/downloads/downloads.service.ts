@@ -112,7 +112,7 @@ export class DownloadsService implements OnModuleDestroy {
     this.say(id, { state: 'gone' });
     stop.abort();
     // What is being made lets its folder go when it has stopped.
-    if (answer.state === 'ready') dropWorkFolder(folder);
+    if (answer.state === 'ready') void dropWorkFolder(folder);
     return this.answer(id);
   }
 
@@ -141,11 +141,11 @@ export class DownloadsService implements OnModuleDestroy {
         onProgress: (progress) => this.say(id, { progress }),
       });
       const { size } = statSync(join(folder, answer.fileName));
-      if (stop.signal.aborted) return dropWorkFolder(folder);
+      if (stop.signal.aborted) return await dropWorkFolder(folder);
       this.say(id, { state: 'ready', progress: 1, bytes: size });
       setTimeout(() => this.prepared.has(id) && this.drop(id), KEPT_MS).unref();
     } catch (error) {
-      dropWorkFolder(folder);
+      await dropWorkFolder(folder);
       if (stop.signal.aborted) return;
       const replaced = error instanceof JobCancelled;
       if (!replaced) this.logger.error(error);

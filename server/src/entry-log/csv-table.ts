@@ -36,12 +36,11 @@ const ROWS_AT_ONCE = 500;
 
 /** A CSV file (UTF-8, header line, CRLF), in parts. */
 export function* writeTable(columns: Columns, rows: Iterable<Readonly<Record<string, Cell>>>): Generator<string> {
+  const isFree = columns.all.map((c) => columns.freeText.includes(c));
   let waiting: Cell[][] = [[...columns.all]];
   const part = () => Papa.unparse(waiting, { newline: CRLF }) + CRLF;
   for (const row of rows) {
-    waiting.push(
-      columns.all.map((c) => (columns.freeText.includes(c) ? escapeCell(String(row[c] ?? '')) : (row[c] ?? ''))),
-    );
+    waiting.push(columns.all.map((c, i) => (isFree[i] ? escapeCell(String(row[c] ?? '')) : (row[c] ?? ''))));
     if (waiting.length < ROWS_AT_ONCE) continue;
     yield part();
     waiting = [];

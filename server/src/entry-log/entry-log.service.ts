@@ -33,11 +33,11 @@ export class EntryLogService implements OnModuleDestroy {
     const { clock, reading, store, writer } = this;
     try {
       const job = new LogImport(id, name, logOf(name), file, folder, { clock, reading, store, writer, by });
-      this.forgetTheOldest();
+      await this.forgetTheOldest();
       this.imports.set(id, { job, folder });
       return job;
     } catch (error) {
-      dropWorkFolder(folder);
+      await dropWorkFolder(folder);
       throw error;
     }
   }
@@ -53,12 +53,12 @@ export class EntryLogService implements OnModuleDestroy {
     await Promise.all([...this.imports.values()].map(({ job }) => job.abandon()));
   }
 
-  private forgetTheOldest(): void {
+  private async forgetTheOldest(): Promise<void> {
     const atRest = [...this.imports].filter(([, { job }]) => !job.goesOn);
     for (const [id, { job, folder }] of atRest.slice(0, Math.max(0, atRest.length - REMEMBERED + 1))) {
       void job.cancel();
       this.imports.delete(id);
-      dropWorkFolder(folder);
+      await dropWorkFolder(folder);
     }
   }
 }

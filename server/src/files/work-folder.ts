@@ -1,4 +1,5 @@
 import { createWriteStream, mkdirSync, rmSync } from 'node:fs';
+import { rm } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
@@ -20,7 +21,8 @@ export function clearWorkFolders(dataFolder: string): void {
   rmSync(join(dataFolder, INCOMING), { recursive: true, force: true });
 }
 
-export const dropWorkFolder = (path: string): void => rmSync(path, { recursive: true, force: true });
+/** Aside: unlinking a gigabyte takes a while. */
+export const dropWorkFolder = (path: string): Promise<void> => rm(path, { recursive: true, force: true });
 
 /** A file that came in, on the disk and whole, in a work folder of its own. */
 export interface TakenIn {
@@ -40,7 +42,7 @@ export async function takeIn(upload: Readable, dataFolder: string, maxBytes: num
     await pipeline(upload, atMost(maxBytes), createWriteStream(file));
     return { id, folder, file };
   } catch (error) {
-    dropWorkFolder(folder);
+    await dropWorkFolder(folder);
     throw error;
   }
 }

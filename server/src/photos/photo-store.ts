@@ -50,7 +50,7 @@ export class PhotoStore {
     try {
       return await this.keepPicture(file);
     } finally {
-      dropWorkFolder(folder);
+      await dropWorkFolder(folder);
     }
   }
 

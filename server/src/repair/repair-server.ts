@@ -6,7 +6,7 @@ import { join } from 'node:path';
 import type { Request, Response } from 'express';
 import { checkWhole } from '../backup/whole-check.js';
 import { copyKept, keptDataIn } from '../backup/kept-data.js';
-import { databaseFile, keptFolder } from '../database/open.js';
+import { databaseFile, forceToDisk, keptFolder } from '../database/open.js';
 import { dropWorkFolder, newWorkFolder } from '../files/work-folder.js';
 import { headers } from '../network/headers.js';
 import type { OwnCertificate } from '../network/own-certificate.js';
@@ -43,14 +43,16 @@ async function putBack(folder: string, name: string, nowMs: number): Promise<str
     const checked = await checkWhole({ folder: path, nowMs }, () => undefined);
     if ('issue' in checked)
       return `${name} cannot be put back: ${checked.issue.field}: right would be ${checked.issue.right}.`;
+    await forceToDisk(databaseFile(path));
     mkdirSync(keptFolder(folder), { recursive: true });
     const unreadable = join(keptFolder(folder), `unreadable-${nowMs}.sqlite`);
     for (const end of ['', '-wal', '-shm'])
       if (existsSync(databaseFile(folder) + end)) renameSync(databaseFile(folder) + end, unreadable + end);
     renameSync(databaseFile(path), databaseFile(folder));
+    await forceToDisk(folder);
     return null;
   } finally {
-    dropWorkFolder(path);
+    await dropWorkFolder(path);
   }
 }
 

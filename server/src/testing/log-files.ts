@@ -38,7 +38,7 @@ export async function exportedLog(house: TestHouse, name: LogName): Promise<stri
   const { path: into } = newWorkFolder(house.folder);
   await LOG_FILE_JOBS[name].run(jobTools(house), { dataFolder: house.folder, into, fileName: 'log.csv', now: '' });
   const text = readFileSync(join(into, 'log.csv'), 'utf8');
-  dropWorkFolder(into);
+  await dropWorkFolder(into);
   return text;
 }
 
