@@ -1,3 +1,4 @@
+import type { SetUpEffect } from '@winter-jar/contracts';
 import type { Entry, SetUpKind, SetUpVersion } from '@winter-jar/core';
 import { SERVER } from '../journal/actor.js';
 import { serveHouse, versionOf, type ServedHouse } from '../testing/served-house.js';
@@ -18,6 +19,16 @@ const get = (path: string) => served.get(path);
 const post: ServedHouse['post'] = (...sent) => served.post(...sent);
 const version = (kind: SetUpKind, subjectId: string, validFrom: string, changes: object) =>
   versionOf(house, kind, subjectId, validFrom, changes);
+
+/** A busy machine answers with what was found so far. */
+async function wholeEffect(versions: readonly SetUpVersion[]): Promise<SetUpEffect> {
+  let answer = (await post('/api/set-up/preview', { versions }).expect(200)).body as SetUpEffect;
+  while (answer.id !== null) {
+    await new Promise((wait) => setTimeout(wait, 50));
+    answer = (await get(`/api/set-up/preview/${answer.id}`).expect(200)).body as SetUpEffect;
+  }
+  return answer;
+}
 
 /** Names of pumps whose state is written while `act` runs. */
 function refolded(act: () => void): string[] {
@@ -77,13 +88,13 @@ describe('changes and corrections', () => {
   test('what a set-up would move is shown without moving it', async () => {
     const before = JSON.stringify(house.states());
     const correction = version('equipment', 'chamber', START, { referenceHours: 10 });
-    const answer = await post('/api/set-up/preview', { versions: [correction] }).expect(200);
-    expect(answer.body).toMatchObject({
+    const answer = await wholeEffect([correction]);
+    expect(answer).toMatchObject({
       issues: [],
       // Two plain runs and one with meat on p1, one on d1; the booster ran elsewhere.
       effects: [{ pumpId: 'p1', weightBefore: expect.any(Number) as number }, { pumpId: 'd1' }],
     });
-    const [p1] = (answer.body as { effects: { weightBefore: number; weightAfter: number }[] }).effects;
+    const [p1] = answer.effects;
     expect(p1?.weightAfter).toBeCloseTo((p1?.weightBefore ?? 0) * 2);
     expect(JSON.stringify(house.states())).toBe(before);
     expect(house.store.versions.some((v) => v.id === correction.id)).toBe(false);
