@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { benchDrag } from './bench-drag.mjs';
-import { benchScroll } from './bench-scroll.mjs';
+import { benchRound } from './bench-round.mjs';
 import { benchDiagnosis } from './bench-diagnosis.mjs';
 import { benchImport } from './bench-import.mjs';
 import { benchWater } from './bench-water.mjs';
@@ -345,5 +345,5 @@ report(
   `${water.charges} charges`,
 );
 await benchDrag();
-await benchScroll();
+await benchRound();
 if (results.includes(false)) process.exit(1);

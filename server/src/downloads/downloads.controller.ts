@@ -38,7 +38,7 @@ export class DownloadsController {
   @Post(':id/stop')
   @HttpCode(200)
   @Documented({ id: 'stopDownload', summary: 'Stop making a file, or drop it', answer: 'DownloadAnswer' })
-  stop(@Param('id') id: string): DownloadAnswer {
+  stop(@Param('id') id: string): Promise<DownloadAnswer> {
     return this.service.drop(id);
   }
 

@@ -70,6 +70,9 @@ interface Prepared {
   answer: DownloadAnswer;
   readonly folder: string;
   readonly stop: AbortController;
+  /** Settles when it is made, or when nothing of it is left. */
+  made: Promise<void>;
+  removed: Promise<void>;
 }
 
 /** Files that are made in a worker thread, and fetched once from an address that nobody can guess. */
@@ -95,8 +98,10 @@ export class DownloadsService implements OnModuleDestroy {
     const fileName = KINDS[what].fileName(stampOf(now));
     const { path: folder } = newWorkFolder(this.database.folder);
     const answer = { id, what, state: 'preparing', progress: 0, fileName, bytes: null, problem: null } as const;
-    this.prepared.set(id, { answer, folder, stop: new AbortController() });
-    void this.make(id, now);
+    const done = Promise.resolve();
+    const one: Prepared = { answer, folder, stop: new AbortController(), made: done, removed: done };
+    this.prepared.set(id, one);
+    one.made = this.make(id, now);
     return answer;
   }
 
@@ -105,14 +110,15 @@ export class DownloadsService implements OnModuleDestroy {
     return this.known(id).answer;
   }
 
-  /** Stops making it, or drops the file. */
-  drop(id: string): DownloadAnswer {
-    const { answer, stop, folder } = this.known(id);
-    if (answer.state === 'failed' || answer.state === 'gone') return answer;
-    this.say(id, { state: 'gone' });
-    stop.abort();
-    // What is being made lets its folder go when it has stopped.
-    if (answer.state === 'ready') void dropWorkFolder(folder);
+  /** Stops making it, or drops the file; then nothing of it is left. */
+  async drop(id: string): Promise<DownloadAnswer> {
+    const one = this.known(id);
+    const { state } = one.answer;
+    if (state === 'preparing' || state === 'ready') this.say(id, { state: 'gone' });
+    one.stop.abort();
+    await one.made;
+    if (state === 'ready') one.removed = dropWorkFolder(one.folder);
+    await one.removed;
     return this.answer(id);
   }
 
@@ -122,7 +128,7 @@ export class DownloadsService implements OnModuleDestroy {
     if (one.answer.state !== 'ready') throw new NotFoundException('a file that is ready and was not fetched before');
     const give = async (to: NodeJS.WritableStream) => {
       await pipeline(createReadStream(join(one.folder, one.answer.fileName)), to);
-      this.drop(id);
+      await this.drop(id);
     };
     return { answer: one.answer, type: KINDS[one.answer.what].type, give };
   }
@@ -143,7 +149,7 @@ export class DownloadsService implements OnModuleDestroy {
       const { size } = statSync(join(folder, answer.fileName));
       if (stop.signal.aborted) return await dropWorkFolder(folder);
       this.say(id, { state: 'ready', progress: 1, bytes: size });
-      setTimeout(() => this.prepared.has(id) && this.drop(id), KEPT_MS).unref();
+      setTimeout(() => void (this.prepared.has(id) && this.drop(id)), KEPT_MS).unref();
     } catch (error) {
       await dropWorkFolder(folder);
       if (stop.signal.aborted) return;

@@ -61,6 +61,15 @@ test('whoever has gone is not worked for: neither before its turn nor in the mid
   expect((await queue.run(SUSPECTS_JOB, { now })).since).toBeTruthy();
 });
 
+test('whoever goes before its turn does not wait for it', async () => {
+  const first = queue.run(SUSPECTS_JOB, { now });
+  const late = new AbortController();
+  const waiting = queue.run(SUSPECTS_JOB, { now }, { signal: late.signal });
+  late.abort();
+  expect(await Promise.race([waiting.catch((error: unknown) => error), first])).toBeInstanceOf(JobCancelled);
+  await first;
+});
+
 test('after a restore it reads the data that lie there then', async () => {
   dark();
   expect((await queue.run(SUSPECTS_JOB, { now })).dark.materials.length).toBeGreaterThan(0);

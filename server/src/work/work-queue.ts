@@ -57,7 +57,11 @@ export class WorkQueue implements OnModuleDestroy {
     asking: Asking<Part> = {},
   ): Promise<Answer> {
     const line = this.lines[job.lane];
-    const turn = line.last.then(() => this.runNow(line, job, input, asking));
+    let begun = false;
+    const turn = line.last.then(() => {
+      begun = true;
+      return this.runNow(line, job, input, asking);
+    });
     const end = turn.then(
       () => undefined,
       () => undefined,
@@ -65,7 +69,11 @@ export class WorkQueue implements OnModuleDestroy {
     line.last = end;
     // Files are seldom asked for: what their thread holds is given back.
     if (job.lane === 'file') void end.then(() => (line.last === end ? dismiss(line) : undefined));
-    return turn;
+    return new Promise((resolve, reject) => {
+      // Whoever goes before its turn does not wait for it.
+      asking.signal?.addEventListener('abort', () => void (begun || reject(new JobCancelled())));
+      turn.then(resolve, reject);
+    });
   }
 
   async onModuleDestroy(): Promise<void> {

@@ -1,4 +1,4 @@
-// Part of npm run bench: what a frame costs while the Round of 300 pumps is scrolled.
+// Part of npm run bench: what the Round of 300 pumps costs a browser, at its first load and at each step of a scroll.
 import { existsSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -13,6 +13,10 @@ const RUNS = 12;
 const STEPS = 120;
 const STEP_PX = 160;
 const HOUR_MS = 3_600_000;
+const SLOW_NETWORK = { offline: false, latency: 20, downloadThroughput: 1.25e6, uploadThroughput: 1.25e6 };
+/** By then all that is fetched ahead has come too. */
+const SETTLED_MS = 4000;
+const FIRST_LOAD = { seconds: 1.5, kb: 700 };
 /** Slower by, and what 95 % of the frames may cost then. */
 const AIMS = [
   [1, 20],
@@ -85,17 +89,40 @@ async function costsOfScroll(page, slower) {
   return costs.sort((a, b) => a - b);
 }
 
-/** Prints what frames cost; a target, not a limit: it depends on the machine. */
-export async function benchScroll() {
+/** A phone's network and a processor four times slower: until the first pump stands there, and all that came over the wire. */
+async function firstLoad(browser, address) {
+  const context = await browser.newContext({ viewport: { width: 390, height: 844 } });
+  const page = await context.newPage();
+  const session = await context.newCDPSession(page);
+  await session.send('Network.enable');
+  await session.send('Network.emulateNetworkConditions', SLOW_NETWORK);
+  await session.send('Emulation.setCPUThrottlingRate', { rate: 4 });
+  let bytes = 0;
+  session.on('Network.loadingFinished', ({ encodedDataLength }) => (bytes += encodedDataLength));
+  const begun = performance.now();
+  await page.goto(address, { waitUntil: 'commit' });
+  await page.locator('a[id^=row-]').first().waitFor();
+  const seconds = (performance.now() - begun) / 1000;
+  await page.waitForTimeout(SETTLED_MS);
+  await context.close();
+  return { seconds, kb: bytes / 1000 };
+}
+
+/** Prints what frames and the first load cost; targets, not limits: they depend on the machine. */
+export async function benchRound() {
   if (!existsSync(BROWSER)) {
-    console.log(`The scroll was not measured: it needs ${BROWSER}, the Debian package chromium.`);
+    console.log(`The Round was not measured: it needs ${BROWSER}, the Debian package chromium.`);
     return;
   }
-  const data = mkdtempSync(join(tmpdir(), 'winter-jar-bench-scroll-'));
+  const data = mkdtempSync(join(tmpdir(), 'winter-jar-bench-round-'));
   const server = await startServer({ data, port: 4882, demo: true, quiet: true });
   const browser = await chromium.launch({ executablePath: BROWSER, args: ['--no-sandbox', '--disable-gpu'] });
   try {
     await manyPumps(server.address);
+    const { seconds, kb } = await firstLoad(browser, server.address);
+    console.log(
+      `target  First load at 10 Mbit/s, 4 times slower: ${seconds.toFixed(2)} s until the first pump stands there (aim: ${FIRST_LOAD.seconds}), ${kb.toFixed(0)} kB over the wire (aim: ${FIRST_LOAD.kb})`,
+    );
     for (const [slower, aimMs] of AIMS) {
       const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
       await page.goto(server.address);
