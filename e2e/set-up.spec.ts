@@ -1,4 +1,4 @@
-import type { SetUpAnswer } from '@winter-jar/contracts';
+import type { SetUpAnswer, SetUpEffect } from '@winter-jar/contracts';
 import type { Page } from '@playwright/test';
 import { expect, noSidewaysScroll, open, test, type Yard } from './yard.js';
 
@@ -60,6 +60,32 @@ test('a rule’s effect on the Round is shown before it is saved', async ({ page
   expect((await yard.pump('lf-02')).row.verdict).toBe('beforeNextRun');
   await open(page, yard, '/set-up/pump/lf-02');
   await expect(page.getByText(/1 run \(house rule\)/)).toBeVisible();
+});
+
+test('of a large yard what moves is shown as it is found, and said when the rest cannot be had', async ({
+  page,
+  yard,
+}) => {
+  yard.expectedErrors = [/Failed to load resource/];
+  await open(page, yard, '/set-up/houseRules/house');
+  let found: SetUpEffect | null = null;
+  await page.route(/set-up\/preview$/, async (route) => {
+    found = (await (await route.fetch()).json()) as SetUpEffect;
+    await route.fulfill({ json: { ...found, effects: found.effects.slice(0, 2), progress: 0.4, id: 'going' } });
+  });
+  await page.route(/set-up\/preview\/going$/, (route) => route.fulfill({ json: found }));
+  await page.getByText('Oil change', { exact: true }).click();
+  await page.getByLabel('Oil change: Runs').fill('3');
+  await page.getByRole('button', { name: 'Change from now' }).click();
+  await expect(page.getByText('Looked at 40 % of the pumps so far; more may move.')).toBeVisible();
+  await expect(page.getByText('so far; more may move')).toBeHidden();
+  await expect(page.getByText('CW-02', { exact: true })).toBeVisible();
+  // Asked again: this time the server knows nothing of it.
+  await page.getByRole('button', { name: 'Look again' }).click();
+  await page.unroute(/set-up\/preview\/going$/);
+  await page.getByRole('button', { name: 'Change from now' }).click();
+  await expect(page.getByText(/server does not answer/)).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Save the change' })).toBeHidden();
 });
 
 test('an edit of a record that someone else changed meanwhile says so, and loses nothing', async ({ page, yard }) => {

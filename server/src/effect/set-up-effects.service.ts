@@ -9,8 +9,8 @@ import { SET_UP_EFFECT_JOB } from './set-up-effect.js';
 
 /** So long a first answer waits for the whole; most are whole by then. */
 const FIRST_ANSWER_MS = 700;
-/** Whoever does not ask for the rest has gone. */
-const FORGOTTEN_MS = 10_000;
+/** Whoever does not ask for the rest has gone; a page in the background asks once a minute. */
+const FORGOTTEN_MS = 70_000;
 
 interface Going {
   answer: SetUpEffect;

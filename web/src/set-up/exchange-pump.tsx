@@ -19,6 +19,8 @@ const BECOMES = [
   { value: 'retired', words: 'retired' },
 ] as const;
 
+const NOT_POSSIBLE = 'Not possible now: the server does not answer, or did not take it.';
+
 /** Puts another pump in this one's place, after showing what that does to the Round. */
 export function ExchangePump({ house, pumpId }: { house: HouseSetUp; pumpId: string }) {
   const [comes, setComes] = useState('');
@@ -42,10 +44,11 @@ export function ExchangePump({ house, pumpId }: { house: HouseSetUp; pumpId: str
     const at = new Date().toISOString();
     const versions = exchangeVersions({ house, goes: pumpId, comes, becomes, at, newId });
     const answer = await effectOf(versions, (more) => {
-      setAsked((now) => now && { ...now, ...more });
+      setAsked((now) => now && more && { ...now, effects: more.effects, progress: more.progress });
+      if (!more) setTrouble(NOT_POSSIBLE);
     });
     if (answer.kind === 'effects') setAsked({ versions, effects: answer.effects, progress: answer.progress });
-    else setTrouble('Not possible now: the server does not answer, or did not take it.');
+    else setTrouble(NOT_POSSIBLE);
   }
   async function save() {
     if (!asked) return;

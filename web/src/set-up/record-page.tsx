@@ -141,8 +141,13 @@ function RecordEditor({
     setShown(null);
     if (!read.ok) return show(read.issues);
     if (mode === 'new') return save(mode);
-    const found = ({ effects, progress }: EffectSoFar) => {
+    const found = (soFar: EffectSoFar | null) => {
       if (lastKey.current !== key) return;
+      if (soFar === null) {
+        setShown(null);
+        return refuse({ kind: 'unreachable' });
+      }
+      const { effects, progress } = soFar;
       if (mode === 'change' && progress === 1 && effects.length === 0) void save(mode);
       else setShown({ mode, key, effects, progress });
     };

@@ -49,10 +49,10 @@ export function useWriteSetUp() {
     return 'error' in answer ? failure(answer.error) : { kind: 'written' };
   }
 
-  /** @param onMore hears of a large yard, again and again, what was found so far */
+  /** @param onMore hears of a large yard, again and again, what was found so far; null when the rest cannot be had */
   async function effectOf(
     versions: readonly SetUpVersion[],
-    onMore: (soFar: EffectSoFar) => void,
+    onMore: (soFar: EffectSoFar | null) => void,
   ): Promise<({ kind: 'effects' } & EffectSoFar) | Exclude<SetUpResult, { kind: 'written' }>> {
     lastAsked.current += 1;
     const turn = lastAsked.current;
@@ -64,14 +64,16 @@ export function useWriteSetUp() {
     return { kind: 'effects', effects, progress };
   }
 
-  async function follow(id: string, turn: number, onMore: (soFar: EffectSoFar) => void): Promise<void> {
+  async function follow(id: string, turn: number, onMore: (soFar: EffectSoFar | null) => void): Promise<void> {
     for (;;) {
       await new Promise((wait) => setTimeout(wait, ASKED_AGAIN_MS));
       if (turn !== lastAsked.current) return;
-      const { data } = await askMore(id);
-      if (!data || turn !== lastAsked.current) return;
-      onMore(data);
-      if (data.id === null) return;
+      const { data, isError } = await askMore(id);
+      if (turn !== lastAsked.current) return;
+      // What came before an error is still at hand as its data.
+      const more = isError ? null : (data ?? null);
+      onMore(more);
+      if (more === null || more.id === null) return;
     }
   }
   /** Nobody wants to hear more of what was asked. */
