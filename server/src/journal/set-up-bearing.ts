@@ -17,7 +17,7 @@ export function freshIn(
   const fresh: SetUpVersion[] = [];
   const issues: FieldIssue[] = [];
   for (const v of versions) {
-    const known = store.versions.find((k) => k.id === v.id);
+    const known = [...store.versions, ...fresh].find((k) => k.id === v.id);
     if (known && contentHash(known) !== contentHash(v)) issues.push(idTaken(v));
     else if (!known && seenTag !== null && store.changedSince(v, seenTag)) issues.push(changedMeanwhile(v));
     else if (!known) fresh.push(v);
@@ -83,8 +83,8 @@ export function bearingOf(
     const touch = (subject: SubjectRef) => {
       if (since.has(`${subject.type}:${subject.id}`)) touched.add(subject, { ...BEFORE_ALL, happenedAt: from });
     };
-    // A change from now on bears upon nothing that was: nobody is searched for.
-    const pumpIds = since.size === 0 ? [] : pumpsBorneUpon(sql, store, version, inEntries);
+    // A change from now on bears upon nothing that was: nobody is searched for in the entries.
+    const pumpIds = pumpsBorneUpon(sql, store, version, since.size === 0 ? () => [] : inEntries);
     for (const id of pumpIds) {
       touch({ type: 'pump', id });
       if (version.kind !== 'equipment') continue;

@@ -100,6 +100,17 @@ describe('changes and corrections', () => {
     expect(house.store.versions.some((v) => v.id === correction.id)).toBe(false);
   });
 
+  test('a version that is sent twice at once is one; another under its id is refused', async () => {
+    const named = version('pump', 'p1', at(8000), { name: 'Once' });
+    await post('/api/set-up', { versions: [named, named] }).expect(201);
+    const other = { ...version('pump', 'd1', at(8000), { name: 'Two' }), id: named.id };
+    const fresh = version('pump', 'p1', at(8001), { name: 'Three' });
+    for (const versions of [[other], [fresh, { ...other, id: fresh.id }]])
+      expect((await post('/api/set-up', { versions }).expect(400)).body).toMatchObject({
+        issues: [{ code: 'idTaken' }],
+      });
+  });
+
   test('an edit that saw an older version is refused, one of another record is not', async () => {
     const { tag } = (await get('/api/set-up').expect(200)).body as { tag: string };
     const mine = version('pump', 'p1', at(8000), { name: 'Mine' });
