@@ -68,16 +68,24 @@ test('of a large yard what moves is shown as it is found, and said when the rest
 }) => {
   yard.expectedErrors = [/Failed to load resource/];
   await open(page, yard, '/set-up/houseRules/house');
-  let found: SetUpEffect | null = null;
+  const more = `${yard.address}/api/set-up/preview`;
+  let whole: SetUpEffect;
   await page.route(/set-up\/preview$/, async (route) => {
-    found = (await (await route.fetch()).json()) as SetUpEffect;
-    await route.fulfill({ json: { ...found, effects: found.effects.slice(0, 2), progress: 0.4, id: 'going' } });
+    whole = (await (await route.fetch()).json()) as SetUpEffect;
+    while (whole.id !== null) whole = (await (await page.request.get(`${more}/${whole.id}`)).json()) as SetUpEffect;
+    await route.fulfill({ json: { ...whole, effects: whole.effects.slice(0, 2), progress: 0.4, id: 'going' } });
   });
-  await page.route(/set-up\/preview\/going$/, (route) => route.fulfill({ json: found }));
+  let partSeen: () => void = () => undefined;
+  const seen = new Promise<void>((resolve) => (partSeen = resolve));
+  await page.route(/set-up\/preview\/going$/, async (route) => {
+    await seen;
+    await route.fulfill({ json: whole });
+  });
   await page.getByText('Oil change', { exact: true }).click();
   await page.getByLabel('Oil change: Runs').fill('3');
   await page.getByRole('button', { name: 'Change from now' }).click();
   await expect(page.getByText('Looked at 40 % of the pumps so far; more may move.')).toBeVisible();
+  partSeen();
   await expect(page.getByText('so far; more may move')).toBeHidden();
   await expect(page.getByText('CW-02', { exact: true })).toBeVisible();
   // Asked again: this time the server knows nothing of it.
