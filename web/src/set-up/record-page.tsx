@@ -22,6 +22,7 @@ import { nameOf, type RecordValues } from './field-specs.js';
 import { LimitsFields } from './limits-fields.js';
 import { OilLimitsFields } from './oil-limits-fields.js';
 import { recordId } from './new-version.js';
+import { TroubleLine, Versions } from './record-beside.js';
 import { RecordFields } from './record-fields.js';
 import { hasLimits, hasOilLimits, initialValues, readRecord, valuesOf, type Origin } from './record-form.js';
 import { RECORD_KIND_WORDS, recordName, weightOf } from './record-words.js';
@@ -284,34 +285,3 @@ function RecordEditor({
 /** A first site takes the zone of this device. */
 const zoneOf = (kind: SetUpKind, house: HouseSetUp): RecordValues =>
   kind === 'site' ? { zone: Object.values(house.site)[0]?.zone ?? hereZone() } : {};
-
-function TroubleLine({ trouble }: { trouble: Exclude<SetUpResult, { kind: 'written' }> }) {
-  const sentences = {
-    changedMeanwhile: 'Not saved: someone else changed this record since you opened it. What you typed is still here.',
-    refused: 'Not saved: see the fields above.',
-    unreachable:
-      'Not saved: the server does not answer. What you typed is kept on this device; save again when it is back.',
-  };
-  return (
-    <p role="alert" className="border-l-4 border-stop pl-3 font-semibold text-stop">
-      {sentences[trouble.kind]}
-    </p>
-  );
-}
-
-function Versions({ history, now }: { history: RecordHistory; now: string }) {
-  return (
-    <section className="mt-8">
-      <h2 className="text-[18px]">Versions</h2>
-      <ol className="mt-1">
-        {[...history.versions].reverse().map((v) => (
-          <li key={v.id} className="border-b border-rule-soft py-2 text-[15px]">
-            Valid from {momentWords(v.validFrom, hereZone(), now)}
-            <span className="text-ink-2">, written {momentWords(v.recordedAt, hereZone(), now)}</span>
-            {v.id === history.inForceId && <span className="ml-2 font-semibold">in force</span>}
-          </li>
-        ))}
-      </ol>
-    </section>
-  );
-}
