@@ -1,4 +1,4 @@
-// node scripts/bench-large.mjs [--runs 600000]: what others notice of the longest work, over the real server, on a large folder.
+// node scripts/bench-large.mjs [--runs 600000] [--only files,effects,suspects,check,saving,rebuild,start]: what others notice of the longest work, over the real server, on a large folder.
 import { fork } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { once } from 'node:events';
@@ -18,8 +18,9 @@ import { parseArgs } from 'node:util';
 import { createGzip } from 'node:zlib';
 import { build, install, root } from './build.mjs';
 
-const { values } = parseArgs({ options: { runs: { type: 'string', default: '600000' } } });
+const { values } = parseArgs({ options: { runs: { type: 'string', default: '600000' }, only: { type: 'string' } } });
 const RUNS = Number(values.runs);
+const isAsked = (part) => !values.only || values.only.split(',').includes(part);
 const PUMPS = 300;
 const APPEND_EVERY_MS = 20;
 const LONGEST_WAIT_MS = 100;
@@ -110,12 +111,22 @@ async function largeFolder() {
 }
 
 const folder = await largeFolder();
-const started = performance.now();
-const child = fork(join(root, 'server/run/main.js'), ['--data', folder, '--port', '0'], { stdio: 'inherit' });
-const [{ port }] = await once(child, 'message');
-const base = `http://127.0.0.1:${port}`;
-await (await fetch(`${base}/api/round`)).text();
-console.log(`        start and first Round: ${secondsSince(started).toFixed(2)} s`);
+/** The real server, and how long it takes to its first Round. */
+async function start() {
+  const begun = performance.now();
+  const child = fork(join(root, 'server/run/main.js'), ['--data', folder, '--port', '0'], { stdio: 'inherit' });
+  const [{ port }] = await once(child, 'message');
+  const base = `http://127.0.0.1:${port}`;
+  await (await fetch(`${base}/api/round`)).text();
+  return { child, base, seconds: secondsSince(begun) };
+}
+async function stop({ child }) {
+  child.disconnect();
+  await once(child, 'exit');
+}
+const running = await start();
+const { child, base } = running;
+console.log(`        start and first Round: ${running.seconds.toFixed(2)} s`);
 
 const megabytes = () => Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${child.pid}/status`, 'utf8'))?.[1]) / 1000;
 const json = async (path, body) => {
@@ -202,30 +213,32 @@ async function bareRead(kind) {
   return bytes > 0 ? secondsSince(begun) : 0;
 }
 const made = {};
-for (const [what, file] of [
-  ['runs', 'runs.csv'],
-  ['everything', 'all.jsonl'],
-  ['backup', 'backup.tar.gz'],
-])
-  await beside(what, async () => {
-    made[what] = await download(what, join(scratch, file));
-  });
-const controls = { runs: await bareRead('run'), everything: await bareRead(null) };
-report(
-  'runs as CSV against reading and parsing the same rows',
-  made.runs / controls.runs,
-  3,
-  `${made.runs.toFixed(1)} s`,
-);
-report('JSON lines against the same', made.everything / controls.everything, 3, `${made.everything.toFixed(1)} s`);
-let begun = performance.now();
-await pipeline(
-  createReadStream(join(folder, 'winter-jar.sqlite')),
-  createGzip(),
-  createWriteStream(join(scratch, 'copy.gz')),
-);
-const copied = secondsSince(begun);
-report('backup against a copy with the same compression', made.backup / copied, 2, `${made.backup.toFixed(1)} s`);
+if (isAsked('files')) {
+  for (const [what, file] of [
+    ['runs', 'runs.csv'],
+    ['everything', 'all.jsonl'],
+    ['backup', 'backup.tar.gz'],
+  ])
+    await beside(what, async () => {
+      made[what] = await download(what, join(scratch, file));
+    });
+  const controls = { runs: await bareRead('run'), everything: await bareRead(null) };
+  report(
+    'runs as CSV against reading and parsing the same rows',
+    made.runs / controls.runs,
+    3,
+    `${made.runs.toFixed(1)} s`,
+  );
+  report('JSON lines against the same', made.everything / controls.everything, 3, `${made.everything.toFixed(1)} s`);
+  const begun = performance.now();
+  await pipeline(
+    createReadStream(join(folder, 'winter-jar.sqlite')),
+    createGzip(),
+    createWriteStream(join(scratch, 'copy.gz')),
+  );
+  const copied = secondsSince(begun);
+  report('backup against a copy with the same compression', made.backup / copied, 2, `${made.backup.toFixed(1)} s`);
+}
 
 const house = (await json('/api/set-up')).house;
 const now = () => new Date().toISOString();
@@ -244,15 +257,19 @@ async function preview(versions) {
   return { first, whole: secondsSince(asked), pumps: answer.effects.length };
 }
 const rulesBody = { limits: { oilChange: { runs: 9 } } };
-for (const [what, versions] of [
-  ['the effect of house rules from now', () => [version('houseRules', 'house', now(), rulesBody)]],
-  ['the effect of a corrected material', () => [version('material', 'fd-meat', at(0), { fat: 0 })]],
-  ['the effect of a corrected oil', () => [version('oilProduct', 'oil-a', at(0), { freshColour: 2 })]],
-]) {
+const wholes = {};
+for (const [what, versions] of !isAsked('effects')
+  ? []
+  : [
+      ['the effect of house rules from now', () => [version('houseRules', 'house', now(), rulesBody)]],
+      ['the effect of a corrected material', () => [version('material', 'fd-meat', at(0), { fat: 0 })]],
+      ['the effect of a corrected oil', () => [version('oilProduct', 'oil-a', at(0), { freshColour: 2 })]],
+    ]) {
   let found;
   await beside(what, async () => {
     found = await preview(versions());
   });
+  wholes[what] = found;
   report(
     `first answer of ${what}, s`,
     found.first,
@@ -260,37 +277,73 @@ for (const [what, versions] of [
     `whole in ${found.whole.toFixed(1)} s, ${found.pumps} pumps move`,
   );
 }
-for (const [what, path] of [
-  ['the suspects', '/api/suspects'],
-  ['who uses a material', '/api/set-up/records/material/fd-meat'],
-]) {
+for (const [what, path] of !isAsked('suspects')
+  ? []
+  : [
+      ['who uses a material', '/api/set-up/records/material/fd-meat'],
+      ['the first suspects of a day', '/api/suspects'],
+      ['the suspects', '/api/suspects'],
+    ]) {
   let took;
   await beside(what, async () => {
     const asked = performance.now();
     await json(path);
     took = secondsSince(asked);
   });
-  console.log(`        ${what}: ${took.toFixed(2)} s`);
+  if (what === 'the suspects') report(`${what}, s`, took, 0.3);
+  else console.log(`        ${what}: ${took.toFixed(2)} s`);
 }
-await beside('a check of a backup', async () => {
-  const response = await fetch(`${base}/api/restore/check`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/gzip' },
-    body: createReadStream(join(scratch, 'backup.tar.gz')),
-    duplex: 'half',
+const backupFile = join(scratch, 'backup.tar.gz');
+let checked = null;
+if (isAsked('check')) {
+  if (!existsSync(backupFile)) await download('backup', backupFile);
+  checked = await beside('a check of a backup', async () => {
+    const response = await fetch(`${base}/api/restore/check`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/gzip' },
+      body: createReadStream(backupFile),
+      duplex: 'half',
+    });
+    const { issue } = await response.json();
+    if (issue) throw new Error(JSON.stringify(issue));
   });
-  const { issue } = await response.json();
-  if (issue) throw new Error(JSON.stringify(issue));
-});
-await beside('saving a corrected material, until nothing lags', async () => {
-  await json('/api/set-up', { versions: [version('material', 'fd-meat', at(0), { fat: 1 })] });
+}
+/** Until no pump's state is of before any more. */
+async function caughtUp(at) {
   for (let lagging = true; lagging; await wait(500)) {
-    const { rows } = await json('/api/round');
+    const { rows } = await (await fetch(`${at}/api/round`)).json();
     lagging = rows.some((row) => row.reasons.some((r) => r.code === 'madeAnew'));
   }
-});
-child.disconnect();
-await once(child, 'exit');
+}
+if (isAsked('saving'))
+  await beside('saving a corrected material, until nothing lags', async () => {
+    await json('/api/set-up', { versions: [version('material', 'fd-meat', at(0), { fat: 1 })] });
+    await caughtUp(base);
+  });
+await stop(running);
+if (isAsked('rebuild')) {
+  const database = await server.openDatabase(folder);
+  const store = new server.SetUpStore();
+  store.reload(new server.Reading(database).sql);
+  const begun = performance.now();
+  new server.JournalWriter(database, store, server.systemClock).rebuildAll();
+  const rebuilt = secondsSince(begun);
+  await database.close();
+  console.log(`        rebuild: ${rebuilt.toFixed(1)} s`);
+  if (checked) report('a check of a backup against rebuild', checked / rebuilt, 1.5, `${checked.toFixed(1)} s`);
+  for (const [what, { whole, pumps }] of Object.entries(wholes))
+    report(`the whole of ${what} against rebuilding its pumps`, whole / ((rebuilt * pumps) / PUMPS), 1.3);
+}
+if (isAsked('start')) {
+  const { default: Sqlite } = await import('better-sqlite3');
+  const db = new Sqlite(join(folder, 'winter-jar.sqlite'));
+  db.exec(`UPDATE subject_state SET "foldVersion" = 1, "state" = json_set("state", '$.foldVersion', 1)`);
+  db.close();
+  const updated = await start();
+  report('start after an update that makes all states anew, until its first Round, s', updated.seconds, 5);
+  await caughtUp(updated.base);
+  await stop(updated);
+}
 rmSync(scratch, { recursive: true, force: true });
 // What was appended stays in the folder: it is as large as it was built, but for some thousands.
 if (results.includes(false)) process.exit(1);

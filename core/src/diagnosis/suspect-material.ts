@@ -32,16 +32,30 @@ const CLEARED = 0.2;
 const ROUNDS = 60;
 const STEPS = 400;
 
+/** Stretches with the same runs and the same end: thousands of a large house are some dozens. */
+interface Alike extends Stretch {
+  readonly times: number;
+}
+
+function alikeOf(stretches: readonly Stretch[]): Alike[] {
+  const found = new Map<string, Alike>();
+  for (const { runs, came } of stretches) {
+    const key = JSON.stringify([came, Object.entries(runs).sort(([a], [b]) => (a < b ? -1 : 1))]);
+    found.set(key, { runs, came, times: (found.get(key)?.times ?? 0) + 1 });
+  }
+  return [...found.values()];
+}
+
 /** Chance per run that the sign comes about, if all materials were one. */
-function pooledRate(stretches: readonly Stretch[]): number {
-  const total = ({ runs }: Stretch) => Object.values(runs).reduce((sum, n) => sum + n, 0);
-  const all = stretches.reduce((sum, s) => sum + total(s), 0);
+function pooledRate(alike: readonly Alike[]): number {
+  const total = ({ runs }: Alike) => Object.values(runs).reduce((sum, n) => sum + n, 0);
+  const all = alike.reduce((sum, s) => sum + s.times * total(s), 0);
   let rate = 0.2;
   for (let round = 0; round < ROUNDS; round++) {
-    const caused = stretches.reduce((sum, s) => {
+    const caused = alike.reduce((sum, s) => {
       if (!s.came) return sum;
       const n = total(s);
-      return sum + (n * rate) / (1 - (1 - rate) ** n);
+      return sum + (s.times * n * rate) / (1 - (1 - rate) ** n);
     }, 0);
     // Half a case in one run more, so that a house without any is not certain of it.
     rate = (caused + 0.5) / (all + 1);
@@ -53,15 +67,15 @@ const survives = (runs: Readonly<Record<string, number>>, rates: ReadonlyMap<str
   Object.entries(runs).reduce((p, [id, n]) => (id === but ? p : p * (1 - (rates.get(id) ?? 0)) ** n), 1);
 
 /** Rates that explain the stretches best with the usual rate as a prior: a sign is shared out between the runs before it. */
-function sharedOut(stretches: readonly Stretch[], runsOf: ReadonlyMap<string, number>, usual: number) {
+function sharedOut(alike: readonly Alike[], runsOf: ReadonlyMap<string, number>, usual: number) {
   let rates = new Map([...runsOf.keys()].map((id) => [id, usual]));
   for (let round = 0; round < ROUNDS; round++) {
     const caused = new Map([...runsOf.keys()].map((id) => [id, 0]));
-    for (const { runs, came } of stretches) {
+    for (const { runs, came, times } of alike) {
       if (!came) continue;
       const chance = 1 - survives(runs, rates);
       for (const [id, n] of Object.entries(runs))
-        caused.set(id, (caused.get(id) ?? 0) + (n * (rates.get(id) ?? 0)) / chance);
+        caused.set(id, (caused.get(id) ?? 0) + (times * n * (rates.get(id) ?? 0)) / chance);
     }
     rates = new Map(
       [...runsOf].map(([id, n]) => [id, ((caused.get(id) ?? 0) + USUAL_RUNS * usual) / (n + USUAL_RUNS)]),
@@ -78,19 +92,20 @@ function sharedOut(stretches: readonly Stretch[], runsOf: ReadonlyMap<string, nu
  * @returns rates per run with their 80 % intervals; an empty list without stretches
  */
 export function suspectMaterials(stretches: readonly Stretch[]): Suspects {
+  const alike = alikeOf(stretches);
   const runsOf = new Map<string, number>();
-  for (const { runs } of stretches)
-    for (const [id, n] of Object.entries(runs)) runsOf.set(id, (runsOf.get(id) ?? 0) + n);
-  const usualRate = pooledRate(stretches);
-  const rates = sharedOut(stretches, runsOf, usualRate);
+  for (const { runs, times } of alike)
+    for (const [id, n] of Object.entries(runs)) runsOf.set(id, (runsOf.get(id) ?? 0) + times * n);
+  const usualRate = pooledRate(alike);
+  const rates = sharedOut(alike, runsOf, usualRate);
   const materials = [...runsOf].map(([materialId, runs]): MaterialRate => {
-    const own = stretches.filter((s) => s.runs[materialId]);
+    const own = alike.filter((s) => s.runs[materialId]);
     const [p10, p50, p90] = quantiles(posterior(own, materialId, rates, usualRate), [0.1, 0.5, 0.9]) as [
       number,
       number,
       number,
     ];
-    const came = own.filter((s) => s.came).length;
+    const came = own.reduce((sum, s) => sum + (s.came ? s.times : 0), 0);
     return {
       materialId,
       runs,
@@ -111,7 +126,7 @@ export function suspectMaterials(stretches: readonly Stretch[]): Suspects {
 
 /** Weights of the rates (i + 0.5) / STEPS. */
 function posterior(
-  own: readonly Stretch[],
+  own: readonly Alike[],
   materialId: string,
   rates: ReadonlyMap<string, number>,
   usual: number,
@@ -119,14 +134,15 @@ function posterior(
   const seen = own.map((s) => ({
     runs: s.runs[materialId] ?? 0,
     came: s.came,
+    times: s.times,
     others: survives(s.runs, rates, materialId),
   }));
   const logs = Array.from({ length: STEPS }, (_, i) => {
     const rate = (i + 0.5) / STEPS;
     const prior = (USUAL_RUNS * usual - 1) * Math.log(rate) + (USUAL_RUNS * (1 - usual) - 1) * Math.log(1 - rate);
-    return seen.reduce((sum, { runs, came, others }) => {
+    return seen.reduce((sum, { runs, came, times, others }) => {
       const none = others * (1 - rate) ** runs;
-      return sum + Math.log(came ? 1 - none : none);
+      return sum + times * Math.log(came ? 1 - none : none);
     }, prior);
   });
   const most = Math.max(...logs);

@@ -35,6 +35,10 @@ export interface PumpStateText {
 /** An entry as it counts. */
 export type Counted = Omit<CountedEntryRow, 'content'> & { readonly content: string };
 
+export interface ChangedPumps {
+  /** A list as JSON; null for all pumps. */
+  readonly pumpIds: string | null;
+}
 export interface SuspectRow {
   readonly kind: 'run' | 'look' | 'bleed' | 'change';
   readonly materialId: string | null;
@@ -255,17 +259,23 @@ export function readingStatements(db: Sqlite) {
       `SELECT ${CONTENT} AS "content" FROM ${ENTRIES}
        WHERE s."subjectType" = 'case' AND s."subjectId" = ? AND s."kind" = 'caseOpened'`,
     ),
-    /** What may speak for or against a material, of one pump, without the rest of the entries. */
+    /** What may speak for or against a material, of one pump, without the rest of the entries. Each kind is asked only for its own fields: most are runs. */
     suspectRows: db.prepare<{ pumpId: string; from: string }, SuspectRow>(
-      `SELECT "kind", json_extract("content", '$.body.materialId') AS "materialId",
-         json_extract("content", '$.body.productId') AS "productId", json_extract("content", '$.body.colour') AS "colour",
-         json_extract("content", '$.body.freeWaterMl') AS "freeWaterMl", json_extract("content", '$.body.creamMl') AS "creamMl",
-         json_extract("content", '$.body.waterMl') AS "waterMl"
-       FROM (SELECT s."kind", ${IN_ORDER}, ${CONTENT} AS "content" FROM ${ENTRIES}
-         WHERE ${OF_PUMP} AND s."happenedAt" >= @from AND s."kind" IN ('run', 'look', 'bleed', 'change'))
-       WHERE COALESCE(json_extract("content", '$.body.sump'), 'oil') = 'oil'
-       ORDER BY "happenedAt", "recordedAt", "entryId"`,
+      `SELECT s."kind",
+         CASE s."kind" WHEN 'run' THEN json_extract(${CONTENT}, '$.body.materialId') END AS "materialId",
+         CASE s."kind" WHEN 'change' THEN json_extract(${CONTENT}, '$.body.productId') END AS "productId",
+         CASE s."kind" WHEN 'bleed' THEN json_extract(${CONTENT}, '$.body.waterMl') END AS "waterMl",
+         CASE s."kind" WHEN 'look' THEN json_extract(${CONTENT}, '$.body.colour') END AS "colour",
+         CASE s."kind" WHEN 'look' THEN json_extract(${CONTENT}, '$.body.freeWaterMl') END AS "freeWaterMl",
+         CASE s."kind" WHEN 'look' THEN json_extract(${CONTENT}, '$.body.creamMl') END AS "creamMl"
+       FROM ${ENTRIES}
+       WHERE ${OF_PUMP} AND s."happenedAt" >= @from AND s."kind" IN ('run', 'look', 'bleed', 'change')
+         AND (s."kind" = 'run' OR json_extract(${CONTENT}, '$.body.sump') = 'oil')
+       ORDER BY ${IN_ORDER}`,
     ),
+    /** Numbers of changes have no gaps but at their beginning, where the oldest are forgotten. */
+    lastChange: db.prepare<[], { seq: number | null }>(`SELECT MAX("seq") AS "seq" FROM change_log`),
+    changesAfter: db.prepare<[seq: number], ChangedPumps>(`SELECT "pumpIds" FROM change_log WHERE "seq" > ?`),
     /** Where every refold starts. */
     checkpointBefore: db.prepare<SubjectKeyRow, { state: string }>(
       `SELECT "state" FROM checkpoint WHERE ${SUBJECT} AND ${KEY} < ${AT} ORDER BY "happenedAt" DESC, "recordedAt" DESC, "entryId" DESC LIMIT 1`,

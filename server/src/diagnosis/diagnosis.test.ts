@@ -165,3 +165,33 @@ test('what is older than a year is not weighed', async () => {
   const { water } = (await served.get('/api/suspects')).body as SuspectsAnswer;
   expect(water.materials).toEqual([]);
 });
+
+test('what was read for the suspects holds until somebody writes of the pump, corrects an entry or changes the set-up', async () => {
+  const suspects = async () => {
+    const { water, dark } = (await served.get('/api/suspects')).body as SuspectsAnswer;
+    const runs = Object.fromEntries(water.materials.map((m) => [m.materialId, m.runs]));
+    return { runs, darker: dark.materials.map((m) => m.came) };
+  };
+  const bleed = (hours: number) => entryAt(ago(hours), 'bleed', { sump: 'oil', drawnMl: 40, waterMl: 12 });
+  const dark = entryAt(ago(820), 'look', { sump: 'oil', source: 'sightGlass', hoursStood: 0, colour: 3 });
+  const run = runAt(ago(900), 2, 'fd-meat');
+  served.house.write(changeAt(ago(1000)), bleed(950), run, bleed(850), runAt(ago(840), 2, 'fd-meat'), dark);
+  expect(await suspects()).toEqual({ runs: { 'fd-meat': 1 }, darker: [1] });
+  served.house.write(runAt(ago(800), 2, 'any-empty'), bleed(750));
+  expect(await suspects()).toEqual({ runs: { 'fd-meat': 2, 'any-empty': 1 }, darker: [1] });
+  const [id] = ['20000000-0000-4000-8000-000000000002'];
+  const body = { targetId: run.id, supersedes: null, action: 'void' };
+  served.house.write({ ...run, id, actId: id, kind: 'correction', recordedAt: at(ago(700)), body });
+  expect(await suspects()).toEqual({ runs: { 'fd-meat': 1, 'any-empty': 1 }, darker: [1] });
+  // Of an oil that is as dark when it is new nothing has become darker.
+  const { oilProduct } = served.house.store.book.at(at(NOW_HOURS));
+  const version = { id: '20000000-0000-4000-8000-000000000003', kind: 'oilProduct', subjectId: 'oil-a' };
+  const darkOil = {
+    ...version,
+    validFrom: at(0),
+    recordedAt: at(NOW_HOURS),
+    body: { ...oilProduct['oil-a'], freshColour: 3 },
+  };
+  await served.post('/api/set-up', { versions: [darkOil] }).expect(201);
+  expect((await suspects()).darker).toEqual([0]);
+});

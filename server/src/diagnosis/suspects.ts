@@ -1,6 +1,6 @@
 import type { SuspectsAnswer } from '@winter-jar/contracts';
-import { stretchesOf, suspectMaterials, type HouseSetUp, type Stretch, type SuspectEvent } from '@winter-jar/core';
-import type { SuspectRow } from '../database/statements.js';
+import { stretchesOf, suspectMaterials, type HouseSetUp, type SuspectEvent } from '@winter-jar/core';
+import type { ChangedPumps, SuspectRow } from '../database/statements.js';
 import { SetUpStore } from '../journal/set-up-store.js';
 import type { Job, JobTools } from '../work/job.js';
 
@@ -14,24 +14,52 @@ export const SUSPECTS_JOB: Job<{ readonly now: string }, SuspectsAnswer> = {
   run: suspectsOf,
 };
 
-function suspectsOf({ sql, progress }: JobTools, { now }: { readonly now: string }): SuspectsAnswer {
+/** What was read on a connection; of a pump it holds until somebody writes of it, and most stand still from one look to the next. */
+interface Read {
+  readonly from: string;
+  /** Of the last change that it knows. */
+  readonly seq: number;
+  readonly events: ReadonlyMap<string, readonly SuspectEvent[]>;
+}
+const lastRead = new WeakMap<JobTools['db'], Read>();
+
+function stillHolds(read: Read | undefined, from: string, { changes, seq }: { changes: readonly ChangedPumps[]; seq: number }) {
+  // Where not every change since is kept any more, or one may bear upon any pump, all is read anew.
+  const told = read?.from === from && changes.length === seq - read.seq ? read.events : [];
+  const events = new Map(told);
+  for (const { pumpIds } of changes) {
+    if (pumpIds === null) return new Map<string, readonly SuspectEvent[]>();
+    for (const pumpId of JSON.parse(pumpIds) as string[]) events.delete(pumpId);
+  }
+  return events;
+}
+
+function eventsOf({ db, sql, progress }: JobTools, from: string, house: HouseSetUp): (readonly SuspectEvent[])[] {
+  return db.transaction(() => {
+    const read = lastRead.get(db);
+    const seq = sql.lastChange.get()?.seq ?? 0;
+    const events = stillHolds(read, from, { changes: sql.changesAfter.all(read?.seq ?? 0), seq });
+    const pumps = Object.keys(house.pump);
+    const all = pumps.map((pumpId, i) => {
+      progress((i + 1) / pumps.length);
+      return events.get(pumpId) ?? sql.suspectRows.all({ pumpId, from }).map((row) => eventOf(row, house));
+    });
+    lastRead.set(db, { from, seq, events: new Map(pumps.map((pumpId, i) => [pumpId, all[i] ?? []])) });
+    return all;
+  })();
+}
+
+function suspectsOf(tools: JobTools, { now }: { readonly now: string }): SuspectsAnswer {
   const store = new SetUpStore();
-  store.reload(sql);
+  store.reload(tools.sql);
   const house = store.book.at(now);
-  const from = new Date(Date.parse(now) - LOOKED_BACK_MS).toISOString();
-  const [dark, water]: [Stretch[], Stretch[]] = [[], []];
-  const pumps = Object.keys(house.pump);
-  pumps.forEach((pumpId, i) => {
-    const events = sql.suspectRows.all({ pumpId, from }).map((row) => eventOf(row, house));
-    dark.push(...stretchesOf(events, 'dark'));
-    water.push(...stretchesOf(events, 'water'));
-    progress((i + 1) / pumps.length);
-  });
+  const from = `${new Date(Date.parse(now) - LOOKED_BACK_MS).toISOString().slice(0, 10)}T00:00:00.000Z`;
+  const events = eventsOf(tools, from, house);
   const names = Object.entries(house.material).map(([id, { name }]) => [id, name]);
   return {
     since: from,
-    dark: suspectMaterials(dark),
-    water: suspectMaterials(water),
+    dark: suspectMaterials(events.flatMap((of) => stretchesOf(of, 'dark'))),
+    water: suspectMaterials(events.flatMap((of) => stretchesOf(of, 'water'))),
     names: Object.fromEntries(names) as Record<string, string>,
   };
 }

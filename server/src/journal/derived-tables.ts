@@ -112,15 +112,6 @@ export class DerivedTables {
     }
   }
 
-  /** Folds a subject from its first entry on, and whatever is tied to it. @returns all that was folded */
-  foldAnew(subject: SubjectRef): readonly SubjectRef[] {
-    const projection = this.projections.find((p) => p.types.includes(subject.type));
-    if (!projection) return [];
-    if (projection.together) return this.foldTogether(projection, [{ subject, key: BEFORE_ALL }]);
-    this.foldOne(projection, { subject, key: BEFORE_ALL, counted: null });
-    return [subject];
-  }
-
   /**
    * Entries came or went in bulk: until {@link catchUp} is through, the subjects' states are those of before, and what is written
    * meanwhile is folded in then.
@@ -155,8 +146,13 @@ export class DerivedTables {
   lagWhereOutdated(): void {
     for (const { types, version } of this.projections)
       for (const type of types)
-        for (const { subjectId } of this.sql.outdatedStates.all(type, version))
-          this.sql.saveLag.run(at({ type, id: subjectId }, BEFORE_ALL));
+        this.lagFromStart(this.sql.outdatedStates.all(type, version).map(({ subjectId: id }) => ({ type, id })));
+  }
+
+  /** Nothing of them is folded yet. */
+  lagFromStart(subjects: Iterable<SubjectRef>): void {
+    const folded = new Set(this.projections.flatMap(({ types }) => types));
+    for (const subject of subjects) if (folded.has(subject.type)) this.sql.saveLag.run(at(subject, BEFORE_ALL));
   }
 
   /** Ends of runs follow from their equipment's cycle time where only cycles were counted. */
@@ -191,13 +187,12 @@ export class DerivedTables {
   private foldTogether(
     projection: Projection,
     changed: readonly { readonly subject: SubjectRef; readonly key: OrderKey }[],
-  ): readonly SubjectRef[] {
+  ): void {
     // Whatever lags may feed what changed: it is folded when that has caught up.
     if (projection.types.some((type) => this.sql.laggingOfType.all(type).length > 0)) {
       const touched = new Touched();
       for (const { subject, key } of changed) touched.add(subject, key);
-      this.fallBehind(touched);
-      return [];
+      return this.fallBehind(touched);
     }
     const source: FoldSource<Folded> = {
       stateBefore: (subject, key) => {
@@ -214,7 +209,6 @@ export class DerivedTables {
     for (const checkpoint of folded.checkpoints) this.saveCheckpoint(checkpoint);
     for (const { subject, state } of folded.starts)
       this.saveState(subject, folded.states.get(subjectKey(subject)) ?? state);
-    return folded.starts.map(({ subject }) => subject);
   }
 
   private catchUpOne(projection: Projection, lag: SubjectKeyRow) {

@@ -199,14 +199,10 @@ export class JournalWriter {
           seq = row.seq;
         }
       }
-      const all = [...subjects.values()];
-      const folded = new Set<string>();
-      // One after another: all entries at once would not fit into memory.
-      for (const subject of all) {
-        if (folded.has(subjectKey(subject))) continue;
-        for (const one of this.derived.foldAnew(subject)) folded.add(subjectKey(one));
-      }
-      return all.filter(({ type }) => type === 'pump').length;
+      this.derived.lagFromStart(subjects.values());
+      // In turns, one subject after another: all entries at once would not fit into memory.
+      while (this.derived.catchUp());
+      return [...subjects.values()].filter(({ type }) => type === 'pump').length;
     })();
   }
 

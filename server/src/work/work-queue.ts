@@ -9,6 +9,8 @@ export const WORK_FILE = fileURLToPath(new URL('../../run/work.js', import.meta.
 
 /** Rows come and go by the hundred thousand: of a larger room for them the thread would keep all. */
 const YOUNG_MB = 8;
+/** Far more than any job has needed; the less there is to grow into, the sooner it is cleared. */
+const OLD_MB = 512;
 
 /** What a worker says of the job that it was given. */
 export type WorkerSays =
@@ -90,7 +92,7 @@ export class WorkQueue implements OnModuleDestroy {
     if (signal?.aborted || this.database.busy) return Promise.reject(new JobCancelled());
     const worker = (line.worker ??= new Worker(this.file, {
       workerData: databaseFile(this.database.folder),
-      resourceLimits: { maxYoungGenerationSizeMb: YOUNG_MB },
+      resourceLimits: { maxYoungGenerationSizeMb: YOUNG_MB, maxOldGenerationSizeMb: OLD_MB },
     }));
     return new Promise<Answer>((resolve, reject) => {
       const leave = (settle: () => void) => {
