@@ -15,6 +15,7 @@ import { join } from 'node:path';
 import { pipeline } from 'node:stream/promises';
 import { setTimeout as wait } from 'node:timers/promises';
 import { parseArgs } from 'node:util';
+import { Worker } from 'node:worker_threads';
 import { createGzip } from 'node:zlib';
 import { build, install, root } from './build.mjs';
 
@@ -200,17 +201,23 @@ const scratch = join(root, 'data/bench-scratch');
 rmSync(scratch, { recursive: true, force: true });
 mkdirSync(scratch, { recursive: true });
 
-/** Reading and parsing the same rows. */
-async function bareRead(kind) {
-  const { default: Sqlite } = await import('better-sqlite3');
-  const db = new Sqlite(join(folder, 'winter-jar.sqlite'), { readonly: true });
+/** Reading and parsing the same rows in a thread, with the same appends beside it. */
+const BARE_READ = `
+  const { parentPort, workerData: { file, where } } = require('node:worker_threads');
+  const db = new (require('better-sqlite3'))(file, { readonly: true });
   const begun = performance.now();
   let bytes = 0;
-  const where = kind ? `WHERE kind = '${kind}'` : '';
-  for (const { content } of db.prepare(`SELECT content FROM journal_entry ${where} ORDER BY seq`).iterate())
+  for (const { content } of db.prepare('SELECT content FROM journal_entry ' + where + ' ORDER BY seq').iterate())
     bytes += JSON.stringify(JSON.parse(content)).length;
-  db.close();
-  return bytes > 0 ? secondsSince(begun) : 0;
+  parentPort.postMessage({ bytes, seconds: (performance.now() - begun) / 1000 });`;
+async function bareRead(kind) {
+  let read = 0;
+  await appending(async () => {
+    const where = kind ? `WHERE kind = '${kind}'` : '';
+    const workerData = { file: join(folder, 'winter-jar.sqlite'), where };
+    [{ seconds: read }] = await once(new Worker(BARE_READ, { eval: true, workerData }), 'message');
+  });
+  return read;
 }
 const made = {};
 if (isAsked('files')) {

@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto';
 import { join } from 'node:path';
 import type { JournalEntry, SetUpVersion } from '@winter-jar/core';
 import type { Unsettled } from '@winter-jar/contracts';
-import { writeText } from '../files/write-text.js';
+import { writeText } from '../files/write-file.js';
 import { SetUpStore } from '../journal/set-up-store.js';
 import type { FileAsked, FileJob, JobTools } from '../work/job.js';
 

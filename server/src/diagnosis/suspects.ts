@@ -23,7 +23,11 @@ interface Read {
 }
 const lastRead = new WeakMap<JobTools['db'], Read>();
 
-function stillHolds(read: Read | undefined, from: string, { changes, seq }: { changes: readonly ChangedPumps[]; seq: number }) {
+function stillHolds(
+  read: Read | undefined,
+  from: string,
+  { changes, seq }: { changes: readonly ChangedPumps[]; seq: number },
+) {
   // Where not every change since is kept any more, or one may bear upon any pump, all is read anew.
   const told = read?.from === from && changes.length === seq - read.seq ? read.events : [];
   const events = new Map(told);

@@ -1,7 +1,7 @@
 import type { LogName } from '@winter-jar/contracts';
 import type { Entry, EntryKind } from '@winter-jar/core';
 import { join } from 'node:path';
-import { writeText } from '../files/write-text.js';
+import { writeText } from '../files/write-file.js';
 import type { FileAsked, FileJob, JobTools } from '../work/job.js';
 import { writeLog, type EntryLog } from './entry-log.js';
 import { LOOK_LOG } from './look-log.js';

@@ -1,7 +1,8 @@
 import { createWriteStream, mkdirSync, rmSync } from 'node:fs';
-import { rm } from 'node:fs/promises';
+import { open, readdir, rm } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { Readable } from 'node:stream';
+import { setTimeout } from 'node:timers/promises';
 import { pipeline } from 'node:stream/promises';
 import { PayloadTooLargeException } from '@nestjs/common';
 import { v7 as newId } from 'uuid';
@@ -21,8 +22,35 @@ export function clearWorkFolders(dataFolder: string): void {
   rmSync(join(dataFolder, INCOMING), { recursive: true, force: true });
 }
 
-/** Aside: unlinking a gigabyte takes a while. */
-export const dropWorkFolder = (path: string): Promise<void> => rm(path, { recursive: true, force: true });
+/** Freed at one go, a gigabyte keeps whoever saves an entry waiting for the disk, up to half a second. */
+const FREED_AT_ONCE = 8 << 20;
+const PAUSE_MS = 10;
+
+/** Removes a file that nobody reads any more; a large one piece by piece. Kept files that are only linked to stay whole. */
+async function removeFile(path: string): Promise<void> {
+  const file = await open(path, 'r+');
+  try {
+    const { size, nlink } = await file.stat();
+    for (let left = size - FREED_AT_ONCE; left > 0 && nlink === 1; left -= FREED_AT_ONCE) {
+      await file.truncate(left);
+      await setTimeout(PAUSE_MS);
+    }
+  } finally {
+    await file.close();
+  }
+  await rm(path);
+}
+
+/** Removes a work folder, or all of it but one file. Nothing is left of it also where somebody else removes it meanwhile. */
+export async function dropWorkFolder(path: string, butFor?: string): Promise<void> {
+  for (const found of await readdir(path, { withFileTypes: true }).catch(() => [])) {
+    if (found.name === butFor) continue;
+    const at = join(path, found.name);
+    if (found.isFile()) await removeFile(at).catch(() => rm(at, { force: true }));
+    else await rm(at, { recursive: true, force: true });
+  }
+  if (butFor === undefined) await rm(path, { recursive: true, force: true });
+}
 
 /** A file that came in, on the disk and whole, in a work folder of its own. */
 export interface TakenIn {
