@@ -7,7 +7,7 @@ import { root } from './build.mjs';
 import { tradePage } from './trade.mjs';
 
 const core = await import(join(root, 'core/dist/index.js'));
-const { CAUSES, CHECKS, FINDINGS } = core;
+const { CAUSES, cautionWords, CHECKS, FINDINGS } = core;
 
 const table = (head, rows) =>
   [head, head.map(() => '---'), ...rows].map((cells) => `| ${cells.join(' | ')} |`).join('\n');
@@ -42,7 +42,7 @@ ${table(
   ],
 )}
 
-**Remedy.** ${c.remedy} **Prevention.** ${c.prevention}${c.cautions.length > 0 ? ` **Caution.** ${c.cautions.join(' ')}` : ''}
+**Remedy.** ${c.remedy} **Prevention.** ${c.prevention}${c.cautions.length > 0 ? ` **Caution.** ${cautionWords(c.cautions).join(' ')}` : ''}
 `;
 
 const diagnosisPage = `<!-- Made by \`npm run knowledge\` from core/src/diagnosis; the text stands in scripts/knowledge.md, the tables in the code. -->

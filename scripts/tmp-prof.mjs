@@ -77,7 +77,9 @@ async function costsOfScroll(page, slower) {
     const of = (name) => metrics.find((m) => m.name === name).value;
     return (of('ScriptDuration') + of('LayoutDuration') + of('RecalcStyleDuration')) * 1000;
   };
-  await session.send('Profiler.enable'); await session.send('Profiler.setSamplingInterval',{interval:200}); await session.send('Profiler.start');
+  await session.send('Profiler.enable');
+  await session.send('Profiler.setSamplingInterval', { interval: 200 });
+  await session.send('Profiler.start');
   const costs = [];
   await page.mouse.move(400, 400);
   for (let i = 0; i < STEPS; i++) {
@@ -86,7 +88,16 @@ async function costsOfScroll(page, slower) {
     await page.evaluate(() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))));
     costs.push((await spent()) - before);
   }
-  const {profile}=await session.send('Profiler.stop'); (await import('node:fs')).writeFileSync('/tmp/prof-'+slower+'.json', JSON.stringify(profile)); const {metrics}=await session.send('Performance.getMetrics'); console.log(slower, metrics.filter(m=>/Duration|Count/.test(m.name)).map(m=>m.name+'='+(m.value<100?m.value.toFixed(2):m.value|0)).join(' '));
+  const { profile } = await session.send('Profiler.stop');
+  (await import('node:fs')).writeFileSync('/tmp/prof-' + slower + '.json', JSON.stringify(profile));
+  const { metrics } = await session.send('Performance.getMetrics');
+  console.log(
+    slower,
+    metrics
+      .filter((m) => /Duration|Count/.test(m.name))
+      .map((m) => m.name + '=' + (m.value < 100 ? m.value.toFixed(2) : m.value | 0))
+      .join(' '),
+  );
   await session.detach();
   return costs.sort((a, b) => a - b);
 }

@@ -67,6 +67,7 @@ export function tradePage(core, text) {
         ]),
       ),
     ),
+    cautions: table(['Caution', 'Words'], Object.entries(core.CAUTIONS)),
     oilSigns: table(
       ['Sign', 'Verdict'],
       OIL_SIGNS.map((sign) => [sign, OIL_LIMITS[sign]]),

@@ -1,9 +1,12 @@
-import type { UnusualReading } from '@winter-jar/core';
+import type { Unfit, UnusualReading } from '@winter-jar/core';
 import type { FieldIssue } from './check-entry.js';
 
 /** A soft rule that asks the person; sent again with its code in `acknowledged`, the entry is accepted. */
 export type Question =
   | { readonly code: 'overlap'; readonly otherEntryId: string; readonly otherFrom: string; readonly otherUntil: string }
+  /** An oil where it does not belong: it can explode, spoil the pump, or get into food. */
+  | { readonly code: 'unfitOil'; readonly unfit: Unfit; readonly productId: string | null }
+  | { readonly code: 'airOnSolvent' }
   | { readonly code: 'drainAboveCharge'; readonly outMl: number; readonly chargeMl: number }
   | { readonly code: 'meterBackwards'; readonly beforeMinutes: number; readonly beforeAt: string }
   | { readonly code: 'meterTooFast'; readonly beforeMinutes: number; readonly beforeAt: string }

@@ -1,6 +1,7 @@
 import 'reflect-metadata';
 import {
   LEVELS,
+  OIL_WENT,
   type BallastUse,
   type BleedBody,
   type ChangeBody,
@@ -8,6 +9,7 @@ import {
   type Level,
   type MeterBody,
   type NoteBody,
+  type OilWent,
   type RunBody,
   type SessionKind,
   type SumpKey,
@@ -97,6 +99,7 @@ export class TopUpBodyDto implements TopUpBody {
   @OneOf(SUMPS) sump!: SumpKey;
   @IdOf('an oil product') productId!: string;
   @SomeVolume(0.1, 'a volume above 0 mL') addedMl!: number;
+  @Maybe(OneOf(OIL_WENT)) oilWent?: OilWent | null;
   @Maybe(OneOf(LEVELS)) levelAfter?: Level | null;
   @Remark() remark?: string | null;
 }
@@ -106,6 +109,7 @@ export class ChangeBodyDto implements ChangeBody {
   @IdOf('an oil product') productId!: string;
   @Maybe(Volume()) outMl?: number | null;
   @SomeVolume(1, 'the volume filled, above 0 mL') inMl!: number;
+  @Maybe(OneOf(OIL_WENT)) oilWent?: OilWent | null;
   @Maybe(OneOf(LEVELS)) levelAfter?: Level | null;
   @Remark() remark?: string | null;
 }

@@ -3,6 +3,7 @@ import {
   FOAMS,
   LEVELS,
   LOOK_SOURCES,
+  OIL_WENT,
   PARTICLE_AMOUNTS,
   PARTICLE_KINDS,
   SMELLS,
@@ -11,6 +12,7 @@ import {
   type Level,
   type LookBody,
   type LookSource,
+  type OilWent,
   type ParticleAmount,
   type ParticleKind,
   type Smell,
@@ -56,6 +58,8 @@ export class LookBodyDto implements LookBody {
   @Maybe(OneOf(FOAMS)) foam?: Foam | null;
   @Maybe(IsBoolean(yesOrNo)) waterAtPickUp?: boolean | null;
   @Maybe(IsBoolean(yesOrNo)) thrownFromExhaust?: boolean | null;
+
+  @Maybe(OneOf(OIL_WENT)) oilWent?: OilWent | null;
 
   @PhotoId() photoId?: string | null;
 

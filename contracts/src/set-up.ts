@@ -4,16 +4,19 @@ import {
   OIL_LIMITS,
   PUMP_PLACES,
   SEASONS,
+  SERVICE_CLASSES,
   SET_UP_KINDS,
   TASKS,
   VERDICT_LEVELS,
   type Limits,
   type Season,
+  type ServiceClass,
   type SetUpKind,
 } from '@winter-jar/core';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
+  ArrayUnique,
   IsArray,
   IsBoolean,
   IsIn,
@@ -123,10 +126,21 @@ export class SiteDto {
   @Maybe(IsIn(SEASONS, oneOf(SEASONS))) coldSeason?: Season | null;
 }
 
+/** Each class once. */
+function AreServiceClasses(): PropertyDecorator {
+  return (target, key) => {
+    IsOptional()(target, key);
+    IsArray({ message: 'a list of service classes' })(target, key);
+    ArrayUnique({ message: 'each service class once' })(target, key);
+    IsIn(SERVICE_CLASSES, { each: true, ...oneOf(SERVICE_CLASSES) })(target, key);
+  };
+}
+
 export class EquipmentDto {
   @IsName() name!: string;
   @Length(1, 64, id) siteId!: string;
   @IsIn(PROCESSES, oneOf(PROCESSES)) process!: string;
+  @AreServiceClasses() serviceClasses?: ServiceClass[] | null;
   @Maybe(Between(0.01, 1_000_000, 'litres')) chamberVolumeL?: number | null;
   @Between(0.1, 1000, 'hours') referenceHours!: number;
   @IsOptional() @IsInt(whole) @Between(1, 10_000_000, 'cycles') cyclesPerRun?: number | null;
@@ -193,6 +207,7 @@ export class PumpDto {
   @IsOptional() @IsInstant() overhauledAt?: string | null;
   @IsOptional() @IsIn(PUMP_PLACES, oneOf(PUMP_PLACES)) place?: string | null;
   @IsOptional() @IsString(text(200)) @MaxLength(200, text(200)) note?: string | null;
+  @AreServiceClasses() serviceClasses?: ServiceClass[] | null;
   @Maybe(Between(1e-6, 110_000, PRESSURE)) blankOffPa?: number | null;
   @IsOptional() @AreLimits() limits?: object | null;
   @IsOptional() @AreOilLimits() oilLimits?: object | null;
@@ -203,6 +218,7 @@ export class OilProductDto {
   @Length(1, 20, { message: 'a grade such as VG 68' }) grade!: string;
   @IsIn(['mineral', 'synthetic', 'ester', 'pfpe'], oneOf(['mineral', 'synthetic', 'ester', 'pfpe'])) base!: string;
   @IsIn(['demulsifying', 'detergent'], oneOf(['demulsifying', 'detergent'])) waterBehaviour!: string;
+  @IsOptional() @IsBoolean(trueOrFalse) foodGrade?: boolean | null;
   @IsOptional() @IsBoolean(trueOrFalse) dyed?: boolean | null;
   @Between(0.5, 8, 'ASTM D1500') freshColour!: number;
   @Between(700, 2100, 'kg/m³') densityKgM3!: number;
@@ -225,6 +241,7 @@ export class MaterialDto {
   @IsInt(rating) @Min(0, rating) @Max(3, rating) fines!: number;
   @IsInt(rating) @Min(0, rating) @Max(3, rating) solvent!: number;
   @IsInt(rating) @Min(0, rating) @Max(3, rating) acid!: number;
+  @Maybe(Between(0, 100, 'percent of oxygen')) oxygenPercent?: number | null;
   @IsOptional() @IsString(text(200)) @MaxLength(200, text(200)) note?: string | null;
 }
 

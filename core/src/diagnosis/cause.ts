@@ -1,3 +1,4 @@
+import type { CautionId } from '../cautions/index.js';
 import type { Process } from '../set-up/index.js';
 import type { FindingId, StateOf } from './all-findings.js';
 
@@ -30,7 +31,7 @@ export interface Cause {
   readonly after: readonly After[];
   readonly remedy: string;
   readonly prevention: string;
-  readonly cautions: readonly string[];
+  readonly cautions: readonly CautionId[];
 }
 
 /** One link to a sign; the reason in one line. */

@@ -1,4 +1,8 @@
+import type { CautionId } from '../cautions/index.js';
 import type { FindingId } from './all-findings.js';
+
+/** What makes a test dangerous: air may not meet solvent, residues harm whoever comes near them, hot PFPE gives off fumes. */
+export type Hazard = 'solvent' | 'toxic' | 'biological' | 'pfpe';
 
 /** A test of the trade: what it settles, what it takes, and how it is done. */
 export interface Check {
@@ -13,5 +17,7 @@ export interface Check {
   /** Whether the process has to wait for it. */
   readonly stopsPump: boolean;
   readonly how: readonly string[];
-  readonly cautions: readonly string[];
+  readonly cautions: readonly CautionId[];
+  /** Where it is not done at all. */
+  readonly never?: readonly Hazard[];
 }

@@ -33,6 +33,7 @@ const SIGNS_OF: { readonly [C in FindingCode]: (found: Extract<OfVerdict, { code
   foam: () => [['foam', 'yes']],
   // A hair outside the marks is neither low nor high.
   level: ({ found }) => (found === 'hair' ? [] : [['level', found === 'high' ? 'high' : 'low']]),
+  oilLost: ({ where }) => (where === 'exhaust' ? [['exhaustMist', 'thrown']] : [['level', 'low']]),
   thrownOil: () => [['exhaustMist', 'thrown']],
   viscosity: ({ thinner }) => [['thickness', thinner ? 'thin' : 'thick']],
   labWater: () => [],

@@ -1,3 +1,4 @@
+import type { CautionId } from '../cautions/index.js';
 import type { CheckId } from './all-checks.js';
 import type { FindingId } from './all-findings.js';
 
@@ -26,7 +27,7 @@ export interface LeakStep {
   readonly id: string;
   readonly name: string;
   readonly how: readonly string[];
-  readonly cautions: readonly string[];
+  readonly cautions: readonly CautionId[];
   /** The test of which it is a part. */
   readonly checkId: CheckId;
   /** Parts that are proven tight when it passes. */
@@ -39,7 +40,6 @@ export interface LeakStep {
   readonly needsTrap?: boolean;
 }
 
-const VENT = 'Vent before a joint is opened: lines and boosters hold vacuum.';
 const bad = (words: string): Outcome => ({ words, findings: [{ id: 'joints', state: 'bad' }] });
 const nothing = (words: string): Outcome => ({ words, findings: [] });
 
@@ -51,7 +51,7 @@ export const LEAK_STEPS: readonly LeakStep[] = [
     how: [
       'Wipe gasket and seat, look along it against a light, feel for cuts and flat spots; on a bag, press its seal down all round.',
     ],
-    cautions: [VENT],
+    cautions: ['vent'],
     checkId: 'jointsLook',
     proves: ['door'],
     passed: nothing('Clean, soft, whole'),
@@ -62,7 +62,7 @@ export const LEAK_STEPS: readonly LeakStep[] = [
     id: 'drain',
     name: 'Drain line and plug, or the catch pot',
     how: ['Closed to the stop, dry, its seal whole; close it with a stopper if in doubt.'],
-    cautions: [VENT],
+    cautions: ['vent'],
     checkId: 'jointsLook',
     proves: ['drain'],
     passed: nothing('Closed, dry, seal whole'),
@@ -73,7 +73,7 @@ export const LEAK_STEPS: readonly LeakStep[] = [
     id: 'hoses',
     name: 'Hoses',
     how: ['Bend every hose by hand along its length; look for cracks at its ends.'],
-    cautions: [VENT],
+    cautions: ['vent'],
     checkId: 'jointsLook',
     proves: ['hose'],
     passed: nothing('Supple, no crack'),
@@ -84,7 +84,7 @@ export const LEAK_STEPS: readonly LeakStep[] = [
     id: 'connections',
     name: 'Every connection',
     how: ['Clamps, fittings, centring rings: turn each by a finger; a ring that is dry or pinched?'],
-    cautions: [VENT],
+    cautions: ['vent'],
     checkId: 'jointsLook',
     proves: ['joints'],
     passed: { words: 'All tight', findings: [{ id: 'joints', state: 'sound' }] },
@@ -98,7 +98,7 @@ export const LEAK_STEPS: readonly LeakStep[] = [
       'At low pressure turn one valve at a time, wait ten seconds each, and watch the gauge.',
       'A bad one is replaced by a stopper: does the pressure come right?',
     ],
-    cautions: ['Never the vent of a hot furnace.', VENT],
+    cautions: ['furnace', 'vent'],
     checkId: 'turnValves',
     proves: ['valve'],
     passed: { words: 'The gauge stays quiet', findings: [{ id: 'flicker', state: 'no' }] },
@@ -109,7 +109,7 @@ export const LEAK_STEPS: readonly LeakStep[] = [
     id: 'oil',
     name: 'Pump oil and level',
     how: ['Oil clear and warm, level between the marks? If not: mend that first, and measure again.'],
-    cautions: ['Hot oil and a hot housing burn.'],
+    cautions: ['hotOil'],
     checkId: 'lookRunning',
     proves: [],
     passed: {
@@ -129,7 +129,7 @@ export const LEAK_STEPS: readonly LeakStep[] = [
       'Pump warm, fresh oil, a blank flange with a second gauge on its inlet.',
       'Read after 20 minutes, ballast closed.',
     ],
-    cautions: [VENT],
+    cautions: ['vent'],
     checkId: 'blankOffPump',
     proves: ['pump'],
     passed: { words: 'It reaches its own ultimate', findings: [{ id: 'pumpPressure', state: 'good' }] },
@@ -140,7 +140,7 @@ export const LEAK_STEPS: readonly LeakStep[] = [
     id: 'portBlanked',
     name: 'Chamber port blanked, gauge at the hose’s end',
     how: ['Hose on, its far end blanked with a gauge.', 'Good here and poor at the chamber: the chamber.'],
-    cautions: [VENT],
+    cautions: ['vent'],
     checkId: 'blankOffPort',
     proves: ['hose', 'joints', 'pump'],
     passed: { words: 'Good at the hose’s end', findings: [{ id: 'hosePressure', state: 'good' }] },
@@ -154,7 +154,7 @@ export const LEAK_STEPS: readonly LeakStep[] = [
       'Pump valved off from about 100 hPa, water over the suspect joint, seconds only.',
       'Bubbles show where. Drain and dry after.',
     ],
-    cautions: ['Water of 20 °C boils at 23 hPa: never with the pump open to it.'],
+    cautions: ['boiling'],
     checkId: 'bubbleCheck',
     proves: ['trap', 'chamber', 'port'],
     passed: { words: 'No bubbles', findings: [{ id: 'bubbles', state: 'no' }] },
@@ -166,7 +166,7 @@ export const LEAK_STEPS: readonly LeakStep[] = [
     id: 'sensor',
     name: 'Sensor and its wiring',
     how: ['Plug off, measure between the pins, compare with the data sheet; wiggle the cable.'],
-    cautions: ['Supply off before the plug is pulled.'],
+    cautions: ['supplyOff'],
     checkId: 'sensorResistance',
     proves: ['gauge'],
     passed: { words: 'By the data sheet', findings: [{ id: 'sensor', state: 'right' }] },

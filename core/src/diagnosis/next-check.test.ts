@@ -1,6 +1,7 @@
 import { CAUSES } from './all-causes.js';
 import { CHECKS, type CheckId } from './all-checks.js';
 import { FINDINGS, type FindingId, type Found } from './all-findings.js';
+import type { Hazard } from './check.js';
 import { nextChecks } from './next-check.js';
 import { rank } from './rank.js';
 import type { Finding } from './finding.js';
@@ -94,4 +95,16 @@ test('what is known holds together: states exist, strengths leave room for the u
     if (finding.kind === 'sign' && !['levelTrend', 'darkening', 'sludge', 'chamberPressure'].includes(id))
       expect([id, settled.has(id)]).toEqual([id, true]);
   }
+});
+
+test('what a caution forbids is not proposed: no crackle test and no air with solvent, toxic work or PFPE', () => {
+  const ids = (hazards: readonly Hazard[]) => nextChecks({ ...asked, hazards }).map((c) => c.id);
+  expect(ids([])).toEqual(expect.arrayContaining(['crackleTest', 'warmPurge']));
+  expect(ids(['solvent']).filter((id) => id === 'crackleTest' || id === 'warmPurge')).toEqual([]);
+  for (const hazard of ['toxic', 'biological', 'pfpe'] as const)
+    expect([hazard, ids([hazard]).includes('crackleTest'), ids([hazard]).includes('warmPurge')]).toEqual([
+      hazard,
+      false,
+      true,
+    ]);
 });

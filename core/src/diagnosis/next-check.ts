@@ -1,7 +1,7 @@
 import type { CauseId } from './all-causes.js';
 import { CHECKS, type CheckId } from './all-checks.js';
 import { CAUSE_IDS, causeOf } from './causes-in-order.js';
-import type { Check } from './check.js';
+import type { Check, Hazard } from './check.js';
 import { FINDINGS, type FindingId } from './all-findings.js';
 import type { Finding } from './finding.js';
 import { column, MEMBERS, NO_CAUSE, SETS } from './cause-sets.js';
@@ -163,10 +163,12 @@ export const effortOf = (check: Check, stopWeight: number): number =>
 
 /**
  * The tests that are still worth doing, those that tell most for what they take first. A test is left out when all it settles is
- * known already.
+ * known already, or where a hazard forbids it.
  * @throws RangeError naming a finding or state that is not known
  */
-export function nextChecks(asked: Asked & { readonly stopWeight?: number }): RankedCheck[] {
+export function nextChecks(
+  asked: Asked & { readonly stopWeight?: number; readonly hazards?: readonly Hazard[] },
+): RankedCheck[] {
   const posterior = posteriorOf(asked);
   const groups = inQuestion(posterior);
   const known = new Set(asked.findings.filter((f) => (f.certainty ?? 1) >= SURE).map((f) => f.id));
@@ -174,7 +176,8 @@ export function nextChecks(asked: Asked & { readonly stopWeight?: number }): Ran
     .flatMap(([id, check]): RankedCheck[] => {
       const open = check.settles.filter((f) => !known.has(f));
       const [first] = open;
-      if (!first) return [];
+      const isForbidden = check.never?.some((h) => asked.hazards?.includes(h));
+      if (!first || isForbidden) return [];
       const states = open.map((f) => byState(f, posterior));
       return [
         {

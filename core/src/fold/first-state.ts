@@ -27,6 +27,8 @@ export function newCharge(input: {
     bledSinceWaterSeen: false,
     purgedSinceSeen: false,
     unreadBleedUl: null,
+    others: [],
+    solvent: 0,
     levelKnown: input.levelKnown ?? false,
     gone: input.gone ?? null,
   };
@@ -73,6 +75,9 @@ export function startState(state: PumpState, input: { at: string; zone: string; 
     key,
     charge: newCharge({ number: 0, since: start, productId, filledUl: null }),
     findings: [],
+    traces: [],
+    cleaned: null,
+    oxygenAt: null,
   }));
   return { ...state, start, sumps };
 }

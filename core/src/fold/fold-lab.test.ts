@@ -70,7 +70,7 @@ test('a later sample has the last word, in whichever order the reports come', ()
   expect(rates).toEqual([{ chargeNumber: 1, milliPpmPer100h: 5000 }]);
 });
 
-test('solvent by viscosity stands until the new oil smells of nothing', () => {
+test('solvent by viscosity stands until a sample of the new oil is thick enough', () => {
   const book = bookOf(QUIET);
   const sample = sampleAt(90);
   const withFresh = { ...book.at(at(90)).oilProduct['oil-a']!, viscosity40Mm2s: 68 };
@@ -81,7 +81,11 @@ test('solvent by viscosity stands until the new oil smells of nothing', () => {
     rebuild({ pumpId: 'p1', entries, book: thin }).sumps[0]?.findings.map((f) => f.code);
   const found = [...RUNS, sample, reportAt(200, sample, { viscosity40Mm2s: 50 })];
   expect(codes([...found, changeAt(210)])).toEqual(['viscosity']);
-  expect(codes([...found, changeAt(210), lookAt(220, { smell: 'none' })])).toEqual([]);
+  expect(codes([...found, changeAt(210), lookAt(220, { smell: 'none' })])).toEqual(['viscosity']);
+  const after = { ...sample, id: '10000000-0000-4000-9000-000000000001', happenedAt: at(230), recordedAt: at(230) };
+  expect(codes([...found, changeAt(210), after, reportAt(300, after, { viscosity40Mm2s: 66 })])).toEqual([]);
+  // 13 % thinner: what the pump held has gone into the new oil.
+  expect(codes([...found, changeAt(210), after, reportAt(300, after, { viscosity40Mm2s: 59 })])).toEqual(['viscosity']);
 });
 
 test('a report on a sample that was taken back says nothing', () => {

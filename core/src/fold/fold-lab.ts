@@ -1,8 +1,16 @@
 import { LAB_READINGS, type LabResultBody, type LabSampleBody, type LabValues } from '../journal/index.js';
-import { ironRatePer100h, labReadingOf, onNewCharge, readLab, type JudgedLab, type LabReport } from '../oil/index.js';
+import {
+  afterViscosity,
+  ironRatePer100h,
+  labReadingOf,
+  onNewCharge,
+  readLab,
+  type JudgedLab,
+  type LabReport,
+} from '../oil/index.js';
 import type { PumpSetUp } from '../set-up/index.js';
 import { done, onSump, type Context } from './fold-context.js';
-import { productOf, raise, UNKNOWN_PRODUCT } from './judge-look.js';
+import { productOf, raise, raiseOfGone, UNKNOWN_PRODUCT } from './judge-look.js';
 import { KEPT, type PumpState, type SampleDrawn, type SumpState } from './state.js';
 
 const MILLI = 1000;
@@ -77,10 +85,13 @@ export function foldLabResult(state: PumpState, { setUp, entry }: Context, body:
   });
   const origin = { entryId: entry.id, at: sample.at };
   const judged = onSump(state, sample.sump, (sump) => {
-    if (report.ofGoneCharge) return raise(sump, onNewCharge(speaks), origin);
-    const standing = sump.findings.filter((f) => {
+    if (report.ofGoneCharge) return raiseOfGone(sump, onNewCharge(speaks), origin);
+    const left = measured.includes('viscosity40Mm2s')
+      ? sump.findings.map((f) => afterViscosity(f, isThin(report.findings))).filter((f) => f !== null)
+      : sump.findings;
+    const standing = left.filter((f) => {
       const reading = labReadingOf(f);
-      return reading === undefined || !measured.includes(reading) || f.answeredBy === 'inspect';
+      return reading === undefined || !measured.includes(reading) || f.answeredBy === 'inspectAndChange';
     });
     return raise(withUnansweredWater({ ...sump, findings: standing }, state, sample, speaks), speaks, origin);
   });
@@ -88,6 +99,8 @@ export function foldLabResult(state: PumpState, { setUp, entry }: Context, body:
   const next = { ...judged, samples };
   return measured.includes('ironPpm') ? withIronRate(next, sample, labInContext({ state, sample, body, setUp })) : next;
 }
+
+const isThin = (findings: LabReport['findings']): boolean => findings.some((f) => f.code === 'viscosity' && f.thinner);
 
 const wasDoneSince = (state: PumpState, sample: SampleDrawn, task: 'bleed' | 'purge' | 'vaneCheck'): boolean =>
   (state.tasks[task]?.at ?? '') > sample.at;

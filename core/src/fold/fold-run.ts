@@ -1,5 +1,5 @@
 import type { RunBody } from '../journal/index.js';
-import { equipmentOfRun } from '../set-up/index.js';
+import { bringsOxygen, equipmentOfRun } from '../set-up/index.js';
 import { runWater, waterUlOfG } from '../water/index.js';
 import { oilChangeDue } from './carry-over.js';
 import { onSump, originOf, withBar, withNotTold, type Context } from './fold-context.js';
@@ -74,11 +74,14 @@ export function foldRun(state: PumpState, context: Context, body: RunBody): Pump
       ventedBeforeStop: body.ventedBeforeStop,
     },
   };
+  const isOxygen = bringsOxygen(material, equipment.serviceClasses ?? []);
   const water = runWater({ body, minutes, equipment, model: setUp.model });
   return onSump(counted, 'oil', (s) => ({
     ...s,
+    oxygenAt: isOxygen ? entry.happenedAt : s.oxygenAt,
     charge: {
       ...s.charge,
+      solvent: Math.max(s.charge.solvent, countsAs.solvent),
       carriedOverRuns: s.charge.carriedOverRuns + (carriedOver ? 1 : 0),
       expectedWaterUl: s.charge.expectedWaterUl + (water.ok ? waterUlOfG(water.leftG) : 0),
       unestimatedRuns: s.charge.unestimatedRuns + (water.ok ? 0 : 1),

@@ -39,10 +39,10 @@ export function foldTakeOver(state: PumpState, context: Context, body: TakeOverB
           answeredBy: 'look',
           ...originOf(context),
         };
-  const sumps = state.sumps.map(({ key, charge }) => ({
-    key,
-    charge: newCharge({ number: charge.number, since, productId: charge.productId, filledUl: null }),
-    findings: unknown && key === 'oil' ? [unknown] : [],
+  const sumps = state.sumps.map((sump) => ({
+    ...sump,
+    charge: newCharge({ number: sump.charge.number, since, productId: sump.charge.productId, filledUl: null }),
+    findings: unknown && sump.key === 'oil' ? [unknown] : [],
   }));
   const loggedMinutes = totals.minutes - totals.unloggedMinutes;
   const meterMinutes = body.meterMinutes ?? null;

@@ -24,7 +24,8 @@ test.each<[string, Seen, string]>([
   expect(judged([...found, changeAt(60), jar(70, { clarity: 'bright', particles: 'none', sludgeMl: 0 })]).verdict).toBe(
     'stop',
   );
-  expect(judged([...found, changeAt(60), done(61, task)]).verdict).toBe('runOn');
+  expect(judged([...found, done(60, task)])).toMatchObject({ verdict: 'stop', act: 'change' });
+  expect(judged([...found, done(60, task), changeAt(61)]).verdict).toBe('runOn');
 });
 
 test('oil thrown from the exhaust is answered by its filter or by an inspection, not by a top-up or a change', () => {
@@ -35,11 +36,14 @@ test('oil thrown from the exhaust is answered by its filter or by an inspection,
   expect(judged([...thrown, done(60, 'vaneCheck')]).verdict).toBe('runOn');
 });
 
-test('solvent stands until the new oil smells of nothing', () => {
+test('solvent stands until the new oil is shown to be thick enough', () => {
   const found = [...RUNS, jar(50, { smell: 'solvent' })];
   expect(judged([...found, jar(55, { smell: 'none' })]).verdict).toBe('stop');
   expect(judged([...found, changeAt(60)]).verdict).toBe('stop');
-  expect(judged([...found, changeAt(60), lookAt(70, { smell: 'none' })]).verdict).toBe('runOn');
+  expect(judged([...found, changeAt(60), lookAt(70, { smell: 'none' })])).toMatchObject({
+    verdict: 'stop',
+    act: 'sample',
+  });
 });
 
 test('dark again is answered by a flush, not by one more change', () => {

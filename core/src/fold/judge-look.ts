@@ -1,7 +1,10 @@
 import type { LookBody, SumpKey } from '../journal/index.js';
 import {
+  afterChange,
+  filledUp,
   isDenserThanWater,
   isDirty,
+  oilLost,
   readOil,
   toUl,
   type ChargeSeen,
@@ -98,12 +101,32 @@ export function lookInContext(input: LookAtSump): LookInContext {
 
 /** A look's findings on a sump. Findings stand until what answers them; a look raises, and clears only what it can see. */
 export function judgeLook(input: LookAtSump & { origin: Pick<Finding, 'entryId' | 'at'> }): SumpState {
+  const { look } = input;
   const context = withStartColour(lookInContext(input));
   const reading = readOil(answersWater(input, context) ? withoutOldWater(context) : context);
-  if (reading.ofGoneCharge) return raise(input.sump, reading.findings, input.origin);
-  const standing = input.sump.findings.filter((f) => !isCleared(f, input, context, reading));
+  if (reading.ofGoneCharge) return raiseOfGone(input.sump, reading.findings, input.origin);
+  const standing = input.sump.findings
+    .filter((f) => !isCleared(f, input, context, reading))
+    .map((f) => (f.answeredBy === 'whereItWent' && (look.level ?? 'none') !== 'none' ? filledUp(f) : f));
   const charge = chargeAfter(input, context);
-  return raise({ ...input.sump, charge, findings: standing }, reading.findings, input.origin);
+  const found = look.oilWent ? [...reading.findings, oilLost(look.oilWent)] : reading.findings;
+  return raise({ ...input.sump, charge, findings: standing }, found, input.origin);
+}
+
+/** What an oil that was changed since shows of the pump: that half is done, and what was done at the pump before it counts. */
+export function raiseOfGone(
+  sump: SumpState,
+  found: readonly OilFinding[],
+  origin: Pick<Finding, 'entryId' | 'at'>,
+): SumpState {
+  const { gone, since } = sump.charge;
+  const open = found.filter((f) => !gone?.answered.includes(f.code));
+  const left = open.map((f) => (f.level === 'stop' ? afterChange({ ...f, ...origin }, since.at) : f));
+  return raise(
+    sump,
+    left.filter((f) => f !== null),
+    origin,
+  );
 }
 
 /** The hardest of each kind stands. */
@@ -141,15 +164,15 @@ const withoutOldWater = (context: LookInContext): LookInContext => ({
 
 /** Whether this look, at the charge that goes on, shows that a standing finding is over. */
 function isCleared(finding: Finding, input: LookAtSump, context: LookInContext, reading: OilReading): boolean {
-  const { look, sump } = input;
+  const { look } = input;
   const seenAgain = reading.findings.some((f) => f.code === finding.code);
   switch (finding.answeredBy) {
     case 'bleedOrPurgeThenLook':
       return !seenAgain && answersWater(input, context);
     case 'changeOrClearLook':
       return !seenAgain && isDirty(finding, look) === false && (reading.settling.settled || !needsSettling(finding));
-    case 'changeThenClearLook':
-      return !seenAgain && isDirty(finding, look) === false && finding.at < sump.charge.since.at;
+    case 'whereItWent':
+      return Boolean(look.oilWent);
     case 'look':
       if (finding.code === 'unknownAge') return Boolean(look.clarity ?? look.colour);
       return finding.code === 'goneCharge' || isDirty(finding, look) !== null;
@@ -160,6 +183,11 @@ function isCleared(finding: Finding, input: LookAtSump, context: LookInContext, 
     case 'changeOrSample':
     case 'flush':
     case 'inspect':
+    case 'changeThenViscosity':
+    case 'inspectAndChange':
+    case 'flushAndChange':
+    case 'washAndChange':
+    case 'stripAndChange':
     case 'case':
       return false;
   }

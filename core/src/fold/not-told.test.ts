@@ -19,6 +19,7 @@ const standingOf = (entries: Entry[], hours: number) => {
 const untold = (hours: number, length = 20) => runAt(hours, length, 'any-empty', { body: { materialId: null } });
 const bleed = (hours: number, body: { drawnMl?: number; waterMl?: number }) =>
   entryAt(hours, 'bleed', { sump: 'oil', ...body });
+const findingsOf = (entries: Entry[]) => stateOf(entries).sumps[0]?.findings ?? [];
 const levelOf = (entries: Entry[]) => stateOf(entries).sumps[0]?.findings.filter((f) => f.code === 'level') ?? [];
 
 test.each([
@@ -145,7 +146,6 @@ test('filled to a level that nobody read: look before you run, and a look that r
 });
 
 test.each([
-  ['none', 'stop'],
   ['low', 'beforeNextRun'],
   ['hair', 'lookSooner'],
   ['right', 'lookSooner'],
@@ -155,6 +155,22 @@ test.each([
   expect(levelOf(entries)).toMatchObject([{ found: 'notTold', level, act: 'look' }]);
   const told = { ...topUp, body: { ...topUp.body, levelAfter: 'right' } } as Entry;
   expect(levelOf([...entries.slice(0, 2), told])).toEqual([]);
+});
+
+test('no oil in the glass: filled up it is a Stop still, until somebody says where it went', () => {
+  const none = [changeAt(1), lookAt(10, { level: 'none' })];
+  const topUp = (more: object) => entryAt(20, 'topUp', { sump: 'oil', productId: 'oil-a', addedMl: 50, ...more });
+  const asks = [{ code: 'level', found: 'none', level: 'stop', act: 'findCause', filled: true }];
+  expect(findingsOf([...none, topUp({})])).toMatchObject(asks);
+  expect(findingsOf([...none, topUp({ levelAfter: 'right' })])).toMatchObject(asks);
+  expect(findingsOf([...none, lookAt(20, { level: 'right' })])).toMatchObject(asks);
+  expect(findingsOf([...none, topUp({ levelAfter: 'right', oilWent: 'leak' })])).toMatchObject([
+    { code: 'oilLost', where: 'leak', level: 'lookSooner' },
+  ]);
+  const later = [...none, topUp({ levelAfter: 'right' }), lookAt(30, { level: 'right', oilWent: 'suckedBack' })];
+  expect(findingsOf(later)).toMatchObject([{ code: 'oilLost', where: 'suckedBack' }]);
+  expect(findingsOf([...later, lookAt(40, { level: 'right' })])).toEqual([]);
+  expect(findingsOf([...later, lookAt(40, { level: 'none' })])).toMatchObject([{ level: 'stop', act: 'topUp' }]);
 });
 
 test('a stretch with an untold run speaks for no material, and an unread bleed for no water', () => {

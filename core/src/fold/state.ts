@@ -4,7 +4,7 @@ import type { Load } from './run-weight.js';
 import type { TaskId } from '../limits/index.js';
 
 /** Raised whenever the meaning of a stored state changes; states of another version are rebuilt at start. */
-export const FOLD_VERSION = 6;
+export const FOLD_VERSION = 7;
 
 /** The state keeps at most so many bars; older ones are one collapsed piece. The ruler shows the last twelve. */
 export const MAX_BARS = 20;
@@ -15,6 +15,7 @@ const LAST_SAMPLES = 6;
 const LAST_IRON_RATES = 8;
 const LAST_EQUIPMENTS = 3;
 const LAST_NOT_TOLD = 20;
+const OTHER_PRODUCTS = 6;
 export const KEPT = {
   bars: MAX_BARS,
   recentRuns: RECENT_RUNS,
@@ -23,6 +24,7 @@ export const KEPT = {
   ironRates: LAST_IRON_RATES,
   equipments: LAST_EQUIPMENTS,
   notTold: LAST_NOT_TOLD,
+  products: OTHER_PRODUCTS,
 } as const;
 
 /** Integer counters since the pump's first entry. */
@@ -86,6 +88,10 @@ export interface Charge {
   readonly levelKnown: boolean;
   /** Water of the last bleed as it was said when drawn, until its jar is read. */
   readonly unreadBleedUl: number | null;
+  /** Products that came to it by top-ups, beside its own. */
+  readonly others: readonly string[];
+  /** The highest solvent rating that went through it, 0-3. */
+  readonly solvent: number;
   /** The charge before it; null for the first on record. */
   readonly gone: GoneCharge | null;
 }
@@ -94,6 +100,12 @@ export interface SumpState {
   readonly key: SumpKey;
   readonly charge: Charge;
   readonly findings: readonly Finding[];
+  /** Products of earlier charges, of which the pump was not stripped clean since. */
+  readonly traces: readonly string[];
+  /** It was cleaned, and not filled since. */
+  readonly cleaned: { readonly by: 'housingClean' | 'stripClean'; readonly at: string } | null;
+  /** Gas with more oxygen than air was pumped through it, and it was not stripped clean since. */
+  readonly oxygenAt: string | null;
 }
 
 /** A look or a drain as a small jar. */

@@ -8,6 +8,9 @@ export type SessionKind = 'run' | 'sideJob' | 'aborted';
 /** `hair`: a hair outside the marks. */
 export const LEVELS = ['none', 'low', 'hair', 'right', 'high'] as const;
 export type Level = (typeof LEVELS)[number];
+/** Where oil went that is missing in the glass. */
+export const OIL_WENT = ['leak', 'exhaust', 'suckedBack'] as const;
+export type OilWent = (typeof OIL_WENT)[number];
 /** `cream`: white throughout. */
 export const CLARITIES = ['bright', 'hazy', 'cloudy', 'opaque', 'cream'] as const;
 export type Clarity = (typeof CLARITIES)[number];
@@ -99,6 +102,8 @@ export interface LookBody {
   readonly waterAtPickUp?: boolean | null;
   /** Oil came out of the exhaust after the first five minutes of pump-down. */
   readonly thrownFromExhaust?: boolean | null;
+  /** No oil stood in the glass before: where it had gone. */
+  readonly oilWent?: OilWent | null;
   /** SHA-256 of a photograph that was uploaded before. */
   readonly photoId?: string | null;
   readonly remark?: string | null;
@@ -117,6 +122,8 @@ export interface TopUpBody {
   readonly sump: SumpKey;
   readonly productId: string;
   readonly addedMl: number;
+  /** No oil stood in the glass before: where it had gone. */
+  readonly oilWent?: OilWent | null;
   /** Null where nobody read it: somebody is asked to look. */
   readonly levelAfter?: Level | null;
   readonly remark?: string | null;
@@ -128,6 +135,8 @@ export interface ChangeBody {
   /** Null where nobody measured it. */
   readonly outMl?: number | null;
   readonly inMl: number;
+  /** No oil stood in the glass before: where it had gone. */
+  readonly oilWent?: OilWent | null;
   /** Null where nobody read it: somebody is asked to look. */
   readonly levelAfter?: Level | null;
   readonly remark?: string | null;

@@ -34,6 +34,8 @@ export {
   type LookBody,
   type LookSource,
   type MeterBody,
+  OIL_WENT,
+  type OilWent,
   type NoteBody,
   PARTICLE_AMOUNTS,
   PARTICLE_KINDS,

@@ -19,7 +19,8 @@ export type TaskId =
   | 'bearings'
   | 'tipSeals'
   | 'purge'
-  | 'housingClean';
+  | 'housingClean'
+  | 'stripClean';
 
 export interface Task {
   readonly id: TaskId;
@@ -37,6 +38,7 @@ export const TASKS: readonly Task[] = [
   { id: 'flush', kinds: ['vane'], doneBy: 'done' },
   { id: 'purge', kinds: ['vane'], doneBy: 'done' },
   { id: 'housingClean', kinds: ['vane'], doneBy: 'done' },
+  { id: 'stripClean', kinds: ['vane'], doneBy: 'done' },
   { id: 'oilFilter', kinds: ['vane'], doneBy: 'done', needsOilFilter: true },
   { id: 'exhaustFilter', kinds: ['vane'], doneBy: 'done' },
   { id: 'inletScreen', kinds: ['vane', 'booster'], doneBy: 'done' },

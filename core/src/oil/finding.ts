@@ -1,5 +1,5 @@
 import type { VerdictLevel } from '../limits/index.js';
-import type { Clarity, Level, ParticleAmount, ParticleKind, Smell, WearSign } from '../journal/index.js';
+import type { Clarity, Level, OilWent, ParticleAmount, ParticleKind, Smell, WearSign } from '../journal/index.js';
 
 /** What the third verdict says before "before next run", and what the large button offers. */
 export type Act =
@@ -7,6 +7,8 @@ export type Act =
   | 'purge'
   | 'flush'
   | 'washHousing'
+  /** Strip and solvent clean, by a specialist. */
+  | 'stripClean'
   | 'inspect'
   | 'topUp'
   | 'drainToMark'
@@ -22,11 +24,19 @@ export type AnsweredBy =
   | 'changeOrSample'
   | 'bleedOrPurgeThenLook'
   | 'changeOrClearLook'
-  | 'changeThenClearLook'
+  /** A change, and then a sample of the new oil that is no thinner than it should be. */
+  | 'changeThenViscosity'
   | 'topUp'
   | 'drainToMark'
   | 'flush'
   | 'inspect'
+  /** Work at the pump and clean oil, see answering.ts. */
+  | 'inspectAndChange'
+  | 'flushAndChange'
+  | 'washAndChange'
+  | 'stripAndChange'
+  /** Somebody says where the oil went. */
+  | 'whereItWent'
   | 'look'
   | 'case';
 
@@ -45,6 +55,7 @@ export type FindingCode =
   | 'smell'
   | 'foam'
   | 'level'
+  | 'oilLost'
   | 'thrownOil'
   | 'viscosity'
   | 'labWater'
@@ -64,6 +75,8 @@ interface FindingBase {
   readonly level: Exclude<VerdictLevel, 'runOn'>;
   readonly act: Act;
   readonly answeredBy: AnsweredBy;
+  /** Of two deeds that answer it, the one that was done. */
+  readonly half?: { readonly done: 'oil' | 'pump'; readonly at: string };
 }
 
 /** A reason as data: what was found, and the limit it was held against. Amounts in microlitres, shares of the oil charge. */
@@ -105,7 +118,9 @@ export type OilFinding = FindingBase &
       }
     | { readonly code: 'smell'; readonly smell: Exclude<Smell, 'none'> }
     | { readonly code: 'foam'; readonly withHaze: boolean }
-    | { readonly code: 'level'; readonly found: LevelFound; readonly nothingAdded: boolean }
+    | { readonly code: 'level'; readonly found: LevelFound; readonly nothingAdded: boolean; readonly filled?: boolean }
+    /** It was filled up again, and somebody said where it had gone. */
+    | { readonly code: 'oilLost'; readonly where: OilWent }
     | { readonly code: 'thrownOil' }
     /** Kinematic at 40 °C, against the unused oil's own. */
     | {
@@ -149,27 +164,5 @@ export type Finding = OilFinding & { readonly entryId: string; readonly at: stri
 export type FindingOf<C extends FindingCode> = Extract<OilFinding, { readonly code: C }>;
 
 /** Level is a task, not a state of the oil. */
-export const isLevelTask = ({ code }: Pick<OilFinding, 'code'>): boolean => code === 'level' || code === 'thrownOil';
-
-/**
- * What fresh oil does not answer: metal, solvent, a housing full of sludge, oil that was dark again at once (docs/trade.md 6).
- * Metal of a pump that is being run in goes out with the change.
- */
-export function outlivesChange(finding: OilFinding): boolean {
-  switch (finding.code) {
-    case 'particles':
-      return finding.level === 'stop';
-    case 'smell':
-      return finding.smell === 'solvent';
-    case 'sludge':
-      return finding.level === 'stop';
-    case 'viscosity':
-      return finding.level === 'stop' && finding.thinner;
-    case 'darkAgain':
-    case 'thrownOil':
-    case 'wear':
-      return true;
-    default:
-      return false;
-  }
-}
+export const isLevelTask = ({ code }: Pick<OilFinding, 'code'>): boolean =>
+  code === 'level' || code === 'oilLost' || code === 'thrownOil';

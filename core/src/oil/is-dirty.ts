@@ -17,6 +17,7 @@ export function isDirty({ code }: Pick<OilFinding, 'code'>, look: LookBody): boo
       return said(look.smell, (s) => s === 'solvent');
     case 'foam':
       return said(look.foam, (f) => f === 'stays');
+    case 'oilLost':
     case 'level':
       return said(look.level, (l) => l !== 'right');
     default:

@@ -63,7 +63,7 @@ const viscosity = (lab: JudgedLab): OilFinding | null => {
     level: passed.level,
     act: sampleOr(passed.level, 'change'),
     // So thin an oil holds solvent, and leaves some behind: as with the smell, the new oil must show that it is gone.
-    answeredBy: thinner && passed.level === 'stop' ? 'changeThenClearLook' : answeredBy,
+    answeredBy: thinner && passed.level === 'stop' ? 'changeThenViscosity' : answeredBy,
     foundMm2s: lab.values.viscosity40Mm2s ?? 0,
     freshMm2s: lab.product.viscosity40Mm2s ?? 0,
     thinner,
@@ -158,7 +158,7 @@ const wear = (lab: JudgedLab): OilFinding | null => {
   const signs = [...new Set([...lab.wearSigns, ...glitter])];
   const confirmed = lab.limits['wear.confirmed'];
   const level = signs.length > 0 && confirmed === 'stop' ? 'stop' : passed.level;
-  return { code: 'wear', level, act: 'inspect', answeredBy: 'inspect', abovePpm, signs };
+  return { code: 'wear', level, act: 'inspect', answeredBy: 'inspectAndChange', abovePpm, signs };
 };
 
 /** Detergent oils hold their own bases: there the base number speaks, not the acid number. */

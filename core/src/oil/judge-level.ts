@@ -1,10 +1,10 @@
-import type { LookBody } from '../journal/index.js';
+import type { LookBody, OilWent } from '../journal/index.js';
 import type { FindingOf, OilFinding } from './finding.js';
 import type { Judge } from './judge.js';
 
 /**
  * Level is a task: below MIN a top-up, above MAX drain to the mark (looking for water first where nothing was added),
- * a hair outside a look, nothing in the glass stops the pump.
+ * a hair outside a look, nothing in the glass stops the pump until somebody says where the oil went.
  */
 export function levelFinding(
   level: NonNullable<LookBody['level']>,
@@ -15,7 +15,7 @@ export function levelFinding(
     case 'right':
       return null;
     case 'none':
-      return { code: 'level', found: 'none', level: 'stop', act: 'topUp', answeredBy: 'topUp', nothingAdded };
+      return { code: 'level', found: 'none', level: 'stop', act: 'topUp', answeredBy: 'whereItWent', nothingAdded };
     case 'low':
       return { code: 'level', found: 'low', level: 'beforeNextRun', act: 'topUp', answeredBy: 'topUp', nothingAdded };
     case 'hair':
@@ -31,6 +31,18 @@ export function levelFinding(
       };
   }
 }
+
+/** It is filled up again; where its oil went may happen again. */
+export const oilLost = (where: OilWent): FindingOf<'oilLost'> => ({
+  code: 'oilLost',
+  level: 'lookSooner',
+  act: 'look',
+  answeredBy: 'look',
+  where,
+});
+
+/** No oil stood in the glass, and filled up it stands right: a Stop still until somebody says where the oil went. */
+export const filledUp = <F extends OilFinding>(none: F): F => ({ ...none, act: 'findCause', filled: true });
 
 /** Oil was filled and nobody said how high it stands: somebody looks, and until then it is no better than it was. */
 export function levelNotTold(before: Pick<OilFinding, 'level'> | undefined): FindingOf<'level'> {

@@ -11,7 +11,7 @@ export const judgeSludge: Judge = ({ look, charge, limits }) => {
   const passed = stepPassed(limits, 'sludgePercent', (sludgeUl / chargeUl) * 100);
   if (!passed) return null;
   const { level } = passed;
-  const answeredBy = level === 'stop' ? 'flush' : 'change';
+  const answeredBy = level === 'stop' ? 'flushAndChange' : 'change';
   return {
     code: 'sludge',
     level,
@@ -39,7 +39,11 @@ export const judgeParticles: Judge = (judged) => {
   const level = worstLevel([limits[`particles.${amount}`], ...kinds.map((k) => kindLevel(k, judged, runningIn))]);
   if (level === 'runOn') return null;
   const found = { code: 'particles', amount, kinds, runningIn: runningIn && kinds.includes('glitter') } as const;
-  if (level === 'stop') return { ...found, level, act: 'inspect', answeredBy: 'inspect' };
+  if (kinds.includes('glitter') && level === 'stop')
+    return { ...found, level, act: 'inspect', answeredBy: 'inspectAndChange' };
+  // It feeds on what clings to the housing: new oil alone is grown through in a week.
+  if (kinds.includes('growth') && level !== 'lookSooner')
+    return { ...found, level, act: 'washHousing', answeredBy: 'washAndChange' };
   return level === 'lookSooner'
     ? { ...found, level, act: 'look', answeredBy: 'changeOrClearLook' }
     : { ...found, level, act: 'change', answeredBy: 'change' };

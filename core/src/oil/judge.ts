@@ -1,6 +1,6 @@
 import type { LookBody } from '../journal/index.js';
 import type { OilProduct } from '../set-up/index.js';
-import type { OilFinding } from './finding.js';
+import type { FindingCode, OilFinding } from './finding.js';
 import type { OilLimits } from '../limits/index.js';
 
 export type JudgedProduct = Pick<OilProduct, 'base' | 'waterBehaviour' | 'freshColour' | 'densityKgM3'> &
@@ -31,6 +31,8 @@ export interface ChargeSeen {
 }
 
 export interface GoneCharge {
+  /** What was seen in it, and what was done at the pump for it before the change. */
+  readonly answered: readonly FindingCode[];
   readonly number: number;
   readonly runs: number;
   readonly startColour: number | null;

@@ -30,6 +30,7 @@ const charges: fc.Arbitrary<ChargeSeen> = fc.record({
   pumpHours: maybe([10, 99, 400]),
   gone: fc.option(
     fc.record({
+      answered: fc.constant([]),
       number: fc.constant(1),
       runs: fc.integer({ min: 0, max: 6 }),
       startColour: maybe([1, 2]),

@@ -1,5 +1,6 @@
 import type { LookBody } from '../journal/index.js';
-import { isLevelTask, outlivesChange, type Act, type OilFinding } from './finding.js';
+import { outlivesChange } from './answering.js';
+import { isLevelTask, type Act, type OilFinding } from './finding.js';
 import { VERDICT_LEVELS, worstLevel, type VerdictLevel, type JarShape, type OilLimits } from '../limits/index.js';
 import { judgeClarity, judgeCream, judgeCreamThroughout, judgeFoam } from './judge-clarity.js';
 import { judgeColour, judgeDarkAgain } from './judge-colour.js';

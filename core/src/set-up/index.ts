@@ -15,6 +15,8 @@ export {
   type PumpPlace,
   type Season,
   SEASONS,
+  SERVICE_CLASSES,
+  type ServiceClass,
   SET_UP_KINDS,
   type SetUpBodies,
   type SetUpKind,
@@ -23,4 +25,12 @@ export {
   type Sump,
   type WaterBehaviour,
 } from './records.js';
-export { HOUSE_RULES_ID, type HouseSetUp, type PumpSetUp, setUpBook, type SetUpBook } from './set-up-book.js';
+export { bringsOxygen, MOST_OXYGEN_PERCENT, SOLVENT_BARS_AIR } from './service.js';
+export {
+  HOUSE_RULES_ID,
+  type HouseSetUp,
+  type PumpSetUp,
+  setUpBook,
+  type SetUpBook,
+  withOilIn,
+} from './set-up-book.js';

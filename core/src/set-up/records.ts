@@ -6,6 +6,10 @@ export type Process = 'freezeDrying' | 'packaging' | 'composites' | 'industrial'
 export type OilBase = 'mineral' | 'synthetic' | 'ester' | 'pfpe';
 export type WaterBehaviour = 'demulsifying' | 'detergent';
 
+/** What a pump or an equipment meets that decides about its oils, about air in ballast and purge, and about care (docs/trade.md 4). */
+export const SERVICE_CLASSES = ['oxygen', 'flammable', 'toxic', 'biological', 'corrosive', 'food'] as const;
+export type ServiceClass = (typeof SERVICE_CLASSES)[number];
+
 /** Quarters of a year, for what comes with the weather of a place. */
 export const SEASONS = ['none', 'decToFeb', 'marToMay', 'junToAug', 'sepToNov'] as const;
 export type Season = (typeof SEASONS)[number];
@@ -26,6 +30,8 @@ export interface Equipment {
   readonly name: string;
   readonly siteId: string;
   readonly process: Process;
+  /** Missing means none. */
+  readonly serviceClasses?: readonly ServiceClass[] | null;
   readonly chamberVolumeL?: number | null;
   /** Hours that count as one plain run. */
   readonly referenceHours: number;
@@ -98,6 +104,8 @@ export interface Pump {
   readonly place?: PumpPlace | null;
   /** Where it was lent to, why it was retired, what it was exchanged for. */
   readonly note?: string | null;
+  /** Beside those of its equipment. */
+  readonly serviceClasses?: readonly ServiceClass[] | null;
   /** Its own ultimate, blanked off. */
   readonly blankOffPa?: number | null;
   readonly limits?: SparseLimits | null;
@@ -109,6 +117,8 @@ export interface OilProduct {
   readonly grade: string;
   readonly base: OilBase;
   readonly waterBehaviour: WaterBehaviour;
+  /** Registered for incidental food contact: class H1 (ISO 21469). */
+  readonly foodGrade?: boolean | null;
   /** Coloured by its maker: judged by colour with more patience. */
   readonly dyed?: boolean | null;
   /** ASTM D1500 of the unused oil. */
@@ -136,6 +146,8 @@ export interface Material {
   readonly fines: number;
   readonly solvent: number;
   readonly acid: number;
+  /** Oxygen in the gas that is pumped, percent; missing means air. */
+  readonly oxygenPercent?: number | null;
   readonly note?: string | null;
 }
 

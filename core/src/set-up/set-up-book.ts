@@ -6,6 +6,7 @@ import {
   type OilProduct,
   type Pump,
   type PumpModel,
+  type ServiceClass,
   type SetUpBodies,
   type SetUpKind,
   type SetUpVersion,
@@ -24,7 +25,10 @@ export interface PumpSetUp {
   readonly model: PumpModel;
   readonly site: Site;
   readonly equipment: Equipment;
+  /** The oil that it is judged by: the one that the set-up names, or the one in the sump, see {@link withOilIn}. */
   readonly product: OilProduct | null;
+  /** Of the pump and of its equipment. */
+  readonly service: readonly ServiceClass[];
   readonly rules: CareRules;
   readonly oilLimits: OilLimits;
   /** The whole house, for what an entry names (another equipment, a material, an oil product). */
@@ -74,7 +78,13 @@ function resolvePump(house: HouseSetUp, pumpId: string): PumpSetUp | null {
   const site = pump && house.site[pump.siteId];
   const equipment = pump && house.equipment[pump.equipmentId];
   if (!pump || !model || !site || !equipment) return null;
-  const product = pump.oilProductId ? (house.oilProduct[pump.oilProductId] ?? null) : null;
+  const service = [...new Set([...(pump.serviceClasses ?? []), ...(equipment.serviceClasses ?? [])])];
+  return judgedBy(pump.oilProductId ?? null, { pumpId, pump, model, site, equipment, service, house });
+}
+
+function judgedBy(productId: string | null, known: Omit<PumpSetUp, 'product' | 'rules' | 'oilLimits'>): PumpSetUp {
+  const { pump, model, equipment, house } = known;
+  const product = productId ? (house.oilProduct[productId] ?? null) : null;
   const rules = resolveRules({
     pump,
     model,
@@ -83,7 +93,20 @@ function resolvePump(house: HouseSetUp, pumpId: string): PumpSetUp | null {
     house: house.houseRules[HOUSE_RULES_ID],
   });
   const oilLimits = resolveOilLimits(house.houseRules[HOUSE_RULES_ID]?.oilLimits, product?.oilLimits, pump.oilLimits);
-  return { pumpId, pump, model, site, equipment, product, rules, oilLimits, house };
+  return { ...known, product, rules, oilLimits };
+}
+
+/** Few pumps hold another oil than their set-up names, and those are asked for at each of their entries. */
+const byOilIn = new WeakMap<PumpSetUp, Map<string, PumpSetUp>>();
+
+/** The same pump with the rules and limits of the oil that is in it; as the set-up says where nobody has said what is in it. */
+export function withOilIn(setUp: PumpSetUp, productId: string | null): PumpSetUp {
+  if (productId === null || productId === (setUp.pump.oilProductId ?? null)) return setUp;
+  const known = byOilIn.get(setUp) ?? new Map<string, PumpSetUp>();
+  byOilIn.set(setUp, known);
+  const made = known.get(productId) ?? judgedBy(productId, setUp);
+  known.set(productId, made);
+  return made;
 }
 
 /** The set-up's versions, readable at any time. Few versions, many questions: each span between two changes is resolved once. */

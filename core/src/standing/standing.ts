@@ -1,7 +1,7 @@
 import { localDay, type SumpKey } from '../journal/index.js';
 import { isDenserThanWater, type Act, type AnsweredBy, type Finding } from '../oil/index.js';
 import { VERDICT_LEVELS, worstLevel, type VerdictLevel, type TaskId } from '../limits/index.js';
-import { equipmentOf, type PumpSetUp } from '../set-up/index.js';
+import { equipmentOf, withOilIn, type PumpSetUp } from '../set-up/index.js';
 import { usageOf, type DueForecast, type Usage } from './due-forecast.js';
 import {
   FOLD_VERSION,
@@ -12,6 +12,7 @@ import {
   type OpenRun,
   type PumpState,
 } from '../fold/index.js';
+import { isAirBarred, unfitOil, type UnfitOil } from './service-fitness.js';
 import { limitStanding, type LimitStanding } from './limit-standing.js';
 
 export interface TaskStanding {
@@ -33,7 +34,11 @@ interface ReasonBase {
 }
 
 /** A finding with the sump in which it stands: a booster has three that can be low. */
-export type StandingFinding = Finding & { readonly sump: SumpKey };
+export type StandingFinding = Finding & {
+  readonly sump: SumpKey;
+  /** It could be answered by a purge, and with air that could burn. */
+  readonly airBarred?: boolean;
+};
 
 /** Why the verdict is what it is. Findings come from looks, the others from limits. */
 export type Reason =
@@ -50,6 +55,7 @@ export type Reason =
   | (ReasonBase & { readonly code: 'caseOpen'; readonly sinceAt: string; readonly complaint: string })
   | (ReasonBase & { readonly code: 'caseToCheck'; readonly closedAt: string; readonly complaint: string })
   | (ReasonBase & { readonly code: 'notTakenOver' })
+  | (ReasonBase & { readonly code: 'unfitOil' } & UnfitOil)
   /** Somebody said something of it that does not count: until that is settled nobody can say “run on”. */
   | {
       readonly code: 'unsettled';
@@ -193,6 +199,28 @@ export const canBleed = ({ model, product }: Pick<PumpSetUp, 'model' | 'product'
 /** Of an oil that nobody has said a word about, nobody can say “run on”. */
 const NOT_TAKEN_OVER: Reason = { code: 'notTakenOver', level: 'lookSooner', act: 'look', answeredBy: 'look' };
 
+/** Stays until the pump is stripped and filled anew; of oil that only food must not touch, until a change. */
+function unfitReasons(state: PumpState, setUp: PumpSetUp): Reason[] {
+  const found = unfitOil(state, setUp);
+  if (!found) return [];
+  if (found.unfit === 'food')
+    return [{ code: 'unfitOil', level: 'beforeNextRun', act: 'change', answeredBy: 'change', ...found }];
+  const act = found.stripped ? 'change' : 'stripClean';
+  return [{ code: 'unfitOil', level: 'stop', act, answeredBy: 'stripAndChange', ...found }];
+}
+
+/** Where solvent bars air, what could be purged is drained cold and changed. */
+function findingReasons(state: PumpState, setUp: PumpSetUp): Reason[] {
+  const barred = isAirBarred(state, setUp);
+  return state.sumps.flatMap(({ key: sump, findings }) =>
+    findings.map((f): StandingFinding => {
+      const purges = f.act === 'purge' || f.answeredBy === 'bleedOrPurgeThenLook';
+      if (!barred || !purges) return { ...f, sump };
+      return { ...f, sump, act: f.act === 'purge' ? 'change' : f.act, airBarred: true };
+    }),
+  );
+}
+
 /** A case that is open, or a remedy that has had its runs: did it hold? */
 function caseReasons({ case: known, totals }: PumpState): Reason[] {
   if (known === null) return [];
@@ -229,7 +257,8 @@ export interface StandingInput {
  * Pure and cheap. `now` is an ISO instant; pass `todayDay` where the site's local day is known already.
  */
 export function standingAt(input: StandingInput): Standing {
-  const { state, setUp, now } = input;
+  const { state, now } = input;
+  const setUp = withOilIn(input.setUp, state.sumps[0]?.charge.productId ?? null);
   const todayDay = input.todayDay ?? localDay({ at: now, zone: setUp.site.zone });
   const usage = usageOf(state, { weight: 1, hours: setUp.equipment.referenceHours });
   const tasks = setUp.rules.tasks
@@ -239,13 +268,13 @@ export function standingAt(input: StandingInput): Standing {
     .sort((a, b) => STATUS_ORDER.indexOf(a.status) - STATUS_ORDER.indexOf(b.status) || medianOf(a) - medianOf(b));
   const charge = state.sumps[0]?.charge;
   const carriedOverRuns = charge?.carriedOverRuns ?? 0;
-  const findings = state.sumps.flatMap(({ key, findings: found }) => found.map((f) => ({ ...f, sump: key })));
   const unknown = state.entries === 0 && setUp.model.sumps.length > 0 ? [NOT_TAKEN_OVER] : [];
   const reasons: Reason[] = [
     ...(state.foldVersion === FOLD_VERSION ? [] : [MADE_ANEW]),
     ...unknown,
     ...unsettledReasons(input.unsettled ?? 0),
-    ...findings,
+    ...unfitReasons(state, setUp),
+    ...findingReasons(state, setUp),
     ...caseReasons(state),
     ...notToldReasons(state),
     ...limitReasons(tasks, carriedOverRuns),

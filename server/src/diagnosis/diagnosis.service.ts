@@ -2,6 +2,7 @@ import { Injectable, NotFoundException } from '@nestjs/common';
 import type { CaseAnswer, CaseLine, DiagnosisAnswer, LikelyCause } from '@winter-jar/contracts';
 import {
   gatherEvidence,
+  hazardsOf,
   nextChecks,
   priorsAfter,
   pumpIdsOf,
@@ -54,7 +55,7 @@ export class DiagnosisService {
       causes: withSteps(ranking.causes.slice(0, SHOWN.causes), asked),
       nothing: ranking.nothing,
       undecided: ranking.undecided,
-      checks: nextChecks({ ...asked, stopWeight }).slice(0, SHOWN.checks),
+      checks: nextChecks({ ...asked, stopWeight, hazards: hazardsOf(state, setUp) }).slice(0, SHOWN.checks),
       case: current,
       tried: entries.filter((e) => e.kind === 'test').filter((e) => e.happenedAt >= since),
       past: ofPump.filter((c) => c.closedAt !== null && c !== current).toReversed(),

@@ -13,6 +13,7 @@ const NUMBERS = [
 /** Columns that hold one word of the body, as the field's own list has it. */
 const WORDS = [
   { column: 'level', field: 'level' },
+  { column: 'oil_went', field: 'oilWent' },
   { column: 'clarity', field: 'clarity' },
   { column: 'particles', field: 'particles' },
   { column: 'smell', field: 'smell' },
@@ -35,6 +36,7 @@ export const LOOK_LOG: EntryLog<'look'> = {
       'jar',
       'jar_temp_c',
       'level',
+      'oil_went',
       'colour',
       'clarity',
       'sludge_ml',

@@ -1,6 +1,7 @@
 import type { FieldIssue, Question } from '@winter-jar/contracts';
 import {
   capacityMl,
+  entryHazards,
   equipmentIdOf,
   equipmentOfRun,
   jarShapeOf,
@@ -13,6 +14,7 @@ import {
   type EntryKind,
   type LookBody,
   type PumpSetUp,
+  type PumpState,
   type SetUpBook,
   type SumpKey,
 } from '@winter-jar/core';
@@ -220,6 +222,11 @@ function meterQuestions(entry: Extract<Entry, { kind: 'meter' }>, pumpId: string
 /** A day known only roughly, and a meter that runs a little fast. */
 const METER_TOLERANCE_MINUTES = 24 * 60;
 
+function stateOf(pumpId: string, sql: WritingStatements): PumpState | null {
+  const stored = sql.subjectState.get({ subjectType: 'pump', subjectId: pumpId });
+  return stored ? (JSON.parse(stored.state) as PumpState) : null;
+}
+
 /** Soft rules: the person is asked, and may say yes. */
 export function questionsAbout(entry: Entry, book: SetUpBook, sql: WritingStatements): Question[] {
   const readings = unusualReadings(entry);
@@ -239,6 +246,9 @@ export function questionsAbout(entry: Entry, book: SetUpBook, sql: WritingStatem
           otherUntil: other.endedAt,
         });
     }
+    const hazards = entryHazards(entry, pump, () => stateOf(pumpId, sql));
+    if (hazards.unfit) open.push({ code: 'unfitOil', ...hazards.unfit });
+    if (hazards.airOnSolvent) open.push({ code: 'airOnSolvent' });
     if (entry.kind === 'meter') open.push(...meterQuestions(entry, pumpId, sql));
     if (entry.kind === 'change' || entry.kind === 'bleed') {
       const outMl = (entry.kind === 'change' ? entry.body.outMl : entry.body.drawnMl) ?? 0;

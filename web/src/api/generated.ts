@@ -398,6 +398,7 @@ export type Act =
   | 'purge'
   | 'flush'
   | 'washHousing'
+  | 'stripClean'
   | 'inspect'
   | 'topUp'
   | 'drainToMark'
@@ -412,15 +413,21 @@ export type AnsweredBy =
   | 'changeOrSample'
   | 'bleedOrPurgeThenLook'
   | 'changeOrClearLook'
-  | 'changeThenClearLook'
+  | 'changeThenViscosity'
   | 'topUp'
   | 'drainToMark'
   | 'flush'
   | 'inspect'
+  | 'inspectAndChange'
+  | 'flushAndChange'
+  | 'washAndChange'
+  | 'stripAndChange'
+  | 'whereItWent'
   | 'look'
   | 'case';
 export type ParticleKind = 'black' | 'brown' | 'rustRed' | 'fibres' | 'glitter' | 'growth';
 export type LevelFound = 'none' | 'low' | 'hair' | 'high' | 'notTold';
+export type OilWent = 'leak' | 'exhaust' | 'suckedBack';
 export type WearSign = 'noise' | 'glitter' | 'poorBlankOff';
 export type FindingCode =
   | 'water'
@@ -437,6 +444,7 @@ export type FindingCode =
   | 'smell'
   | 'foam'
   | 'level'
+  | 'oilLost'
   | 'thrownOil'
   | 'viscosity'
   | 'labWater'
@@ -451,6 +459,8 @@ export type FindingCode =
 export type StandingFinding =
   | {
       sump: SumpKey;
+      /** It could be answered by a purge, and with air that could burn. */
+      airBarred?: boolean;
       entryId: string;
       at: string;
       code: 'water';
@@ -460,9 +470,16 @@ export type StandingFinding =
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
+      /** Of two deeds that answer it, the one that was done. */
+      half?: {
+        done: 'oil' | 'pump';
+        at: string;
+      };
     }
   | {
       sump: SumpKey;
+      /** It could be answered by a purge, and with air that could burn. */
+      airBarred?: boolean;
       entryId: string;
       at: string;
       code: 'waterAboveExpected';
@@ -472,18 +489,32 @@ export type StandingFinding =
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
+      /** Of two deeds that answer it, the one that was done. */
+      half?: {
+        done: 'oil' | 'pump';
+        at: string;
+      };
     }
   | {
       sump: SumpKey;
+      /** It could be answered by a purge, and with air that could burn. */
+      airBarred?: boolean;
       entryId: string;
       at: string;
       code: 'waterAtPickUp';
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
+      /** Of two deeds that answer it, the one that was done. */
+      half?: {
+        done: 'oil' | 'pump';
+        at: string;
+      };
     }
   | {
       sump: SumpKey;
+      /** It could be answered by a purge, and with air that could burn. */
+      airBarred?: boolean;
       entryId: string;
       at: string;
       code: 'levelFromWater';
@@ -491,9 +522,16 @@ export type StandingFinding =
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
+      /** Of two deeds that answer it, the one that was done. */
+      half?: {
+        done: 'oil' | 'pump';
+        at: string;
+      };
     }
   | {
       sump: SumpKey;
+      /** It could be answered by a purge, and with air that could burn. */
+      airBarred?: boolean;
       entryId: string;
       at: string;
       code: 'cream';
@@ -504,18 +542,32 @@ export type StandingFinding =
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
+      /** Of two deeds that answer it, the one that was done. */
+      half?: {
+        done: 'oil' | 'pump';
+        at: string;
+      };
     }
   | {
       sump: SumpKey;
+      /** It could be answered by a purge, and with air that could burn. */
+      airBarred?: boolean;
       entryId: string;
       at: string;
       code: 'creamThroughout';
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
+      /** Of two deeds that answer it, the one that was done. */
+      half?: {
+        done: 'oil' | 'pump';
+        at: string;
+      };
     }
   | {
       sump: SumpKey;
+      /** It could be answered by a purge, and with air that could burn. */
+      airBarred?: boolean;
       entryId: string;
       at: string;
       code: 'clarity';
@@ -526,9 +578,16 @@ export type StandingFinding =
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
+      /** Of two deeds that answer it, the one that was done. */
+      half?: {
+        done: 'oil' | 'pump';
+        at: string;
+      };
     }
   | {
       sump: SumpKey;
+      /** It could be answered by a purge, and with air that could burn. */
+      airBarred?: boolean;
       entryId: string;
       at: string;
       code: 'colour';
@@ -538,9 +597,16 @@ export type StandingFinding =
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
+      /** Of two deeds that answer it, the one that was done. */
+      half?: {
+        done: 'oil' | 'pump';
+        at: string;
+      };
     }
   | {
       sump: SumpKey;
+      /** It could be answered by a purge, and with air that could burn. */
+      airBarred?: boolean;
       entryId: string;
       at: string;
       code: 'darkAgain';
@@ -550,9 +616,16 @@ export type StandingFinding =
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
+      /** Of two deeds that answer it, the one that was done. */
+      half?: {
+        done: 'oil' | 'pump';
+        at: string;
+      };
     }
   | {
       sump: SumpKey;
+      /** It could be answered by a purge, and with air that could burn. */
+      airBarred?: boolean;
       entryId: string;
       at: string;
       code: 'sludge';
@@ -562,9 +635,16 @@ export type StandingFinding =
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
+      /** Of two deeds that answer it, the one that was done. */
+      half?: {
+        done: 'oil' | 'pump';
+        at: string;
+      };
     }
   | {
       sump: SumpKey;
+      /** It could be answered by a purge, and with air that could burn. */
+      airBarred?: boolean;
       entryId: string;
       at: string;
       code: 'particles';
@@ -575,9 +655,16 @@ export type StandingFinding =
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
+      /** Of two deeds that answer it, the one that was done. */
+      half?: {
+        done: 'oil' | 'pump';
+        at: string;
+      };
     }
   | {
       sump: SumpKey;
+      /** It could be answered by a purge, and with air that could burn. */
+      airBarred?: boolean;
       entryId: string;
       at: string;
       code: 'smell';
@@ -585,9 +672,16 @@ export type StandingFinding =
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
+      /** Of two deeds that answer it, the one that was done. */
+      half?: {
+        done: 'oil' | 'pump';
+        at: string;
+      };
     }
   | {
       sump: SumpKey;
+      /** It could be answered by a purge, and with air that could burn. */
+      airBarred?: boolean;
       entryId: string;
       at: string;
       code: 'foam';
@@ -595,29 +689,68 @@ export type StandingFinding =
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
+      /** Of two deeds that answer it, the one that was done. */
+      half?: {
+        done: 'oil' | 'pump';
+        at: string;
+      };
     }
   | {
       sump: SumpKey;
+      /** It could be answered by a purge, and with air that could burn. */
+      airBarred?: boolean;
       entryId: string;
       at: string;
       code: 'level';
       found: LevelFound;
       nothingAdded: boolean;
+      filled?: boolean;
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
+      /** Of two deeds that answer it, the one that was done. */
+      half?: {
+        done: 'oil' | 'pump';
+        at: string;
+      };
     }
   | {
       sump: SumpKey;
+      /** It could be answered by a purge, and with air that could burn. */
+      airBarred?: boolean;
+      entryId: string;
+      at: string;
+      code: 'oilLost';
+      where: OilWent;
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: AnsweredBy;
+      /** Of two deeds that answer it, the one that was done. */
+      half?: {
+        done: 'oil' | 'pump';
+        at: string;
+      };
+    }
+  | {
+      sump: SumpKey;
+      /** It could be answered by a purge, and with air that could burn. */
+      airBarred?: boolean;
       entryId: string;
       at: string;
       code: 'thrownOil';
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
+      /** Of two deeds that answer it, the one that was done. */
+      half?: {
+        done: 'oil' | 'pump';
+        at: string;
+      };
     }
   | {
       sump: SumpKey;
+      /** It could be answered by a purge, and with air that could burn. */
+      airBarred?: boolean;
       entryId: string;
       at: string;
       code: 'viscosity';
@@ -628,9 +761,16 @@ export type StandingFinding =
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
+      /** Of two deeds that answer it, the one that was done. */
+      half?: {
+        done: 'oil' | 'pump';
+        at: string;
+      };
     }
   | {
       sump: SumpKey;
+      /** It could be answered by a purge, and with air that could burn. */
+      airBarred?: boolean;
       entryId: string;
       at: string;
       code: 'labWater';
@@ -641,9 +781,16 @@ export type StandingFinding =
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
+      /** Of two deeds that answer it, the one that was done. */
+      half?: {
+        done: 'oil' | 'pump';
+        at: string;
+      };
     }
   | {
       sump: SumpKey;
+      /** It could be answered by a purge, and with air that could burn. */
+      airBarred?: boolean;
       entryId: string;
       at: string;
       code: 'iron';
@@ -652,9 +799,16 @@ export type StandingFinding =
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
+      /** Of two deeds that answer it, the one that was done. */
+      half?: {
+        done: 'oil' | 'pump';
+        at: string;
+      };
     }
   | {
       sump: SumpKey;
+      /** It could be answered by a purge, and with air that could burn. */
+      airBarred?: boolean;
       entryId: string;
       at: string;
       code: 'ironRate';
@@ -664,9 +818,16 @@ export type StandingFinding =
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
+      /** Of two deeds that answer it, the one that was done. */
+      half?: {
+        done: 'oil' | 'pump';
+        at: string;
+      };
     }
   | {
       sump: SumpKey;
+      /** It could be answered by a purge, and with air that could burn. */
+      airBarred?: boolean;
       entryId: string;
       at: string;
       code: 'wear';
@@ -675,9 +836,16 @@ export type StandingFinding =
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
+      /** Of two deeds that answer it, the one that was done. */
+      half?: {
+        done: 'oil' | 'pump';
+        at: string;
+      };
     }
   | {
       sump: SumpKey;
+      /** It could be answered by a purge, and with air that could burn. */
+      airBarred?: boolean;
       entryId: string;
       at: string;
       code: 'acid';
@@ -687,9 +855,16 @@ export type StandingFinding =
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
+      /** Of two deeds that answer it, the one that was done. */
+      half?: {
+        done: 'oil' | 'pump';
+        at: string;
+      };
     }
   | {
       sump: SumpKey;
+      /** It could be answered by a purge, and with air that could burn. */
+      airBarred?: boolean;
       entryId: string;
       at: string;
       code: 'base';
@@ -698,9 +873,16 @@ export type StandingFinding =
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
+      /** Of two deeds that answer it, the one that was done. */
+      half?: {
+        done: 'oil' | 'pump';
+        at: string;
+      };
     }
   | {
       sump: SumpKey;
+      /** It could be answered by a purge, and with air that could burn. */
+      airBarred?: boolean;
       entryId: string;
       at: string;
       code: 'otherProduct';
@@ -709,9 +891,16 @@ export type StandingFinding =
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
+      /** Of two deeds that answer it, the one that was done. */
+      half?: {
+        done: 'oil' | 'pump';
+        at: string;
+      };
     }
   | {
       sump: SumpKey;
+      /** It could be answered by a purge, and with air that could burn. */
+      airBarred?: boolean;
       entryId: string;
       at: string;
       code: 'unknownAge';
@@ -719,9 +908,16 @@ export type StandingFinding =
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
+      /** Of two deeds that answer it, the one that was done. */
+      half?: {
+        done: 'oil' | 'pump';
+        at: string;
+      };
     }
   | {
       sump: SumpKey;
+      /** It could be answered by a purge, and with air that could burn. */
+      airBarred?: boolean;
       entryId: string;
       at: string;
       code: 'goneCharge';
@@ -729,6 +925,11 @@ export type StandingFinding =
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
+      /** Of two deeds that answer it, the one that was done. */
+      half?: {
+        done: 'oil' | 'pump';
+        at: string;
+      };
     };
 export type TaskId =
   | 'look'
@@ -747,7 +948,8 @@ export type TaskId =
   | 'bearings'
   | 'tipSeals'
   | 'purge'
-  | 'housingClean';
+  | 'housingClean'
+  | 'stripClean';
 export type Measure = 'runs' | 'weight' | 'hours' | 'days' | 'changes';
 export type LimitSource = 'preset' | 'house' | 'model' | 'product' | 'pump' | 'calendar' | 'runningIn';
 export type DueForecast = {
@@ -773,6 +975,7 @@ export type LimitStanding = {
   withinNextRun: boolean;
   forecast: DueForecast | null;
 };
+export type Unfit = 'oxygen' | 'pfpe' | 'food';
 export type NotTold = {
   entryId: string;
   at: string;
@@ -829,6 +1032,19 @@ export type Reason =
     }
   | {
       code: 'notTakenOver';
+      level: VerdictLevel;
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      unfit: Unfit;
+      /** Null where nobody has said what is in it. */
+      productId: string | null;
+      /** Of an earlier charge: the oil itself was changed. */
+      trace: boolean;
+      /** It was stripped and cleaned: a new charge is left to do. */
+      stripped: boolean;
+      code: 'unfitOil';
       level: VerdictLevel;
       act: Act;
       answeredBy: AnsweredBy;
@@ -974,6 +1190,7 @@ export type RoundParts = {
 };
 export type SchoolId = 'freshEveryRun' | 'bleedAndCount' | 'byTheHour' | 'byTheLook' | 'byTheLab';
 export type PumpPlace = 'inService' | 'lent' | 'spare' | 'retired';
+export type ServiceClass = 'oxygen' | 'flammable' | 'toxic' | 'biological' | 'corrosive' | 'food';
 export type Limits = {
   runs?: number | null;
   weight?: number | null;
@@ -999,6 +1216,7 @@ export type SparseLimits = {
   tipSeals?: Limits;
   purge?: Limits;
   housingClean?: Limits;
+  stripClean?: Limits;
 };
 export type SparseOilLimits = {
   'clarity.hazy'?: VerdictLevel;
@@ -1092,6 +1310,8 @@ export type Pump = {
   place?: PumpPlace | null;
   /** Where it was lent to, why it was retired, what it was exchanged for. */
   note?: string | null;
+  /** Beside those of its equipment. */
+  serviceClasses?: readonly ServiceClass[] | null;
   /** Its own ultimate, blanked off. */
   blankOffPa?: number | null;
   limits?: SparseLimits | null;
@@ -1144,6 +1364,8 @@ export type Equipment = {
   name: string;
   siteId: string;
   process: Process;
+  /** Missing means none. */
+  serviceClasses?: readonly ServiceClass[] | null;
   chamberVolumeL?: number | null;
   /** Hours that count as one plain run. */
   referenceHours: number;
@@ -1171,6 +1393,8 @@ export type OilProduct = {
   grade: string;
   base: OilBase;
   waterBehaviour: WaterBehaviour;
+  /** Registered for incidental food contact: class H1 (ISO 21469). */
+  foodGrade?: boolean | null;
   /** Coloured by its maker: judged by colour with more patience. */
   dyed?: boolean | null;
   /** ASTM D1500 of the unused oil. */
@@ -1290,6 +1514,8 @@ export type Material = {
   fines: number;
   solvent: number;
   acid: number;
+  /** Oxygen in the gas that is pumped, percent; missing means air. */
+  oxygenPercent?: number | null;
   note?: string | null;
 };
 export type Person = {
@@ -1342,7 +1568,10 @@ export type PumpSetUp = {
   model: PumpModel;
   site: Site;
   equipment: Equipment;
+  /** The oil that it is judged by: the one that the set-up names, or the one in the sump, see  {@link  withOilIn } . */
   product: OilProduct | null;
+  /** Of the pump and of its equipment. */
+  service: readonly ServiceClass[];
   rules: CareRules;
   oilLimits: OilLimits;
   /** The whole house, for what an entry names (another equipment, a material, an oil product). */
@@ -1371,6 +1600,8 @@ export type Since = {
   counts: Counts;
 };
 export type GoneCharge = {
+  /** What was seen in it, and what was done at the pump for it before the change. */
+  answered: readonly FindingCode[];
   number: number;
   runs: number;
   startColour: number | null;
@@ -1405,6 +1636,10 @@ export type Charge = {
   levelKnown: boolean;
   /** Water of the last bleed as it was said when drawn, until its jar is read. */
   unreadBleedUl: number | null;
+  /** Products that came to it by top-ups, beside its own. */
+  others: readonly string[];
+  /** The highest solvent rating that went through it, 0-3. */
+  solvent: number;
   /** The charge before it; null for the first on record. */
   gone: GoneCharge | null;
 };
@@ -1419,6 +1654,11 @@ export type Finding =
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
+      /** Of two deeds that answer it, the one that was done. */
+      half?: {
+        done: 'oil' | 'pump';
+        at: string;
+      };
     }
   | {
       entryId: string;
@@ -1430,6 +1670,11 @@ export type Finding =
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
+      /** Of two deeds that answer it, the one that was done. */
+      half?: {
+        done: 'oil' | 'pump';
+        at: string;
+      };
     }
   | {
       entryId: string;
@@ -1438,6 +1683,11 @@ export type Finding =
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
+      /** Of two deeds that answer it, the one that was done. */
+      half?: {
+        done: 'oil' | 'pump';
+        at: string;
+      };
     }
   | {
       entryId: string;
@@ -1447,6 +1697,11 @@ export type Finding =
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
+      /** Of two deeds that answer it, the one that was done. */
+      half?: {
+        done: 'oil' | 'pump';
+        at: string;
+      };
     }
   | {
       entryId: string;
@@ -1459,6 +1714,11 @@ export type Finding =
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
+      /** Of two deeds that answer it, the one that was done. */
+      half?: {
+        done: 'oil' | 'pump';
+        at: string;
+      };
     }
   | {
       entryId: string;
@@ -1467,6 +1727,11 @@ export type Finding =
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
+      /** Of two deeds that answer it, the one that was done. */
+      half?: {
+        done: 'oil' | 'pump';
+        at: string;
+      };
     }
   | {
       entryId: string;
@@ -1479,6 +1744,11 @@ export type Finding =
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
+      /** Of two deeds that answer it, the one that was done. */
+      half?: {
+        done: 'oil' | 'pump';
+        at: string;
+      };
     }
   | {
       entryId: string;
@@ -1490,6 +1760,11 @@ export type Finding =
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
+      /** Of two deeds that answer it, the one that was done. */
+      half?: {
+        done: 'oil' | 'pump';
+        at: string;
+      };
     }
   | {
       entryId: string;
@@ -1501,6 +1776,11 @@ export type Finding =
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
+      /** Of two deeds that answer it, the one that was done. */
+      half?: {
+        done: 'oil' | 'pump';
+        at: string;
+      };
     }
   | {
       entryId: string;
@@ -1512,6 +1792,11 @@ export type Finding =
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
+      /** Of two deeds that answer it, the one that was done. */
+      half?: {
+        done: 'oil' | 'pump';
+        at: string;
+      };
     }
   | {
       entryId: string;
@@ -1524,6 +1809,11 @@ export type Finding =
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
+      /** Of two deeds that answer it, the one that was done. */
+      half?: {
+        done: 'oil' | 'pump';
+        at: string;
+      };
     }
   | {
       entryId: string;
@@ -1533,6 +1823,11 @@ export type Finding =
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
+      /** Of two deeds that answer it, the one that was done. */
+      half?: {
+        done: 'oil' | 'pump';
+        at: string;
+      };
     }
   | {
       entryId: string;
@@ -1542,6 +1837,11 @@ export type Finding =
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
+      /** Of two deeds that answer it, the one that was done. */
+      half?: {
+        done: 'oil' | 'pump';
+        at: string;
+      };
     }
   | {
       entryId: string;
@@ -1549,9 +1849,29 @@ export type Finding =
       code: 'level';
       found: LevelFound;
       nothingAdded: boolean;
+      filled?: boolean;
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
+      /** Of two deeds that answer it, the one that was done. */
+      half?: {
+        done: 'oil' | 'pump';
+        at: string;
+      };
+    }
+  | {
+      entryId: string;
+      at: string;
+      code: 'oilLost';
+      where: OilWent;
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: AnsweredBy;
+      /** Of two deeds that answer it, the one that was done. */
+      half?: {
+        done: 'oil' | 'pump';
+        at: string;
+      };
     }
   | {
       entryId: string;
@@ -1560,6 +1880,11 @@ export type Finding =
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
+      /** Of two deeds that answer it, the one that was done. */
+      half?: {
+        done: 'oil' | 'pump';
+        at: string;
+      };
     }
   | {
       entryId: string;
@@ -1572,6 +1897,11 @@ export type Finding =
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
+      /** Of two deeds that answer it, the one that was done. */
+      half?: {
+        done: 'oil' | 'pump';
+        at: string;
+      };
     }
   | {
       entryId: string;
@@ -1584,6 +1914,11 @@ export type Finding =
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
+      /** Of two deeds that answer it, the one that was done. */
+      half?: {
+        done: 'oil' | 'pump';
+        at: string;
+      };
     }
   | {
       entryId: string;
@@ -1594,6 +1929,11 @@ export type Finding =
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
+      /** Of two deeds that answer it, the one that was done. */
+      half?: {
+        done: 'oil' | 'pump';
+        at: string;
+      };
     }
   | {
       entryId: string;
@@ -1605,6 +1945,11 @@ export type Finding =
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
+      /** Of two deeds that answer it, the one that was done. */
+      half?: {
+        done: 'oil' | 'pump';
+        at: string;
+      };
     }
   | {
       entryId: string;
@@ -1615,6 +1960,11 @@ export type Finding =
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
+      /** Of two deeds that answer it, the one that was done. */
+      half?: {
+        done: 'oil' | 'pump';
+        at: string;
+      };
     }
   | {
       entryId: string;
@@ -1626,6 +1976,11 @@ export type Finding =
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
+      /** Of two deeds that answer it, the one that was done. */
+      half?: {
+        done: 'oil' | 'pump';
+        at: string;
+      };
     }
   | {
       entryId: string;
@@ -1636,6 +1991,11 @@ export type Finding =
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
+      /** Of two deeds that answer it, the one that was done. */
+      half?: {
+        done: 'oil' | 'pump';
+        at: string;
+      };
     }
   | {
       entryId: string;
@@ -1646,6 +2006,11 @@ export type Finding =
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
+      /** Of two deeds that answer it, the one that was done. */
+      half?: {
+        done: 'oil' | 'pump';
+        at: string;
+      };
     }
   | {
       entryId: string;
@@ -1655,6 +2020,11 @@ export type Finding =
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
+      /** Of two deeds that answer it, the one that was done. */
+      half?: {
+        done: 'oil' | 'pump';
+        at: string;
+      };
     }
   | {
       entryId: string;
@@ -1664,11 +2034,25 @@ export type Finding =
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
+      /** Of two deeds that answer it, the one that was done. */
+      half?: {
+        done: 'oil' | 'pump';
+        at: string;
+      };
     };
 export type SumpState = {
   key: SumpKey;
   charge: Charge;
   findings: readonly Finding[];
+  /** Products of earlier charges, of which the pump was not stripped clean since. */
+  traces: readonly string[];
+  /** It was cleaned, and not filled since. */
+  cleaned: {
+    by: 'housingClean' | 'stripClean';
+    at: string;
+  } | null;
+  /** Gas with more oxygen than air was pumped through it, and it was not stripped clean since. */
+  oxygenAt: string | null;
 };
 export type RulerBar = {
   entryId: string;
@@ -1778,6 +2162,7 @@ export type PumpState = {
     tipSeals?: Since;
     purge?: Since;
     housingClean?: Since;
+    stripClean?: Since;
   };
   /** Start of the count of tasks never done. */
   start: Since | null;
@@ -2102,6 +2487,8 @@ export type LookBody = {
   waterAtPickUp?: boolean | null;
   /** Oil came out of the exhaust after the first five minutes of pump-down. */
   thrownFromExhaust?: boolean | null;
+  /** No oil stood in the glass before: where it had gone. */
+  oilWent?: OilWent | null;
   /** SHA-256 of a photograph that was uploaded before. */
   photoId?: string | null;
   remark?: string | null;
@@ -2118,6 +2505,8 @@ export type TopUpBody = {
   sump: SumpKey;
   productId: string;
   addedMl: number;
+  /** No oil stood in the glass before: where it had gone. */
+  oilWent?: OilWent | null;
   /** Null where nobody read it: somebody is asked to look. */
   levelAfter?: Level | null;
   remark?: string | null;
@@ -2128,6 +2517,8 @@ export type ChangeBody = {
   /** Null where nobody measured it. */
   outMl?: number | null;
   inMl: number;
+  /** No oil stood in the glass before: where it had gone. */
+  oilWent?: OilWent | null;
   /** Null where nobody read it: somebody is asked to look. */
   levelAfter?: Level | null;
   remark?: string | null;
@@ -2864,6 +3255,14 @@ export type Question =
       otherEntryId: string;
       otherFrom: string;
       otherUntil: string;
+    }
+  | {
+      code: 'unfitOil';
+      unfit: Unfit;
+      productId: string | null;
+    }
+  | {
+      code: 'airOnSolvent';
     }
   | {
       code: 'drainAboveCharge';

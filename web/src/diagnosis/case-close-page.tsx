@@ -1,4 +1,4 @@
-import { CAUSES, type CauseId, type Entry } from '@winter-jar/core';
+import { CAUSES, type CauseId, type Entry, cautionWords } from '@winter-jar/core';
 import { useSearchParams } from 'react-router';
 import { EntryScreen } from '../entry/entry-page.js';
 import { exactly, type FormAnswer } from '../entry/deed.js';
@@ -124,7 +124,7 @@ function CloseCase({ answer, ...props }: CaseProps) {
           />
         )}
       </Field>
-      {cause && cause.cautions.length > 0 && <Caution>{cause.cautions.join(' ')}</Caution>}
+      {cause && cause.cautions.length > 0 && <Caution>{cautionWords(cause.cautions).join(' ')}</Caution>}
       {cause && (
         <p className="text-[15px]">
           <span className="font-semibold">So that it does not come again:</span> {cause.prevention}

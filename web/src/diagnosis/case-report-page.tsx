@@ -1,3 +1,4 @@
+import { cautionWords } from '@winter-jar/core';
 import type { CaseAnswer } from '@winter-jar/contracts';
 import type { Entry } from '@winter-jar/core';
 import { ChevronLeft, Printer } from 'lucide-react';
@@ -124,7 +125,7 @@ function Report({ answer, words }: { answer: CaseAnswer; words: Words }) {
       )}
       {cause && cause.cautions.length > 0 && (
         <p className="mt-6 border-l-4 border-oil pl-3 text-[14px]">
-          {cause.cautions.join(' ')} Site rules, local codes and the maker’s manual come first.
+          {cautionWords(cause.cautions).join(' ')} Site rules, local codes and the maker’s manual come first.
         </p>
       )}
       <p className="mt-8 hidden border-t border-rule pt-2 text-[13px] text-ink-2 print:block">

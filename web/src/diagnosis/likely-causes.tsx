@@ -1,3 +1,4 @@
+import { cautionWords } from '@winter-jar/core';
 import type { LikelyCause } from '@winter-jar/contracts';
 import { useState } from 'react';
 import { Button } from '../ui/button.js';
@@ -94,7 +95,9 @@ function Remedy({ id }: { id: string }) {
         <span className="font-semibold">If it is that:</span> {cause.remedy} {cause.prevention}
       </p>
       {cause.cautions.length > 0 && (
-        <Caution>{cause.cautions.join(' ')} Site rules, local codes and the maker’s manual come first.</Caution>
+        <Caution>
+          {cautionWords(cause.cautions).join(' ')} Site rules, local codes and the maker’s manual come first.
+        </Caution>
       )}
     </div>
   );

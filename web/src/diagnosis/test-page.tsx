@@ -1,5 +1,13 @@
 import type { DiagnosisAnswer } from '@winter-jar/contracts';
-import { FINDINGS, type CheckId, type Entry, type FindingId, type FoundSaid, type Subject } from '@winter-jar/core';
+import {
+  FINDINGS,
+  type CheckId,
+  type Entry,
+  type FindingId,
+  type FoundSaid,
+  type Subject,
+  cautionWords,
+} from '@winter-jar/core';
 import { useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { useDiagnosisQuery } from '../api/house-api.js';
@@ -133,7 +141,7 @@ function Test({ answer, ...props }: EntryPageProps & { answer: DiagnosisAnswer |
         </p>
       )}
       {how && how.cautions.length > 0 && (
-        <Caution>{how.cautions.join(' ')} Site rules and the maker’s manual come first.</Caution>
+        <Caution>{cautionWords(how.cautions).join(' ')} Site rules and the maker’s manual come first.</Caution>
       )}
       {step ? (
         <Chips

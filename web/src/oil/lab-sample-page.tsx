@@ -1,6 +1,6 @@
 import type { Entry, SumpKey } from '@winter-jar/core';
 import { useUnits } from '../device/use-units.js';
-import { Caution } from '../ui/caution.js';
+import { DeedCautions } from '../entry/deed-cautions.js';
 import { TextField } from '../ui/field.js';
 import { QuantityField } from '../ui/quantity-field.js';
 import { quantityText } from '../ui/quantity-text.js';
@@ -65,10 +65,11 @@ function LabSample(props: EntryPageProps) {
 
   return (
     <EntryScreen title="Lab sample" props={props} form={form} saveWords="Save the sample">
-      <Caution>
-        Draw it warm, right after running, from the middle of the oil and not from the bottom, into a clean dry bottle.
-        Hot oil burns; isolate and vent the pump as your site’s rules and the maker’s manual say.
-      </Caution>
+      <DeedCautions
+        page={page}
+        deed="labSample"
+        how="Draw it warm, right after running, from the middle of the oil and not from the bottom, into a clean dry bottle."
+      />
       <SumpField page={page} value={values.sump} onChange={set('sump')} />
       <div className="grid grid-cols-2 gap-4">
         <QuantityField label="Drawn" dimension="volume" {...boundTo(form, 'drawnMl')} min={1} />

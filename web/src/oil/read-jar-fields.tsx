@@ -1,5 +1,6 @@
 import { holdsDenserOil, productIn, type Settling } from '@winter-jar/core';
 import type { EntryPageProps } from '../entry/entry-page.js';
+import { OilWentField } from '../entry/oil-went-field.js';
 import { LEVEL_CHIPS } from '../forms/level-chips.js';
 import type { EntryForm } from '../entry/use-entry-form.js';
 import { Chips } from '../ui/chips.js';
@@ -91,13 +92,16 @@ export function OilFields({ props: { page }, form, glass }: { props: EntryPagePr
   const { values, set, error } = form;
   const lastColour = page.state.jars.findLast((j) => j.colour !== null)?.colour ?? null;
   const level = (
-    <Chips
-      label={glass ? 'Level in the glass' : 'Level before draining'}
-      chips={LEVEL_CHIPS}
-      value={values.level || null}
-      onChange={set('level')}
-      error={error('level')}
-    />
+    <>
+      <Chips
+        label={glass ? 'Level in the glass' : 'Level before draining'}
+        chips={LEVEL_CHIPS}
+        value={values.level || null}
+        onChange={set('level')}
+        error={error('level')}
+      />
+      <OilWentField page={page} sump={values.sump} value={values.oilWent ?? ''} onChange={set('oilWent')} />
+    </>
   );
   return (
     <>

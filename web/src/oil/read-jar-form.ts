@@ -13,6 +13,7 @@ import {
   type JarShape,
   type Level,
   type LookSource,
+  type OilWent,
   type ParticleAmount,
   type ParticleKind,
   type PumpSetUp,
@@ -55,6 +56,8 @@ export interface ReadJarValues extends When {
   smell: Smell | '';
   foam: Foam | '';
   odd: Odd[];
+  /** A draft of before may not have it. */
+  oilWent?: OilWent | '';
   photoId: string;
   remark: string;
 }
@@ -92,6 +95,7 @@ export function initialValues(input: { sump: SumpKey; zone: string; lookedAtMl: 
     smell: '',
     foam: '',
     odd: [],
+    oilWent: '',
     photoId: '',
     remark: '',
     ...happensNow(input.zone),
@@ -125,6 +129,7 @@ export function valuesOfLook(entry: Extract<Entry, { kind: 'look' }>, zone: stri
     smell: body.smell ?? '',
     foam: body.foam ?? '',
     odd: (['waterAtPickUp', 'thrownFromExhaust'] as const).filter((o) => body[o]),
+    oilWent: body.oilWent ?? '',
     photoId: body.photoId ?? '',
     remark: body.remark ?? '',
     ...happenedAt(entry.happenedAt, zone),
@@ -189,7 +194,7 @@ export function readJar(v: ReadJarValues, units: Units, zone: string, nowMs: num
     fields.refuse('particles', 'None, and yet of a kind? Right would be few or many.');
   const at = whenOf(v, zone, nowMs);
   if (!at) fields.refuse('at', WHEN_WRONG);
-  const said = [v.level, v.clarity, v.colour, v.particles, v.smell, v.foam, glassWater, v.odd[0]];
+  const said = [v.level, v.clarity, v.colour, v.particles, v.smell, v.foam, glassWater, v.odd[0], v.oilWent];
   if (!inJar && said.every((s) => s === '' || s === null || s === undefined)) fields.refuse('clarity', NOTHING_SAID);
   if (fields.hasIssues() || !at) return { ok: false, issues: fields.issues };
   const jar = {
@@ -215,6 +220,7 @@ export function readJar(v: ReadJarValues, units: Units, zone: string, nowMs: num
     ...(v.smell ? { smell: v.smell } : {}),
     ...(v.foam ? { foam: v.foam } : {}),
     ...Object.fromEntries(v.odd.filter((o) => o === 'thrownFromExhaust' || !inJar).map((o) => [o, true])),
+    ...(v.oilWent ? { oilWent: v.oilWent } : {}),
     ...(v.photoId ? { photoId: v.photoId } : {}),
     ...remarkOf(v),
   });

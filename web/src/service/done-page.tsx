@@ -1,10 +1,19 @@
 import { SERVICE_TASKS } from '@winter-jar/contracts';
-import type { TaskId } from '@winter-jar/core';
+import type { Level, TaskId } from '@winter-jar/core';
+import { useUnits } from '../device/use-units.js';
 import { TASK_WORDS } from '../words/messages.js';
-import { Caution } from '../ui/caution.js';
+import { Chips } from '../ui/chips.js';
+import { QuantityField } from '../ui/quantity-field.js';
+import { quantityText } from '../ui/quantity-text.js';
 import { SelectField } from '../ui/select-field.js';
 import { EntryScreen, WithPump, type EntryPageProps } from '../entry/entry-page.js';
+import { DeedCautions } from '../entry/deed-cautions.js';
 import { exactly, type FormAnswer } from '../entry/deed.js';
+import { ProductField, productOf } from '../entry/product-field.js';
+import { chargeMlOf } from '../entry/sump-field.js';
+import { LEVEL_AFTER_CHIPS } from '../forms/level-chips.js';
+import { fieldReader } from '../forms/read-quantity.js';
+import { boundTo } from '../forms/bound-to.js';
 import { remarkOf } from '../forms/remark-of.js';
 import { Remark } from '../forms/remark.js';
 import { useEntryForm } from '../entry/use-entry-form.js';
@@ -13,6 +22,10 @@ import { useSearchParams } from 'react-router';
 
 interface DoneValues extends When {
   task: string;
+  filled: 'yes' | 'no';
+  productId: string;
+  inMl: string;
+  levelAfter: Level | 'notRead';
   remark: string;
 }
 
@@ -20,21 +33,28 @@ export function DonePage() {
   return <WithPump needsOil={false}>{(props) => <Done {...props} />}</WithPump>;
 }
 
-/** What can hurt, said where the task is chosen; site rules and the maker's manual come first. */
-const TASK_CAUTIONS: { readonly [T in TaskId]?: string } = {
-  purge:
-    'Inlet closed, ballast open, running warm for about an hour; then look again, and put the ballast back. Never with air when there is solvent or styrene in the oil.',
-  flush: 'Off, isolated and locked out before covers come off. Hot oil burns: drain at 40 to 60 °C.',
-  housingClean:
-    'Off, isolated and locked out before the case comes off; vent first. Dry it completely, fit a new gasket, then two short flushes.',
-  vaneCheck:
-    'Off, isolated and locked out; the capacitor holds charge. Opening the mechanism only where your house rule allows it.',
+/** The housing is empty after them: a wash ends with a new charge, and both are one deed. */
+const DRAINED_FOR: readonly string[] = ['flush', 'housingClean', 'stripClean'] satisfies TaskId[];
+const FILLED = [
+  { value: 'yes', words: 'filled anew' },
+  { value: 'no', words: 'not filled yet' },
+] as const;
+const HOW: { readonly [T in TaskId]?: string } = {
+  purge: 'Inlet closed, ballast open, running warm for about an hour; then look again, and put the ballast back.',
+  flush:
+    'Fill, run half an hour warm, drain, look; again until it comes out as it should. The last fill is the new charge.',
+  housingClean: 'Wash, rinse, dry it completely, fit a new gasket, then two short flushes.',
+  stripClean: 'By a specialist: the whole pump apart, solvent clean, new seals; nothing of the old oil stays.',
+  vaneCheck: 'Opening the mechanism only where your house rule allows it.',
 };
+
+const SUMP = 'oil';
 
 /** A service task, done now or earlier. */
 function Done(props: EntryPageProps) {
   const { page, correctId } = props;
   const { zone } = page.row;
+  const units = useUnits();
   const tasks = page.setUp.rules.tasks.map((t) => t.task).filter((t) => SERVICE_TASKS.includes(t));
 
   function read(v: DoneValues): FormAnswer<'done'> {
@@ -44,20 +64,37 @@ function Done(props: EntryPageProps) {
       ...(at ? {} : { at: WHEN_WRONG }),
     };
     if (!at || !v.task) return { ok: false, issues };
-    return exactly('done', at, { task: v.task, ...remarkOf(v) });
+    const answer = exactly('done', at, { task: v.task, ...remarkOf(v) });
+    if (!fills(v)) return answer;
+    const fields = fieldReader(units);
+    const inMl = fields.wanted('inMl', v.inMl, 'volume', { min: 1 });
+    if (!v.productId) fields.refuse('productId', 'Say which oil was filled.');
+    if (fields.hasIssues() || inMl === null) return { ok: false, issues: fields.issues };
+    const levelAfter = v.levelAfter === 'notRead' ? null : v.levelAfter;
+    const body = { sump: SUMP, productId: v.productId, inMl, levelAfter } as const;
+    return {
+      ok: true,
+      deed: { ...answer.deed, after: [{ kind: 'change', body, happenedAt: at, precision: 'exact' }] },
+    };
   }
+  const fills = (v: DoneValues) => DRAINED_FOR.includes(v.task) && v.filled === 'yes' && !correctId;
+  /** A new charge is of the same oil, up to the mark. */
+  const filled = (said: When & Pick<DoneValues, 'task' | 'remark'>): DoneValues => ({
+    ...said,
+    filled: 'yes',
+    productId: productOf(page, SUMP) ?? '',
+    inMl: quantityText(chargeMlOf(page, SUMP), units.volume),
+    levelAfter: 'right',
+  });
   const [search] = useSearchParams();
   const asked = tasks.find((t) => t === search.get('task')) ?? '';
   const form = useEntryForm<'done', DoneValues>({
     kind: 'done',
     page,
-    defaults: { task: asked, remark: '', ...happensNow(zone) },
+    defaults: filled({ task: asked, remark: '', ...happensNow(zone) }),
     read,
-    fill: (entry) => ({
-      task: entry.body.task,
-      remark: entry.body.remark ?? '',
-      ...happenedAt(entry.happenedAt, zone),
-    }),
+    fill: (entry) =>
+      filled({ task: entry.body.task, remark: entry.body.remark ?? '', ...happenedAt(entry.happenedAt, zone) }),
     savedWords: (v) => `${TASK_WORDS[v.task as TaskId]} done on ${page.row.name}`,
     correctId,
   });
@@ -72,7 +109,28 @@ function Done(props: EntryPageProps) {
         error={error('task')}
         options={tasks.map((task) => ({ value: task, words: TASK_WORDS[task] }))}
       />
-      {TASK_CAUTIONS[values.task as TaskId] && <Caution>{TASK_CAUTIONS[values.task as TaskId]}</Caution>}
+      {values.task && <DeedCautions page={page} deed={values.task as TaskId} how={HOW[values.task as TaskId]} />}
+      {DRAINED_FOR.includes(values.task) && !correctId && (
+        <Chips label="The oil" chips={FILLED} value={values.filled} onChange={set('filled')} />
+      )}
+      {fills(values) && (
+        <>
+          <ProductField
+            page={page}
+            value={values.productId}
+            before={productOf(page, SUMP)}
+            onChange={set('productId')}
+            error={error('productId')}
+          />
+          <QuantityField label="Filled in" dimension="volume" {...boundTo(form, 'inMl')} min={1} />
+          <Chips
+            label="Level after a minute’s run and a wait"
+            chips={LEVEL_AFTER_CHIPS}
+            value={values.levelAfter}
+            onChange={set('levelAfter')}
+          />
+        </>
+      )}
       <WhenField form={form} />
       <Remark form={form} />
     </EntryScreen>

@@ -1,5 +1,6 @@
 // Every field of the set-up in one list, in one view: longer than other files.
 import type { Dimension, SetUpKind } from '@winter-jar/core';
+import { SERVICE_WORDS } from '../words/service-words.js';
 import { PROCESS_WORDS } from '../words/process-words.js';
 import { SCHOOL_WORDS } from '../words/school-words.js';
 import type { Chip } from '../ui/chips.js';
@@ -30,6 +31,8 @@ export type FieldSpec = SpecBase &
     | { readonly type: 'number'; readonly unit: string }
     /** Typed with any unit; the body's value is the base value times `perBase`. */
     | { readonly type: 'quantity'; readonly dimension: Dimension; readonly perBase: number }
+    /** Any of a few, kept as a list. */
+    | { readonly type: 'many'; readonly chips: readonly Chip<string>[] }
     | { readonly type: 'flag' }
     | { readonly type: 'zone' }
     | { readonly type: 'day' }
@@ -93,6 +96,14 @@ const sump = (place: number, words: string, when: SpecBase['when']): FieldSpec[]
   { path: `sumps.${place}.housingMl`, label: 'Housing holds at most', wanted: true, when, ...volume },
 ];
 
+const serviceClasses = (hint: string): FieldSpec => ({
+  path: 'serviceClasses',
+  label: 'Service',
+  type: 'many',
+  chips: chipsOf(SERVICE_WORDS),
+  hint,
+});
+
 const hasTrap: SpecBase['when'] = (v) => v.coldTrap === 'yes';
 const countsCycles: SpecBase['when'] = (v) => (v.cyclesPerRun ?? '') !== '';
 
@@ -115,6 +126,7 @@ export const FIELD_SPECS: Readonly<Record<SetUpKind, readonly FieldSpec[]>> = {
     name,
     { path: 'siteId', label: 'Site', type: 'reference', to: 'site', wanted: true },
     process,
+    serviceClasses('of every pump on it; decides about oils, air in ballast and purge, and cautions'),
     { path: 'coldTrap', label: 'Cold trap', type: 'flag', initial: 'no' },
     { path: 'trapEfficiency', label: 'Trap efficiency', type: 'number', unit: '0.05–1, empty: 1', when: hasTrap },
     { path: 'chamberVolumeL', label: 'Chamber volume', ...litres },
@@ -224,6 +236,7 @@ export const FIELD_SPECS: Readonly<Record<SetUpKind, readonly FieldSpec[]>> = {
       hint: 'Spare and retired pumps are not on the Round.',
     },
     { path: 'note', label: 'Note', type: 'text', hint: 'lent to whom, exchanged for what' },
+    serviceClasses('beside that of its equipment'),
     { path: 'oilProductId', label: 'Oil', type: 'reference', to: 'oilProduct', section: 'How it is cared for' },
     {
       path: 'preset',
@@ -261,6 +274,12 @@ export const FIELD_SPECS: Readonly<Record<SetUpKind, readonly FieldSpec[]>> = {
       initial: 'demulsifying',
     },
     {
+      path: 'foodGrade',
+      label: 'Registered for incidental food contact (H1)',
+      type: 'flag',
+      initial: 'no',
+    },
+    {
       path: 'dyed',
       label: 'Dyed by its maker',
       type: 'flag',
@@ -290,6 +309,7 @@ export const FIELD_SPECS: Readonly<Record<SetUpKind, readonly FieldSpec[]>> = {
     rating('fines', 'Fines and dust'),
     rating('solvent', 'Solvent or resin'),
     rating('acid', 'Acid'),
+    { path: 'oxygenPercent', label: 'Oxygen in the gas', type: 'number', unit: '%', hint: 'empty: air' },
     { path: 'note', label: 'Note', type: 'text' },
   ],
   person: [name],

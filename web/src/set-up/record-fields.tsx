@@ -1,5 +1,6 @@
 import type { HouseSetUp, SetUpKind } from '@winter-jar/core';
 import { useId } from 'react';
+import { ManyChips } from '../ui/many-chips.js';
 import { Chips } from '../ui/chips.js';
 import { Field, inputClass, TextField } from '../ui/field.js';
 import { QuantityField } from '../ui/quantity-field.js';
@@ -79,6 +80,18 @@ function RecordField({ spec, values, set, error, house }: RecordFormProps & { sp
       return (
         <div className="flex flex-col gap-2">
           <Chips label={spec.label} chips={spec.chips} value={value} onChange={onText} error={error(name)} />
+          {hint && <p className="text-[14px] text-ink-2">{hint}</p>}
+        </div>
+      );
+    case 'many':
+      return (
+        <div className="flex flex-col gap-2">
+          <ManyChips
+            label={spec.label}
+            chips={spec.chips}
+            values={value.split(' ').filter(Boolean)}
+            onChange={(chosen) => onText(chosen.join(' '))}
+          />
           {hint && <p className="text-[14px] text-ink-2">{hint}</p>}
         </div>
       );

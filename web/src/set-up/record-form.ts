@@ -30,6 +30,7 @@ const plain = (value: number): string => String(Number(value.toPrecision(8)));
 function textOf(spec: FieldSpec, value: unknown, units: Units): string {
   if (value === null || value === undefined) return spec.type === 'choice' ? (spec.initial ?? '') : '';
   if (spec.type === 'flag') return value ? 'yes' : 'no';
+  if (spec.type === 'many') return (value as string[]).join(' ');
   if (spec.type === 'day') return (value as string).slice(0, 10);
   if (spec.type === 'quantity')
     return plain(inUnit({ value: (value as number) / spec.perBase, unit: units[spec.dimension] }));
@@ -135,6 +136,8 @@ function readField(spec: FieldSpec, text: string, reader: ReturnType<typeof fiel
       return trimmed;
     case 'flag':
       return trimmed === 'yes';
+    case 'many':
+      return trimmed.split(' ').filter(Boolean);
     case 'day':
       return /^\d{4}-\d\d-\d\d$/.test(trimmed) ? `${trimmed}T06:00:00.000Z` : trimmed;
     case 'heights':

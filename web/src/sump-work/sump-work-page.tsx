@@ -1,7 +1,9 @@
 import { holdsDenserOil, type Entry, type EntryBodies, type SumpKey } from '@winter-jar/core';
 import { useUnits } from '../device/use-units.js';
+import { DeedCautions } from '../entry/deed-cautions.js';
 import { EntryScreen, WithPump, type EntryPageProps } from '../entry/entry-page.js';
 import { exactly, type EntryDraft, type FormAnswer } from '../entry/deed.js';
+import { OilWentField } from '../entry/oil-went-field.js';
 import { ProductField, productOf } from '../entry/product-field.js';
 import { SumpField, useAskedSump } from '../entry/sump-field.js';
 import { useEntryForm } from '../entry/use-entry-form.js';
@@ -9,7 +11,6 @@ import { LEVEL_AFTER_CHIPS } from '../forms/level-chips.js';
 import { fieldReader } from '../forms/read-quantity.js';
 import { Remark } from '../forms/remark.js';
 import { happenedAt, happensNow, WHEN_WRONG, WhenField, whenOf } from '../forms/when-field.js';
-import { Caution } from '../ui/caution.js';
 import { Chips } from '../ui/chips.js';
 import { QuantityField } from '../ui/quantity-field.js';
 import { quantityText } from '../ui/quantity-text.js';
@@ -67,6 +68,7 @@ function SumpWorkForm<K extends SumpWorkKind>({ kind, props }: { kind: K; props:
     ...NO_VOLUMES,
     ...begun(sump),
     levelAfter: 'right',
+    oilWent: '',
     unmeasured: [],
     oilFilter: 'no',
     remark: '',
@@ -81,6 +83,7 @@ function SumpWorkForm<K extends SumpWorkKind>({ kind, props }: { kind: K; props:
       sump: body.sump ?? sump,
       productId: body.productId ?? '',
       levelAfter: body.levelAfter ?? 'notRead',
+      oilWent: body.oilWent ?? '',
       unmeasured: work.volumes.flatMap(({ name }) => ((body[name] ?? null) === null ? [name] : [])),
       remark: body.remark ?? '',
       ...happenedAt(at, zone),
@@ -105,7 +108,7 @@ function SumpWorkForm<K extends SumpWorkKind>({ kind, props }: { kind: K; props:
 
   return (
     <EntryScreen title={work.title} props={props} form={form} saveWords={work.saveWords}>
-      <Caution>{floats ? DENSER_CAUTION : work.caution}</Caution>
+      <DeedCautions page={page} deed={kind} how={floats ? DENSER_CAUTION : work.how} />
       <SumpField page={page} value={values.sump} onChange={choose} />
       {work.levelLabel !== null && (
         <ProductField
@@ -147,6 +150,9 @@ function SumpWorkForm<K extends SumpWorkKind>({ kind, props }: { kind: K; props:
           value={values.levelAfter}
           onChange={set('levelAfter')}
         />
+      )}
+      {work.levelLabel !== null && (
+        <OilWentField page={page} sump={values.sump} value={values.oilWent ?? ''} onChange={set('oilWent')} />
       )}
       {work.asksFilter && page.setUp.model.hasOilFilter && !correctId && (
         <Chips label="Oil filter" chips={FILTER} value={values.oilFilter} onChange={set('oilFilter')} />

@@ -1,5 +1,5 @@
 import type { PumpPage } from '@winter-jar/contracts';
-import type { EntryBodies, Level, SumpKey } from '@winter-jar/core';
+import type { EntryBodies, Level, OilWent, SumpKey } from '@winter-jar/core';
 import { chargeMlOf, firstSump } from '../entry/sump-field.js';
 import type { When } from '../forms/when-field.js';
 
@@ -11,6 +11,8 @@ export interface SumpWorkValues extends When, Record<Volume, string> {
   sump: SumpKey;
   productId: string;
   levelAfter: Level | 'notRead';
+  /** A draft of before may not have it. */
+  oilWent?: OilWent | '';
   /** Volumes that nobody measured. A draft of before may not have it. */
   unmeasured?: readonly Volume[];
   oilFilter: 'yes' | 'no';
@@ -21,7 +23,8 @@ export interface SumpWork {
   readonly title: string;
   readonly saveWords: string;
   readonly savedWords: (pump: string) => string;
-  readonly caution: string;
+  /** How it is done; what can hurt is in the table of cautions. */
+  readonly how: string;
   readonly volumes: readonly {
     readonly name: Volume;
     readonly label: string;
@@ -48,8 +51,7 @@ export const SUMP_WORK: Readonly<Record<SumpWorkKind, SumpWork>> = {
     title: 'Bleed settled water',
     saveWords: 'Save the bleed',
     savedWords: (pump) => `Bleed saved on ${pump}`,
-    caution:
-      'Pump off, isolated, vented, and standing: 30 min if it was hot, else overnight. Hot oil burns; follow the site’s rules and the maker’s manual.',
+    how: 'Let it stand for 1 to 2 hours if it was stopped hot, else overnight. Crack the valve at the lowest point until clean oil follows.',
     volumes: [
       { name: 'drawnMl', label: 'Drawn in all', min: 0, unknown: 'not measured' },
       { name: 'waterMl', label: 'Of it water', min: 0, unknown: 'not read yet' },
@@ -61,8 +63,7 @@ export const SUMP_WORK: Readonly<Record<SumpWorkKind, SumpWork>> = {
     title: 'Change oil',
     saveWords: 'Save the oil change',
     savedWords: (pump) => `Oil changed on ${pump}`,
-    caution:
-      'Pump off, isolated, locked out and vented; drain warm (40–60 °C), not hot. Hot oil and housing burn. Used oil is regulated waste. The site’s rules and the maker’s manual win.',
+    how: 'Fill plug out first so that it drains smoothly, a little new oil through at the end; fill slowly near the mark. Run a minute with the inlet closed, vent, stop, read the level again.',
     volumes: [
       { name: 'outMl', label: 'Came out', min: 0, unknown: 'not measured' },
       { name: 'inMl', label: 'Filled in', min: 1 },
@@ -76,8 +77,7 @@ export const SUMP_WORK: Readonly<Record<SumpWorkKind, SumpWork>> = {
     title: 'Top up',
     saveWords: 'Save the top-up',
     savedWords: (pump) => `Top-up saved on ${pump}`,
-    caution:
-      'Never with the pump running. Fill slowly near the mark: it rises late, and too much oil is as wrong as too little.',
+    how: 'Fill slowly near the mark: it rises late, and too much oil is as wrong as too little.',
     volumes: [{ name: 'addedMl', label: 'Filled in', min: 0.1 }],
     levelLabel: 'Level after',
     sump: (page) => (page.row.kind === 'booster' ? 'sealCup' : firstSump(page)),
@@ -91,7 +91,10 @@ export function bodyOf<K extends SumpWorkKind>(
   volumesMl: Readonly<Record<string, number | null>>,
 ): EntryBodies[K] {
   const levelAfter = v.levelAfter === 'notRead' ? null : v.levelAfter;
-  const filled = SUMP_WORK[kind].levelLabel === null ? {} : { productId: v.productId, levelAfter };
+  const filled =
+    SUMP_WORK[kind].levelLabel === null
+      ? {}
+      : { productId: v.productId, levelAfter, ...(v.oilWent ? { oilWent: v.oilWent } : {}) };
   const remark = v.remark.trim() ? { remark: v.remark.trim() } : {};
   return { sump: v.sump, ...filled, ...volumesMl, ...remark } as unknown as EntryBodies[K];
 }

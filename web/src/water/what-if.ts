@@ -1,6 +1,7 @@
 import type { PumpPage } from '@winter-jar/contracts';
 import {
   BODY_VERSION,
+  isAirBarred,
   runWater,
   type BallastUse,
   type Entry,
@@ -31,7 +32,8 @@ export function likeTheLast({ state, setUp }: Pick<PumpPage, 'state' | 'setUp'>)
   const { lastRun } = state;
   return {
     trapTempC: lastRun?.trapTempC ?? FALLBACK_TRAP_C,
-    ballast: lastRun?.ballast ?? 'closed',
+    // Where solvent is in the oil, air is not what is tried first.
+    ballast: isAirBarred(state, setUp) ? 'closed' : (lastRun?.ballast ?? 'closed'),
     oilTempC: setUp.model.operatingOilTempC,
     hours: Math.max(1, Math.round((lastRun?.minutes ?? setUp.equipment.referenceHours * 60) / 60)),
   };

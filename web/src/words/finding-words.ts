@@ -3,7 +3,7 @@ import { dayWords } from './dates.js';
 import type { Print } from '../device/use-print.js';
 import type { Sentence, Words } from './words.js';
 import { WEAR_SIGN_WORDS } from './lab-words.js';
-import { CLARITY_WORDS, PARTICLE_KIND_WORDS, SMELL_WORDS } from './look-words.js';
+import { CLARITY_WORDS, OIL_WENT_WORDS, PARTICLE_KIND_WORDS, SMELL_WORDS } from './look-words.js';
 import type { Finding, FindingCode } from '@winter-jar/core';
 
 type FoundOf<C extends FindingCode> = Extract<Finding, { readonly code: C }>;
@@ -12,7 +12,7 @@ const ml = (print: Print, ul: number) => print.volume(ul / 1000);
 const percent = (share: number) => `${number(share * 100, 1)}\u00a0%`;
 
 const LEVEL_FOUND = {
-  none: { found: 'No oil in the glass', answer: 'Find out where it went before filling.' },
+  none: { found: 'No oil in the glass', answer: 'Find out where it went, fill it up, and say it.' },
   low: { found: 'Level below MIN', answer: 'Top up to the mark.' },
   hair: { found: 'Level a hair outside the marks', answer: 'Read it again at the same temperature.' },
   high: { found: 'Level above MAX', answer: 'Drain to the mark.' },
@@ -25,8 +25,7 @@ const SMELL_SAYS: Readonly<Record<FoundOf<'smell'>['smell'], string>> = {
   burnt: 'The oil was overheated: change it, and find out why it ran hot.',
   fishy: 'Amines in the oil: change it with gloves on, and do not use it again.',
   ammonia: 'Amine hardener in the oil: change it with gloves on, and do not use it again.',
-  solvent:
-    'Thin oil and flammable vapour: keep sparks away, never purge with air. Drain it cold by your site’s rules, and smell the new oil too.',
+  solvent: 'Thin oil and flammable vapour: keep sparks away, never purge with air. Drain it cold by your site’s rules.',
 };
 
 const GONE: { readonly [C in FindingCode]?: string } = {
@@ -72,7 +71,9 @@ export const FINDING_WORDS: { readonly [C in FindingCode]: (found: FoundOf<C>, w
         ? 'A purge did not clear it: change the oil.'
         : r.act === 'purge'
           ? 'It is water that does not separate: purge, and change if it does not clear.'
-          : 'Let it stand its time and look again.'
+          : r.act === 'change'
+            ? 'Drain it cold, and change it.'
+            : 'Let it stand its time and look again.'
     }`,
   }),
   creamThroughout: (r, { zone, now }) => ({
@@ -109,13 +110,15 @@ export const FINDING_WORDS: { readonly [C in FindingCode]: (found: FoundOf<C>, w
     const kinds = r.kinds.map((k) => PARTICLE_KIND_WORDS[k]).join(', ');
     const what = kinds ? `${r.amount} particles, ${kinds}` : `${r.amount} particles`;
     const answer =
-      r.level === 'stop'
-        ? ' Metal: do not start it. Look with a magnet and find where it comes from.'
-        : r.runningIn
-          ? ' A pump that is being run in: look with a magnet, then change.'
-          : r.level === 'beforeNextRun'
-            ? ' Change the oil.'
-            : '';
+      r.answeredBy === 'washAndChange'
+        ? ' It feeds on what clings to the housing: wash it, gloves on, fill it anew, and do not use the oil again.'
+        : r.level === 'stop'
+          ? ' Metal: do not start it. Look with a magnet and find where it comes from.'
+          : r.runningIn
+            ? ' A pump that is being run in: look with a magnet, then change.'
+            : r.level === 'beforeNextRun'
+              ? ' Change the oil.'
+              : '';
     return {
       short: capital(what),
       full: `${capital(what)} (${dayWords(r.at, zone, now)}).${answer}`,
@@ -123,7 +126,7 @@ export const FINDING_WORDS: { readonly [C in FindingCode]: (found: FoundOf<C>, w
   },
   smell: (r, { zone, now }) => ({
     short: `Smell: ${SMELL_WORDS[r.smell]}`,
-    full: `The oil smelt ${r.smell === 'solvent' || r.smell === 'ammonia' ? 'of ' : ''}${SMELL_WORDS[r.smell]} (${dayWords(r.at, zone, now)}). ${SMELL_SAYS[r.smell]}`,
+    full: `The oil smelt ${r.smell === 'solvent' || r.smell === 'ammonia' ? 'of ' : ''}${SMELL_WORDS[r.smell]} (${dayWords(r.at, zone, now)}). ${r.answeredBy === 'stripAndChange' ? 'PFPE that was overheated leaves hydrogen fluoride: ventilate, touch nothing, and let a specialist strip and clean it.' : SMELL_SAYS[r.smell]}`,
   }),
   foam: (r, { zone, now }) => ({
     short: r.withHaze ? 'Foam and haze after another product' : 'Foam that stays',
@@ -131,9 +134,18 @@ export const FINDING_WORDS: { readonly [C in FindingCode]: (found: FoundOf<C>, w
   }),
   level: (r, { zone, now }) => {
     const { found, answer } = LEVEL_FOUND[r.found];
+    if (r.filled)
+      return {
+        short: 'Filled up, and nobody said where the oil went',
+        full: `No oil stood in the glass (${dayWords(r.at, zone, now)}). It is filled up again, and nobody said where the oil went: by a leak, out of the exhaust, or back up the hose. It may go again.`,
+      };
     const water = r.found === 'high' && r.nothingAdded ? ' Nothing was added: look for water first.' : '';
     return { short: found, full: `${found} (${dayWords(r.at, zone, now)}).${water} ${answer}` };
   },
+  oilLost: (r, { zone, now }) => ({
+    short: `Oil had gone ${OIL_WENT_WORDS[r.where]}`,
+    full: `No oil stood in the glass: it had gone ${OIL_WENT_WORDS[r.where]} (said ${dayWords(r.at, zone, now)}). Look at the level again after the next run.`,
+  }),
   thrownOil: (r, { zone, now }) => ({
     short: 'Oil thrown from the exhaust',
     full: `Oil came out of the exhaust after the first minutes of pump-down (${dayWords(r.at, zone, now)}). Do not start it: too much oil, a blocked exhaust filter or a torn one.`,
@@ -156,7 +168,7 @@ export const FINDING_WORDS: { readonly [C in FindingCode]: (found: FoundOf<C>, w
       r.saturatedAtC === null
         ? `the limit is ${number(r.limitPpm, 0)}\u00a0ppm`
         : `at ${print.temperature(r.saturatedAtC)} this oil holds ${number(r.limitPpm, 0)}\u00a0ppm dissolved, the rest drops out`
-    }. ${{ bleed: 'Bleed it, then look.', purge: 'Purge it, then look; change it if it does not clear.', change: 'Change it: it is thin, and must not be purged with air.' }[r.act as string] ?? 'Look at it again.'}`,
+    }. ${{ bleed: 'Bleed it, then look.', purge: 'Purge it, then look; change it if it does not clear.', change: 'Change it: with solvent in it, it must not be purged with air.' }[r.act as string] ?? 'Look at it again.'}`,
   }),
   iron: (r, { zone, now }) => ({
     short: `Iron: ${number(r.abovePpm, 0)}\u00a0ppm above new`,
@@ -180,9 +192,12 @@ export const FINDING_WORDS: { readonly [C in FindingCode]: (found: FoundOf<C>, w
     short: `Base number ${number((r.foundMgKohG / r.freshMgKohG) * 100, 0)}\u00a0% of new`,
     full: `Base number ${number(r.foundMgKohG, 1)} of ${number(r.freshMgKohG, 1)}\u00a0mg KOH/g when new (sample ${dayWords(r.at, zone, now)}): what neutralises acid is used up. ${r.level === 'lookSooner' ? 'Draw the next sample sooner.' : 'Change the oil.'}`,
   }),
-  otherProduct: () => ({
+  otherProduct: (r) => ({
     short: 'Another oil product was filled',
-    full: 'Another oil product was filled than before: flush, and fit a new filter. Mixed oil foams and goes hazy.',
+    full:
+      r.answeredBy === 'washAndChange'
+        ? 'PFPE and another oil came together: they do not mix, and the PFPE lies at the pick-up. Wash the housing, and fill it anew.'
+        : 'Another oil product was filled than before: flush, and fit a new filter. Mixed oil foams and goes hazy.',
   }),
   unknownAge: (r, { zone, now }) => ({
     short: r.changedKnown ? 'Oil of unknown use' : 'Oil of unknown age',

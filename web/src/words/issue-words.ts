@@ -1,5 +1,5 @@
 import type { FieldIssue, Question } from '@winter-jar/contracts';
-import type { UnusualReading } from '@winter-jar/core';
+import type { Unfit, UnusualReading } from '@winter-jar/core';
 import type { Print } from '../device/use-print.js';
 import { dayWords, momentWords } from './dates.js';
 import type { Words } from './words.js';
@@ -49,6 +49,13 @@ function readingWords({ field, value, least, most, quantity }: UnusualReading, p
   return `${READING_WORDS[field] ?? field} ${said(value)} (usual is ${said(least)} to ${said(most)})`;
 }
 
+const UNFIT_QUESTIONS: Readonly<Record<Unfit, string>> = {
+  oxygen:
+    'Hydrocarbon oil and gas with more than 21\u00a0% oxygen can explode. Do not start this pump so: only PFPE in a pump made and cleaned for it. A trace stays after a change: strip and solvent clean by a specialist. Did it really come about?',
+  pfpe: 'This pump is kept on PFPE: any other oil in it means strip and solvent clean by a specialist. Is it really another oil?',
+  food: 'The service of this pump is food, and this oil is not registered for incidental food contact (H1). Is it really this oil?',
+};
+
 /** A soft rule as the question that it is. */
 export function questionWords(question: Question, { print, zone, now }: Words): { question: string; yes: string } {
   switch (question.code) {
@@ -76,6 +83,14 @@ export function questionWords(question: Question, { print, zone, now }: Words): 
       return {
         question: `Is this right: ${question.readings.map((r) => readingWords(r, print)).join(', ')}?`,
         yes: 'Yes, it is right',
+      };
+    case 'unfitOil':
+      return { question: UNFIT_QUESTIONS[question.unfit], yes: 'It happened so: save it, and stop the pump' };
+    case 'airOnSolvent':
+      return {
+        question:
+          'Solvent went in, and the ballast was open: air and solvent vapour can burn. Was it nitrogen, or was it really air?',
+        yes: 'It happened so: save it',
       };
     case 'drainAboveCharge':
       return {

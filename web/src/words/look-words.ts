@@ -1,4 +1,4 @@
-import type { Clarity, Foam, LookSource, ParticleAmount, ParticleKind, Smell } from '@winter-jar/core';
+import type { Clarity, Foam, LookSource, OilWent, ParticleAmount, ParticleKind, Smell } from '@winter-jar/core';
 
 /** Words for what a look can say, shared by the form, the journal and the reasons. */
 export const SOURCE_WORDS: Readonly<Record<LookSource, string>> = {
@@ -41,3 +41,10 @@ export const FOAM_WORDS: Readonly<Record<Foam, string>> = { none: 'none', settle
 
 export const chipsOf = <V extends string>(words: Readonly<Record<V, string>>): { value: V; words: string }[] =>
   Object.entries<string>(words).map(([value, w]) => ({ value: value as V, words: w }));
+
+/** Where the oil went that was missing in the glass. */
+export const OIL_WENT_WORDS: Readonly<Record<OilWent, string>> = {
+  leak: 'out by a leak',
+  exhaust: 'out of the exhaust',
+  suckedBack: 'back up the hose',
+};

@@ -1,6 +1,7 @@
 import type { NextTask } from '@winter-jar/contracts';
 import type {
   Act,
+  AnsweredBy,
   DueForecast,
   LimitStanding,
   Measure,
@@ -23,6 +24,7 @@ const ACT_WORDS: Readonly<Record<Act, string>> = {
   topUp: 'Top up',
   drainToMark: 'Drain to the mark',
   washHousing: 'Wash the housing',
+  stripClean: 'Strip and clean',
   inspect: 'Inspect',
   look: 'Look',
   bleed: 'Bleed',
@@ -57,6 +59,7 @@ export const TASK_WORDS: Readonly<Record<TaskId, string>> = {
   tipSeals: 'Tip seals',
   purge: 'Ballast purge',
   housingClean: 'Housing clean',
+  stripClean: 'Strip and solvent clean',
 };
 
 const MEASURE_WORDS: Readonly<Record<Measure, string>> = {
@@ -112,8 +115,33 @@ function notToldWords({ entries }: ReasonOf<'notTold'>): Sentence {
   return { short, full: `${short}. Until somebody says it, ${said.map(({ as }) => as).join(', ')}.` };
 }
 
+/** Why an oil does not belong where it is, and what ends it. */
+function unfitWords({ unfit, trace, stripped }: ReasonOf<'unfitOil'>): Sentence {
+  const left = stripped
+    ? 'It was stripped and cleaned: fill it with the right oil, and log the change.'
+    : 'A trace is enough: strip and solvent clean by a specialist, then the right oil. Neither a change nor a flush ends it.';
+  switch (unfit) {
+    case 'oxygen':
+      return {
+        short: trace ? 'Trace of hydrocarbon oil in oxygen service' : 'Hydrocarbon oil in oxygen service',
+        full: `${trace ? 'Hydrocarbon oil was in this pump before' : 'There is hydrocarbon oil in this pump'}, and it pumps gas with more than 21\u00a0% oxygen: it can explode. ${left}`,
+      };
+    case 'pfpe':
+      return {
+        short: 'Hydrocarbon oil in a PFPE pump',
+        full: `Hydrocarbon oil was filled into a pump that is kept on PFPE. ${left}`,
+      };
+    case 'food':
+      return {
+        short: 'Oil not registered for food',
+        full: 'The oil in this pump is not registered for incidental food contact (H1), and its service is food. Change it to one that is; or, if it is H1, say so of the oil in the set-up.',
+      };
+  }
+}
+
 const REASON_WORDS: { readonly [C in ReasonCode]: (reason: ReasonOf<C>, words: Words) => Sentence } = {
   ...FINDING_WORDS,
+  unfitOil: unfitWords,
   changeDue: (r, { zone, now }) => ({
     short: `${limitWords(r.decides.measure, r.decides.limit)} reached`,
     full: `${r.task === 'boosterOil' ? 'Gear oil' : 'Oil'} change due: ${usedWords(r.decides)} ${measureWords(r.decides.measure).toLowerCase()} since ${dayWords(r.sinceAt, zone, now)}.`,
@@ -153,9 +181,42 @@ const REASON_WORDS: { readonly [C in ReasonCode]: (reason: ReasonOf<C>, words: W
   }),
 };
 
+/** What is left to do where a finding ends only with two deeds, by the deed that was done. */
+const LEFT_TO_DO: { readonly [A in AnsweredBy]?: Readonly<Record<'pump' | 'oil', string>> } = {
+  inspectAndChange: { pump: 'Inspected: clean oil is left to do.', oil: 'Changed: the inspection is left to do.' },
+  flushAndChange: {
+    pump: 'Cleaned: a new charge is left to do.',
+    oil: 'Changed without a wash: wash it, then fill it anew.',
+  },
+  washAndChange: {
+    pump: 'Washed: a new charge is left to do.',
+    oil: 'Changed without a wash: wash it, then fill it anew.',
+  },
+  stripAndChange: {
+    pump: 'Stripped and cleaned: a new charge is left to do.',
+    oil: 'Changed, and not stripped and cleaned yet.',
+  },
+  changeThenViscosity: {
+    pump: '',
+    oil: 'Changed: run it warm for an hour, and show by a sample that the new oil is within 10\u00a0% of new. No smell may be noticed; nobody is to sniff at it.',
+  },
+};
+
+/** What was done of it, and what must not be. */
+function besides(reason: Reason): string {
+  const half = 'half' in reason && reason.half ? LEFT_TO_DO[reason.answeredBy]?.[reason.half.done] : undefined;
+  const barred =
+    'airBarred' in reason && reason.airBarred ? 'Solvent may be in the oil: never purge it with air.' : null;
+  return [half, barred]
+    .filter(Boolean)
+    .map((s) => ` ${s}`)
+    .join('');
+}
+
 /** A reason in the person's units and days. The compiler checks that no code is forgotten. */
 export function reasonWords(reason: Reason, words: Words): Sentence {
-  const said = (REASON_WORDS[reason.code] as (r: Reason, w: Words) => Sentence)(reason, words);
+  const plain = (REASON_WORDS[reason.code] as (r: Reason, w: Words) => Sentence)(reason, words);
+  const said = { ...plain, full: `${plain.full}${besides(reason)}` };
   // A vane pump has one oil; of a booster's three it must be told which.
   if (!('sump' in reason) || reason.sump === 'oil') return said;
   const after = (text: string) => `${capital(SUMP_WORDS[reason.sump])}: ${uncapital(text)}`;

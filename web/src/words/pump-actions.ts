@@ -150,6 +150,7 @@ const ANSWERS: Readonly<Record<Act, ActionAddress & { readonly words: string }>>
   change: { action: 'change', words: 'Change oil' },
   flush: { action: 'done', task: 'flush', words: 'Flush, then log it' },
   washHousing: { action: 'done', task: 'housingClean', words: 'Wash the housing, then log it' },
+  stripClean: { action: 'done', task: 'stripClean', words: 'Strip and clean, then log it' },
   inspect: { action: 'done', task: 'vaneCheck', words: 'Inspect, then log it' },
   topUp: { action: 'topUp', words: 'Top up' },
   drainToMark: { action: 'bleed', words: 'Bleed and drain to the mark' },
@@ -171,6 +172,7 @@ export function rightAction(row: {
   if (row.untouched) return { action: 'takeOver', words: 'Take it over' };
   if (row.act !== null) {
     const [worst] = row.reasons;
+    if (worst?.code === 'level' && worst.filled) return { action: 'look', words: 'Say where the oil went' };
     const elsewhere = worst && 'sump' in worst && worst.sump !== 'oil' ? { sump: worst.sump } : {};
     return { ...ANSWERS[row.act], ...elsewhere };
   }

@@ -16,5 +16,5 @@ export const acidVapour: Cause = {
   after: [after('acidLoads', 'yes', 6, 'there was acid'), after('acidLoads', 'no', 0.15, 'there was none')],
   remedy: 'Change after every such run; no reuse; look for rust.',
   prevention: 'Neutralise or trap the acid; a filter element for acid before the pump.',
-  cautions: ['Residues in the oil may be toxic: gloves, eye protection, and hazardous waste.'],
+  cautions: ['residues'],
 };

@@ -23,8 +23,5 @@ export const ballastAir: Cause = {
   ],
   remedy: 'Warm the pump with the inlet closed, then ballast for an hour; look again.',
   prevention: 'Open the ballast only when the oil is at 60 °C; dry gas for ballast where the room is humid.',
-  cautions: [
-    'Hot oil and a hot housing burn: gloves, and let it cool to 60 °C before opening.',
-    'Pipe the exhaust outside or filter it while purging.',
-  ],
+  cautions: ['hotOil', 'exhaust'],
 };

@@ -16,5 +16,5 @@ export const ballastLeak: Cause = {
   after: [],
   remedy: 'Close it by hand; new O-ring and spring where it leaks.',
   prevention: 'Its O-ring with the yearly service.',
-  cautions: ['Hot oil and a hot housing burn: gloves, and let it cool to 60 °C before opening.'],
+  cautions: ['hotOil'],
 };

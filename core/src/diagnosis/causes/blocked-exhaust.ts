@@ -21,8 +21,5 @@ export const blockedExhaust: Cause = {
   ],
   remedy: 'Stop. Filter off and look, line free, a new filter.',
   prevention: 'Exhaust filter by hours; back-pressure noted at each service.',
-  cautions: [
-    'Never run with the exhaust capped, valved or iced up: the case can burst.',
-    'Hot oil and a hot housing burn: gloves, and let it cool to 60 °C before opening.',
-  ],
+  cautions: ['exhaustOpen', 'hotOil'],
 };

@@ -13,8 +13,5 @@ export const boosterBypass: Cause = {
   after: [],
   remedy: 'Bypass piston and its O-rings out, clean, back.',
   prevention: 'The bypass with the booster’s yearly service.',
-  cautions: [
-    'Lock out and tag out before a cover comes off: a pump on automatic can start by itself.',
-    'Vent before a joint is opened: lines and boosters hold vacuum.',
-  ],
+  cautions: ['lockOut', 'vent'],
 };

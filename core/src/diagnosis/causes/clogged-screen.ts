@@ -14,5 +14,5 @@ export const cloggedScreen: Cause = {
   after: [after('dustyLoads', 'yes', 2.5, 'dust fills it'), after('resinLoads', 'yes', 1.5, 'resin glues it')],
   remedy: 'Screen out, wash, dry, back with a new O-ring.',
   prevention: 'The screen at every few changes.',
-  cautions: ['Vent before a joint is opened: lines and boosters hold vacuum.'],
+  cautions: ['vent'],
 };

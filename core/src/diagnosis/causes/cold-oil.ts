@@ -14,5 +14,5 @@ export const coldOil: Cause = {
   after: [after('room', 'cold', 8, 'it was cold'), after('room', 'usual', 0.2, 'it was not cold')],
   remedy: 'Warm the room or the pump, or a lighter grade the maker allows.',
   prevention: 'No start below 12 °C oil.',
-  cautions: ['Thick oil overloads the motor.'],
+  cautions: ['thickOil'],
 };

@@ -30,9 +30,5 @@ export const condensation: Cause = {
     'Purge warm for an hour with the inlet closed and the ballast open, look again, and change the oil if it has not cleared.',
   prevention:
     'Warm the pump to 60 °C before wet loads; ballast as this pump’s record says; half an hour of ballast after the run.',
-  cautions: [
-    'Hot oil and a hot housing burn: gloves, and let it cool to 60 °C before opening.',
-    'Pipe the exhaust outside or filter it while purging.',
-    'Flammable vapour: never ballast with air; nitrogen to a safe exhaust, and ventilate.',
-  ],
+  cautions: ['hotOil', 'exhaust', 'noAir'],
 };

@@ -19,5 +19,5 @@ export const exhaustCondensate: Cause = {
   ],
   remedy: 'Empty the pipe, drain and change the oil; fit a drip leg or let the pipe fall away from the pump.',
   prevention: 'A drip leg that is emptied, or a pipe that falls away.',
-  cautions: ['Never run with the exhaust capped, valved or iced up: the case can burst.'],
+  cautions: ['exhaustOpen'],
 };

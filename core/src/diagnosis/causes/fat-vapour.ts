@@ -21,5 +21,5 @@ export const fatVapour: Cause = {
   ],
   remedy: 'Change after such runs; flush if the next charge darkens too.',
   prevention: 'Lower shelf temperature for fatty loads, a colder trap, a rule to change after each.',
-  cautions: ['Hot oil and a hot housing burn: gloves, and let it cool to 60 °C before opening.'],
+  cautions: ['hotOil'],
 };

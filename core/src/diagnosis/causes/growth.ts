@@ -15,5 +15,5 @@ export const growth: Cause = {
   after: [after('idle', 'days', 6, 'it takes 2-7 days in the warm'), after('idle', 'no', 0.25, 'it had no time')],
   remedy: 'Drain, wash the housing, two flushes, new oil; never reuse this oil.',
   prevention: 'No wet oil left standing: purge and drain before a break.',
-  cautions: ['Residues in the oil may be toxic: gloves, eye protection, and hazardous waste.'],
+  cautions: ['residues'],
 };

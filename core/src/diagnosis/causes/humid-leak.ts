@@ -23,5 +23,5 @@ export const humidLeak: Cause = {
   ],
   remedy: 'Find the leak from the chamber towards the pump; purge the oil when it is tight.',
   prevention: 'Check tightness after every work on door, hoses and valves.',
-  cautions: ['Vent before a joint is opened: lines and boosters hold vacuum.'],
+  cautions: ['vent'],
 };

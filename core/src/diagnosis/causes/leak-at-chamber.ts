@@ -18,5 +18,5 @@ export const leakAtChamber: Cause = {
   after: [after('newWork', 'yes', 3, 'something was opened lately')],
   remedy: 'From the gasket over drain, hoses and connections to every valve; stop at the first that fails.',
   prevention: 'Gaskets wiped and looked at before each run; a rate of rise every month.',
-  cautions: ['Vent before a joint is opened: lines and boosters hold vacuum.'],
+  cautions: ['vent'],
 };

@@ -16,8 +16,5 @@ export const leakAtPump: Cause = {
   after: [after('hours', 'many', 1.6, 'seals age'), after('newWork', 'yes', 1.3, 'a plug or gasket was moved')],
   remedy: 'Tighten or renew plug and gasket; shaft seal by the manual or an exchange pump.',
   prevention: 'A new O-ring at each change; the glass wiped and looked at.',
-  cautions: [
-    'Lock out and tag out before a cover comes off: a pump on automatic can start by itself.',
-    'Vent before a joint is opened: lines and boosters hold vacuum.',
-  ],
+  cautions: ['lockOut', 'vent'],
 };

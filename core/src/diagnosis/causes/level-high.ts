@@ -14,5 +14,5 @@ export const levelHigh: Cause = {
   after: [],
   remedy: 'Look for water first; then drain to the mark on a level base.',
   prevention: 'Fill slowly near the mark; run, stop, wait, read again.',
-  cautions: ['Hot oil and a hot housing burn: gloves, and let it cool to 60 °C before opening.'],
+  cautions: ['hotOil'],
 };

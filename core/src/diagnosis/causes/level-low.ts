@@ -16,5 +16,5 @@ export const levelLow: Cause = {
   after: [],
   remedy: 'Top up with the same oil to the mark; find where it went.',
   prevention: 'A look at the glass before every run.',
-  cautions: ['Hot oil and a hot housing burn: gloves, and let it cool to 60 °C before opening.'],
+  cautions: ['hotOil'],
 };

@@ -22,8 +22,5 @@ export const liquidCarryOver: Cause = {
   ],
   remedy: 'Drain at once, flush twice, change; brine eats iron within days.',
   prevention: 'Fill lower, chill before packing, a liquid separator before the pump, less end vacuum for wet packs.',
-  cautions: [
-    'Hot oil and a hot housing burn: gloves, and let it cool to 60 °C before opening.',
-    'Food areas: only oil registered for incidental food contact.',
-  ],
+  cautions: ['hotOil', 'food'],
 };

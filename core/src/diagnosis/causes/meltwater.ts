@@ -21,5 +21,5 @@ export const meltwater: Cause = {
   ],
   remedy: 'Drain and change the oil, two short flushes; dry the trap chamber before the next run.',
   prevention: 'Drain closed and the trap chamber wiped dry before every start; a tick for it in the run log.',
-  cautions: ['Hot oil and a hot housing burn: gloves, and let it cool to 60 °C before opening.'],
+  cautions: ['hotOil'],
 };

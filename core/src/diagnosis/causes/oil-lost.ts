@@ -17,5 +17,5 @@ export const oilLost: Cause = {
   ],
   remedy: 'Throttle the first minutes, an oil return or a larger mist filter; top up.',
   prevention: 'Size the filter for the flow; no long runs at high pressure.',
-  cautions: ['Oil mist indoors: filter it or pipe it outside.'],
+  cautions: ['exhaust'],
 };

@@ -17,8 +17,5 @@ export const oldDeposits: Cause = {
   after: [after('carriedOver', 'yes', 2, 'old oil left it')],
   remedy: 'Flush until it stays light, or wash the housing: new oil alone will foul again.',
   prevention: 'Flush at every few changes; no oil carried over.',
-  cautions: [
-    'Hot oil and a hot housing burn: gloves, and let it cool to 60 °C before opening.',
-    'Lock out and tag out before a cover comes off: a pump on automatic can start by itself.',
-  ],
+  cautions: ['hotOil', 'lockOut'],
 };

@@ -21,5 +21,5 @@ export const overheatedOil: Cause = {
   ],
   remedy: 'Change, and find out why it ran hot: exhaust, level, cooling, load.',
   prevention: 'Half the hours per 10 K above 80 °C; clean fins; an oil that stands heat.',
-  cautions: ['Hot oil and a hot housing burn: gloves, and let it cool to 60 °C before opening.'],
+  cautions: ['hotOil'],
 };

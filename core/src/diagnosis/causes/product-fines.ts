@@ -20,5 +20,5 @@ export const productFines: Cause = {
   ],
   remedy: 'Change the oil and its filter, clean the screen; flush when grains come again.',
   prevention: 'A filter that suits fine dust, slower pump-down, covered trays.',
-  cautions: ['Vent before a joint is opened: lines and boosters hold vacuum.'],
+  cautions: ['vent'],
 };

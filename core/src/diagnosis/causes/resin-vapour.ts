@@ -22,8 +22,5 @@ export const resinVapour: Cause = {
   ],
   remedy: 'Drain before it sets, flush with an oil that the maker allows, clean the catch pot and the trap.',
   prevention: 'A catch pot that is emptied, a cold trap before the pump, longer wait before full vacuum.',
-  cautions: [
-    'Residues in the oil may be toxic: gloves, eye protection, and hazardous waste.',
-    'Flammable vapour: never ballast with air; nitrogen to a safe exhaust, and ventilate.',
-  ],
+  cautions: ['residues', 'noAir'],
 };

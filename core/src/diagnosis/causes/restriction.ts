@@ -16,5 +16,5 @@ export const restriction: Cause = {
   ],
   remedy: 'Shorter and wider hose, a filter with more conductance; clean the element.',
   prevention: 'A filter’s pressure drop noted when new.',
-  cautions: ['Vent before a joint is opened: lines and boosters hold vacuum.'],
+  cautions: ['vent'],
 };

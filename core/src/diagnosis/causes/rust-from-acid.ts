@@ -18,5 +18,5 @@ export const rustFromAcid: Cause = {
   ],
   remedy: 'Change now, flush, look into the exhaust filter; ballast after every run from here on.',
   prevention: 'Dry the oil after each acid or wet run; change after each strongly acid one.',
-  cautions: ['Residues in the oil may be toxic: gloves, eye protection, and hazardous waste.'],
+  cautions: ['residues'],
 };

@@ -15,5 +15,5 @@ export const shedFibres: Cause = {
   ],
   remedy: 'Take the element out and look at it; one that is made for vacuum; change the oil.',
   prevention: 'Elements made for vacuum, changed by age.',
-  cautions: ['Vent before a joint is opened: lines and boosters hold vacuum.'],
+  cautions: ['vent'],
 };

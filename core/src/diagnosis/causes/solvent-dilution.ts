@@ -19,8 +19,5 @@ export const solventDilution: Cause = {
   ],
   remedy: 'Drain cold or purge with nitrogen to a safe exhaust; change; no reuse.',
   prevention: 'A trap that is cold enough for this solvent, nitrogen ballast, a change after every such run.',
-  cautions: [
-    'Flammable vapour: never ballast with air; nitrogen to a safe exhaust, and ventilate.',
-    'Residues in the oil may be toxic: gloves, eye protection, and hazardous waste.',
-  ],
+  cautions: ['noAir', 'residues'],
 };

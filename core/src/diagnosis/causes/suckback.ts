@@ -18,5 +18,5 @@ export const suckback: Cause = {
   ],
   remedy: 'Valve out: ball and O-ring, roundness, pits, grit; both new.',
   prevention: 'Vent the pump side before the pump stops, always.',
-  cautions: ['Vent before a joint is opened: lines and boosters hold vacuum.'],
+  cautions: ['vent'],
 };

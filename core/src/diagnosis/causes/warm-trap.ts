@@ -22,5 +22,5 @@ export const warmTrap: Cause = {
   ],
   remedy: 'Defrost the trap, load less or dry slower, and have the cooling looked at; bleed or purge the water.',
   prevention: 'Watch the trap during the run; weigh the load against what the trap can hold.',
-  cautions: ['Hot oil and a hot housing burn: gloves, and let it cool to 60 °C before opening.'],
+  cautions: ['hotOil'],
 };

@@ -15,5 +15,5 @@ export const waterNeverBled: Cause = {
   after: [after('bled', 'no', 6, 'nobody let it out'), after('bled', 'yes', 0.05, 'it was let out each time')],
   remedy: 'Bleed before every run until clean oil follows, and top up to the mark.',
   prevention: 'A bleed before each run as a task of its own.',
-  cautions: ['Hot oil and a hot housing burn: gloves, and let it cool to 60 °C before opening.'],
+  cautions: ['hotOil'],
 };

@@ -21,5 +21,5 @@ export const wearDebris: Cause = {
   ],
   remedy: 'Magnet test and lab sample; change the oil; inspect vanes and bearings if it comes again.',
   prevention: 'Oil in time, no grit past the inlet, no cold starts.',
-  cautions: ['Lock out and tag out before a cover comes off: a pump on automatic can start by itself.'],
+  cautions: ['lockOut'],
 };

@@ -23,8 +23,5 @@ export const wornVanes: Cause = {
   ],
   remedy: 'Bench inspection, or an exchange pump; compare cost and days.',
   prevention: 'Oil in time, no grit, no liquid.',
-  cautions: [
-    'Lock out and tag out before a cover comes off: a pump on automatic can start by itself.',
-    'Pumps are heavy: lift with help, never by a hose.',
-  ],
+  cautions: ['lockOut', 'heavy'],
 };

@@ -19,5 +19,5 @@ export const wrongOil: Cause = {
   ],
   remedy: 'Drain, flush by compatibility, a new filter, the first charge short.',
   prevention: 'One oil per pump, named on its housing; a flush at every change of product.',
-  cautions: ['Never mineral oil where oxygen is pumped: it can explode.'],
+  cautions: ['oxygen'],
 };

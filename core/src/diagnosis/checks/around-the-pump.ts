@@ -8,5 +8,5 @@ export const aroundThePump: Check = {
   skill: 1,
   stopsPump: false,
   how: ['Shaft, glass, plugs, gaskets: where oil weeps out, air goes in.'],
-  cautions: ['Hot oil and a hot housing burn.'],
+  cautions: ['hotOil'],
 };

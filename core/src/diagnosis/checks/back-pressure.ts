@@ -8,5 +8,5 @@ export const backPressureCheck: Check = {
   skill: 2,
   stopsPump: false,
   how: ['Gauge at the exhaust port of the filter; read at the start and at low pressure.'],
-  cautions: ['Never close the exhaust of a running pump: its case can burst.', 'Hot oil and a hot housing burn.'],
+  cautions: ['exhaustOpen', 'hotOil'],
 };

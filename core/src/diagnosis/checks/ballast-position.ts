@@ -8,5 +8,5 @@ export const ballastPosition: Check = {
   skill: 1,
   stopsPump: false,
   how: ['Go to the lever or knob and feel where it stands: the log may say something else.'],
-  cautions: ['Hot oil and a hot housing burn.'],
+  cautions: ['hotOil'],
 };

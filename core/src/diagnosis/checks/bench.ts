@@ -8,9 +8,5 @@ export const benchCheck: Check = {
   skill: 3,
   stopsPump: true,
   how: ['In order, photographed, parts bagged by step.', 'Only where the house rule allows it.'],
-  cautions: [
-    'Lock out and tag out before a cover comes off: a pump on automatic can start by itself.',
-    'Never lever on machined faces.',
-    'Pumps are heavy: lift with help.',
-  ],
+  cautions: ['lockOut', 'lever', 'heavy'],
 };

@@ -8,5 +8,5 @@ export const blankOffPort: Check = {
   skill: 2,
   stopsPump: true,
   how: ['Hose on, its far end blanked with a gauge.', 'Good here and poor at the chamber: the chamber.'],
-  cautions: ['Vent before a joint is opened.'],
+  cautions: ['vent'],
 };

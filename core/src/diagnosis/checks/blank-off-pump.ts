@@ -11,5 +11,5 @@ export const blankOffPump: Check = {
     'Pump warm, fresh oil, a blank flange with a second gauge on its inlet.',
     'Read after 20 minutes, ballast closed.',
   ],
-  cautions: ['Vent before a joint is opened.'],
+  cautions: ['vent'],
 };

@@ -8,5 +8,5 @@ export const bubbleCheck: Check = {
   skill: 2,
   stopsPump: true,
   how: ['Pump valved off from about 100 hPa, water over the suspect joint, seconds only.', 'Drain and dry after.'],
-  cautions: ['Water of 20 °C boils at 23 hPa.'],
+  cautions: ['boiling'],
 };

@@ -8,5 +8,6 @@ export const crackleTest: Check = {
   skill: 2,
   stopsPump: false,
   how: ['A drop of oil on a plate at 130-160 °C.', 'It crackles from about 500 ppm of water; silence is no proof.'],
-  cautions: ['It splashes: goggles.', 'Never with solvent in the oil.'],
+  cautions: ['splashes', 'neverSolvent'],
+  never: ['solvent', 'toxic', 'biological', 'pfpe'],
 };

@@ -8,8 +8,5 @@ export const exhaustLook: Check = {
   skill: 2,
   stopsPump: true,
   how: ['Filter cover off: rust, water, a soaked element?', 'Open the lowest point of the pipe.'],
-  cautions: [
-    'Lock out and tag out before a cover comes off: a pump on automatic can start by itself.',
-    'Hot oil and a hot housing burn.',
-  ],
+  cautions: ['lockOut', 'hotOil'],
 };

@@ -8,5 +8,5 @@ export const filterPatch: Check = {
   skill: 2,
   stopsPump: false,
   how: ['Thin 25 mL of oil, draw it through a membrane, look at it under a lens.'],
-  cautions: ['Solvent: no flame, ventilate.'],
+  cautions: ['solventWork'],
 };

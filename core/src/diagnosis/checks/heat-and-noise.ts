@@ -8,5 +8,5 @@ export const heatAndNoise: Check = {
   skill: 2,
   stopsPump: false,
   how: ['Clamp meter on one phase, thermometer on the case at the usual spot.', '15 % or 10 K above its own: note it.'],
-  cautions: ['Electrical work only by those who are trained for it.'],
+  cautions: ['capacitor'],
 };

@@ -11,5 +11,5 @@ export const jointsLook: Check = {
     'Vented: wipe the door gasket and its seat; hair, crumbs, cuts, a flat spot?',
     'Drain line and plug closed and dry; every hose bent by hand; every clamp and fitting turned by a finger.',
   ],
-  cautions: ['Vent before a joint is opened: lines and boosters hold vacuum.'],
+  cautions: ['vent'],
 };

@@ -11,5 +11,5 @@ export const labSample: Check = {
     '100 mL from the running, warm pump into a clean bottle, labelled with pump and hours.',
     'Days until the report.',
   ],
-  cautions: ['Hot oil and a hot housing burn.'],
+  cautions: ['hotOil'],
 };

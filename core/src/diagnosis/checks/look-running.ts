@@ -12,5 +12,5 @@ export const lookRunning: Check = {
     'Level between the marks? Haze, foam, cream?',
     'Look at the exhaust after the first five minutes.',
   ],
-  cautions: ['Hot oil and a hot housing burn.'],
+  cautions: ['hotOil'],
 };

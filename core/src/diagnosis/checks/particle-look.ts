@@ -11,5 +11,5 @@ export const particleLook: Check = {
     'Turn the jar against the light: colour and shape of what sinks.',
     'A magnet below the jar: what follows it is iron.',
   ],
-  cautions: ['Residues may be toxic: gloves.'],
+  cautions: ['residues'],
 };

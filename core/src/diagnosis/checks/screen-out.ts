@@ -8,8 +8,5 @@ export const screenOut: Check = {
   skill: 2,
   stopsPump: true,
   how: ['Take it out, hold it against the light, wipe: powder, resin, fibres?'],
-  cautions: [
-    'Lock out and tag out before a cover comes off: a pump on automatic can start by itself.',
-    'Vent before a joint is opened.',
-  ],
+  cautions: ['lockOut', 'vent'],
 };

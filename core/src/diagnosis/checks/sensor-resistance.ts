@@ -8,5 +8,5 @@ export const sensorResistance: Check = {
   skill: 2,
   stopsPump: true,
   how: ['Plug off, measure between the pins, compare; wiggle the cable.'],
-  cautions: ['Supply off before the plug is pulled.'],
+  cautions: ['supplyOff'],
 };

@@ -8,5 +8,5 @@ export const shortLine: Check = {
   skill: 2,
   stopsPump: true,
   how: ['Replace it by a straight piece, pump down, compare the first minutes.'],
-  cautions: ['Vent before a joint is opened.'],
+  cautions: ['vent'],
 };

@@ -12,5 +12,5 @@ export const standingSample: Check = {
     'Read the layers after half an hour, and again the next day.',
     'Smell it from a hand’s breadth.',
   ],
-  cautions: ['Hot oil and a hot housing burn.', 'Residues may be toxic: gloves.'],
+  cautions: ['hotOil', 'residues'],
 };

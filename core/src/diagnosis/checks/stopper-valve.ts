@@ -8,5 +8,5 @@ export const stopperValve: Check = {
   skill: 2,
   stopsPump: true,
   how: ['Vent, take the valve off, close its port with a stopper, pump down again.'],
-  cautions: ['Vent before a joint is opened.'],
+  cautions: ['vent'],
 };

@@ -8,8 +8,5 @@ export const suckbackOut: Check = {
   skill: 2,
   stopsPump: true,
   how: ['Ball round, free of pits and grit? O-ring whole?'],
-  cautions: [
-    'Lock out and tag out before a cover comes off: a pump on automatic can start by itself.',
-    'Vent before a joint is opened.',
-  ],
+  cautions: ['lockOut', 'vent'],
 };

@@ -8,5 +8,5 @@ export const trapLook: Check = {
   skill: 1,
   stopsPump: false,
   how: ['Read its temperature and look how far the ice has grown.', 'Feel whether the drain is shut.'],
-  cautions: ['Cold metal sticks to wet skin.'],
+  cautions: ['coldMetal'],
 };

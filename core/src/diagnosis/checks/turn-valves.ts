@@ -8,5 +8,5 @@ export const turnValves: Check = {
   skill: 1,
   stopsPump: false,
   how: ['At low pressure turn one valve at a time, wait ten seconds each.'],
-  cautions: ['Never the vent of a hot furnace.'],
+  cautions: ['furnace'],
 };

@@ -11,9 +11,6 @@ export const warmPurge: Check = {
     'Inlet closed, ballast open, oil at 60 °C or more, one hour.',
     'Let it stand, look again; and look once more after the next run.',
   ],
-  cautions: [
-    'Hot oil and a hot housing burn.',
-    'Pipe the exhaust outside.',
-    'Never with air when there is solvent in the oil.',
-  ],
+  cautions: ['hotOil', 'exhaust', 'noAir'],
+  never: ['solvent'],
 };

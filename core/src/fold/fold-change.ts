@@ -1,0 +1,121 @@
+import type { ChangeBody, Level, OilWent, TopUpBody } from '../journal/index.js';
+import {
+  afterChange,
+  filledUp,
+  levelFinding,
+  levelNotTold,
+  mixedWith,
+  oilLost,
+  toUl,
+  type Finding,
+  type GoneCharge,
+} from '../oil/index.js';
+import type { PumpSetUp } from '../set-up/index.js';
+import { newCharge } from './first-state.js';
+import { done, onSump, originOf, sinceNow, type Context } from './fold-context.js';
+import { expectedMl, withFinding } from './judge-look.js';
+import { jarOf, keepJar } from './kept-jars.js';
+import { KEPT, type PumpState, type SumpState } from './state.js';
+
+/** Filled to the marks or below them: a level above them later has come by itself. */
+const isLevelKnown = (level: Level | null | undefined): boolean => (level ?? 'high') !== 'high';
+const distinct = (ids: readonly (string | null)[]): string[] =>
+  [...new Set(ids.filter((id) => id !== null))].slice(-KEPT.products);
+
+interface Filled {
+  readonly levelAfter?: Level | null;
+  readonly oilWent?: OilWent | null;
+}
+
+/** The level as a service left it, and where the oil went that was missing. @param newOil nothing of the level before counts */
+function levelsAfter({ levelAfter, oilWent }: Filled, sump: SumpState, context: Context, newOil: boolean): Finding[] {
+  const stood = sump.findings.find((f) => f.code === 'level');
+  const none = stood?.code === 'level' && stood.found === 'none' ? stood : null;
+  if (none && !oilWent) return [filledUp(none)];
+  const left = levelAfter ? levelFinding(levelAfter) : levelNotTold(newOil || none ? undefined : stood);
+  return [left, oilWent ? oilLost(oilWent) : null]
+    .filter((f) => f !== null)
+    .map((f) => ({ ...f, ...originOf(context) }));
+}
+
+function otherProduct(beforeId: string, afterId: string, context: Context): Finding {
+  const { oilProduct } = context.setUp.house;
+  const follows = mixedWith(oilProduct[beforeId] ?? null, oilProduct[afterId] ?? null);
+  return { code: 'otherProduct', beforeId, afterId, ...follows, ...originOf(context) };
+}
+
+export function foldTopUp(state: PumpState, context: Context, body: TopUpBody): PumpState {
+  const { sump: key, addedMl, levelAfter, productId } = body;
+  const toppedUp = onSump(state, key, (s) => {
+    const { charge } = s;
+    const others = s.findings.filter((f) => f.code !== 'level' && f.code !== 'oilLost');
+    const filled = { ...s, findings: [...others, ...levelsAfter(body, s, context, false)] };
+    const own = charge.productId;
+    const isOther = own !== null && own !== productId;
+    return {
+      ...(isOther ? withFinding(filled, 'otherProduct', otherProduct(own, productId, context)) : filled),
+      charge: {
+        ...charge,
+        toppedUpUl: charge.toppedUpUl + toUl(addedMl),
+        levelKnown: isLevelKnown(levelAfter),
+        others: isOther ? distinct([...charge.others, productId]) : charge.others,
+      },
+    };
+  });
+  return key === 'sealCup' ? done(toppedUp, context, 'sealCup') : toppedUp;
+}
+
+export function foldChange(state: PumpState, context: Context, body: ChangeBody): PumpState {
+  const { sump: key, productId, inMl, outMl, levelAfter } = body;
+  const main = key === 'oil';
+  const counted = main ? { ...state, totals: { ...state.totals, changes: state.totals.changes + 1 } } : state;
+  const since = sinceNow(counted, context);
+  const changed = onSump(counted, key, (sump): SumpState => {
+    const { charge: before, cleaned } = sump;
+    const stripped = cleaned?.by === 'stripClean';
+    const charge = newCharge({
+      number: before.number + 1,
+      since,
+      productId,
+      filledUl: toUl(inMl),
+      levelKnown: isLevelKnown(levelAfter),
+      gone: goneCharge(counted, sump, context.setUp),
+    });
+    const isOther = before.productId && before.productId !== productId && !cleaned;
+    const findings = [
+      ...sump.findings.map((f) => afterChange(f, since.at)).filter((f) => f !== null),
+      ...levelsAfter(body, sump, context, true),
+      ...(isOther ? [otherProduct(before.productId, productId, context)] : []),
+    ];
+    return {
+      key,
+      charge,
+      findings,
+      traces: stripped ? [] : distinct([...sump.traces, before.productId, ...before.others]),
+      cleaned: null,
+      oxygenAt: stripped ? null : sump.oxygenAt,
+    };
+  });
+  const measured = (outMl ?? null) !== null;
+  const jarred = measured ? keepJar(changed, jarOf(context, { source: 'change', oilUl: toUl(outMl) })) : changed;
+  if (!main) return jarred;
+  return {
+    ...done(jarred, context, 'look', 'bleed'),
+    bars: [],
+    notTold: [],
+    collapsed: { runs: 0, weightMilli: 0, minutes: 0 },
+  };
+}
+
+/** What the jar of this change will be held against. */
+function goneCharge(state: PumpState, { key, charge, findings }: SumpState, { model }: PumpSetUp): GoneCharge {
+  return {
+    number: charge.number,
+    runs: state.totals.runs - charge.since.counts.runs,
+    startColour: charge.startColour,
+    chargeMl: (charge.filledUl ?? toUl(model.sumps.find((s) => s.key === key)?.chargeMl)) / 1000,
+    waterTakenOutMl: (charge.bledWaterUl + charge.sampledWaterUl - charge.answeredWaterUl) / 1000,
+    expectedWaterMl: expectedMl(charge),
+    answered: findings.filter((f) => f.half?.done === 'pump').map((f) => f.code),
+  };
+}
