@@ -126,7 +126,7 @@ export async function benchRound() {
     for (const [slower, aimMs] of AIMS) {
       const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
       await page.goto(server.address);
-      await page.locator('a[id^=row-]').first().waitFor();
+      await page.locator('a[id^=row-]').nth(PUMPS).waitFor();
       const costs = await costsOfScroll(page, slower);
       await page.close();
       const at = (share) => costs[Math.min(costs.length - 1, Math.floor(costs.length * share))].toFixed(1);

@@ -3,6 +3,7 @@
  * Site rules, local codes, licensed practice and the maker's manual come before all of them.
  */
 export const CAUTIONS = {
+  stop: 'Do not start. If a load is under vacuum: close the chamber valve, booster off and run down, vent the pump side, then stop; finish the load on a spare pump. With the exhaust blocked, stop at once.',
   lockOut: 'Lock out and tag out before a cover comes off: a pump on automatic can start by itself.',
   standing: 'Only with the pump off, isolated and locked out: one on automatic can start by itself.',
   vent: 'Vent before a joint is opened: lines and boosters hold vacuum.',
@@ -29,6 +30,7 @@ export const CAUTIONS = {
   food: 'Food areas: only oil registered for incidental food contact (H1), and no glass jars on the line.',
   growth: 'Growth: gloves, do not breathe its mist, no reuse.',
   solventWork: 'Solvent: no flame, ventilate.',
+  suspect: 'Never test a suspect that may give off solvent, acid or anything toxic without the site’s leave.',
   splashes: 'It splashes: goggles.',
   neverSolvent: 'Never with solvent in the oil.',
   furnace: 'Never the vent of a hot furnace.',

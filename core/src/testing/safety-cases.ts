@@ -1,5 +1,8 @@
 // Longer than a file should be: one table of stories where work can hurt someone, with what the trade says of each.
 
+import type { VerdictLevel } from '../limits/index.js';
+import type { Act } from '../oil/index.js';
+
 /** Oils of the stories; `h1` is registered for incidental food contact, the other mineral oils are not. */
 export type StoryOil = 'mineral' | 'otherMineral' | 'detergent' | 'h1' | 'pfpe';
 
@@ -33,10 +36,10 @@ export interface SafetyCase {
   readonly oil?: StoryOil;
   readonly service?: 'oxygen' | 'food' | 'toxic';
   readonly story: readonly StoryEvent[];
-  readonly verdict: 'runOn' | 'lookSooner' | 'beforeNextRun' | 'stop';
-  readonly act: string | null;
+  readonly verdict: VerdictLevel;
+  readonly act: Act | null;
   /** Acts that no reason may ask for. */
-  readonly never?: readonly string[];
+  readonly never?: readonly Act[];
 }
 
 const TRACE = 'a trace of hydrocarbon can ignite in oxygen: strip and solvent clean by a specialist';

@@ -1,4 +1,4 @@
-import { huntStanding, LEAK_STEPS } from '@winter-jar/core';
+import { cautionWords, huntStanding, LEAK_STEPS } from '@winter-jar/core';
 import { ChevronLeft } from 'lucide-react';
 import { Link } from 'react-router';
 import { useDiagnosisQuery } from '../api/house-api.js';
@@ -121,8 +121,7 @@ function Hunt({ page }: EntryPageProps) {
           />
           <div className="mt-4">
             <Caution>
-              Vent before a joint is opened: lines and boosters hold vacuum. Off, isolated and locked out before a cover
-              comes off. Site rules and the maker’s manual come first.
+              {cautionWords(['vent', 'lockOut']).join(' ')} Site rules and the maker’s manual come first.
             </Caution>
           </div>
         </section>

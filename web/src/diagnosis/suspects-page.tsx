@@ -1,3 +1,4 @@
+import { CAUTIONS } from '@winter-jar/core';
 import type { RoundRow, SuspectsAnswer } from '@winter-jar/contracts';
 import type { MaterialRate, Suspects } from '@winter-jar/core';
 import { useState } from 'react';
@@ -152,10 +153,7 @@ function Plan({ answer }: { answer: SuspectsAnswer }) {
         ))}
       </ol>
       <div className="mt-4 flex flex-col items-start gap-4">
-        <Caution>
-          Never test a suspect that may give off solvent, acid or anything toxic without the site’s leave: site rules
-          and the maker’s manual come first.
-        </Caution>
+        <Caution>{CAUTIONS.suspect} Site rules and the maker’s manual come first.</Caution>
         {pumpId && <LinkButton to={to('what-is-wrong')}>Back to What is wrong?</LinkButton>}
       </div>
     </section>

@@ -1,19 +1,37 @@
 import type { PumpPage } from '@winter-jar/contracts';
-import { CAUTIONS, cautionsAt, type Deed } from '@winter-jar/core';
+import { CAUTIONS, cautionsAt, type CautionId, type Deed } from '@winter-jar/core';
 import { Caution } from '../ui/caution.js';
 
-/** What to mind at this deed at this pump as it stands now, beside how it is done. */
-export function DeedCautions({ page, deed, how }: { page: PumpPage; deed: Deed; how?: string }) {
+/** As many as are read before hands are on the pump; the gravest are first. */
+const READ_AT_ONCE = 3;
+
+/** How it is done, and what to mind at this pump as it stands now: the gravest at once, the rest one tap away. */
+export function DeedCautions({ page, deed, how }: { page: PumpPage; deed: Deed; how?: string | undefined }) {
   const cautions = cautionsAt(deed, page.state, page.setUp);
+  const rest = cautions.slice(READ_AT_ONCE);
   return (
-    <Caution>
-      {how && <p className="pb-2">{how}</p>}
-      <ul className="flex list-disc flex-col gap-1 pl-5">
-        {cautions.map((id) => (
-          <li key={id}>{CAUTIONS[id]}</li>
-        ))}
-      </ul>
-      <p className="pt-2 text-[14px] text-ink-2">The site’s rules, local codes and the maker’s manual come first.</p>
-    </Caution>
+    <div className="flex flex-col gap-3">
+      {how && <p className="text-[15px] text-ink-2">{how}</p>}
+      <Caution>
+        <Lines cautions={cautions.slice(0, READ_AT_ONCE)} />
+        {rest.length > 0 && (
+          <details>
+            <summary className="min-h-11 cursor-pointer py-2 font-semibold">{rest.length} more to mind</summary>
+            <Lines cautions={rest} />
+          </details>
+        )}
+        <p className="pt-2 text-[14px] text-ink-2">The site’s rules, local codes and the maker’s manual come first.</p>
+      </Caution>
+    </div>
+  );
+}
+
+function Lines({ cautions }: { cautions: readonly CautionId[] }) {
+  return (
+    <ul className="flex list-disc flex-col gap-1 pl-5">
+      {cautions.map((id) => (
+        <li key={id}>{CAUTIONS[id]}</li>
+      ))}
+    </ul>
   );
 }

@@ -1,5 +1,5 @@
 import type { RoundRow } from '@winter-jar/contracts';
-import type { NotTold } from '@winter-jar/core';
+import { CAUTIONS, type NotTold } from '@winter-jar/core';
 import { Link } from 'react-router';
 import { dayWords, momentWords } from '../words/dates.js';
 import { jarWords, LAYER_WORDS } from '../words/jar-words.js';
@@ -43,12 +43,7 @@ export function Actions({ row }: { row: RoundRow }) {
 
 /** What Stop means when a load is under vacuum. */
 export function StopCaution() {
-  return (
-    <Caution>
-      Do not start. If a load is under vacuum: close the chamber valve, vent the pump side, then stop; finish the load
-      on a spare pump.
-    </Caution>
-  );
+  return <Caution>{CAUTIONS.stop}</Caution>;
 }
 
 /** The way to say what is missing, for each entry. */

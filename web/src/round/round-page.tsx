@@ -1,5 +1,4 @@
-import { useWindowVirtualizer } from '@tanstack/react-virtual';
-import { lazy, Suspense, useCallback, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { lazy, Suspense, useCallback, useLayoutEffect, useMemo, useRef } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { useRoundQuery } from '../api/house-api.js';
 import { PageTitle } from '../ui/page-title.js';
@@ -11,8 +10,8 @@ import type { Words } from '../words/words.js';
 import { LinkButton } from '../ui/button.js';
 import { Empty, Loading, Trouble } from '../ui/page-state.js';
 import { Legend } from './legend.js';
-import { ORDERS, roundGroups, sentenceOfTheDay, type RoundGroup, type RoundOrder } from './round-order.js';
-import { RoundRow } from './round-row.js';
+import { ORDERS, roundGroups, sentenceOfTheDay, type RoundOrder } from './round-order.js';
+import { linesOf, RoundList } from './round-list.js';
 
 /** Beside the list, where there is room for it. */
 const PumpSheet = lazy(async () => ({ default: (await import('./pump-sheet.js')).PumpSheet }));
@@ -22,16 +21,6 @@ const UnsettledBand = lazy(async () => ({ default: (await import('./unsettled-ba
 const FirstScreen = lazy(async () => ({ default: (await import('./first-screen.js')).FirstScreen }));
 
 const ORDER_WORDS: Readonly<Record<RoundOrder, string>> = { site: 'by site', runs: 'by runs left', day: 'by day' };
-type Line =
-  | { readonly kind: 'title'; readonly group: RoundGroup }
-  | { readonly kind: 'row'; readonly row: RoundGroup['rows'][number] };
-
-const linesOf = (groups: readonly RoundGroup[]): Line[] =>
-  groups.flatMap((group): Line[] => [
-    { kind: 'title', group },
-    ...group.rows.map((row): Line => ({ kind: 'row', row })),
-  ]);
-
 /** The same words for each pump of a zone. */
 function wordsByZone(print: Print, now: string): (zone: string) => Words {
   const known = new Map<string, Words>();
@@ -83,25 +72,10 @@ export function RoundPage() {
   const select = useCallback((pumpId: string) => latest.current('pump', pumpId), []);
   const wordsFor = useMemo(() => wordsByZone(print, data?.at ?? ''), [print, data?.at]);
 
-  const list = useRef<HTMLDivElement>(null);
-  const [listTop, setListTop] = useState(0);
-  useLayoutEffect(() => setListTop(list.current?.offsetTop ?? 0), [data, wide]);
-  const virtual = useWindowVirtualizer({
-    count: lines.length,
-    estimateSize: (i) => (lines[i]?.kind === 'title' ? 44 : wide ? 68 : 132),
-    overscan: 12,
-    scrollMargin: listTop,
-    getItemKey: (i) => {
-      const line = lines[i];
-      return line?.kind === 'row' ? line.row.pumpId : `title ${line?.group.key ?? i}`;
-    },
-  });
-
   function move(by: number) {
     const next = rows[Math.min(rows.length - 1, Math.max(0, (selected ? rows.indexOf(selected) : -1) + by))];
     if (!next) return;
     change('pump', next.pumpId);
-    virtual.scrollToIndex(lines.findIndex((l) => l.kind === 'row' && l.row === next));
     requestAnimationFrame(() => document.getElementById(`row-${next.pumpId}`)?.focus());
   }
   useLetters({
@@ -165,38 +139,7 @@ export function RoundPage() {
             <UnsettledBand nameOf={(id) => data.rows.find((r) => r.pumpId === id)?.name ?? id} />
           </Suspense>
         )}
-        <div ref={list} style={{ height: virtual.getTotalSize(), position: 'relative' }}>
-          {virtual.getVirtualItems().map((item) => {
-            const line = lines[item.index];
-            if (!line) return null;
-            return (
-              <div
-                key={item.key}
-                data-index={item.index}
-                ref={virtual.measureElement}
-                className="absolute inset-x-0 top-0"
-                style={{ transform: `translateY(${item.start - virtual.options.scrollMargin}px)` }}
-              >
-                {line.kind === 'title' ? (
-                  <h2 className="border-b hairline px-2 pb-1 pt-3 text-[18px]">
-                    {line.group.title}{' '}
-                    {line.group.note && (
-                      <span className="font-sans text-[14px] font-normal text-ink-2">{line.group.note}</span>
-                    )}
-                  </h2>
-                ) : (
-                  <RoundRow
-                    row={line.row}
-                    words={wordsFor(line.row.zone)}
-                    selected={line.row === selected}
-                    wide={wide}
-                    onSelect={select}
-                  />
-                )}
-              </div>
-            );
-          })}
-        </div>
+        <RoundList lines={lines} selected={selected ?? null} wide={wide} wordsFor={wordsFor} onSelect={select} />
         <Legend />
       </main>
       {wide && selected && (

@@ -17,6 +17,9 @@ interface RoundRowProps {
   readonly words: Words;
   readonly selected: boolean;
   readonly wide: boolean;
+  readonly rulerPx: number;
+  /** Asked of one row for all: each that measures itself would have the whole page laid out. */
+  readonly onRulerPx?: ((px: number) => void) | undefined;
   readonly onSelect: (pumpId: string) => void;
 }
 
@@ -27,15 +30,28 @@ function placeWords(row: Row, wide: boolean): string {
   return row.kind === 'vane' ? place : `${row.kind === 'dry' ? 'Dry' : 'Booster'} · ${place}`;
 }
 
-/** Of the row that was drawn last: all are as wide, and none is drawn twice. */
-let rulerWidth = 320;
+/** About as high as a row is, until it comes into view. */
+export const ROW_PX = { wide: 69, narrow: 132 } as const;
+
+/** Nothing to see: says how wide the rulers are. */
+function Measured({ onPx }: { onPx: (px: number) => void }) {
+  const [ref, px] = useWidth<HTMLDivElement>(0);
+  useLayoutEffect(() => {
+    if (px > 0) onPx(px);
+  }, [px, onPx]);
+  return <div ref={ref} />;
+}
 
 /** A pump in the Round: name, jar, ruler, verdict and what comes next. A tap shows it, Enter opens it. */
-export const RoundRow = memo(function RoundRow({ row, words, selected, wide, onSelect }: RoundRowProps) {
-  const [ref, width] = useWidth<HTMLDivElement>(rulerWidth);
-  useLayoutEffect(() => {
-    rulerWidth = width;
-  }, [width]);
+export const RoundRow = memo(function RoundRow({
+  row,
+  words,
+  selected,
+  wide,
+  rulerPx,
+  onRulerPx,
+  onSelect,
+}: RoundRowProps) {
   const jar = row.jars.at(-1) ?? null;
   const select = (event: React.MouseEvent) => {
     if (!wide || event.detail === 0 || event.ctrlKey || event.metaKey) return;
@@ -49,6 +65,7 @@ export const RoundRow = memo(function RoundRow({ row, words, selected, wide, onS
       onClick={select}
       onFocus={() => wide && onSelect(row.pumpId)}
       aria-current={selected ? 'true' : undefined}
+      style={{ contentVisibility: 'auto', containIntrinsicBlockSize: `auto ${wide ? ROW_PX.wide : ROW_PX.narrow}px` }}
       className={`grid grid-cols-[36px_1fr] items-center gap-x-3 gap-y-1 px-2 py-2 text-ink no-underline wide:grid-cols-[184px_32px_minmax(0,1fr)_minmax(0,248px)] wide:gap-x-5 wide:py-1 ${
         selected && wide
           ? 'rounded-[6px] bg-sheet outline-2 -outline-offset-2 outline-ink'
@@ -70,10 +87,11 @@ export const RoundRow = memo(function RoundRow({ row, words, selected, wide, onS
         <Verdict level={row.verdict} words={verdictWords(row.verdict, row.act)} />
         <span className="block text-[15px] wide:pl-6 wide:text-[14.5px]">{rowLine(row, words)}</span>
       </div>
-      <div ref={ref} className="col-start-2 row-start-3 min-w-0 overflow-hidden wide:col-start-3 wide:row-start-1">
+      <div className="col-start-2 row-start-3 min-w-0 overflow-hidden wide:col-start-3 wide:row-start-1">
+        {onRulerPx && <Measured onPx={onRulerPx} />}
         <RunRuler
           ruler={row.ruler}
-          width={width}
+          width={rulerPx}
           label={rulerWords(row.name, row.ruler)}
           wordsOf={(bar) => barWords(bar, row.materialNames, words)}
           flagText={flagWords(row.ruler)}
