@@ -191,7 +191,10 @@ test('limits on the oil are changed for one pump, and its next verdict follows t
   ).toBeVisible();
 });
 
-test('metal in the oil stops the pump, and what answers it is the large button', async ({ page, yard }) => {
+test('metal in the oil stops the pump until it was inspected and has clean oil, each by the large button', async ({
+  page,
+  yard,
+}) => {
   await openJar(page, yard);
   await page.getByRole('radio', { name: 'few', exact: true }).click();
   await page.getByRole('button', { name: 'glitter' }).click();
@@ -199,9 +202,18 @@ test('metal in the oil stops the pump, and what answers it is the large button',
   await expect(page.getByText('Stop', { exact: true }).first()).toBeVisible();
   await page.getByRole('link', { name: /^Inspect, then log it/ }).click();
   await expect(page.getByLabel('Which task')).toHaveValue('vaneCheck');
-  await expect(page.getByText(/the capacitor holds charge/)).toBeVisible();
+  await expect(page.getByText(/The capacitor holds charge/)).toBeVisible();
   await page.getByRole('button', { name: 'Save the task' }).click();
   await expect(page.getByText('Vane check done on LF-02').first()).toBeVisible();
+  await expect(page.getByText('Stop', { exact: true }).first()).toBeVisible();
+  await expect(page.getByText(/Inspected: clean oil is left to do/).first()).toBeVisible();
+  await page
+    .getByRole('link', { name: /^Change oil/ })
+    .first()
+    .click();
+  await page.getByLabel('Came out').fill('650 mL');
+  await page.getByRole('button', { name: 'Save the oil change' }).click();
+  await expect(page.getByText('Oil changed on LF-02').first()).toBeVisible();
   await expect(page.getByText('Stop', { exact: true })).toHaveCount(0);
 });
 

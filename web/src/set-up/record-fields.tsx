@@ -37,7 +37,7 @@ function grouped(specs: readonly FieldSpec[]): Grouped[] {
   return groups;
 }
 
-const WIDE: readonly FieldSpec['type'][] = ['choice', 'heights'];
+const WIDE: readonly FieldSpec['type'][] = ['choice', 'many', 'heights'];
 
 /** All fields of one kind of record, in the order of its list. */
 export function RecordFields({

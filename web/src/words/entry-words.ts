@@ -1,11 +1,18 @@
-import type { Entry, HouseSetUp, TaskId } from '@winter-jar/core';
+import type { Entry, HouseSetUp, OilWent, TaskId } from '@winter-jar/core';
 import { dayWords } from './dates.js';
 import { TASK_WORDS } from './messages.js';
 import type { Words } from './words.js';
 import { causeName, testWords } from './diagnosis-words.js';
 import { figuresWords } from './lab-words.js';
 import { materialName } from './material-words.js';
-import { CLARITY_WORDS, FOAM_WORDS, PARTICLE_KIND_WORDS, SMELL_WORDS, SOURCE_WORDS } from './look-words.js';
+import {
+  CLARITY_WORDS,
+  FOAM_WORDS,
+  OIL_WENT_WORDS,
+  PARTICLE_KIND_WORDS,
+  SMELL_WORDS,
+  SOURCE_WORDS,
+} from './look-words.js';
 
 export const LEVEL_WORDS = {
   none: 'no oil in the glass',
@@ -26,6 +33,8 @@ export const stoodWords = (hours: number): string =>
 
 /** Hours on a meter: whole ones are enough. */
 export const meterWords = (minutes: number): string => `${Math.round(minutes / 60).toLocaleString('en-GB')}\u00a0h`;
+
+const wentWords = (where: OilWent): string => `oil had gone ${OIL_WENT_WORDS[where]}`;
 
 const joined = (parts: readonly (string | number | null | undefined | false)[]): string =>
   parts.filter(Boolean).join(' · ');
@@ -68,6 +77,7 @@ export function entryWords(entry: Entry, house: HouseSetUp, { print, zone, now }
         body.hoursStood > 0 ? `stood ${stoodWords(body.hoursStood)}` : 'running',
         body.jarTempC !== null && body.jarTempC !== undefined && `at ${print.temperature(body.jarTempC)}`,
         body.level && LEVEL_WORDS[body.level],
+        body.oilWent && wentWords(body.oilWent),
         body.colour && `colour ${body.colour}`,
         body.clarity && CLARITY_WORDS[body.clarity],
         layer('sludge', body.sludgeMl),
@@ -95,6 +105,7 @@ export function entryWords(entry: Entry, house: HouseSetUp, { print, zone, now }
       return joined([
         `${print.volume(entry.body.addedMl)} of ${house.oilProduct[entry.body.productId]?.name ?? entry.body.productId}`,
         LEVEL_WORDS[entry.body.levelAfter ?? 'notTold'],
+        entry.body.oilWent && wentWords(entry.body.oilWent),
         entry.body.remark,
       ]);
     case 'change':
@@ -105,6 +116,7 @@ export function entryWords(entry: Entry, house: HouseSetUp, { print, zone, now }
           : `${print.volume(entry.body.outMl ?? 0)} out`,
         `${print.volume(entry.body.inMl)} in`,
         LEVEL_WORDS[entry.body.levelAfter ?? 'notTold'],
+        entry.body.oilWent && wentWords(entry.body.oilWent),
         entry.body.remark,
       ]);
     case 'meter': {
