@@ -84,9 +84,12 @@ export function foldLabResult(state: PumpState, { setUp, entry }: Context, body:
     return reading !== undefined && measured.includes(reading) && !isAnswered(state, sample, f.code);
   });
   const origin = { entryId: entry.id, at: sample.at };
+  // Against an unused oil that nobody has measured, a figure says nothing.
+  const fresh = productOf(sample.productId, setUp)?.viscosity40Mm2s ?? null;
+  const saysThickness = fresh !== null && measured.includes('viscosity40Mm2s');
   const judged = onSump(state, sample.sump, (sump) => {
     if (report.ofGoneCharge) return raiseOfGone(sump, onNewCharge(speaks), origin);
-    const left = measured.includes('viscosity40Mm2s')
+    const left = saysThickness
       ? sump.findings.map((f) => afterViscosity(f, isThin(report.findings))).filter((f) => f !== null)
       : sump.findings;
     const standing = left.filter((f) => {

@@ -1,8 +1,15 @@
 import { localDay, type TakeOverBody } from '../journal/index.js';
-import type { Finding } from '../oil/index.js';
+import { afterChange, type Finding } from '../oil/index.js';
 import { originOf, type Context } from './fold-context.js';
 import { newCharge } from './first-state.js';
-import type { PumpState, Since } from './state.js';
+import type { PumpState, Since, SumpState } from './state.js';
+
+/** What was found stands until it is answered: a take-over says what is known, and answers only what a change since then does. */
+const stillFound = ({ findings }: SumpState, changedAt: string | null): Finding[] =>
+  findings
+    .filter((f) => f.code !== 'unknownAge')
+    .map((f) => (changedAt !== null && f.at < changedAt ? afterChange(f, changedAt) : f))
+    .filter((f) => f !== null);
 
 /** The record begins here: each sump's charge counts from its last change, with the runs that are known of since then. */
 export function foldTakeOver(state: PumpState, context: Context, body: TakeOverBody): PumpState {
@@ -41,8 +48,13 @@ export function foldTakeOver(state: PumpState, context: Context, body: TakeOverB
         };
   const sumps = state.sumps.map((sump) => ({
     ...sump,
-    charge: newCharge({ number: sump.charge.number, since, productId: sump.charge.productId, filledUl: null }),
-    findings: unknown && sump.key === 'oil' ? [unknown] : [],
+    charge: {
+      ...newCharge({ number: sump.charge.number, since, productId: sump.charge.productId, filledUl: null }),
+      // What went in before may be in it still: only a change that is logged says that it is not.
+      others: sump.charge.others,
+      solvent: sump.charge.solvent,
+    },
+    findings: [...stillFound(sump, changedAt), ...(unknown && sump.key === 'oil' ? [unknown] : [])],
   }));
   const loggedMinutes = totals.minutes - totals.unloggedMinutes;
   const meterMinutes = body.meterMinutes ?? null;

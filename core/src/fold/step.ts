@@ -23,7 +23,8 @@ import type { TaskId } from '../limits/index.js';
 export function step(state: PumpState, entry: Entry, setUp: PumpSetUp): PumpState {
   if (!pumpIdsOf(entry).includes(state.pumpId))
     throw new RangeError(`subjects: entry ${entry.id} does not name pump ${state.pumpId}`);
-  const started = withOverhaul(startState(state, { at: entry.happenedAt, zone: setUp.site.zone, setUp }), setUp);
+  const { happenedAt } = entry;
+  const started = withOverhaul(startState(state, { at: happenedAt, zone: setUp.site.zone, setUp }), setUp, happenedAt);
   const oilIn = started.sumps[0]?.charge.productId ?? null;
   const context = {
     setUp: withOilIn(setUp, oilIn),
@@ -35,8 +36,9 @@ export function step(state: PumpState, entry: Entry, setUp: PumpSetUp): PumpStat
 }
 
 /** Remembers how long the pump had run when it was overhauled: metal is expected in its first hours. */
-function withOverhaul(state: PumpState, { pump }: PumpSetUp): PumpState {
-  const at = pump.overhauledAt ?? null;
+function withOverhaul(state: PumpState, { pump }: PumpSetUp, now: string): PumpState {
+  // Of an overhaul that was yet to come nothing was new by then.
+  const at = pump.overhauledAt && pump.overhauledAt <= now ? pump.overhauledAt : null;
   if (at === (state.overhaul?.at ?? null)) return state;
   return { ...state, overhaul: at === null ? null : { at, minutes: state.totals.minutes } };
 }

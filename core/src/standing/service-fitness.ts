@@ -31,7 +31,7 @@ const runningMaterials = (state: PumpState, { house }: PumpSetUp) =>
 export function unfitOil(state: PumpState, setUp: PumpSetUp): UnfitOil | null {
   const named = setUp.pump.oilProductId ?? null;
   const sump = mainOf(state);
-  if (setUp.model.kind !== 'vane' || (!sump && named === null)) return null;
+  if (setUp.model.kind !== 'vane') return null;
   const { oilProduct } = setUp.house;
   const oilOf = (id: string | null) => (id === null ? null : (oilProduct[id] ?? null));
   const isIn = sump ? [sump.charge.productId, ...sump.charge.others] : [named];

@@ -116,7 +116,12 @@ function notToldWords({ entries }: ReasonOf<'notTold'>): Sentence {
 }
 
 /** Why an oil does not belong where it is, and what ends it. */
-function unfitWords({ unfit, trace, stripped }: ReasonOf<'unfitOil'>): Sentence {
+function unfitWords({ unfit, trace, stripped, productId }: ReasonOf<'unfitOil'>): Sentence {
+  if (productId === null && unfit === 'oxygen')
+    return {
+      short: 'Nobody said which oil it holds, in oxygen service',
+      full: 'This pump is for gas with more than 21\u00a0% oxygen, and nobody has said which oil is in it: hydrocarbon oil would explode. Say it in the set-up if it is PFPE; else strip and solvent clean by a specialist.',
+    };
   const left = stripped
     ? 'It was stripped and cleaned: fill it with the right oil, and log the change.'
     : 'A trace is enough: strip and solvent clean by a specialist, then the right oil. Neither a change nor a flush ends it.';
