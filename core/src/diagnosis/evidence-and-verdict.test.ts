@@ -153,14 +153,14 @@ test('who says of what stands in the verdict that it is not so has the last word
   expect(found.codes).toContain('clarity');
 });
 
-describe('lab water in an oil denser than water, whatever its base', () => {
+describe('lab water is dissolved: purged, never bled, whatever the oil', () => {
   const drawn = sample(100);
   const wet = [changeAt(1), runAt(10, 20), drawn, report(150, drawn, { waterPpm: 400 })];
   const limits = { 'labWaterPpm.lookSooner': 300 };
   test.each([
-    ['a heavy ester', { base: 'ester', densityKgM3: 1010, oilLimits: limits }, 'look'],
-    ['PFPE', { base: 'pfpe', densityKgM3: 1890, oilLimits: limits }, 'look'],
-    ['an ester that water sinks in', { base: 'ester', densityKgM3: 960, oilLimits: limits }, 'bleed'],
+    ['a heavy ester', { base: 'ester', densityKgM3: 1010, oilLimits: limits }, 'purge'],
+    ['PFPE', { base: 'pfpe', densityKgM3: 1890, oilLimits: limits }, 'purge'],
+    ['an ester that water sinks in', { base: 'ester', densityKgM3: 960, oilLimits: limits }, 'purge'],
   ])('%s', (_what, body, act) => {
     const found = asked(wet, bookWith({ 'oil-a': body }));
     expect(found.codes).toContain('labWater');

@@ -7,6 +7,7 @@ export const LIMIT_LEVELS: readonly LimitLevel[] = ['lookSooner', 'beforeNextRun
 /** Readings with a number, by eye. `over` means that the limit itself is still good. */
 const EYE_STEPS = [
   { id: 'waterPercent', over: true },
+  { id: 'freeWaterMl', over: false },
   { id: 'waterTimesExpected', over: true },
   { id: 'waterMlOverExpected', over: false },
   { id: 'creamPercent', over: true },
@@ -39,6 +40,7 @@ const EYE_SIGNS = [
   'running.cream',
   'detergent.cloudy',
   'detergent.opaque',
+  'detergent.freeWater',
   'purge.didNotClear',
   'darkAgain',
   'water.atPickUp',
@@ -70,6 +72,9 @@ export const OIL_LIMITS: OilLimits = {
   'waterPercent.lookSooner': 2,
   'waterPercent.beforeNextRun': 5,
   'waterPercent.stop': 10,
+  'freeWaterMl.lookSooner': null,
+  'freeWaterMl.beforeNextRun': 50,
+  'freeWaterMl.stop': null,
   'waterTimesExpected.lookSooner': 1.5,
   'waterTimesExpected.beforeNextRun': 3,
   'waterTimesExpected.stop': null,
@@ -122,6 +127,7 @@ export const OIL_LIMITS: OilLimits = {
   'running.cream': 'stop',
   'detergent.cloudy': 'lookSooner',
   'detergent.opaque': 'beforeNextRun',
+  'detergent.freeWater': 'beforeNextRun',
   'purge.didNotClear': 'beforeNextRun',
   darkAgain: 'beforeNextRun',
   'water.atPickUp': 'stop',

@@ -82,7 +82,14 @@ interface FindingBase {
 /** A reason as data: what was found, and the limit it was held against. Amounts in microlitres, shares of the oil charge. */
 export type OilFinding = FindingBase &
   (
-    | { readonly code: 'water'; readonly foundUl: number; readonly chargeUl: number; readonly limitShare: number }
+    | {
+        readonly code: 'water';
+        readonly foundUl: number;
+        readonly chargeUl: number;
+        readonly limitShare: number;
+        /** What decided where it was not the share: so much that stands, or any of it under an oil that holds water up. */
+        readonly by?: 'amount' | 'heldUp';
+      }
     | {
         readonly code: 'waterAboveExpected';
         readonly foundUl: number;

@@ -484,7 +484,7 @@ const CASES: readonly Case[] = [
     oil: PFPE,
     look: { ...JAR, freeWaterMl: 60 },
     level: 'beforeNextRun',
-    act: 'change',
+    act: 'purge',
     reason: 'water',
   },
   {
@@ -492,7 +492,7 @@ const CASES: readonly Case[] = [
     oil: PFPE,
     look: { ...JAR, freeWaterMl: 25 },
     level: 'lookSooner',
-    act: 'look',
+    act: 'purge',
     reason: 'water',
   },
 ];

@@ -2,7 +2,6 @@ import type { LabReading, LabValues, WearSign } from '../journal/index.js';
 import type { OilProduct } from '../set-up/index.js';
 import type { Act, FindingCode, OilFinding } from './finding.js';
 import { stepPassed, type LimitLevel, type OilLimits } from '../limits/index.js';
-import { isDenserThanWater } from './settling.js';
 import { median } from '../statistics/index.js';
 import { waterSolubilityPpm } from './water-solubility.js';
 
@@ -75,8 +74,7 @@ const viscosity = (lab: JudgedLab): OilFinding | null => {
 function waterAct(lab: JudgedLab, level: LimitLevel): Act {
   const mayHoldSolvent = viscosity(lab) !== null && (thickerPercent(lab) ?? 0) < 0;
   if (mayHoldSolvent) return level === 'lookSooner' ? 'look' : 'change';
-  if (level === 'lookSooner' && lab.product.waterBehaviour === 'demulsifying')
-    return isDenserThanWater(lab.product) ? 'look' : 'bleed';
+  // What a laboratory finds is dissolved while the oil is warm: there is nothing to bleed.
   return 'purge';
 }
 

@@ -58,17 +58,17 @@ const CASES: readonly Case[] = [
   // Water: saturation for a mineral oil without additives, its own numbers for a detergent one.
   { name: '50 ppm in mineral oil', values: { waterPpm: 50 }, level: 'runOn', act: null, reason: null },
   {
-    name: '60 ppm in mineral oil drops out when it stands',
+    name: '60 ppm in mineral oil: dissolved while it is warm, never bled',
     values: { waterPpm: 60 },
     level: 'lookSooner',
-    act: 'bleed',
+    act: 'purge',
     reason: 'labWater',
   },
   {
     name: '350 ppm in mineral oil at 70 °C',
     values: { waterPpm: 350 },
     level: 'lookSooner',
-    act: 'bleed',
+    act: 'purge',
     reason: 'labWater',
   },
   {

@@ -20,6 +20,8 @@ const DAY_MS = 24 * HOUR_MS;
 
 /** Checks that a technician does in passing, now and then. */
 const ROUTINE_CHECKS: readonly TaskId[] = ['inletScreen', 'gaugeCheck', 'antiSuckback'];
+/** A detergent oil holds so much of its charge of water up before any lies free. */
+const HELD_UP_SHARE = 0.03;
 const ROUTINE_CHECK_CHANCE = 0.06;
 /** A trap's gauge is off by up to so much. */
 const TRAP_READ_WRONG_K = [-1.5, 1.5] as const;
@@ -151,7 +153,8 @@ export function simulatePump(input: {
   }
 
   function look(atMs: number, stoodHours: number): void {
-    const waterMl = Math.round(oil.waterMl);
+    const { model, product } = setUpAt(atMs);
+    const heldUpMl = product?.waterBehaviour === 'detergent' ? HELD_UP_SHARE * (model.sumps[0]?.chargeMl ?? 0) : 0;
     write(
       'look',
       {
@@ -160,8 +163,8 @@ export function simulatePump(input: {
         hoursStood: Math.max(0.5, Math.min(72, Math.round(stoodHours))),
         level: 'right',
         colour: halfStep(oil.colour),
-        clarity: waterMl > 12 ? 'hazy' : 'bright',
-        freeWaterMl: waterMl,
+        clarity: Math.round(oil.waterMl) > 12 ? 'hazy' : 'bright',
+        freeWaterMl: Math.round(Math.max(0, oil.waterMl - heldUpMl)),
         particles: 'none',
         smell: 'none',
       },

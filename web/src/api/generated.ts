@@ -467,6 +467,8 @@ export type StandingFinding =
       foundUl: number;
       chargeUl: number;
       limitShare: number;
+      /** What decided where it was not the share: so much that stands, or any of it under an oil that holds water up. */
+      by?: 'amount' | 'heldUp';
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
@@ -1226,6 +1228,7 @@ export type SparseOilLimits = {
   'running.cream'?: VerdictLevel;
   'detergent.cloudy'?: VerdictLevel;
   'detergent.opaque'?: VerdictLevel;
+  'detergent.freeWater'?: VerdictLevel;
   'purge.didNotClear'?: VerdictLevel;
   darkAgain?: VerdictLevel;
   'water.atPickUp'?: VerdictLevel;
@@ -1250,6 +1253,9 @@ export type SparseOilLimits = {
   'waterPercent.lookSooner'?: number | null;
   'waterPercent.beforeNextRun'?: number | null;
   'waterPercent.stop'?: number | null;
+  'freeWaterMl.lookSooner'?: number | null;
+  'freeWaterMl.beforeNextRun'?: number | null;
+  'freeWaterMl.stop'?: number | null;
   'waterTimesExpected.lookSooner'?: number | null;
   'waterTimesExpected.beforeNextRun'?: number | null;
   'waterTimesExpected.stop'?: number | null;
@@ -1435,6 +1441,7 @@ export type OilLimits = {
   'running.cream': VerdictLevel;
   'detergent.cloudy': VerdictLevel;
   'detergent.opaque': VerdictLevel;
+  'detergent.freeWater': VerdictLevel;
   'purge.didNotClear': VerdictLevel;
   darkAgain: VerdictLevel;
   'water.atPickUp': VerdictLevel;
@@ -1459,6 +1466,9 @@ export type OilLimits = {
   'waterPercent.lookSooner': number | null;
   'waterPercent.beforeNextRun': number | null;
   'waterPercent.stop': number | null;
+  'freeWaterMl.lookSooner': number | null;
+  'freeWaterMl.beforeNextRun': number | null;
+  'freeWaterMl.stop': number | null;
   'waterTimesExpected.lookSooner': number | null;
   'waterTimesExpected.beforeNextRun': number | null;
   'waterTimesExpected.stop': number | null;
@@ -1651,6 +1661,8 @@ export type Finding =
       foundUl: number;
       chargeUl: number;
       limitShare: number;
+      /** What decided where it was not the share: so much that stands, or any of it under an oil that holds water up. */
+      by?: 'amount' | 'heldUp';
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;

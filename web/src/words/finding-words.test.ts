@@ -66,9 +66,19 @@ test.each<[Finding, string, RegExp]>([
     /52 mL of water found where 19 mL are expected \(today\)/,
   ],
   [
-    { ...look, code: 'water', foundUl: 41_000, chargeUl: 2_000_000, limitShare: 0.02 },
+    { ...look, act: 'purge', code: 'water', foundUl: 41_000, chargeUl: 2_000_000, limitShare: 0.02 },
     'Water: 41 mL, 2.1\u00a0% of the charge',
-    /It floats on this oil and cannot be bled: purge, then look again/,
+    /It floats on this oil: skim it, purge, then look again/,
+  ],
+  [
+    { ...before, act: 'bleed', code: 'water', foundUl: 60_000, chargeUl: 3_000_000, limitShare: 1 / 60, by: 'amount' },
+    'Free water: 60 mL',
+    /60 mL of free water at once.*from 50 mL on\. Bleed or purge, then look again/,
+  ],
+  [
+    { ...before, code: 'water', foundUl: 3000, chargeUl: 700_000, limitShare: 0, by: 'heldUp' },
+    'Free water under a detergent oil: 3 mL',
+    /it can hold no more\. Change it/,
   ],
   [{ ...stop, code: 'waterAtPickUp' }, 'Water at the oil pick-up', /Drain it, and change the oil/],
   [{ ...stop, code: 'levelFromWater', foundUl: 30_000 }, 'Level above MAX from water', /nothing added, and 30 mL/],

@@ -48,10 +48,32 @@ const GONE: { readonly [C in FindingCode]?: string } = {
 
 /** What a look found, in the person's units and days. The compiler checks that no code is forgotten. */
 export const FINDING_WORDS: { readonly [C in FindingCode]: (found: FoundOf<C>, words: Words) => Sentence } = {
-  water: (r, { print, zone, now }) => ({
-    short: `Water: ${ml(print, r.foundUl)}, ${percent(r.foundUl / r.chargeUl)} of the charge`,
-    full: `${ml(print, r.foundUl)} of water found since the change (${dayWords(r.at, zone, now)}): ${percent(r.foundUl / r.chargeUl)} of the charge, the limit is ${percent(r.limitShare)}. ${r.act === 'look' ? 'It floats on this oil and cannot be bled: purge, then look again.' : r.level === 'lookSooner' ? 'Bleed or purge, then look again.' : 'Change the oil, or bleed and purge until a settled look is clear.'}`,
-  }),
+  water: (r, { print, zone, now }) => {
+    const share = percent(r.foundUl / r.chargeUl);
+    const answer =
+      r.act === 'purge'
+        ? 'It floats on this oil: skim it, purge, then look again.'
+        : r.act === 'look'
+          ? 'Look at what is left.'
+          : r.act === 'bleed'
+            ? 'Bleed or purge, then look again.'
+            : 'Change the oil, or bleed and purge until a settled look is clear.';
+    const at = dayWords(r.at, zone, now);
+    if (r.by === 'heldUp')
+      return {
+        short: `Free water under a detergent oil: ${ml(print, r.foundUl)}`,
+        full: `${ml(print, r.foundUl)} of free water under an oil that holds water up (${at}): it can hold no more. Change it.`,
+      };
+    if (r.by === 'amount')
+      return {
+        short: `Free water: ${ml(print, r.foundUl)}`,
+        full: `${ml(print, r.foundUl)} of free water at once (${at}), ${share} of the charge; so much is near the pick-up from ${ml(print, r.limitShare * r.chargeUl)} on. ${answer}`,
+      };
+    return {
+      short: `Water: ${ml(print, r.foundUl)}, ${share} of the charge`,
+      full: `${ml(print, r.foundUl)} of water found since the change (${at}): ${share} of the charge, the limit is ${percent(r.limitShare)}. ${answer}`,
+    };
+  },
   waterAboveExpected: (r, { print, zone, now }) => ({
     short: `${ml(print, r.foundUl - r.expectedUl)} more water than expected`,
     full: `${ml(print, r.foundUl)} of water found where ${ml(print, r.expectedUl)} are expected (${dayWords(r.at, zone, now)}); the limit is ${number(r.limitTimes, 1)} times as much. Find out where it comes from.`,

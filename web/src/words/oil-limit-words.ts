@@ -15,6 +15,11 @@ export const STEP_WORDS: Readonly<Record<StepId, LimitWords>> = {
     unit: '% of the charge',
     reason: 'Counted over the whole charge and not per jar: a normal bleed is half water. Half of the cream counts.',
   },
+  freeWaterMl: {
+    label: 'Free water in the oil, from',
+    unit: 'mL',
+    reason: 'So much lies near the pick-up of any pump, whatever its share of a large charge: it is bled.',
+  },
   waterTimesExpected: {
     label: 'Water, over',
     unit: 'times what is expected',
@@ -100,6 +105,10 @@ export const SIGN_WORDS: Readonly<Record<SignId, Omit<LimitWords, 'unit'>>> = {
   'running.cream': { label: 'Cream throughout, running', reason: 'Drain it: a purge would only stir it.' },
   'detergent.cloudy': { label: 'Cloudy, detergent oil', reason: 'It holds water up; haze alone is as it should be.' },
   'detergent.opaque': { label: 'Opaque, detergent oil', reason: 'More than it can hold up.' },
+  'detergent.freeWater': {
+    label: 'Free water, detergent oil',
+    reason: 'An oil that holds water up drops it when it can hold no more.',
+  },
   'purge.didNotClear': { label: 'A purge did not clear it', reason: 'What a warm hour on ballast leaves will stay.' },
   darkAgain: {
     label: 'Dark again in the first run',
