@@ -13,7 +13,7 @@ import {
 import type { PumpSetUp } from '../set-up/index.js';
 import { newCharge } from './first-state.js';
 import { done, onSump, originOf, sinceNow, type Context } from './fold-context.js';
-import { expectedMl, withFinding } from './judge-look.js';
+import { expectedMl, raise } from './judge-look.js';
 import { jarOf, keepJar } from './kept-jars.js';
 import { KEPT, type PumpState, type SumpState } from './state.js';
 
@@ -38,10 +38,11 @@ function levelsAfter({ levelAfter, oilWent }: Filled, sump: SumpState, context: 
     .map((f) => ({ ...f, ...originOf(context) }));
 }
 
-function otherProduct(beforeId: string, afterId: string, context: Context): Finding {
+/** Another product came to what was in it; what is harder and not answered yet stands. */
+function withOtherProduct(sump: SumpState, beforeId: string, afterId: string, context: Context): SumpState {
   const { oilProduct } = context.setUp.house;
   const follows = mixedWith(oilProduct[beforeId] ?? null, oilProduct[afterId] ?? null);
-  return { code: 'otherProduct', beforeId, afterId, ...follows, ...originOf(context) };
+  return raise(sump, [{ code: 'otherProduct', beforeId, afterId, ...follows }], originOf(context));
 }
 
 export function foldTopUp(state: PumpState, context: Context, body: TopUpBody): PumpState {
@@ -53,7 +54,7 @@ export function foldTopUp(state: PumpState, context: Context, body: TopUpBody): 
     const own = charge.productId;
     const isOther = own !== null && own !== productId;
     return {
-      ...(isOther ? withFinding(filled, 'otherProduct', otherProduct(own, productId, context)) : filled),
+      ...(isOther ? withOtherProduct(filled, own, productId, context) : filled),
       charge: {
         ...charge,
         toppedUpUl: charge.toppedUpUl + toUl(addedMl),
@@ -85,9 +86,8 @@ export function foldChange(state: PumpState, context: Context, body: ChangeBody)
     const findings = [
       ...sump.findings.map((f) => afterChange(f, since.at)).filter((f) => f !== null),
       ...levelsAfter(body, sump, context, true),
-      ...(isOther ? [otherProduct(before.productId, productId, context)] : []),
     ];
-    return {
+    const filled: SumpState = {
       key,
       charge,
       findings,
@@ -95,6 +95,7 @@ export function foldChange(state: PumpState, context: Context, body: ChangeBody)
       cleaned: null,
       oxygenAt: stripped ? null : sump.oxygenAt,
     };
+    return isOther ? withOtherProduct(filled, before.productId, productId, context) : filled;
   });
   const measured = (outMl ?? null) !== null;
   const jarred = measured ? keepJar(changed, jarOf(context, { source: 'change', oilUl: toUl(outMl) })) : changed;

@@ -9,7 +9,6 @@ import {
   toUl,
   type ChargeSeen,
   type Finding,
-  type FindingCode,
   type JudgedProduct,
   type LookInContext,
   type OilFinding,
@@ -35,10 +34,10 @@ interface LookAtSump {
   readonly setUp: PumpSetUp;
 }
 
-export function withFinding(sump: SumpState, code: FindingCode, finding: Finding | null): SumpState {
-  const others = sump.findings.filter((f) => f.code !== code);
-  return { ...sump, findings: finding ? [...others, finding] : others };
-}
+const withFinding = (sump: SumpState, finding: Finding): SumpState => ({
+  ...sump,
+  findings: [...sump.findings.filter((f) => f.code !== finding.code), finding],
+});
 
 /** The oil that a charge is of; null where nobody has said it. */
 export function productOf(chargeProductId: string | null, { pump, house }: PumpSetUp): OilProduct | null {
@@ -137,7 +136,7 @@ export function raise(
 ): SumpState {
   return found.reduce((next, f) => {
     const stands = next.findings.find((s) => s.code === f.code);
-    return stands && isHarder(stands.level, f.level) ? next : withFinding(next, f.code, { ...f, ...origin });
+    return stands && isHarder(stands.level, f.level) ? next : withFinding(next, { ...f, ...origin });
   }, sump);
 }
 

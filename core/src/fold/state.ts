@@ -4,7 +4,7 @@ import type { Load } from './run-weight.js';
 import type { TaskId } from '../limits/index.js';
 
 /** Raised whenever the meaning of a stored state changes; states of another version are rebuilt at start. */
-export const FOLD_VERSION = 8;
+export const FOLD_VERSION = 7;
 
 /** The state keeps at most so many bars; older ones are one collapsed piece. The ruler shows the last twelve. */
 export const MAX_BARS = 20;

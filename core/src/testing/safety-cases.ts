@@ -231,6 +231,18 @@ export const SAFETY_CASES: readonly SafetyCase[] = [
     verdict: 'runOn',
     act: null,
   },
+  {
+    name: 'PFPE topped up in a mineral pump, then another mineral oil',
+    why: 'what comes later makes nothing milder',
+    story: [
+      { at: 0, change: 'mineral' },
+      { at: 10, topUp: 'pfpe' },
+      { at: 20, topUp: 'otherMineral' },
+      { at: 30, change: 'otherMineral' },
+    ],
+    verdict: 'beforeNextRun',
+    act: 'washHousing',
+  },
   // Other products.
   {
     name: 'another mineral oil topped up',
