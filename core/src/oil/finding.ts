@@ -15,6 +15,8 @@ export type Act =
   | 'look'
   | 'bleed'
   | 'sample'
+  /** The sample is drawn: its report is waited for. */
+  | 'report'
   | 'findCause'
   | 'checkRemedy';
 

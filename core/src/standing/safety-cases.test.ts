@@ -106,3 +106,19 @@ test.each(SAFETY_CASES.map((c) => [c.name, c] as const))('%s', (_, one) => {
   const acts = reasons.filter((r) => r.level !== 'runOn').map((r) => r.act);
   expect(acts.filter((a) => a !== null && one.never?.includes(a))).toEqual([]);
 });
+
+test('solvent, changed: once the sample is drawn its report is asked for, not another sample', () => {
+  const book = setUpBook(yardOf({ name: '', why: '', story: [], verdict: 'stop', act: 'report' }));
+  const setUp = book.pumpAt({ pumpId: 'p1', instant: at(NOW) })!;
+  const changed = [changeAt(1, 'mineral'), lookAt(60, { smell: 'solvent' }), changeAt(70, 'mineral')];
+  const drawn = (hours: number) => entryAt(hours, 'labSample', { sump: 'oil', drawnMl: 50 });
+  const actAfter = (...entries: Entry[]) =>
+    standingAt({ state: rebuild({ pumpId: 'p1', entries, book }), setUp, now: at(NOW) }).act;
+  expect(actAfter(...changed)).toBe('sample');
+  expect(actAfter(...changed, drawn(80))).toBe('report');
+  // Of the oil that went out a report says nothing.
+  expect(actAfter(...changed.slice(0, 2), drawn(65), ...changed.slice(2))).toBe('sample');
+  const answered = drawn(80);
+  const water = entryAt(90, 'labResult', { sampleId: answered.id, waterPpm: 20 });
+  expect(actAfter(...changed, answered, water)).toBe('sample');
+});

@@ -209,11 +209,16 @@ function unfitReasons(state: PumpState, setUp: PumpSetUp): Reason[] {
   return [{ code: 'unfitOil', level: 'stop', act, answeredBy: 'stripAndChange', ...found }];
 }
 
+/** A sample that was drawn for it since, and no report on it has come. */
+const awaitsReport = ({ samples }: PumpState, sump: SumpKey, { half, at }: Finding): boolean =>
+  samples.some((s) => s.sump === sump && s.measured.length === 0 && s.at > (half?.at ?? at));
+
 /** Where solvent bars air, what could be purged is drained cold and changed. */
 function findingReasons(state: PumpState, setUp: PumpSetUp): Reason[] {
   const barred = isAirBarred(state, setUp);
   return state.sumps.flatMap(({ key: sump, findings }) =>
     findings.map((f): StandingFinding => {
+      if (f.act === 'sample' && awaitsReport(state, sump, f)) return { ...f, sump, act: 'report' };
       const purges = f.act === 'purge' || f.answeredBy === 'bleedOrPurgeThenLook';
       if (!barred || !purges) return { ...f, sump };
       return { ...f, sump, act: f.act === 'purge' ? 'change' : f.act, airBarred: true };

@@ -405,6 +405,7 @@ export type Act =
   | 'look'
   | 'bleed'
   | 'sample'
+  | 'report'
   | 'findCause'
   | 'checkRemedy';
 export type SumpKey = 'oil' | 'gearA' | 'gearB' | 'sealCup';

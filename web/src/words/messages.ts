@@ -29,6 +29,7 @@ const ACT_WORDS: Readonly<Record<Act, string>> = {
   look: 'Look',
   bleed: 'Bleed',
   sample: 'Draw a sample',
+  report: 'Enter the lab report',
   findCause: 'Find the cause',
   checkRemedy: 'Check the remedy',
 };

@@ -158,6 +158,7 @@ const ANSWERS: Readonly<Record<Act, ActionAddress & { readonly words: string }>>
   purge: { action: 'done', task: 'purge', words: 'Purge, then log it' },
   look: { action: 'look', words: 'Look at oil' },
   sample: { action: 'labSample', words: 'Draw a lab sample' },
+  report: { action: 'labReport', words: 'Enter the lab report' },
   findCause: { action: 'findCause', words: 'Find the cause' },
   checkRemedy: { action: 'checkRemedy', words: 'Say whether it held' },
 };
