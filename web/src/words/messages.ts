@@ -204,7 +204,7 @@ const LEFT_TO_DO: { readonly [A in AnsweredBy]?: Readonly<Record<'pump' | 'oil',
   },
   changeThenViscosity: {
     pump: '',
-    oil: 'Changed: run it warm for an hour, and show by a sample that the new oil is within 10\u00a0% of new. No smell may be noticed; nobody is to sniff at it.',
+    oil: 'Changed: run it warm for an hour, and show by a sample that the new oil is within 10\u00a0% of new. No smell may be noticed; nobody is to sniff at it. Where the set-up does not say how thick the unused oil is, no figure can show it: correct its record first.',
   },
 };
 
