@@ -119,10 +119,9 @@ export class Database {
     try {
       for (const letGo of this.beforeReplaced) await letGo();
       await this.reading.destroy();
-      // Also takes the log file away, so that none is left to be laid over the new file.
-      const mode = this.writer.pragma('journal_mode = DELETE', { simple: true });
+      const alone = this.leaveLog();
       await this.writing.destroy();
-      if (mode !== 'delete') throw new CannotReplace('the data folder is open in another program');
+      if (!alone) throw new CannotReplace('the data folder is open in another program');
       mkdirSync(keptFolder(this.folder), { recursive: true });
       linkSync(place, keptAs);
       renameSync(file, place);
@@ -139,6 +138,16 @@ export class Database {
       } finally {
         this.busy = false;
       }
+    }
+  }
+
+  /** Takes the log file away, so that none is left to be laid over another file. False when somebody else has the file open. */
+  private leaveLog(): boolean {
+    try {
+      return this.writer.pragma('journal_mode = DELETE', { simple: true }) === 'delete';
+    } catch (error) {
+      if ((error as { code?: string }).code === 'SQLITE_BUSY') return false;
+      throw error;
     }
   }
 

@@ -1,5 +1,8 @@
+import { readdirSync } from 'node:fs';
+import { setImmediate, setTimeout } from 'node:timers/promises';
 import type { SuspectsAnswer } from '@winter-jar/contracts';
 import { at, changeAt, lookAt, runAt } from '@winter-jar/core/testing';
+import { JOURNAL_LINES_JOB } from '../backup/journal-lines.js';
 import { SUSPECTS_JOB } from '../diagnosis/suspects.js';
 import { jobTools, nowMs, openHouse, type TestHouse } from '../testing/test-house.js';
 import type { Job } from './job.js';
@@ -68,6 +71,19 @@ test('whoever goes before its turn does not wait for it', async () => {
   late.abort();
   expect(await Promise.race([waiting.catch((error: unknown) => error), first])).toBeInstanceOf(JobCancelled);
   await first;
+});
+
+test('a thread that is leaving already has left before the data are replaced', async () => {
+  const threads = () => readdirSync('/proc/self/task').length;
+  // What makes a file gives its thread back with the answer.
+  const lines = (fileName: string) => queue.run(JOURNAL_LINES_JOB, { into: house.folder, fileName, now });
+  await lines('first.jsonl');
+  await setTimeout(500);
+  const none = threads();
+  await lines('second.jsonl');
+  await setImmediate();
+  await queue.onModuleDestroy();
+  expect(threads()).toBe(none);
 });
 
 test('after a restore it reads the data that lie there then', async () => {

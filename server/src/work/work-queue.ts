@@ -32,18 +32,18 @@ interface Asking<Part> {
   readonly signal?: AbortSignal;
 }
 
-/** A worker thread, which starts with its first job, and the end of the last job that it was given. */
+/** A worker thread, which starts with its first job, the end of the last job that it was given, and of the threads let go. */
 interface Line {
   worker: Worker | null;
   last: Promise<unknown>;
+  gone: Promise<unknown>;
 }
+
+const emptyLine = (): Line => ({ worker: null, last: Promise.resolve(), gone: Promise.resolve() });
 
 /** Beside the server's own thread one worker thread per lane, each one job after another. */
 export class WorkQueue implements OnModuleDestroy {
-  private readonly lines: Readonly<Record<Lane, Line>> = {
-    screen: { worker: null, last: Promise.resolve() },
-    file: { worker: null, last: Promise.resolve() },
-  };
+  private readonly lines: Readonly<Record<Lane, Line>> = { screen: emptyLine(), file: emptyLine() };
 
   constructor(
     private readonly database: Database,
@@ -118,8 +118,10 @@ export class WorkQueue implements OnModuleDestroy {
   }
 }
 
+/** Once it has ended no thread of the line holds the data open, one that was let go before included. */
 async function dismiss(line: Line): Promise<void> {
   const { worker } = line;
   line.worker = null;
-  await worker?.terminate();
+  if (worker) line.gone = Promise.all([line.gone, worker.terminate()]);
+  await line.gone;
 }
