@@ -1,5 +1,6 @@
 import {
   CLARITIES,
+  DRAWN_HOW,
   FOAMS,
   LEVELS,
   LOOK_SOURCES,
@@ -8,6 +9,7 @@ import {
   PARTICLE_KINDS,
   SMELLS,
   type Clarity,
+  type DrawnHow,
   type Foam,
   type Level,
   type LookBody,
@@ -19,7 +21,7 @@ import {
   type SumpKey,
 } from '@winter-jar/core';
 import { ArrayUnique, IsArray, IsBoolean, IsIn, IsNumber, IsOptional, Max, Min } from 'class-validator';
-import { IdOf, Maybe, OneOf, Remark, Volume, Within, PhotoId } from './body-rules.js';
+import { IdOf, Maybe, OneOf, Remark, Uuid, Volume, Within, PhotoId } from './body-rules.js';
 import { SUMPS } from './limits.js';
 
 const yesOrNo = { message: 'true or false' };
@@ -30,6 +32,8 @@ const hours = { message: 'hours from 0 to 1,000; 0 while the pump is running' };
 export class LookBodyDto implements LookBody {
   @OneOf(SUMPS) sump!: SumpKey;
   @OneOf(LOOK_SOURCES) source!: LookSource;
+  @Maybe(Uuid('the id of the entry that drew this oil')) drawnId?: string | null;
+  @Maybe(OneOf(DRAWN_HOW)) drawn?: DrawnHow | null;
   @Maybe(Volume()) lookedAtMl?: number | null;
 
   @IsNumber({}, hours)

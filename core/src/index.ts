@@ -95,6 +95,7 @@ export {
   type SumpState,
   type WaterFound,
   WEIGHT_DEFAULTS,
+  type Draw,
 } from './fold/index.js';
 export {
   type BallastUse,
@@ -137,6 +138,8 @@ export {
   LEVELS,
   localDay,
   localTime,
+  DRAWN_HOW,
+  type DrawnHow,
   LOOK_SOURCES,
   type LookBody,
   type LookSource,

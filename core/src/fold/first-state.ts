@@ -26,7 +26,7 @@ export function newCharge(input: {
     unestimatedRuns: 0,
     bledSinceWaterSeen: false,
     purgedSinceSeen: false,
-    unreadBleedUl: null,
+    draws: [],
     others: [],
     solvent: 0,
     levelKnown: input.levelKnown ?? false,

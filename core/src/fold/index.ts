@@ -41,6 +41,8 @@ export {
   foundUlOf,
   NOTHING_FOUND,
   saysWater,
+  withStaleDraws,
+  type Draw,
   type WaterCount,
   type WaterFound,
 } from './water-found.js';

@@ -103,7 +103,7 @@ test('the jar of a bleed that is read takes the place of what was said when it w
   const oil = (entries: Entry[]) => judged(entries).state.sumps[0]?.charge;
   expect(oil([...RUNS, bleed])?.bledWaterUl).toBe(20_000);
   expect(oil([...RUNS, bleed, read])?.bledWaterUl).toBe(28_000);
-  expect(judged([...RUNS, bleed, read]).reasons).toMatchObject([{ code: 'water', foundUl: 28_000 }, { code: 'cream' }]);
+  expect(judged([...RUNS, bleed, read]).reasons).toMatchObject([{ code: 'cream', creamUl: 4000 }]);
   // Nobody wrote the bleed down: its jar speaks for it.
   const alone = judged([...RUNS, read]).state;
   expect(alone.sumps[0]?.charge.bledWaterUl).toBe(28_000);

@@ -1,4 +1,4 @@
-import type { LookBody, SumpKey } from '../journal/index.js';
+import type { BleedBody, LookBody, SumpKey } from '../journal/index.js';
 import {
   afterChange,
   filledUp,
@@ -9,6 +9,8 @@ import {
   toUl,
   type ChargeSeen,
   type Finding,
+  type FindingCode,
+  type FindingOrigin,
   type JudgedProduct,
   type LookInContext,
   type OilFinding,
@@ -17,7 +19,14 @@ import {
 import { isHarder, jarShapeOf } from '../limits/index.js';
 import type { OilProduct, PumpSetUp } from '../set-up/index.js';
 import type { PumpState, SumpState } from './state.js';
-import { afterBleed, afterLook, NOTHING_FOUND, type WaterCount } from './water-found.js';
+import {
+  afterBleed,
+  afterLook,
+  drawOf,
+  NOTHING_FOUND,
+  saysWater,
+  type WaterCount,
+} from './water-found.js';
 
 /** Where the oil's product is not known, the strictest of the common ones. */
 export const UNKNOWN_PRODUCT: JudgedProduct = {
@@ -32,6 +41,7 @@ interface LookAtSump {
   readonly sump: SumpState;
   readonly look: LookBody;
   readonly setUp: PumpSetUp;
+  readonly origin: Pick<Finding, 'entryId' | 'at'>;
 }
 
 const withFinding = (sump: SumpState, finding: Finding): SumpState => ({
@@ -65,10 +75,11 @@ export function expectedMl(charge: SumpState['charge']): number | null {
   return number === 0 || unestimatedRuns > 0 || stillUl <= 0 ? null : stillUl / 1000;
 }
 
-/** What the charge has shown before this look. A bleed's jar that is read now takes the place of what was said when it was drawn. */
-function chargeSeen({ state, sump, look, setUp }: LookAtSump): ChargeSeen {
+/** What the charge has shown before this look. A jar that was drawn or read before is weighed by this reading alone. */
+function chargeSeen({ state, sump, look, setUp, origin }: LookAtSump): ChargeSeen {
   const { charge } = sump;
-  const readAgainUl = look.source === 'bleed' ? (charge.unreadBleedUl ?? 0) : 0;
+  const draw = drawOf(charge.draws, look, origin);
+  const readAgainUl = draw?.waterUl ?? 0;
   const { overhaul } = state;
   return {
     number: charge.number,
@@ -77,7 +88,7 @@ function chargeSeen({ state, sump, look, setUp }: LookAtSump): ChargeSeen {
     startColour: charge.startColour,
     waterTakenOutMl: (charge.bledWaterUl + charge.sampledWaterUl - charge.answeredWaterUl - readAgainUl) / 1000,
     expectedWaterMl: expectedMl(charge),
-    purgedSinceSeen: charge.purgedSinceSeen,
+    purgedSinceSeen: charge.purgedSinceSeen && !draw?.stale,
     addedSinceLevel: !charge.levelKnown,
     productChanged: sump.findings.some((f) => f.code === 'otherProduct'),
     pumpHours: overhaul ? (state.totals.minutes - overhaul.minutes) / 60 : null,
@@ -99,25 +110,62 @@ export function lookInContext(input: LookAtSump): LookInContext {
 }
 
 /** A look's findings on a sump. Findings stand until what answers them; a look raises, and clears only what it can see. */
-export function judgeLook(input: LookAtSump & { origin: Pick<Finding, 'entryId' | 'at'> }): SumpState {
+export function judgeLook(input: LookAtSump): SumpState {
   const { look } = input;
   const context = withStartColour(lookInContext(input));
   const reading = readOil(answersWater(input, context) ? withoutOldWater(context) : context);
-  if (reading.ofGoneCharge) return raiseOfGone(input.sump, reading.findings, input.origin);
-  const standing = input.sump.findings
+  const drawnId = drawnIdOf(input, reading);
+  const before = input.sump.findings.filter((f) => !(f.drawnId === drawnId && saysAgain(f, look)));
+  const origin = { ...input.origin, drawnId };
+  if (reading.ofGoneCharge) return raiseOfGone({ ...input.sump, findings: before }, reading.findings, origin);
+  const standing = before
     .filter((f) => !isCleared(f, input, context, reading))
     .map((f) => (f.answeredBy === 'whereItWent' && (look.level ?? 'none') !== 'none' ? filledUp(f) : f));
   const charge = chargeAfter(input, context);
   const found = look.oilWent ? [...reading.findings, oilLost(look.oilWent)] : reading.findings;
-  return raise({ ...input.sump, charge, findings: standing }, found, input.origin);
+  return raise({ ...input.sump, charge, findings: standing }, found, origin);
+}
+
+/** Which oil a look speaks of: that of a jar, by the entry that drew it. */
+function drawnIdOf({ sump, look, origin }: LookAtSump, { ofGoneCharge }: OilReading): string {
+  const { charge } = sump;
+  const known = drawOf(charge.draws, look, origin)?.id ?? look.drawnId;
+  return known ?? (ofGoneCharge ? (charge.since.entryId ?? origin.entryId) : origin.entryId);
+}
+
+/**
+ * Whether a later reading of the same jar takes the place of what was found in it. Water, cream and haze go on parting; what only
+ * the first reading can show stays: glitter sinks, growth breaks up, solvent and amines air off.
+ */
+const PARTS_ON: readonly FindingCode[] = [
+  'water',
+  'waterAboveExpected',
+  'levelFromWater',
+  'cream',
+  'clarity',
+  'goneCharge',
+];
+// Of a jar whose layers are read, what is left is clear oil.
+const saysAgain = ({ code }: Finding, look: LookBody): boolean =>
+  PARTS_ON.includes(code) && (saysWater(look) || (look.clarity ?? look.creamMl ?? null) !== null);
+
+/** What a bleed says by itself when it is drawn; its jar says it again. */
+export function judgeBleed(input: Omit<LookAtSump, 'look'> & { body: BleedBody }): SumpState {
+  const { body, sump, origin } = input;
+  const look: LookBody = { sump: body.sump, source: 'bleed', hoursStood: 0, freeWaterMl: body.waterMl ?? null };
+  const { findings } = readOil(lookInContext({ ...input, look: { ...look, drawnId: origin.entryId } }));
+  const charge = {
+    ...sump.charge,
+    ...takenOutOf(afterBleed(foundOn(sump.charge), body.waterMl, origin)),
+    bledSinceWaterSeen: true,
+  };
+  // What stood in the glass above the mark has come out.
+  const left = sump.findings.filter((f) => !(f.code === 'level' && f.found === 'high'));
+  return raise({ ...sump, charge, findings: left }, findings, { ...origin, drawnId: origin.entryId });
 }
 
 /** What an oil that was changed since shows of the pump: that half is done, and what was done at the pump before it counts. */
-export function raiseOfGone(
-  sump: SumpState,
-  found: readonly OilFinding[],
-  origin: Pick<Finding, 'entryId' | 'at'>,
-): SumpState {
+export function raiseOfGone(sump: SumpState, found: readonly OilFinding[], origin: FindingOrigin): SumpState {
   const { gone, since } = sump.charge;
   const open = found.filter((f) => !gone?.answered.includes(f.code));
   const left = open.map((f) => (f.level === 'stop' ? afterChange({ ...f, ...origin }, since.at) : f));
@@ -129,11 +177,7 @@ export function raiseOfGone(
 }
 
 /** The hardest of each kind stands. */
-export function raise(
-  sump: SumpState,
-  found: readonly OilFinding[],
-  origin: Pick<Finding, 'entryId' | 'at'>,
-): SumpState {
+export function raise(sump: SumpState, found: readonly OilFinding[], origin: FindingOrigin): SumpState {
   return found.reduce((next, f) => {
     const stands = next.findings.find((s) => s.code === f.code);
     return stands && isHarder(stands.level, f.level) ? next : withFinding(next, { ...f, ...origin });
@@ -149,12 +193,17 @@ function withStartColour(context: LookInContext): LookInContext {
 }
 
 /** After a bleed or a purge a settled look at the oil itself that shows little water answers what was found before. */
-function answersWater({ sump, look }: LookAtSump, context: LookInContext): boolean {
+function answersWater({ sump, look, origin }: LookAtSump, context: LookInContext): boolean {
   if (!sump.charge.bledSinceWaterSeen || look.source === 'bleed') return false;
+  if (isOld({ sump, look, origin })) return false;
   if ((look.freeWaterMl ?? null) === null) return false;
   const { findings, settling } = readOil(withoutOldWater(context));
   return settling.settled && !findings.some((f) => f.code === 'water' || f.code === 'cream');
 }
+
+/** A jar that was drawn before the last bleed or purge shows nothing of what they left. */
+const isOld = ({ sump, look, origin }: Pick<LookAtSump, 'sump' | 'look' | 'origin'>): boolean =>
+  drawOf(sump.charge.draws, look, origin)?.stale ?? false;
 
 const withoutOldWater = (context: LookInContext): LookInContext => ({
   ...context,
@@ -169,7 +218,12 @@ function isCleared(finding: Finding, input: LookAtSump, context: LookInContext, 
     case 'bleedOrPurgeThenLook':
       return !seenAgain && answersWater(input, context);
     case 'changeOrClearLook':
-      return !seenAgain && isDirty(finding, look) === false && (reading.settling.settled || !needsSettling(finding));
+      return (
+        !seenAgain &&
+        !isOld(input) &&
+        isDirty(finding, look) === false &&
+        (reading.settling.settled || !needsSettling(finding))
+      );
     case 'whereItWent':
       return Boolean(look.oilWent);
     case 'look':
@@ -196,7 +250,7 @@ function isCleared(finding: Finding, input: LookAtSump, context: LookInContext, 
 const needsSettling = ({ code }: Finding): boolean => code !== 'smell' && code !== 'foam';
 
 function chargeAfter(input: LookAtSump, context: LookInContext): SumpState['charge'] {
-  const { sump, look } = input;
+  const { sump, look, origin } = input;
   const { charge } = sump;
   const answered = answersWater(input, context);
   const asked = look.clarity ?? look.creamMl ?? null;
@@ -205,34 +259,24 @@ function chargeAfter(input: LookAtSump, context: LookInContext): SumpState['char
     ...charge,
     startColour: context.charge.startColour,
     levelKnown: look.level ? look.level !== 'high' : charge.levelKnown,
-    purgedSinceSeen: asked === null ? charge.purgedSinceSeen : false,
-    bledSinceWaterSeen: answered || wet ? false : charge.bledSinceWaterSeen,
+    purgedSinceSeen: asked === null || isOld(input) ? charge.purgedSinceSeen : false,
+    bledSinceWaterSeen: answered || (wet && !isOld(input)) ? false : charge.bledSinceWaterSeen,
     answeredWaterUl: answered ? charge.bledWaterUl + charge.sampledWaterUl : charge.answeredWaterUl,
     answeredExpectedUl: answered ? charge.expectedWaterUl : charge.answeredExpectedUl,
   };
-  const water = takenOutOf(afterLook(foundOn(charge), look));
+  const water = takenOutOf(afterLook(foundOn(charge), look, origin, context.charge.chargeMl));
   return look.source === 'bleed' ? { ...next, ...water, bledSinceWaterSeen: true } : { ...next, ...water };
 }
 
 /** What is kept of the water on a charge: what was taken out. What stands in the oil, the jars show. */
-const foundOn = ({ bledWaterUl, sampledWaterUl, unreadBleedUl }: SumpState['charge']): WaterCount => ({
+const foundOn = ({ bledWaterUl, sampledWaterUl, draws }: SumpState['charge']): WaterCount => ({
   ...NOTHING_FOUND,
   bledUl: bledWaterUl,
   sampledUl: sampledWaterUl,
-  unreadBleedUl,
+  draws,
 });
-const takenOutOf = ({ bledUl, sampledUl, unreadBleedUl }: WaterCount) => ({
+const takenOutOf = ({ bledUl, sampledUl, draws }: WaterCount) => ({
   bledWaterUl: bledUl,
   sampledWaterUl: sampledUl,
-  unreadBleedUl,
-});
-
-/** The charge after a bleed as it was said when drawn. */
-export const chargeAfterBleed = (
-  charge: SumpState['charge'],
-  waterMl: number | null | undefined,
-): SumpState['charge'] => ({
-  ...charge,
-  ...takenOutOf(afterBleed(foundOn(charge), waterMl)),
-  bledSinceWaterSeen: true,
+  draws,
 });

@@ -2,9 +2,10 @@ import type { BallastUse, Clarity, LabReading, Level, LookSource, OrderKey, Sump
 import type { Finding, GoneCharge } from '../oil/index.js';
 import type { Load } from './run-weight.js';
 import type { TaskId } from '../limits/index.js';
+import type { Draw } from './water-found.js';
 
 /** Raised whenever the meaning of a stored state changes; states of another version are rebuilt at start. */
-export const FOLD_VERSION = 7;
+export const FOLD_VERSION = 8;
 
 /** The state keeps at most so many bars; older ones are one collapsed piece. The ruler shows the last twelve. */
 export const MAX_BARS = 20;
@@ -86,8 +87,8 @@ export interface Charge {
   readonly purgedSinceSeen: boolean;
   /** The level was read between the marks, and nothing was added since. */
   readonly levelKnown: boolean;
-  /** Water of the last bleed as it was said when drawn, until its jar is read. */
-  readonly unreadBleedUl: number | null;
+  /** Jars of its oil that may be read again, the last of them. */
+  readonly draws: readonly Draw[];
   /** Products that came to it by top-ups, beside its own. */
   readonly others: readonly string[];
   /** The highest solvent rating that went through it, 0-3. */

@@ -105,8 +105,10 @@ test('the last four jars are kept, whatever they came from', () => {
 
 test('a sample takes its water out of the pump, a sight glass only shows it', () => {
   const sample = (hours: number) => lookAt(hours, { source: 'sample', lookedAtMl: 200, freeWaterMl: 8 });
-  expect(oil([changeAt(1), sample(10), sample(20)]).findings).toMatchObject([{ code: 'water', foundUl: 16_000 }]);
-  expect(oil([changeAt(1), lookAt(10, { freeWaterMl: 8 }), lookAt(20, { freeWaterMl: 8 })]).findings).toEqual([]);
+  const drawn = oil([changeAt(1), sample(10), sample(20)]);
+  expect([drawn.charge.sampledWaterUl, drawn.findings]).toEqual([16_000, []]);
+  const seen = oil([changeAt(1), lookAt(10, { freeWaterMl: 8 }), lookAt(20, { freeWaterMl: 8 })]);
+  expect([seen.charge.sampledWaterUl, seen.findings]).toEqual([0, []]);
 });
 
 test('a top-up with the level still low leaves the reason standing', () => {

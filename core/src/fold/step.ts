@@ -9,7 +9,8 @@ import { foldLabResult, foldLabSample } from './fold-lab.js';
 import { foldMeter } from './fold-meter.js';
 import { foldOpenRun, foldRun } from './fold-run.js';
 import { foldTakeOver } from './fold-take-over.js';
-import { chargeAfterBleed, judgeLook } from './judge-look.js';
+import { judgeBleed, judgeLook } from './judge-look.js';
+import { drawOf, withStaleDraws } from './water-found.js';
 import { jarOf, keepJar } from './kept-jars.js';
 import type { Charge, NotTold, PumpState, SumpState } from './state.js';
 import { startState } from './first-state.js';
@@ -52,11 +53,8 @@ function fold(state: PumpState, context: Context): PumpState {
       return foldLook(state, context, entry.body);
     case 'bleed': {
       const { sump, waterMl, drawnMl } = entry.body;
-      const bled = onSump(state, sump, (s) => ({
-        ...s,
-        charge: chargeAfterBleed(s.charge, waterMl),
-        findings: s.findings.filter((f) => !(f.code === 'level' && f.found === 'high')),
-      }));
+      const judging = { state, setUp: context.setUp, origin: originOf(context), body: entry.body };
+      const bled = onSump(state, sump, (s) => judgeBleed({ ...judging, sump: s }));
       const read = (waterMl ?? null) !== null;
       const oilUl = Math.max(0, toUl(drawnMl) - toUl(waterMl));
       const jarred = read ? keepJar(bled, jarOf(context, { source: 'bleed', oilUl, waterUl: toUl(waterMl) })) : bled;
@@ -129,8 +127,8 @@ function foldLook(state: PumpState, context: Context, look: LookBody): PumpState
   const read = look.source === 'bleed' ? withoutLastBleed(judged) : judged;
   const seen = markLastBar(done(keepJar(read, jar), context, 'look'), 'looked');
   // The jar of a bleed that nobody wrote down speaks for the bleed too.
-  const unwritten =
-    look.source === 'bleed' && state.sumps.find((s) => s.key === look.sump)?.charge.unreadBleedUl === null;
+  const draws = state.sumps.find((s) => s.key === look.sump)?.charge.draws ?? [];
+  const unwritten = look.source === 'bleed' && drawOf(draws, look, originOf(context)) === null;
   return unwritten ? markLastBar(done(seen, context, 'bleed'), 'bled') : seen;
 }
 
@@ -144,7 +142,7 @@ function afterPurge({ charge, findings }: SumpState, { model }: PumpSetUp): Char
   });
   const found = Math.min(expectedWaterUl, bledWaterUl + sampledWaterUl);
   return {
-    ...charge,
+    ...withStaleDraws(charge),
     bledSinceWaterSeen: true,
     expectedWaterUl: Math.max(found, expectedWaterUl - waterUlOfG(Math.max(0, removedG) * PURGE.hours)),
     purgedSinceSeen: findings.some((f) => f.code === 'cream' || f.code === 'clarity'),

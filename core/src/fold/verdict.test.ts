@@ -57,11 +57,11 @@ test.each<[Partial<EntryBodies['look']>, YardOptions, string]>([
   expect(judge(seen, options)[0]).toBe(verdict);
 });
 
-test('water counts over the charge: what was bled before and stands now', () => {
+test('what was bled is out of the oil: what stands now is weighed', () => {
   const s = verdictOf(
     afterChange(entryAt(40, 'bleed', { sump: 'oil', drawnMl: 40, waterMl: 20 }), lookAt(50, { freeWaterMl: 16 })),
   );
-  expect(s.reasons[0]).toMatchObject({ code: 'water', foundUl: 36_000, chargeUl: 700_000, level: 'beforeNextRun' });
+  expect(s.reasons[0]).toMatchObject({ code: 'water', foundUl: 16_000, chargeUl: 700_000, level: 'lookSooner' });
 });
 
 test('water is answered by a bleed and then a clear look, not by either alone', () => {

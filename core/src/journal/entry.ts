@@ -17,6 +17,9 @@ export type Clarity = (typeof CLARITIES)[number];
 /** `drained`: the oil of a full change. */
 export const LOOK_SOURCES = ['sightGlass', 'sample', 'bleed', 'drained'] as const;
 export type LookSource = (typeof LOOK_SOURCES)[number];
+/** A sample from the bottom of a pump at rest holds what has settled there; from a running one all that is mixed through the oil. */
+export const DRAWN_HOW = ['atRest', 'running'] as const;
+export type DrawnHow = (typeof DRAWN_HOW)[number];
 export const PARTICLE_AMOUNTS = ['none', 'few', 'many'] as const;
 export type ParticleAmount = (typeof PARTICLE_AMOUNTS)[number];
 export const PARTICLE_KINDS = ['black', 'brown', 'rustRed', 'fibres', 'glitter', 'growth'] as const;
@@ -77,6 +80,10 @@ export interface RunBody {
 export interface LookBody {
   readonly sump: SumpKey;
   readonly source: LookSource;
+  /** The entry that drew this oil: a bleed, a change, the first look at the same sample, or this look itself. */
+  readonly drawnId?: string | null;
+  /** How a sample was drawn; null counts as at rest. */
+  readonly drawn?: DrawnHow | null;
   /** mL in the jar, all layers together; null for the sight glass. */
   readonly lookedAtMl?: number | null;
   /** Hours the oil had stood; 0 in the sight glass means the pump was running. */

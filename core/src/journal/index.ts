@@ -30,6 +30,8 @@ export {
   type LabValues,
   type Level,
   LEVELS,
+  DRAWN_HOW,
+  type DrawnHow,
   LOOK_SOURCES,
   type LookBody,
   type LookSource,

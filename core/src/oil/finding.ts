@@ -89,8 +89,8 @@ export type OilFinding = FindingBase &
         readonly foundUl: number;
         readonly chargeUl: number;
         readonly limitShare: number;
-        /** What decided where it was not the share: so much that stands, or any of it under an oil that holds water up. */
-        readonly by?: 'amount' | 'heldUp';
+        /** What decided where it was not the share that is in the oil: so much that stands, any of it under an oil that holds water up, or so much drawn at once. */
+        readonly by?: 'amount' | 'heldUp' | 'drawn';
       }
     | {
         readonly code: 'waterAboveExpected';
@@ -168,7 +168,14 @@ export type OilFinding = FindingBase &
   );
 
 /** A finding with the entry that it came from. */
-export type Finding = OilFinding & { readonly entryId: string; readonly at: string };
+export type Finding = OilFinding & FindingOrigin;
+
+export interface FindingOrigin {
+  readonly entryId: string;
+  readonly at: string;
+  /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+  readonly drawnId?: string;
+}
 
 export type FindingOf<C extends FindingCode> = Extract<OilFinding, { readonly code: C }>;
 

@@ -1,11 +1,27 @@
 export { afterChange, afterViscosity, afterWork, outlivesChange } from './answering.js';
 export { isHydrocarbon, mixedWith } from './compatibility.js';
 export { type Confidence, confidenceOf, type Doubt } from './confidence.js';
-export { type Act, type AnsweredBy, type Finding, type FindingCode, isLevelTask, type OilFinding } from './finding.js';
+export {
+  type Act,
+  type AnsweredBy,
+  type Finding,
+  type FindingCode,
+  type FindingOrigin,
+  isLevelTask,
+  type OilFinding,
+} from './finding.js';
 export { isDirty } from './is-dirty.js';
 export { ironRatePer100h, type JudgedLab, labReadingOf } from './judge-lab.js';
 export { filledUp, levelFinding, levelNotTold, oilLost } from './judge-level.js';
-export { type ChargeSeen, type GoneCharge, type JudgedProduct, toUl, waterUlOf } from './judge.js';
+export {
+  type ChargeSeen,
+  type GoneCharge,
+  type JudgedProduct,
+  inOilUlOf,
+  drawnUlOf,
+  toUl,
+  waterUlOf,
+} from './judge.js';
 export { nextLook, type NextLook } from './next-look.js';
 export { iso4406Code } from './particle-code.js';
 export { type LabReport, type NotJudged, readLab } from './read-lab.js';

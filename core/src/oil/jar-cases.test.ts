@@ -42,8 +42,8 @@ const CHARGE: ChargeSeen = {
 
 const GLASS: LookBody = { sump: 'oil', source: 'sightGlass', hoursStood: 12 };
 const RUNNING: LookBody = { sump: 'oil', source: 'sightGlass', hoursStood: 0 };
-/** A sample of 300 mL after two days on a warm shelf: settled for any of these oils. */
-const JAR: LookBody = { sump: 'oil', source: 'sample', lookedAtMl: 300, hoursStood: 60, jarTempC: 25 };
+/** All of it in a jar, after two days on a warm shelf: settled for any of these oils. */
+const JAR: LookBody = { sump: 'oil', source: 'sample', lookedAtMl: 1000, hoursStood: 60, jarTempC: 25 };
 const TEN_MINUTES: LookBody = { ...JAR, hoursStood: 0.17 };
 
 interface Case {
@@ -90,12 +90,12 @@ const CASES: readonly Case[] = [
     reason: null,
   },
   {
-    name: 'what was bled before counts on the charge',
+    name: 'what was bled before is out of the oil',
     charge: { waterTakenOutMl: 40 },
     look: { ...JAR, freeWaterMl: 15 },
-    level: 'beforeNextRun',
-    act: 'change',
-    reason: 'water',
+    level: 'runOn',
+    act: null,
+    reason: null,
   },
   {
     name: 'half of the cream counts as water',

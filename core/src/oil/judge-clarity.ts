@@ -1,4 +1,5 @@
-import { purgeOr, toUl, type Judge } from './judge.js';
+import { creamUlOf, mayBeAir, purgeOr, toUl, type Judge } from './judge.js';
+import type { LookBody } from '../journal/index.js';
 import { worstLevel, type VerdictLevel, stepPassed, type OilLimits } from '../limits/index.js';
 import type { Act } from './finding.js';
 
@@ -8,17 +9,26 @@ const ASK_AGAIN = 'changeOrClearLook' as const;
 const afterPurgeLevel = (level: VerdictLevel, afterPurge: boolean, limits: OilLimits): VerdictLevel =>
   afterPurge ? worstLevel([level, limits['purge.didNotClear']]) : level;
 
-/** Cream is emulsified water that stays: purge, and change if it does not clear. Before it has settled it only warns. */
+/** White from top to bottom, give or take what the scale shows. */
+const ALL_OF_A_JAR = 0.9;
+
+const isAllCream = ({ source, lookedAtMl, creamMl, clarity }: LookBody): boolean =>
+  source !== 'sightGlass' && (clarity === 'cream' || (creamMl ?? 0) >= ALL_OF_A_JAR * (lookedAtMl ?? Infinity));
+
+/** Cream is emulsified water that stays: purge, and change if it does not clear. Before it has settled it may be air. */
 export const judgeCream: Judge = (judged) => {
   const { look, charge, limits, settled } = judged;
-  const creamUl = toUl(look.creamMl);
+  const creamUl = creamUlOf(judged);
   const chargeUl = toUl(charge.chargeMl);
   const passed = stepPassed(limits, 'creamPercent', (creamUl / chargeUl) * 100);
   if (!passed) return null;
   const afterPurge = charge.purgedSinceSeen;
-  const level = settled ? afterPurgeLevel(passed.level, afterPurge, limits) : 'lookSooner';
+  const isCream = !mayBeAir(look, settled);
+  // Air or cream: half an hour tells, and nobody starts before.
+  const unsure = isAllCream(look) ? 'beforeNextRun' : 'lookSooner';
+  const level = isCream ? afterPurgeLevel(passed.level, afterPurge, limits) : unsure;
   if (level === 'runOn') return null;
-  const act: Act = !settled ? 'look' : afterPurge ? 'change' : purgeOr(judged, 'change');
+  const act: Act = !isCream ? 'look' : afterPurge ? 'change' : purgeOr(judged, 'change');
   const found = { code: 'cream', creamUl, chargeUl, limitShare: passed.limit / 100, afterPurge } as const;
   return { ...found, level, act, answeredBy: 'bleedOrPurgeThenLook' };
 };

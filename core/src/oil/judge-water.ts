@@ -1,4 +1,4 @@
-import { foundUlOf, toUl, type Judge, type Judged } from './judge.js';
+import { foundUlOf, inOilUlOf, standingUlOf, takenOutUlOf, toUl, type Judge, type Judged } from './judge.js';
 import { isHarder, stepPassed, type LimitLevel } from '../limits/index.js';
 import type { Act, FindingOf, OilFinding } from './finding.js';
 import { isDenserThanWater } from './settling.js';
@@ -11,21 +11,23 @@ function waterAct(level: LimitLevel, denser: boolean): Act {
   return level === 'lookSooner' ? 'bleed' : 'change';
 }
 
-/** Amounts are per charge and not per jar: a normal bleed is half water and means nothing bad. */
+/** Shares are of the charge and not of the jar, and of what is in the oil: what was bled is out. */
 export const judgeWater: Judge = (judged) => {
   const { charge, limits, product } = judged;
-  const foundUl = foundUlOf(judged);
+  const foundUl = inOilUlOf(judged);
   const chargeUl = toUl(charge.chargeMl);
-  const denser = isDenserThanWater(product);
   const found = { code: 'water', answeredBy, foundUl, chargeUl } as const;
   const share = stepPassed(limits, 'waterPercent', (foundUl / chargeUl) * 100);
+  const free = stepPassed(limits, 'waterPercent', (standingUlOf(judged) / chargeUl) * 100);
+  // Cream cannot be bled, and a purge comes before a change of the oil.
+  const byCream = share?.level === 'beforeNextRun' && free?.level !== share.level && judged.look.smell !== 'solvent';
   const byShare = share && {
     ...found,
     level: share.level,
-    act: waterAct(share.level, denser),
+    act: byCream ? ('purge' as const) : waterAct(share.level, isDenserThanWater(product)),
     limitShare: share.limit / 100,
   };
-  return [byShare, heldUp(judged), standing(judged)]
+  return [byShare, heldUp(judged), standing(judged), drawn(judged)]
     .filter((f) => f !== null)
     .reduce<OilFinding | null>((worst, f) => (worst && !isHarder(f.level, worst.level) ? worst : f), null);
 };
@@ -41,17 +43,27 @@ function heldUp({ look, charge, limits, product }: Judged): FindingOf<'water'> |
 }
 
 /** So much that stands now is near the pick-up of any pump, whatever its share of a large charge. */
-function standing({ look, charge, limits, product }: Judged): FindingOf<'water'> | null {
-  const foundUl = toUl(look.freeWaterMl);
+function standing(judged: Judged): FindingOf<'water'> | null {
+  const { charge, limits, product } = judged;
+  const foundUl = standingUlOf(judged);
   const passed = stepPassed(limits, 'freeWaterMl', foundUl / 1000);
   if (!passed) return null;
   const chargeUl = toUl(charge.chargeMl);
   const limitShare = (passed.limit * 1000) / chargeUl;
-  // What was bled is out; so much of it asks for a look at what is left.
-  const isOut = look.source === 'bleed';
-  const level = isOut ? 'lookSooner' : passed.level;
-  const act = isOut ? 'look' : isDenserThanWater(product) ? 'purge' : 'bleed';
-  return { code: 'water', level, act, answeredBy, foundUl, chargeUl, limitShare, by: 'amount' };
+  const act = isDenserThanWater(product) ? 'purge' : 'bleed';
+  return { code: 'water', level: passed.level, act, answeredBy, foundUl, chargeUl, limitShare, by: 'amount' };
+}
+
+/** Water that one jar took out is gone; so much of it, where it would have been too much in the oil, asks for a look at what is left. */
+function drawn({ look, charge, limits }: Judged): FindingOf<'water'> | null {
+  const foundUl = takenOutUlOf(look);
+  const chargeUl = toUl(charge.chargeMl);
+  const share = limits['waterPercent.beforeNextRun'];
+  const amountMl = limits['freeWaterMl.beforeNextRun'];
+  const most = Math.min((share ?? Infinity) / 100, ((amountMl ?? Infinity) * 1000) / chargeUl);
+  if (foundUl === 0 || foundUl / chargeUl <= most) return null;
+  const seen = { foundUl, chargeUl, limitShare: most, by: 'drawn' } as const;
+  return { code: 'water', level: 'lookSooner', act: 'look', answeredBy, ...seen };
 }
 
 /** More than the process explains: both so many times as much and at least so many mL more. */
@@ -80,7 +92,7 @@ export const judgeWaterAtPickUp: Judge = ({ look, limits }) => {
 export const judgeLevelFromWater: Judge = (judged) => {
   const { look, charge, limits } = judged;
   const level = limits['water.aboveMax'];
-  const foundUl = foundUlOf(judged);
+  const foundUl = inOilUlOf(judged);
   const wet = stepPassed(limits, 'waterPercent', (foundUl / toUl(charge.chargeMl)) * 100);
   if (look.level !== 'high' || charge.addedSinceLevel || !wet || level === 'runOn') return null;
   return { code: 'levelFromWater', level, act: 'change', answeredBy, foundUl };

@@ -61,9 +61,54 @@ export const toUl = (ml: number | null | undefined): number => Math.round((ml ??
 export const waterUlOf = ({ freeWaterMl, creamMl }: Pick<LookBody, 'freeWaterMl' | 'creamMl'>): number =>
   toUl(freeWaterMl) + Math.round(toUl(creamMl) / 2);
 
-/** Water found over the charge so far, this look included. */
-export const foundUlOf = ({ look, charge }: Pick<Judged, 'look' | 'charge'>): number =>
-  toUl(charge.waterTakenOutMl) + waterUlOf(look);
+/** A look, and the charge that it is held against. */
+interface LookAtCharge {
+  readonly look: LookBody;
+  readonly charge: Pick<ChargeSeen, 'chargeMl'>;
+}
+
+/** How many times a sample is in the charge: what is mixed through it stands for all of the oil. */
+const timesInCharge = ({ look, charge }: LookAtCharge): number =>
+  look.source === 'sample' && look.lookedAtMl ? Math.max(1, charge.chargeMl / look.lookedAtMl) : 1;
+
+/** Cream as the whole charge holds it, µL; that of a bleed is its own alone. */
+export const creamUlOf = (judged: LookAtCharge): number =>
+  Math.round(toUl(judged.look.creamMl) * timesInCharge(judged));
+
+/** Drawn at the bottom at rest: what lies free in it was taken out of the oil. Where nobody said how, it counts as still in it. */
+const isTakenOut = ({ source, drawn }: LookBody): boolean =>
+  source === 'bleed' || (source === 'sample' && drawn === 'atRest');
+
+const isOfRunningOil = ({ source, drawn }: LookBody): boolean => source === 'sample' && drawn === 'running';
+
+/** Free water that stands in the oil by this look, µL. */
+export const standingUlOf = (judged: LookAtCharge): number =>
+  isTakenOut(judged.look)
+    ? 0
+    : Math.round(toUl(judged.look.freeWaterMl) * (isOfRunningOil(judged.look) ? timesInCharge(judged) : 1));
+
+/** White that stands for so long in a jar so warm is no air; in a colder one the bubbles take as long as the water (docs/trade.md 6). */
+const AIR = { goneAfterHours: 0.5, fromC: 40 } as const;
+
+/** White in a jar that has not stood long enough to tell air from cream. */
+export const mayBeAir = ({ source, hoursStood, jarTempC }: LookBody, settled: boolean): boolean =>
+  source !== 'sightGlass' && !settled && !(hoursStood >= AIR.goneAfterHours && (jarTempC ?? 0) >= AIR.fromC);
+
+/** Water in the oil by this look: what stands, and half of what is cream for certain, µL. */
+export const inOilUlOf = (judged: LookAtCharge & { readonly settled: boolean }): number =>
+  standingUlOf(judged) +
+  (judged.look.source === 'bleed' || mayBeAir(judged.look, judged.settled) ? 0 : Math.round(creamUlOf(judged) / 2));
+
+/** Water that a jar is known to have taken out of the oil, µL. */
+export const takenOutUlOf = (look: LookBody): number =>
+  look.source === 'bleed' ? waterUlOf(look) : isTakenOut(look) ? toUl(look.freeWaterMl) : 0;
+
+/** Water in a jar that counts as drawn; a sample of the running oil shows what is in the charge instead, µL. */
+export const drawnUlOf = (look: LookBody): number => (isOfRunningOil(look) ? 0 : waterUlOf(look));
+
+/** Water found over the charge so far, this look included: out of the oil, and in it. */
+export const foundUlOf = (judged: Pick<Judged, 'look' | 'charge' | 'settled'>): number =>
+  toUl(judged.charge.waterTakenOutMl) + takenOutUlOf(judged.look) + inOilUlOf(judged);
 
 /** With solvent in the oil, ballast air would make a flammable mixture: never purge with air. */
 export const purgeOr = ({ look }: Judged, otherwise: 'change'): 'purge' | 'change' =>

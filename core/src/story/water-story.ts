@@ -22,6 +22,7 @@ import {
   foundUlOf,
   NOTHING_FOUND,
   saysWater,
+  withStaleDraws,
   type WaterCount,
   type WaterFound,
 } from '../fold/index.js';
@@ -101,6 +102,9 @@ interface Walked {
   readonly segments: readonly WaterSegment[];
 }
 
+/** Where a model does not say its charge, a small pump's. */
+const chargeMl = ({ model }: PumpSetUp): number => model.sumps.find((s) => s.key === 'oil')?.chargeMl ?? 1000;
+
 const FRESH: Stretch = { runs: [], foundUl: 0, open: false };
 
 function walk({ pumpId, entries }: PumpEntries, equipmentId: string, book: SetUpBook): Walked {
@@ -138,7 +142,7 @@ function walk({ pumpId, entries }: PumpEntries, equipmentId: string, book: SetUp
       stretch =
         on === equipmentId ? { ...stretch, runs: [...stretch.runs, input] } : { ...stretch, runs: [], open: true };
     } else if (entry.kind === 'bleed' && entry.body.sump === 'oil') {
-      found = afterBleed(found, entry.body.waterMl);
+      found = afterBleed(found, entry.body.waterMl, { entryId: entry.id, at: entry.happenedAt });
       runsSeen = runs.length;
     } else if (entry.kind === 'look' && entry.body.sump === 'oil') {
       const { source } = entry.body;
@@ -147,7 +151,8 @@ function walk({ pumpId, entries }: PumpEntries, equipmentId: string, book: SetUp
         gone = null;
         continue;
       }
-      found = afterLook(found, entry.body);
+      const origin = { entryId: entry.id, at: entry.happenedAt };
+      found = afterLook(found, entry.body, origin, chargeMl(setUp));
       if (!saysWater(entry.body)) continue;
       runsSeen = runs.length;
       if (source === 'bleed') continue;
@@ -159,6 +164,7 @@ function walk({ pumpId, entries }: PumpEntries, equipmentId: string, book: SetUp
       [since, known, runs, runsSeen, found, purged] = [entry.happenedAt, true, [], 0, NOTHING_FOUND, false];
     } else if (entry.kind === 'done' && entry.body.task === 'purge') {
       purged = true;
+      found = withStaleDraws(found);
       stretch = { ...FRESH, open: true };
     }
   }
@@ -180,7 +186,7 @@ export function waterStory(
   const here = walk(input, equipmentId, book);
   const others = (input.otherPumps ?? []).map((other) => walk(other, equipmentId, book));
   const { since, known, runs, runsSeen, purged } = here;
-  const { unreadBleedUl: _, ...found } = here.found;
+  const { draws: _, ...found } = here.found;
   const hasTrap = present.equipment.coldTrap;
   const fit = hasTrap ? fitTrapEfficiency([here, ...others].flatMap((w) => w.segments)) : null;
   const estimated = known ? runs.slice(0, runsSeen).map((r) => r.input) : [];

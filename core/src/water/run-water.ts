@@ -1,6 +1,6 @@
 import type { RunBody } from '../journal/index.js';
 import type { Equipment, PumpModel } from '../set-up/index.js';
-import { airBrings } from './ballast.js';
+import { airBrings, ballastRemovalGPerH } from './ballast.js';
 import { WATER_DEFAULTS } from './constants.js';
 import { cycleWater } from './cycle-water.js';
 import { effectiveTrapTempC, trapCarryoverG } from './trap.js';
@@ -50,14 +50,16 @@ export interface RunWaterInput {
   readonly trapEfficiency?: number;
 }
 
-/** Hours for which ballast air flowed. */
-function ballastHours({ body, minutes, model }: RunWaterInput): { hours: number; assumed: boolean } {
+/** What is done with the ballast, where nobody said it by the pump's own rule, and for how many hours its air flows. */
+function ballastOf({ body, minutes, model }: RunWaterInput): {
+  use: RunBody['ballast'] | 'none';
+  hours: number;
+  assumed: boolean;
+} {
+  const assumed = body.ballast === 'unknown';
+  const use = assumed ? model.ballastRule : body.ballast;
   const hours = minutes / 60;
-  const of = (use: RunBody['ballast'] | 'none') =>
-    use === 'open' ? hours : use === 'purge' ? Math.min(hours, PURGE_HOURS) : 0;
-  return body.ballast === 'unknown'
-    ? { hours: of(model.ballastRule), assumed: true }
-    : { hours: of(body.ballast), assumed: false };
+  return { use, hours: use === 'open' ? hours : use === 'purge' ? Math.min(hours, PURGE_HOURS) : 0, assumed };
 }
 
 export const ballastFlowM3h = (model: Pick<PumpModel, 'ballastFlowM3h' | 'pumpingSpeedM3h'>): number =>
@@ -72,15 +74,14 @@ function fromTrap({ body, minutes, equipment, model, trapEfficiency }: RunWaterI
   return trapCarryoverG({ trapTempC, pumpingSpeedM3h: model.pumpingSpeedM3h, hours: minutes / 60, efficiency });
 }
 
-/** The chamber's own air: once where it is pumped down once, every time where cycles are counted. */
+/**
+ * The chamber's own air where cycles are counted. That of one pump-down is gone in minutes: it carries out nothing of what comes
+ * over hours, and its vapour freezes on the trap.
+ */
 function fromChamber({ body, equipment }: RunWaterInput): ReturnType<typeof cycleWater> | null {
   const { chamberVolumeL = null } = equipment;
   const cycles = body.cycles ?? null;
-  if (cycles === null) {
-    if (!chamberVolumeL) return { chamberG: 0, flashG: 0, dryAirMol: 0 };
-    const { dryAirMol, waterG } = airBrings({ volumeM3: chamberVolumeL / 1000 });
-    return { chamberG: waterG, flashG: 0, dryAirMol };
-  }
+  if (cycles === null) return { chamberG: 0, flashG: 0, dryAirMol: 0 };
   if (!chamberVolumeL) return null;
   return cycleWater({
     cycles,
@@ -90,6 +91,23 @@ function fromChamber({ body, equipment }: RunWaterInput): ReturnType<typeof cycl
     flashGPerCycle: equipment.flashGPerCycle ?? 0,
     endPressurePa: body.lowestPressurePa ?? null,
   });
+}
+
+/**
+ * The ballast's air: through the whole run it brings water and carries some out beside the vapour; as a purge at its end it takes
+ * out what an idle pump's purge of so many hours would, or brings water where the oil is cold.
+ */
+function fromBallast(run: RunWaterInput, oilTempC: number): { waterG: number; dryAirMol: number; purgeG: number } {
+  const { use, hours } = ballastOf(run);
+  const flow = ballastFlowM3h(run.model);
+  if (use === 'open') return { ...airBrings({ volumeM3: flow * hours }), purgeG: 0 };
+  if (use !== 'purge') return { waterG: 0, dryAirMol: 0, purgeG: 0 };
+  const perHour = ballastRemovalGPerH({
+    ballastFlowM3h: flow,
+    oilTempC,
+    efficiency: WATER_DEFAULTS.purgeEfficiency,
+  });
+  return { waterG: Math.max(0, -perHour * hours), dryAirMol: 0, purgeG: Math.max(0, perHour * hours) };
 }
 
 function assumptions(run: RunWaterInput, ballastAssumed: boolean): Assumed[] {
@@ -123,21 +141,20 @@ export function runWater(run: RunWaterInput): RunWater {
   if (trapG === null) return { ok: false, why: 'trapTempMissing' };
   const chamber = fromChamber(run);
   if (chamber === null) return { ok: false, why: 'chamberVolumeMissing' };
-  const ballast = ballastHours(run);
-  const brought = airBrings({ volumeM3: ballastFlowM3h(model) * ballast.hours });
   const oilTempC = body.oilTempC ?? model.operatingOilTempC;
-  const dryAirMol = chamber.dryAirMol + brought.dryAirMol;
+  const ballast = fromBallast(run, oilTempC);
+  const dryAirMol = chamber.dryAirMol + ballast.dryAirMol;
   const processWaterG = trapG + chamber.flashG;
-  const airWaterG = chamber.chamberG + brought.waterG;
-  const canCarryG = Math.min(NO_END_G, airCarriesG({ dryAirMol, oilTempC }));
+  const airWaterG = chamber.chamberG + ballast.waterG;
+  const canCarryG = Math.min(NO_END_G, airCarriesG({ dryAirMol, oilTempC }) + ballast.purgeG);
   return {
     ok: true,
-    takenIn: { trapG, chamberG: chamber.chamberG, flashG: chamber.flashG, ballastG: brought.waterG },
+    takenIn: { trapG, chamberG: chamber.chamberG, flashG: chamber.flashG, ballastG: ballast.waterG },
     takenInG: processWaterG + airWaterG,
     dryAirMol,
     oilTempC,
     canCarryG,
     leftG: leftOfG({ processWaterG, airWaterG, canCarryG }),
-    assumed: assumptions(run, ballast.assumed),
+    assumed: assumptions(run, ballastOf(run).assumed),
   };
 }

@@ -76,7 +76,8 @@ test('whoever goes before its turn does not wait for it', async () => {
 test('a thread that is leaving already has left before the data are replaced', async () => {
   const threads = () => readdirSync('/proc/self/task').length;
   // What makes a file gives its thread back with the answer.
-  const lines = (fileName: string) => queue.run(JOURNAL_LINES_JOB, { into: house.folder, fileName, now });
+  const lines = (fileName: string) =>
+    queue.run(JOURNAL_LINES_JOB, { dataFolder: house.folder, into: house.folder, fileName, now });
   await lines('first.jsonl');
   await setTimeout(500);
   const none = threads();

@@ -464,12 +464,14 @@ export type StandingFinding =
       airBarred?: boolean;
       entryId: string;
       at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
       code: 'water';
       foundUl: number;
       chargeUl: number;
       limitShare: number;
-      /** What decided where it was not the share: so much that stands, or any of it under an oil that holds water up. */
-      by?: 'amount' | 'heldUp';
+      /** What decided where it was not the share that is in the oil: so much that stands, any of it under an oil that holds water up, or so much drawn at once. */
+      by?: 'amount' | 'heldUp' | 'drawn';
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
@@ -485,6 +487,8 @@ export type StandingFinding =
       airBarred?: boolean;
       entryId: string;
       at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
       code: 'waterAboveExpected';
       foundUl: number;
       expectedUl: number;
@@ -504,6 +508,8 @@ export type StandingFinding =
       airBarred?: boolean;
       entryId: string;
       at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
       code: 'waterAtPickUp';
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
@@ -520,6 +526,8 @@ export type StandingFinding =
       airBarred?: boolean;
       entryId: string;
       at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
       code: 'levelFromWater';
       foundUl: number;
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
@@ -537,6 +545,8 @@ export type StandingFinding =
       airBarred?: boolean;
       entryId: string;
       at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
       code: 'cream';
       creamUl: number;
       chargeUl: number;
@@ -557,6 +567,8 @@ export type StandingFinding =
       airBarred?: boolean;
       entryId: string;
       at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
       code: 'creamThroughout';
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
@@ -573,6 +585,8 @@ export type StandingFinding =
       airBarred?: boolean;
       entryId: string;
       at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
       code: 'clarity';
       clarity: 'hazy' | 'cloudy' | 'opaque' | 'cream';
       hoursStood: number;
@@ -593,6 +607,8 @@ export type StandingFinding =
       airBarred?: boolean;
       entryId: string;
       at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
       code: 'colour';
       colour: number;
       startColour: number;
@@ -612,6 +628,8 @@ export type StandingFinding =
       airBarred?: boolean;
       entryId: string;
       at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
       code: 'darkAgain';
       colour: number;
       startColour: number;
@@ -631,6 +649,8 @@ export type StandingFinding =
       airBarred?: boolean;
       entryId: string;
       at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
       code: 'sludge';
       sludgeUl: number;
       chargeUl: number;
@@ -650,6 +670,8 @@ export type StandingFinding =
       airBarred?: boolean;
       entryId: string;
       at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
       code: 'particles';
       amount: 'few' | 'many';
       kinds: readonly ParticleKind[];
@@ -670,6 +692,8 @@ export type StandingFinding =
       airBarred?: boolean;
       entryId: string;
       at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
       code: 'smell';
       smell: 'sour' | 'burnt' | 'solvent' | 'rancid' | 'fishy' | 'ammonia';
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
@@ -687,6 +711,8 @@ export type StandingFinding =
       airBarred?: boolean;
       entryId: string;
       at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
       code: 'foam';
       withHaze: boolean;
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
@@ -704,6 +730,8 @@ export type StandingFinding =
       airBarred?: boolean;
       entryId: string;
       at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
       code: 'level';
       found: LevelFound;
       nothingAdded: boolean;
@@ -723,6 +751,8 @@ export type StandingFinding =
       airBarred?: boolean;
       entryId: string;
       at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
       code: 'oilLost';
       where: OilWent;
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
@@ -740,6 +770,8 @@ export type StandingFinding =
       airBarred?: boolean;
       entryId: string;
       at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
       code: 'thrownOil';
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
@@ -756,6 +788,8 @@ export type StandingFinding =
       airBarred?: boolean;
       entryId: string;
       at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
       code: 'viscosity';
       foundMm2s: number;
       freshMm2s: number;
@@ -776,6 +810,8 @@ export type StandingFinding =
       airBarred?: boolean;
       entryId: string;
       at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
       code: 'labWater';
       foundPpm: number;
       limitPpm: number;
@@ -796,6 +832,8 @@ export type StandingFinding =
       airBarred?: boolean;
       entryId: string;
       at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
       code: 'iron';
       abovePpm: number;
       limitPpm: number;
@@ -814,6 +852,8 @@ export type StandingFinding =
       airBarred?: boolean;
       entryId: string;
       at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
       code: 'ironRate';
       per100h: number;
       usualPer100h: number;
@@ -833,6 +873,8 @@ export type StandingFinding =
       airBarred?: boolean;
       entryId: string;
       at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
       code: 'wear';
       abovePpm: number;
       signs: readonly WearSign[];
@@ -851,6 +893,8 @@ export type StandingFinding =
       airBarred?: boolean;
       entryId: string;
       at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
       code: 'acid';
       foundMgKohG: number;
       freshMgKohG: number;
@@ -870,6 +914,8 @@ export type StandingFinding =
       airBarred?: boolean;
       entryId: string;
       at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
       code: 'base';
       foundMgKohG: number;
       freshMgKohG: number;
@@ -888,6 +934,8 @@ export type StandingFinding =
       airBarred?: boolean;
       entryId: string;
       at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
       code: 'otherProduct';
       beforeId: string;
       afterId: string;
@@ -906,6 +954,8 @@ export type StandingFinding =
       airBarred?: boolean;
       entryId: string;
       at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
       code: 'unknownAge';
       changedKnown: boolean;
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
@@ -923,6 +973,8 @@ export type StandingFinding =
       airBarred?: boolean;
       entryId: string;
       at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
       code: 'goneCharge';
       cause: FindingCode;
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
@@ -1610,6 +1662,18 @@ export type Since = {
   entryId: string | null;
   counts: Counts;
 };
+export type Draw = {
+  /** Of the bleed, or of the first look at a sample. */
+  id: string;
+  source: 'bleed' | 'sample';
+  waterUl: number;
+  /** When it was drawn, as far as its reading tells. */
+  filledAt: string;
+  /** Somebody has read the jar since it was drawn. */
+  read: boolean;
+  /** The oil was bled or purged since: it says nothing of what is in it now. */
+  stale: boolean;
+};
 export type GoneCharge = {
   /** What was seen in it, and what was done at the pump for it before the change. */
   answered: readonly FindingCode[];
@@ -1645,8 +1709,8 @@ export type Charge = {
   purgedSinceSeen: boolean;
   /** The level was read between the marks, and nothing was added since. */
   levelKnown: boolean;
-  /** Water of the last bleed as it was said when drawn, until its jar is read. */
-  unreadBleedUl: number | null;
+  /** Jars of its oil that may be read again, the last of them. */
+  draws: readonly Draw[];
   /** Products that came to it by top-ups, beside its own. */
   others: readonly string[];
   /** The highest solvent rating that went through it, 0-3. */
@@ -1658,12 +1722,14 @@ export type Finding =
   | {
       entryId: string;
       at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
       code: 'water';
       foundUl: number;
       chargeUl: number;
       limitShare: number;
-      /** What decided where it was not the share: so much that stands, or any of it under an oil that holds water up. */
-      by?: 'amount' | 'heldUp';
+      /** What decided where it was not the share that is in the oil: so much that stands, any of it under an oil that holds water up, or so much drawn at once. */
+      by?: 'amount' | 'heldUp' | 'drawn';
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
@@ -1676,6 +1742,8 @@ export type Finding =
   | {
       entryId: string;
       at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
       code: 'waterAboveExpected';
       foundUl: number;
       expectedUl: number;
@@ -1692,6 +1760,8 @@ export type Finding =
   | {
       entryId: string;
       at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
       code: 'waterAtPickUp';
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
@@ -1705,6 +1775,8 @@ export type Finding =
   | {
       entryId: string;
       at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
       code: 'levelFromWater';
       foundUl: number;
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
@@ -1719,6 +1791,8 @@ export type Finding =
   | {
       entryId: string;
       at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
       code: 'cream';
       creamUl: number;
       chargeUl: number;
@@ -1736,6 +1810,8 @@ export type Finding =
   | {
       entryId: string;
       at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
       code: 'creamThroughout';
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
@@ -1749,6 +1825,8 @@ export type Finding =
   | {
       entryId: string;
       at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
       code: 'clarity';
       clarity: 'hazy' | 'cloudy' | 'opaque' | 'cream';
       hoursStood: number;
@@ -1766,6 +1844,8 @@ export type Finding =
   | {
       entryId: string;
       at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
       code: 'colour';
       colour: number;
       startColour: number;
@@ -1782,6 +1862,8 @@ export type Finding =
   | {
       entryId: string;
       at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
       code: 'darkAgain';
       colour: number;
       startColour: number;
@@ -1798,6 +1880,8 @@ export type Finding =
   | {
       entryId: string;
       at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
       code: 'sludge';
       sludgeUl: number;
       chargeUl: number;
@@ -1814,6 +1898,8 @@ export type Finding =
   | {
       entryId: string;
       at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
       code: 'particles';
       amount: 'few' | 'many';
       kinds: readonly ParticleKind[];
@@ -1831,6 +1917,8 @@ export type Finding =
   | {
       entryId: string;
       at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
       code: 'smell';
       smell: 'sour' | 'burnt' | 'solvent' | 'rancid' | 'fishy' | 'ammonia';
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
@@ -1845,6 +1933,8 @@ export type Finding =
   | {
       entryId: string;
       at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
       code: 'foam';
       withHaze: boolean;
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
@@ -1859,6 +1949,8 @@ export type Finding =
   | {
       entryId: string;
       at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
       code: 'level';
       found: LevelFound;
       nothingAdded: boolean;
@@ -1875,6 +1967,8 @@ export type Finding =
   | {
       entryId: string;
       at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
       code: 'oilLost';
       where: OilWent;
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
@@ -1889,6 +1983,8 @@ export type Finding =
   | {
       entryId: string;
       at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
       code: 'thrownOil';
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
@@ -1902,6 +1998,8 @@ export type Finding =
   | {
       entryId: string;
       at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
       code: 'viscosity';
       foundMm2s: number;
       freshMm2s: number;
@@ -1919,6 +2017,8 @@ export type Finding =
   | {
       entryId: string;
       at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
       code: 'labWater';
       foundPpm: number;
       limitPpm: number;
@@ -1936,6 +2036,8 @@ export type Finding =
   | {
       entryId: string;
       at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
       code: 'iron';
       abovePpm: number;
       limitPpm: number;
@@ -1951,6 +2053,8 @@ export type Finding =
   | {
       entryId: string;
       at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
       code: 'ironRate';
       per100h: number;
       usualPer100h: number;
@@ -1967,6 +2071,8 @@ export type Finding =
   | {
       entryId: string;
       at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
       code: 'wear';
       abovePpm: number;
       signs: readonly WearSign[];
@@ -1982,6 +2088,8 @@ export type Finding =
   | {
       entryId: string;
       at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
       code: 'acid';
       foundMgKohG: number;
       freshMgKohG: number;
@@ -1998,6 +2106,8 @@ export type Finding =
   | {
       entryId: string;
       at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
       code: 'base';
       foundMgKohG: number;
       freshMgKohG: number;
@@ -2013,6 +2123,8 @@ export type Finding =
   | {
       entryId: string;
       at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
       code: 'otherProduct';
       beforeId: string;
       afterId: string;
@@ -2028,6 +2140,8 @@ export type Finding =
   | {
       entryId: string;
       at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
       code: 'unknownAge';
       changedKnown: boolean;
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
@@ -2042,6 +2156,8 @@ export type Finding =
   | {
       entryId: string;
       at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
       code: 'goneCharge';
       cause: FindingCode;
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
@@ -2469,12 +2585,17 @@ export type Subject = {
   id: string;
 };
 export type Precision = 'exact' | 'day' | 'unknown';
+export type DrawnHow = 'atRest' | 'running';
 export type ParticleAmount = 'none' | 'few' | 'many';
 export type Smell = 'none' | 'sour' | 'burnt' | 'solvent' | 'rancid' | 'fishy' | 'ammonia';
 export type Foam = 'none' | 'settles' | 'stays';
 export type LookBody = {
   sump: SumpKey;
   source: LookSource;
+  /** The entry that drew this oil: a bleed, a change, the first look at the same sample, or this look itself. */
+  drawnId?: string | null;
+  /** How a sample was drawn; null counts as at rest. */
+  drawn?: DrawnHow | null;
   /** mL in the jar, all layers together; null for the sight glass. */
   lookedAtMl?: number | null;
   /** Hours the oil had stood; 0 in the sight glass means the pump was running. */

@@ -17,8 +17,9 @@ import {
   PARTICLE_WORDS,
   SMELL_WORDS,
 } from '../words/look-words.js';
-import { jarChoices, STOOD_GLASS, STOOD_JAR, type Odd, type ReadJarValues } from './read-jar-form.js';
+import { jarChoices, jarsDrawn, STOOD_GLASS, STOOD_JAR, type Odd, type ReadJarValues } from './read-jar-form.js';
 import { settlingWords } from './reading-words.js';
+import { momentWords } from '../words/dates.js';
 import { boundTo } from '../forms/bound-to.js';
 
 type Form = EntryForm<ReadJarValues>;
@@ -27,6 +28,41 @@ const ODD: readonly { readonly value: Odd; readonly words: string; readonly glas
   { value: 'waterAtPickUp', words: 'water up to the oil pick-up', glassOnly: true },
   { value: 'thrownFromExhaust', words: 'oil thrown from the exhaust', glassOnly: false },
 ];
+
+const DRAWN_CHIPS = [
+  { value: 'atRest', words: 'at the bottom, at rest' },
+  { value: 'running', words: 'from the running pump' },
+] as const;
+
+/** Which of the jars that stand about it is, and how a sample was drawn: what it stands for follows from both. */
+export function DrawnFields({ props: { page, words }, form }: { props: EntryPageProps; form: Form }) {
+  const { values, set } = form;
+  const jars = jarsDrawn(page.state, values);
+  const what = values.source === 'bleed' ? 'Bled' : 'Sample of';
+  return (
+    <>
+      {jars.length > 0 && (
+        <SelectField
+          label="Which jar"
+          value={values.drawnId}
+          onChange={set('drawnId')}
+          options={[
+            ...jars.map((d) => ({
+              value: d.id,
+              words: `${what} ${momentWords(d.filledAt, words.zone)}${d.read ? ', read before' : ''}`,
+            })),
+            { value: values.ownJarId, words: 'Another jar' },
+          ]}
+          empty="not said: by how long it stood"
+          hint="A jar that is read again takes the place of its earlier reading: water goes on settling."
+        />
+      )}
+      {values.source === 'sample' && (
+        <Chips label="How it was drawn" chips={DRAWN_CHIPS} value={values.drawn || null} onChange={set('drawn')} />
+      )}
+    </>
+  );
+}
 
 /** How much is in the jar, which jar, how warm. */
 export function JarFields({

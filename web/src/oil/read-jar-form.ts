@@ -7,6 +7,8 @@ import {
   settlingOf,
   shelfJar,
   type Clarity,
+  type Draw,
+  type DrawnHow,
   type Dimension,
   type Entry,
   type Foam,
@@ -39,6 +41,11 @@ type Units = Readonly<Record<Dimension, string>>;
 export interface ReadJarValues extends When {
   sump: SumpKey;
   source: LookSource;
+  /** The jar that is read again; empty where nobody has picked one. */
+  drawnId: string;
+  /** Of a jar that was not read before. */
+  ownJarId: string;
+  drawn: DrawnHow | '';
   stood: Stood | '';
   hoursStood: string;
   jarTempC: string;
@@ -80,6 +87,9 @@ export function initialValues(input: { sump: SumpKey; zone: string; lookedAtMl: 
   return {
     sump: input.sump,
     source: 'sightGlass',
+    drawnId: '',
+    ownJarId: crypto.randomUUID(),
+    drawn: '',
     stood: '',
     hoursStood: '',
     jarTempC: '',
@@ -108,6 +118,8 @@ export function valuesOfLook(entry: Extract<Entry, { kind: 'look' }>, zone: stri
   return {
     ...initialValues({ sump: body.sump, zone, lookedAtMl: quantityText(body.lookedAtMl, units.volume) }),
     source: body.source,
+    drawnId: body.drawnId ?? '',
+    drawn: body.drawn ?? '',
     stood: stoodOf(body.hoursStood),
     hoursStood: quantityText(body.hoursStood * 60, 'h'),
     jarTempC: quantityText(body.jarTempC, units.temperature),
@@ -135,6 +147,10 @@ export function valuesOfLook(entry: Extract<Entry, { kind: 'look' }>, zone: stri
     ...happenedAt(entry.happenedAt, zone),
   };
 }
+
+/** Jars of this oil that may be read again, the last drawn first. */
+export const jarsDrawn = (state: PumpState, v: Pick<ReadJarValues, 'sump' | 'source'>): readonly Draw[] =>
+  (state.sumps.find((s) => s.key === v.sump)?.charge.draws ?? []).filter((d) => d.source === v.source).reverse();
 
 /** mL in the jar as typed; 0 while nothing can be understood. */
 export function totalMlOf(values: Pick<ReadJarValues, 'lookedAtMl'>, units: Units): number {
@@ -203,6 +219,8 @@ export function readJar(v: ReadJarValues, units: Units, zone: string, nowMs: num
     freeWaterMl: v.layers.waterMl,
     creamMl: v.layers.creamMl,
     hazyMl: v.layers.hazyMl,
+    ...(v.drawnId ? { drawnId: v.drawnId } : {}),
+    ...(v.source === 'sample' && v.drawn ? { drawn: v.drawn } : {}),
     ...(jarTempC === null ? {} : { jarTempC }),
     ...(v.jarShapeId ? { jarShapeId: v.jarShapeId } : {}),
   };

@@ -14,7 +14,7 @@ import { BesideOthers } from './beside.js';
 import { LayerSlider } from './layer-slider.js';
 import { chipsOf, SOURCE_WORDS } from '../words/look-words.js';
 import { PhotoField } from './photo-field.js';
-import { JarFields, OilFields, StoodField } from './read-jar-fields.js';
+import { DrawnFields, JarFields, OilFields, StoodField } from './read-jar-fields.js';
 import {
   initialValues,
   jarOf,
@@ -65,6 +65,7 @@ function ReadJar(props: EntryPageProps) {
   const inJar = !glass && jar.totalMl > 0;
   const setSource = (source: LookSource) => {
     set('source')(source);
+    set('drawnId')('');
     if (source === 'sightGlass' || values.lookedAtMl.trim() !== '') return;
     const ml = likelyMl(page.state.jars, source, chargeMlOf(page, values.sump));
     if (ml !== null) set('lookedAtMl')(quantityText(ml, units.volume));
@@ -86,6 +87,7 @@ function ReadJar(props: EntryPageProps) {
     >
       <SumpField page={page} value={values.sump} onChange={set('sump')} />
       <Chips label="Where it comes from" chips={chipsOf(SOURCE_WORDS)} value={values.source} onChange={setSource} />
+      {!glass && <DrawnFields props={props} form={form} />}
       {!glass && <JarFields props={props} form={form} settling={settling} />}
       {inJar && !wide && <LayerSlider {...jar} print={words.print} />}
       <StoodField form={form} glass={glass} settling={glass ? settling : null} />

@@ -30,7 +30,8 @@ export function useReading(page: PumpPage, pending: Pending | null): LookReading
     const sump = page.state.sumps.find((s) => s.key === entry.body.sump);
     if (!sump) return null;
     const look = entry.body;
-    const context = lookInContext({ state: page.state, sump, look, setUp: page.setUp });
+    const origin = { entryId: entry.id, at: entry.happenedAt };
+    const context = lookInContext({ state: page.state, sump, look, setUp: page.setUp, origin });
     const reading = readOil(context);
     return {
       look,

@@ -80,6 +80,16 @@ test.each<[Finding, string, RegExp]>([
     'Free water under a detergent oil: 3 mL',
     /it can hold no more\. Change it/,
   ],
+  [
+    { ...look, act: 'look', code: 'water', foundUl: 75_000, chargeUl: 700_000, limitShare: 0.05, by: 'drawn' },
+    'Drawn at once: 75 mL of water',
+    /75 mL of water drawn at once.*10\.7\u00a0% of the charge\. It is out of the oil: look at what is left/,
+  ],
+  [
+    { ...before, act: 'look', code: 'cream', creamUl: 700_000, chargeUl: 700_000, limitShare: 0.03, afterPurge: false },
+    'Cream: 700 mL',
+    /It may be air: let the jar stand half an hour.*before anything is started/,
+  ],
   [{ ...stop, code: 'waterAtPickUp' }, 'Water at the oil pick-up', /Drain it, and change the oil/],
   [{ ...stop, code: 'levelFromWater', foundUl: 30_000 }, 'Level above MAX from water', /nothing added, and 30 mL/],
   [

@@ -53,11 +53,9 @@ export const FINDING_WORDS: { readonly [C in FindingCode]: (found: FoundOf<C>, w
     const answer =
       r.act === 'purge'
         ? 'It floats on this oil: skim it, purge, then look again.'
-        : r.act === 'look'
-          ? 'Look at what is left.'
-          : r.act === 'bleed'
-            ? 'Bleed or purge, then look again.'
-            : 'Change the oil, or bleed and purge until a settled look is clear.';
+        : r.act === 'bleed'
+          ? 'Bleed or purge, then look again.'
+          : 'Change the oil, or bleed and purge until a settled look is clear.';
     const at = dayWords(r.at, zone, now);
     if (r.by === 'heldUp')
       return {
@@ -69,9 +67,14 @@ export const FINDING_WORDS: { readonly [C in FindingCode]: (found: FoundOf<C>, w
         short: `Free water: ${ml(print, r.foundUl)}`,
         full: `${ml(print, r.foundUl)} of free water at once (${at}), ${share} of the charge; so much is near the pick-up from ${ml(print, r.limitShare * r.chargeUl)} on. ${answer}`,
       };
+    if (r.by === 'drawn')
+      return {
+        short: `Drawn at once: ${ml(print, r.foundUl)} of water`,
+        full: `${ml(print, r.foundUl)} of water drawn at once (${at}), ${share} of the charge. It is out of the oil: look at what is left before the next run, and find out where so much comes from.`,
+      };
     return {
       short: `Water: ${ml(print, r.foundUl)}, ${share} of the charge`,
-      full: `${ml(print, r.foundUl)} of water found since the change (${at}): ${share} of the charge, the limit is ${percent(r.limitShare)}. ${answer}`,
+      full: `${ml(print, r.foundUl)} of water in the oil (${at}): ${share} of the charge, the limit is ${percent(r.limitShare)}. ${answer}`,
     };
   },
   waterAboveExpected: (r, { print, zone, now }) => ({
@@ -95,7 +98,9 @@ export const FINDING_WORDS: { readonly [C in FindingCode]: (found: FoundOf<C>, w
           ? 'It is water that does not separate: purge, and change if it does not clear.'
           : r.act === 'change'
             ? 'Drain it cold, and change it.'
-            : 'Let it stand its time and look again.'
+            : r.level === 'beforeNextRun'
+              ? 'It may be air: let the jar stand half an hour at 40 °C or warmer, and look again before anything is started.'
+              : 'Let it stand its time and look again.'
     }`,
   }),
   creamThroughout: (r, { zone, now }) => ({

@@ -49,7 +49,7 @@ const reasons: [Reason, RegExp][] = [
       limitShare: 0.05,
       ...found,
     },
-    /^58 mL of water found since the change \(Fri 7 Mar\): 8.3.% of the charge, the limit is 5.%/,
+    /^58 mL of water in the oil \(Fri 7 Mar\): 8.3.% of the charge, the limit is 5.%/,
   ],
   [
     {
