@@ -56,18 +56,21 @@ test.each([
 const day = (n: number) => new Date(Date.UTC(2031, 0, 1) + n * 86_400_000).toISOString();
 const runsOn = (...days: number[]) => ({
   recentRuns: days.map((d) => ({ at: day(d), weightMilli: 1500, minutes: 1200 })),
+  running: [],
 });
 const fallback = { weight: 1, hours: 30 };
 
 test('with fewer than five intervals the scatter is that of a Poisson stream, and it is said', () => {
-  const usage = usageOf(runsOn(0, 2, 4), fallback);
-  expect(usage).toMatchObject({ intervals: 2, intervalCv: 1, runsPerDay: 0.5, meanWeight: 1.5, meanHours: 20 });
+  const usage = usageOf(runsOn(0, 2, 4), fallback, day(5));
+  expect(usage).toMatchObject({ stream: null, runsPerDay: 0.5, meanWeight: 1.5, meanHours: 20 });
   expect(forecastLimit({ measure: 'runs', left: 5, usage })).toMatchObject({ basis: 'fewRuns', runsLeft: 5 });
-  expect(usageOf(runsOn(0, 2, 4, 6, 8, 11), fallback).intervalCv).toBeLessThan(0.5);
+  const regular = usageOf(runsOn(0, 2, 4, 6, 8, 10), fallback, day(11));
+  const next = forecastLimit({ measure: 'runs', left: 1, usage: regular });
+  expect(next).toMatchObject({ basis: 'use', p50Days: expect.closeTo(1, 1) as number });
 });
 
 test('a single run says nothing about a rate; a date stands all the same', () => {
-  const usage = usageOf(runsOn(0), fallback);
+  const usage = usageOf(runsOn(0), fallback, day(5));
   expect(usage.runsPerDay).toBeNull();
   expect(forecastLimit({ measure: 'runs', left: 5, usage })).toBeNull();
   expect(forecastLimit({ measure: 'days', left: 40, usage })).toEqual({
@@ -81,7 +84,23 @@ test('a single run says nothing about a rate; a date stands all the same', () =>
 });
 
 test('weight and hours become runs by this pump’s own use per run, a part of a run counting as one', () => {
-  const usage = usageOf(runsOn(0, 2, 4), fallback);
+  const usage = usageOf(runsOn(0, 2, 4), fallback, day(5));
   expect(forecastLimit({ measure: 'weight', left: 3.1, usage })?.runsLeft).toBe(3);
   expect(forecastLimit({ measure: 'hours', left: 40, usage })?.runsLeft).toBe(2);
+});
+
+test('an idle pump has no date but the calendar’s, and one run ends its idleness', () => {
+  const idle = usageOf(runsOn(0, 2, 4, 6, 8, 10), fallback, day(60));
+  expect(idle).toMatchObject({ idleDays: 50, runsPerDay: null });
+  expect(forecastLimit({ measure: 'runs', left: 3, usage: idle })).toBeNull();
+  expect(forecastLimit({ measure: 'days', left: 40, usage: idle })).toMatchObject({ p50Days: 40, runsLeft: null });
+  expect(usageOf(runsOn(0, 2, 4, 6, 8, 10, 60), fallback, day(61)).idleDays).toBeNull();
+});
+
+test('a run that is going on is one of those that are left', () => {
+  const running = [{ entryId: 'open', at: day(12), equipmentId: 'chamber', materialId: null }];
+  const usage = usageOf({ ...runsOn(0, 2, 4, 6, 8, 10), running }, fallback, day(12.5));
+  // Of 20 hours 12 are over.
+  expect(forecastLimit({ measure: 'runs', left: 1, usage })?.p50Days).toBeCloseTo(8 / 24, 2);
+  expect(forecastLimit({ measure: 'runs', left: 2, usage })?.p50Days).toBeCloseTo(1.5, 0);
 });

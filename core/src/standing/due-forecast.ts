@@ -1,6 +1,7 @@
 import { gammaQuantile } from '../statistics/index.js';
 import type { Measure } from '../limits/index.js';
 import type { PumpState } from '../fold/index.js';
+import { daysToRun, isIdle, runStream, type DaysBand, type RunStream } from './run-stream.js';
 
 /** With fewer observed intervals the scatter is taken as that of a Poisson stream (docs/trade.md 4). */
 export const FEW_INTERVALS = 5;
@@ -18,7 +19,7 @@ export function dueForecastDays(input: {
   runsPerDay: number;
   cv?: number;
   minDaysPerRun?: number;
-}): [p10: number, p50: number, p90: number] {
+}): DaysBand {
   const { runsLeft, runsPerDay, cv = 1, minDaysPerRun = 0 } = input;
   for (const [key, value] of Object.entries({ runsLeft, runsPerDay, cv })) {
     if (!(value > 0) || !Number.isFinite(value)) throw new RangeError(`${key}: ${value} is not above 0`);
@@ -32,10 +33,14 @@ export function dueForecastDays(input: {
 
 /** How a pump is used, from its last runs. */
 export interface Usage {
-  /** Null with fewer than two runs. */
+  /** Null with fewer than two runs, and for an idle pump. */
   readonly runsPerDay: number | null;
-  readonly intervals: number;
-  readonly intervalCv: number;
+  /** When its runs began; null with too few to see a pattern in. */
+  readonly stream: RunStream | null;
+  /** Days since the last run began, where that is so long that nobody knows when the next one will be; null for a pump in use. */
+  readonly idleDays: number | null;
+  /** Runs that are going on now. */
+  readonly running: number;
   readonly meanWeight: number;
   readonly weightCv: number;
   readonly meanHours: number;
@@ -49,29 +54,28 @@ function meanAndCv(values: readonly number[]): { mean: number; cv: number } {
   return { mean, cv: Math.sqrt(variance) / mean };
 }
 
+/** Runs that began in the same minute are told apart by that much. */
+const LEAST_GAP_DAYS = 1 / 1440;
+
 /** @param fallback one planned run where the pump has none of its own yet */
-export function usageOf(state: Pick<PumpState, 'recentRuns'>, fallback: { weight: number; hours: number }): Usage {
-  const runs = state.recentRuns;
-  if (runs.length === 0) {
-    return {
-      runsPerDay: null,
-      intervals: 0,
-      intervalCv: 1,
-      meanWeight: fallback.weight,
-      weightCv: 0,
-      meanHours: fallback.hours,
-      hoursCv: 0,
-    };
-  }
-  const starts = runs.map((r) => Date.parse(r.at) / DAY_MS);
-  const gaps = starts.slice(1).map((day, i) => day - (starts[i] ?? day));
-  const spacing = gaps.length > 0 ? meanAndCv(gaps) : { mean: 0, cv: 1 };
-  const weight = meanAndCv(runs.map((r) => r.weightMilli / 1000));
-  const hours = meanAndCv(runs.map((r) => r.minutes / 60));
+export function usageOf(
+  { recentRuns: runs, running }: Pick<PumpState, 'recentRuns' | 'running'>,
+  fallback: { weight: number; hours: number },
+  now: string,
+): Usage {
+  const starts = [...runs, ...running].map((r) => Date.parse(r.at) / DAY_MS).sort((a, b) => a - b);
+  const gaps = starts.slice(1).map((day, i) => Math.max(LEAST_GAP_DAYS, day - (starts[i] ?? day)));
+  const sinceDays = Math.max(0, Date.parse(now) / DAY_MS - (starts.at(-1) ?? 0));
+  const idle = running.length === 0 && gaps.length > 0 && isIdle(gaps, sinceDays);
+  const stream = gaps.length < FEW_INTERVALS ? null : runStream(gaps, sinceDays);
+  const meanGap = stream?.mean ?? meanAndCv(gaps).mean;
+  const weight = runs.length > 0 ? meanAndCv(runs.map((r) => r.weightMilli / 1000)) : { mean: fallback.weight, cv: 0 };
+  const hours = runs.length > 0 ? meanAndCv(runs.map((r) => r.minutes / 60)) : { mean: fallback.hours, cv: 0 };
   return {
-    runsPerDay: spacing.mean > 0 ? 1 / spacing.mean : null,
-    intervals: gaps.length,
-    intervalCv: gaps.length < FEW_INTERVALS ? 1 : Math.max(0.1, spacing.cv),
+    runsPerDay: gaps.length > 0 && !idle ? 1 / meanGap : null,
+    stream,
+    idleDays: idle ? sinceDays : null,
+    running: running.length,
     meanWeight: weight.mean,
     weightCv: weight.cv,
     meanHours: hours.mean,
@@ -117,18 +121,26 @@ export function forecastLimit(input: { measure: Measure; left: number; usage: Us
   }
   const need = runsLeftOf(input);
   if (!need || usage.runsPerDay === null) return null;
-  const [p10Days, p50Days, p90Days] = dueForecastDays({
-    runsLeft: need.runs,
-    runsPerDay: usage.runsPerDay,
-    cv: Math.hypot(usage.intervalCv, need.useCv),
-    minDaysPerRun: usage.meanHours / 24,
-  });
-  return {
-    measure,
-    p10Days,
-    p50Days,
-    p90Days,
-    basis: usage.intervals < FEW_INTERVALS ? 'fewRuns' : 'use',
-    runsLeft: need.runs,
-  };
+  const [p10Days, p50Days, p90Days] = daysOfRuns(need, usage, usage.runsPerDay);
+  return { measure, p10Days, p50Days, p90Days, basis: usage.stream ? 'use' : 'fewRuns', runsLeft: need.runs };
+}
+
+/** Days until the n-th run from now begins, most likely; null where nobody can say. */
+export function likelyDaysToRun({ stream, runsPerDay }: Usage, runs: number): number | null {
+  if (runsPerDay === null) return null;
+  return stream ? daysToRun(stream, { runs })[1] : runs / runsPerDay;
+}
+
+/** Days until so many runs are over, those that are going on now among them. */
+function daysOfRuns(need: { runs: number; useCv: number }, usage: Usage, runsPerDay: number): DaysBand {
+  const { stream } = usage;
+  const minDaysPerRun = usage.meanHours / 24;
+  const fastest = need.runs * minDaysPerRun;
+  if (!stream)
+    return dueForecastDays({ runsLeft: need.runs, runsPerDay, cv: Math.hypot(1, need.useCv), minDaysPerRun });
+  const toCome = need.runs - usage.running;
+  const begins = toCome > 0 ? daysToRun(stream, { runs: toCome, useCv: need.useCv }) : ([0, 0, 0] as const);
+  const going = usage.running > 0 ? stream.sinceDays : 0;
+  const [p10, p50, p90] = begins.map((days) => Math.max(0, fastest - going, days));
+  return [p10 ?? 0, p50 ?? 0, p90 ?? 0];
 }

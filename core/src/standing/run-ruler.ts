@@ -1,4 +1,4 @@
-import { runsLeftOf, type Usage } from './due-forecast.js';
+import { likelyDaysToRun, runsLeftOf, type Usage } from './due-forecast.js';
 import type { LimitStanding } from './limit-standing.js';
 import type { Measure } from '../limits/index.js';
 import type { PumpState, RulerBar } from '../fold/index.js';
@@ -76,7 +76,7 @@ function expectedRuns(input: { usage: Usage; usedWeight: number; flagAt: number 
   const count = Math.min(MAX_EXPECTED, Math.max(1, Math.ceil((flagAt - usedWeight) / usage.meanWeight - 1e-9)));
   return Array.from({ length: count }, (_, i) => ({
     weight: usage.meanWeight,
-    inDays: usage.runsPerDay === null ? null : (i + 1) / usage.runsPerDay,
+    inDays: likelyDaysToRun(usage, i + 1),
   }));
 }
 

@@ -265,7 +265,7 @@ export function standingAt(input: StandingInput): Standing {
   const { state, now } = input;
   const setUp = withOilIn(input.setUp, state.sumps[0]?.charge.productId ?? null);
   const todayDay = input.todayDay ?? localDay({ at: now, zone: setUp.site.zone });
-  const usage = usageOf(state, { weight: 1, hours: setUp.equipment.referenceHours });
+  const usage = usageOf(state, { weight: 1, hours: setUp.equipment.referenceHours }, now);
   const tasks = setUp.rules.tasks
     .filter(({ task }) => task !== 'bleed' || canBleed(setUp))
     .map(({ task }) => taskStanding({ task, state, setUp, todayDay, usage }))

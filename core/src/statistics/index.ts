@@ -1,5 +1,6 @@
 export { gammaQuantile } from './gamma-quantile.js';
 export { median } from './median.js';
+export { normalTail } from './normal.js';
 export { ownLimit } from './own-limit.js';
 export { type Trend, trendOf } from './trend.js';
 export { weightedQuantile } from './weighted-quantile.js';

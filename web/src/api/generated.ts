@@ -2333,11 +2333,30 @@ export type TaskStanding = {
   doneEntryId: string | null;
   forecast: DueForecast | null;
 };
+export type RunStream = {
+  /** Days between one run's start and the next, oldest first. */
+  gaps: readonly number[];
+  /** How much each gap tells of the next one; together 1. */
+  weights: readonly number[];
+  /** Weighted mean of the gaps, and their variance. */
+  mean: number;
+  variance: number;
+  /** As many independent gaps as the weighted ones are worth. */
+  worth: number;
+  /** Variance of a sum of several gaps in a row over that of as many unrelated ones: below 1 where a run that came late is followed soon. */
+  ratio: number;
+  /** Since the last run began. */
+  sinceDays: number;
+};
 export type Usage = {
-  /** Null with fewer than two runs. */
+  /** Null with fewer than two runs, and for an idle pump. */
   runsPerDay: number | null;
-  intervals: number;
-  intervalCv: number;
+  /** When its runs began; null with too few to see a pattern in. */
+  stream: RunStream | null;
+  /** Days since the last run began, where that is so long that nobody knows when the next one will be; null for a pump in use. */
+  idleDays: number | null;
+  /** Runs that are going on now. */
+  running: number;
   meanWeight: number;
   weightCv: number;
   meanHours: number;

@@ -1,5 +1,5 @@
-import type { TaskStanding } from '@winter-jar/core';
-import { amount, forecastWords, measureWords, sourceWords, usedWords } from '../words/messages.js';
+import type { TaskStanding, Usage } from '@winter-jar/core';
+import { amount, forecastWords, idleWords, measureWords, sourceWords, usedWords } from '../words/messages.js';
 import type { Words } from '../words/words.js';
 
 /** All limits of the oil change with what is left; the one that decides first. */
@@ -43,9 +43,16 @@ export function LimitsTable({ change, words }: { change: TaskStanding; words: Wo
 }
 
 /** The forecast of a task in one sentence, with what it rests on. */
-export function ForecastLine({ task, words }: { task: TaskStanding; words: Words }) {
+export function ForecastLine({ task, usage, words }: { task: TaskStanding; usage: Usage; words: Words }) {
   const { forecast } = task;
+  const { idleDays } = usage;
   if (task.status === 'reached') return null;
+  if (idleDays !== null)
+    return (
+      <p className="text-[14px] text-ink-2">
+        {idleWords(idleDays)} {forecast && `The calendar stands: ${forecastWords(forecast, words).about}.`}
+      </p>
+    );
   if (!forecast)
     return <p className="text-[14px] text-ink-2">Too few runs to say when: the forecast needs at least two.</p>;
   const { about, range } = forecastWords(forecast, words);

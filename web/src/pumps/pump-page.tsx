@@ -91,7 +91,7 @@ function PumpSheets({ page, words }: { page: Page; words: Words }) {
               <h2 className="mb-1 text-[20px]">What decides next</h2>
               <LimitsTable change={change} words={words} />
               <div className="mt-2">
-                <ForecastLine task={change} words={words} />
+                <ForecastLine task={change} usage={standing.usage} words={words} />
               </div>
               <SchoolNote school={setUp.pump.preset} />
             </section>

@@ -1,6 +1,6 @@
 import type { LimitStanding, Reason, TaskStanding } from '@winter-jar/core';
 import { printDuration, printQuantity } from '@winter-jar/core';
-import { dueWords, forecastWords, headline, reasonKey, reasonWords, verdictWords } from './messages.js';
+import { dueWords, forecastWords, idleWords, headline, reasonKey, reasonWords, verdictWords } from './messages.js';
 import type { Words } from './words.js';
 
 const words: Words = {
@@ -122,6 +122,12 @@ const task = (more: Partial<TaskStanding>): TaskStanding => ({
   ...more,
 });
 const forecast = { measure: 'runs', p10Days: 3, p50Days: 10, p90Days: 20, basis: 'use', runsLeft: 4 } as const;
+
+test('an idle pump is told from one with too few runs', () => {
+  expect(idleWords(50.7)).toMatch(
+    /^Idle: no run for 50 days, so its use gives no date\. If it is to stand on, lay it up/,
+  );
+});
 
 test('a forecast gives the likely day and the range', () => {
   expect(forecastWords(forecast, words)).toEqual({ about: 'about Wed 19 Mar', range: 'Wed 12 Mar – Sat 29 Mar' });

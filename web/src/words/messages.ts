@@ -240,6 +240,10 @@ export function forecastWords(forecast: DueForecast, { now, zone }: Words): { ab
   return { about: `about ${about}`, range };
 }
 
+/** Of a pump that has not run for so long that no date follows from its use. */
+export const idleWords = (idleDays: number): string =>
+  `Idle: no run for ${Math.floor(idleDays)} days, so its use gives no date. If it is to stand on, lay it up: fresh oil, run it, cap inlet and exhaust, and tag the switch EXHAUST CAPPED.`;
+
 /** When a task is wanted: "now", "after the next run", "about 9 Dec". */
 export function dueWords(task: NextTask, words: Words): string {
   if (task.status === 'reached') return 'now';
