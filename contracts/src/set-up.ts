@@ -146,7 +146,7 @@ export class EquipmentDto {
   @IsOptional() @IsInt(whole) @Between(1, 10_000_000, 'cycles') cyclesPerRun?: number | null;
   @Maybe(Between(1, 86_400, 'seconds')) cycleTimeS?: number | null;
   @IsBoolean(trueOrFalse) coldTrap!: boolean;
-  @Maybe(Between(0.05, 1, 'trap efficiency')) trapEfficiency?: number | null;
+  @Maybe(Between(0.05, 5, 'trap efficiency')) trapEfficiency?: number | null;
   @Maybe(Between(-20, 90, '°C')) productTempC?: number | null;
   @Maybe(Between(0, 1, 'humidity')) productHumidity?: number | null;
   @Maybe(Between(0, 10_000, 'g per cycle')) flashGPerCycle?: number | null;

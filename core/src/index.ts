@@ -38,6 +38,7 @@ export {
   suspectMaterials,
   type Suspects,
   type SuspectSign,
+  DECIDED,
 } from './diagnosis/index.js';
 export {
   EQUIPMENT_FOLD_VERSION,

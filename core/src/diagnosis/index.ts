@@ -10,7 +10,7 @@ export { hazardsOf } from './hazards.js';
 export { huntStanding, type HuntStanding, LEAK_STEPS, type LeakStep, SET_PARTS, type SetPart } from './leak-hunt.js';
 export { effortOf, nextChecks, type RankedCheck } from './next-check.js';
 export { type ClosedCase, priorsAfter } from './priors-after.js';
-export { type Asked, rank, type RankedCause, type Ranking } from './rank.js';
+export { type Asked, DECIDED, rank, type RankedCause, type Ranking } from './rank.js';
 export { sharesInSteps, type ShareStep } from './share-steps.js';
 export { type Stretch, stretchesOf, type SuspectEvent, type SuspectSign } from './stretches.js';
 export { type MaterialRate, suspectMaterials, type Suspects } from './suspect-material.js';

@@ -37,7 +37,7 @@ export interface Ranking {
   readonly causes: readonly RankedCause[];
   /** Probability that none of them is at work. */
   readonly nothing: number;
-  /** True when no cause stands out. */
+  /** True when no cause stands out, or only circumstances speak for the likeliest: they make it likely and prove nothing. */
   readonly undecided: boolean;
 }
 
@@ -81,12 +81,29 @@ export function oddsBefore({ process, findings, priors }: Asked): number[] {
     const cause = causeOf(id);
     let odds = oddsOf(priors?.[id] ?? priorOf(cause, process));
     for (const { id: finding, state, certainty = 1 } of findings) {
-      const link = cause.after.find((a) => a.finding === finding && a.state === state);
-      if (link) odds *= link.oddsRatio ** certainty;
+      odds *= oddsRatioOf(cause, finding, state) ** certainty;
     }
     return odds;
   });
 }
+
+/**
+ * How a condition moves a cause's odds from what they are at any pump: a usual one by little, since most pumps that were counted
+ * have it. Averaged over how often each state is met it moves nothing.
+ */
+export function oddsRatioOf(cause: Cause, finding: FindingId, state: string): number {
+  const links = cause.after.filter((a) => a.finding === finding);
+  if (links.length === 0) return 1;
+  const rates = FINDINGS[finding].baseRate as Readonly<Record<string, number>>;
+  const average = links.reduce((sum, a) => sum + rateOf(rates, finding, a.state) * (a.oddsRatio - 1), 1);
+  return (links.find((a) => a.state === state)?.oddsRatio ?? 1) / average;
+}
+
+/** The first state is what is left by the others. */
+const rateOf = (rates: Readonly<Record<string, number>>, finding: FindingId, state: string): number =>
+  state === Object.keys(FINDINGS[finding].states)[0]
+    ? 1 - Object.values(rates).reduce((sum, rate) => sum + rate, 0)
+    : (rates[state] ?? 0);
 
 /** One factor per set of causes and sign: how likely the sign's state is with them, the less sure the closer to 1. */
 export const factorsOf = (signs: readonly Found[]): Float64Array[] =>
@@ -123,6 +140,10 @@ export function sharesOf(weights: Float64Array, leftOut?: Float64Array): Float64
   return shares.subarray(0, NO_CAUSE).map((share) => share / sum);
 }
 
+/** Was any sign found that this cause brings about? */
+const isSeen = (id: CauseId, signs: readonly Found[]): boolean =>
+  causeOf(id).brings.some((b) => signs.some((s) => s.id === b.finding && s.state === b.state));
+
 const logOdds = (share: number): number => Math.log(Math.max(share, 1e-12) / Math.max(1 - share, 1e-12));
 
 /**
@@ -150,7 +171,8 @@ export function rank(asked: Asked): Ranking {
     });
     const byCondition = findings.flatMap(({ id: finding, state, certainty = 1 }): Contribution[] => {
       const link = cause.after.find((a) => a.finding === finding && a.state === state);
-      return link ? [{ finding, state, weight: certainty * Math.log(link.oddsRatio), because: link.because }] : [];
+      const weight = certainty * Math.log(oddsRatioOf(cause, finding, state));
+      return FINDINGS[finding].kind === 'condition' ? [{ finding, state, weight, because: link?.because ?? null }] : [];
     });
     const contributions = [...bySign, ...byCondition].filter((s) => Math.abs(s.weight) > 0.05);
     return {
@@ -160,7 +182,9 @@ export function rank(asked: Asked): Ranking {
       contributions: contributions.sort((a, b) => Math.abs(b.weight) - Math.abs(a.weight)),
     };
   }).sort((a, b) => b.probability - a.probability);
-  return { causes, nothing: weights[0] ?? 0, undecided: (causes[0]?.probability ?? 0) < DECIDED };
+  const [first] = causes;
+  const undecided = !first || first.probability < DECIDED || !isSeen(first.id, signs);
+  return { causes, nothing: weights[0] ?? 0, undecided };
 }
 
 /** Sets less likely than this change nothing. */

@@ -17,29 +17,31 @@ export type TrapFit =
       /** Median relative scatter of a segment about its expectation. */
       readonly scatter: number;
       readonly segments: number;
-      /** The interval is narrower than half of what was known without any data. */
+      /** The interval, as a ratio, is narrower than half of what was known without any data. */
       readonly knowsEnough: boolean;
     }
   | { readonly ok: false; readonly why: 'tooFewSegments'; readonly segments: number };
 
 /** Fewer say nothing that a single odd one would not turn over. */
 const LEAST_SEGMENTS = 4;
-const PRIOR = { low: 0.1, high: 1 } as const;
+/** From a poor trap to a thin hose that lets the pump swallow a fifth of S·p; alike in the logarithm. */
+const PRIOR = { low: 0.1, high: 5 } as const;
 const EFFICIENCY_STEPS = 120;
-/** Relative scatter, wide enough for a trap read 5 K wrong each time; all alike beforehand. */
+/** Relative scatter, wide enough for a trap read 5 K wrong each time; beforehand the larger the less likely, in proportion. */
 const SCATTERS = [0.06, 0.1, 0.15, 0.22, 0.32, 0.46, 0.65] as const;
 /** Student's t: heavy tails, so that one wrong trap temperature does not carry the fit away. */
 const DEGREES_OF_FREEDOM = 4;
 const INTERVAL = { low: 0.05, middle: 0.5, high: 0.95 } as const;
-/** Of a uniform prior over the range. */
-const PRIOR_WIDTH = (INTERVAL.high - INTERVAL.low) * (PRIOR.high - PRIOR.low);
+/** Logarithm of high over low, of the prior. */
+const PRIOR_WIDTH = (INTERVAL.high - INTERVAL.low) * Math.log(PRIOR.high / PRIOR.low);
 
 /** Log density of Student's t, without its constant. */
 const logT = (z: number): number => (-(DEGREES_OF_FREEDOM + 1) / 2) * Math.log(1 + (z * z) / DEGREES_OF_FREEDOM);
 
 /**
- * How good a cold trap is, from the water that was found after runs with known trap temperatures: the posterior on a grid,
- * for a uniform prior on 0.1-1, Student-t errors (4 degrees of freedom) and an unknown relative scatter, over which it is
+ * How good a cold trap is, from the water that was found after runs with known trap temperatures: above 1 where less is swallowed
+ * than S·p, or where not all of it settles and is caught. The posterior on a grid, for a prior that is uniform in the logarithm of
+ * 0.1-5, Student-t errors (4 degrees of freedom) and an unknown relative scatter, over which it is
  * averaged. Source of the method: Gelman et al. (2013), Bayesian Data Analysis, 3rd ed., sections 3.7 and 17.2.
  * @returns the efficiency with its 90 % interval; too few segments are data, not a fault
  */
@@ -47,7 +49,7 @@ export function fitTrapEfficiency(segments: readonly WaterSegment[]): TrapFit {
   if (segments.length < LEAST_SEGMENTS) return { ok: false, why: 'tooFewSegments', segments: segments.length };
   const grid = Array.from(
     { length: EFFICIENCY_STEPS },
-    (_, i) => PRIOR.low + ((PRIOR.high - PRIOR.low) * (i + 0.5)) / EFFICIENCY_STEPS,
+    (_, i) => PRIOR.low * (PRIOR.high / PRIOR.low) ** ((i + 0.5) / EFFICIENCY_STEPS),
   );
   const logs = grid.map((efficiency) => {
     const left = segments.map((s) => s.leftMl(efficiency));
@@ -56,7 +58,7 @@ export function fitTrapEfficiency(segments: readonly WaterSegment[]): TrapFit {
         const expected = left[i] ?? 0;
         const sd = Math.hypot(scatter * expected, READING_SD_ML);
         return sum + logT((foundMl - expected) / sd) - Math.log(sd);
-      }, 0),
+      }, -Math.log(scatter)),
     );
   });
   const top = Math.max(...logs.flat());
@@ -72,6 +74,6 @@ export function fitTrapEfficiency(segments: readonly WaterSegment[]): TrapFit {
     high,
     scatter: weightedQuantile(SCATTERS, ofScatter, INTERVAL.middle),
     segments: segments.length,
-    knowsEnough: high - low < PRIOR_WIDTH / 2,
+    knowsEnough: Math.log(high / low) < PRIOR_WIDTH / 2,
   };
 }

@@ -58,6 +58,9 @@ function tempOfPressureC(pa: number): number {
   return (low + high) / 2;
 }
 
+/** Five times as good as S·p says: a fifth of it is swallowed, or caught. */
+export const BEST_TRAP = 5;
+
 export interface TrapCarryover {
   /** Of its coldest surface, °C; above 0.01 it has thawed. */
   readonly trapTempC: number;
@@ -65,14 +68,14 @@ export interface TrapCarryover {
   readonly hours: number;
   /** On its way to the pump, °C. */
   readonly gasTempC?: number;
-  /** 1 at best: the pump then swallows vapour at the ice vapour pressure; half as good a trap lets twice as much past. */
+  /** 1: the pump swallows vapour at the ice vapour pressure; half as good a trap lets twice as much past, a thin hose less than S·p. */
   readonly efficiency?: number;
 }
 
 /**
  * Water that the pump takes in past a cold trap: m = p_ice(T_trap) S t M / (R T_gas) / efficiency (docs/trade.md 5; ideal gas).
  * @returns g
- * @throws RangeError for a negative speed or time, or an efficiency outside 0 (excluded) to 1
+ * @throws RangeError for a negative speed or time, or an efficiency outside 0 (excluded) to {@link BEST_TRAP}
  * @example trapCarryoverG({ trapTempC: -40, pumpingSpeedM3h: 6, hours: 30 }) // 17.1
  */
 export function trapCarryoverG(trap: TrapCarryover): number {
@@ -80,7 +83,7 @@ export function trapCarryoverG(trap: TrapCarryover): number {
   const { gasTempC = WATER_DEFAULTS.gasTempC, efficiency = WATER_DEFAULTS.trapEfficiency } = trap;
   mustLieWithin('pumpingSpeedM3h', pumpingSpeedM3h, 0, 1e6, 'm³/h');
   mustLieWithin('hours', hours, 0, 1e6, 'h');
-  mustLieWithin('efficiency', efficiency, 1e-6, 1, '');
+  mustLieWithin('efficiency', efficiency, 1e-6, BEST_TRAP, '');
   const mol = (trapPressurePa(trapTempC) * pumpingSpeedM3h * hours) / (GAS_CONSTANT * (gasTempC + KELVIN));
   return (mol * WATER_G_PER_MOL) / efficiency;
 }

@@ -14,11 +14,11 @@ test('where nothing is expected, the interval is that of a reading that is good 
   expect(budget(0)).toMatchObject({ expectedLowMl: 0, expectedHighMl: expect.closeTo(3.29, 1) as number });
 });
 
-// Well outside the interval: 1.8 x 1.645 x 2 mL = 5.9 mL.
+// Well outside the interval: 1.5 x 1.645 x 2 mL = 4.9 mL.
 test.each([
   [0, 'asExpected'],
-  [5.8, 'asExpected'],
-  [6.1, 'more'],
+  [4.8, 'asExpected'],
+  [5.1, 'more'],
 ])('%f mL where nothing is expected: %s', (foundMl, says) => {
   expect(budget(foundMl).says).toBe(says);
 });

@@ -1,4 +1,5 @@
 import { READING_SD_ML, WATER_DEFAULTS, waterUlOfG } from './constants.js';
+import { BEST_TRAP } from './trap.js';
 import { runWater, type RunWaterInput } from './run-water.js';
 import type { TrapFit } from './fit-trap-efficiency.js';
 
@@ -20,7 +21,7 @@ export interface WaterBudget {
 /** Ends of a 90 % interval of a normal scatter, in standard deviations. */
 const Z90 = 1.645;
 /** A charge is looked at several times: an excess is called one well outside the interval only. */
-const SUSPECT_TIMES = 1.8;
+const SUSPECT_TIMES = 1.5;
 /** Of one run about its expectation, before a pump has a scatter of its own: a trap read 2 K wrong makes a quarter. */
 const USUAL_SCATTER = 0.25;
 /** An efficiency that somebody has typed is good to about so much. */
@@ -44,7 +45,7 @@ function efficiencies(fit: TrapFit | null, setUp: number | null) {
     return { basis: 'fit', best: fit.low, middle: fit.efficiency, other: fit.high, scatter: fit.scatter } as const;
   const scatter = fit?.ok ? fit.scatter : USUAL_SCATTER;
   if (setUp !== null) {
-    const bounded = (e: number) => Math.min(1, Math.max(0.05, e));
+    const bounded = (e: number) => Math.min(BEST_TRAP, Math.max(0.05, e));
     return {
       basis: 'setUp',
       best: bounded(setUp * (1 - SET_UP_RANGE)),

@@ -2517,7 +2517,7 @@ export type TrapFit =
       /** Median relative scatter of a segment about its expectation. */
       scatter: number;
       segments: number;
-      /** The interval is narrower than half of what was known without any data. */
+      /** The interval, as a ratio, is narrower than half of what was known without any data. */
       knowsEnough: boolean;
     }
   | {

@@ -1,4 +1,4 @@
-import { cautionWords } from '@winter-jar/core';
+import { cautionWords, DECIDED } from '@winter-jar/core';
 import type { LikelyCause } from '@winter-jar/contracts';
 import { useState } from 'react';
 import { Button } from '../ui/button.js';
@@ -21,7 +21,9 @@ export function LikelyCauses({ answer }: DiagnosisProps) {
       <h2 className="text-[18px]">Likely causes</h2>
       {answer.undecided && (
         <p className="mt-2 border-l-4 border-rule pl-3 text-[15px]">
-          Not enough to tell: nothing stands out yet. Do the next cheap check.
+          {top && top.probability >= DECIDED
+            ? 'Not enough to tell: circumstances make the first one likely, and no sign of it was seen yet. Do the next cheap check.'
+            : 'Not enough to tell: nothing stands out yet. Do the next cheap check.'}
         </p>
       )}
       <ol className="mt-2">

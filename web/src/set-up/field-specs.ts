@@ -128,7 +128,7 @@ export const FIELD_SPECS: Readonly<Record<SetUpKind, readonly FieldSpec[]>> = {
     process,
     serviceClasses('of every pump on it; decides about oils, air in ballast and purge, and cautions'),
     { path: 'coldTrap', label: 'Cold trap', type: 'flag', initial: 'no' },
-    { path: 'trapEfficiency', label: 'Trap efficiency', type: 'number', unit: '0.05–1, empty: 1', when: hasTrap },
+    { path: 'trapEfficiency', label: 'Trap efficiency', type: 'number', unit: '0.05–5, empty: 1', when: hasTrap },
     { path: 'chamberVolumeL', label: 'Chamber volume', ...litres },
     {
       path: 'referenceHours',
