@@ -6,6 +6,7 @@ import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { benchDrag } from './bench-drag.mjs';
 import { benchRound } from './bench-round.mjs';
+import { coverageByUse } from './bench-forecast.mjs';
 import { benchDiagnosis } from './bench-diagnosis.mjs';
 import { benchImport } from './bench-import.mjs';
 import { benchWater } from './bench-water.mjs';
@@ -298,6 +299,16 @@ report(
   initialKb,
   170,
   `${initial.length} files; ${readdirSync(join(dist, 'assets')).filter((f) => f.endsWith('.js')).length - initial.length} more are fetched when needed`,
+);
+
+const forecast = Object.entries(await coverageByUse());
+for (const [use, { held, asked }] of forecast)
+  console.log(`        runs ${use}: the band of 8 in 10 holds ${((100 * held) / asked).toFixed(0)} % of ${asked}`);
+report(
+  'how far the forecast’s band is from 8 in 10, for the worst kind of use',
+  Math.max(...forecast.map(([, { held, asked }]) => Math.abs(held / asked - 0.8))),
+  0.05,
+  `${forecast.length} kinds of use`,
 );
 
 const hunt = benchDiagnosis({ core });

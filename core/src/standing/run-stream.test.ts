@@ -1,5 +1,6 @@
 import { seededRandom } from '../simulate/random.js';
 import { normalTail } from '../statistics/index.js';
+import { bandOfUse } from '../testing/band-of-use.js';
 import { coverageOf, KINDS_OF_USE } from '../testing/kinds-of-use.js';
 import { daysToRun, isIdle, runStream } from './run-stream.js';
 
@@ -16,21 +17,13 @@ test.each([
   expect(normalTail(z)).toBeCloseTo(share, 6);
 });
 
-const gapsOf = (starts: readonly number[]) => starts.slice(1).map((at, i) => Math.max(1e-3, at - (starts[i] ?? at)));
-
 test.each(Object.entries(KINDS_OF_USE))('of runs %s the band of 8 in 10 holds about 8 in 10', (_, kind) => {
   const random = seededRandom(seed);
   const { asked, held } = coverageOf({
     kind,
     uniform: () => random.next(),
     lives: 60,
-    band: (starts, now, runs) => {
-      const gaps = gapsOf(starts);
-      const since = now - (starts.at(-1) ?? now);
-      if (isIdle(gaps, since)) return null;
-      const [p10, , p90] = daysToRun(runStream(gaps, since), { runs });
-      return [p10, p90];
-    },
+    band: bandOfUse,
   });
   expect(asked).toBeGreaterThan(1000);
   // 75 to 85 %, and what so many questions scatter.

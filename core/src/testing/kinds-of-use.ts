@@ -1,5 +1,9 @@
+import type { Random } from '../simulate/index.js';
+
 /** When runs begin, in days, by how people use a pump: made without the distributions that the forecast assumes. */
-export type KindOfUse = (uniform: () => number) => number[];
+/** A number from 0 to 1, of a stream with a seed. */
+type Uniform = Random['next'];
+export type KindOfUse = (uniform: Uniform) => number[];
 
 function until(end: number, next: (from: number) => number): number[] {
   const starts: number[] = [];
@@ -45,7 +49,7 @@ export const KINDS_OF_USE: Readonly<Record<string, KindOfUse>> = {
  */
 export function coverageOf(input: {
   kind: KindOfUse;
-  uniform: () => number;
+  uniform: Uniform;
   lives: number;
   band: (starts: readonly number[], now: number, runs: number) => readonly [number, number] | null;
 }): { asked: number; held: number } {
