@@ -25,15 +25,14 @@ test('the Round and the pump of another browser follow what is written, without 
   await second.goto(`${yard.address}/pumps/lf-01`);
   const other = await (await browser.newContext()).newPage();
   await other.goto(`${yard.address}/pumps/lf-01`);
-  await expect(other.getByText(/of water found since the change/).first()).toBeVisible();
+  await expect(other.getByText(/of water in the oil/).first()).toBeVisible();
   const pump = [{ type: 'pump', id: 'lf-01' }];
   const body = { sump: 'oil', productId: 'oil-68', outMl: 650, inMl: 700, levelAfter: 'right' };
   const product = (
     (await (await fetch(`${yard.address}/api/pumps/lf-01`)).json()) as { setUp: { pump: { oilProductId: string } } }
   ).setUp.pump.oilProductId;
   await write(yard.address, { subjects: pump, body: { ...body, productId: product } });
-  for (const follower of [second, other])
-    await expect(follower.getByText(/of water found since the change/)).toHaveCount(0);
+  for (const follower of [second, other]) await expect(follower.getByText(/of water in the oil/)).toHaveCount(0);
   await expect(page.locator('#row-lf-01')).not.toContainText('Change before next run');
   await other.context().close();
 });

@@ -110,7 +110,7 @@ test('an edge is dragged: the layers add up, the verdict follows live and says w
   await page.mouse.down();
   await page.mouse.move(x, y - 120, { steps: 12 });
   const text = await edge.getAttribute('aria-valuetext');
-  await expect(verdict.getByText(/of water found since the change \(today\)/)).toBeVisible();
+  await expect(verdict.getByText(/of water in the oil \(today\)/)).toBeVisible();
   await expect(verdict.getByText('Stop', { exact: true })).toBeVisible();
   await page.mouse.move(x, y - 3, { steps: 8 });
   await page.mouse.up();
@@ -282,3 +282,30 @@ async function swipe(page: Page, target: Locator, byPx: number): Promise<void> {
   for (let i = 1; i <= 8; i++) await touch('touchMove', x + (byPx * i) / 8);
   await touch('touchEnd');
 }
+
+test('a jar that is read again the next day takes the place of its first reading', async ({ page, yard }) => {
+  const readSample = async (stood: string, ml: string, jar?: RegExp) => {
+    await open(page, yard, `${PUMP}/look`);
+    await page.getByRole('group', { name: 'Where it comes from' }).getByText('sample', { exact: true }).click();
+    if (jar) {
+      const which = page.getByLabel('Which jar');
+      const said = (await which.locator('option').allTextContents()).find((t) => jar.test(t)) ?? '';
+      await which.selectOption({ label: said });
+    }
+    await page.getByText('at the bottom, at rest', { exact: true }).click();
+    await page.getByLabel('In the jar, all of it').fill('100 mL');
+    await page.getByRole('group', { name: 'The jar has stood for' }).getByText(stood, { exact: true }).click();
+    await page.getByRole('textbox', { name: 'Free water' }).fill(ml);
+    await page.getByRole('button', { name: 'Save the look' }).click();
+    await expect(page.getByText('Look saved on LF-02', { exact: true }).first()).toBeVisible();
+  };
+  const sampledMl = async () => (await yard.pump('lf-02')).state.sumps[0]!.charge.sampledWaterUl / 1000;
+  const before = await sampledMl();
+  await readSample('10 min', '4 mL');
+  expect((await sampledMl()) - before).toBe(4);
+  await readSample('2 h', '6 mL', /^Sample of .*, read before$/);
+  expect((await sampledMl()) - before).toBe(6);
+  expect((await lastLook(yard))?.['drawn']).toBe('atRest');
+  await readSample('2 h', '5 mL', /^Another jar$/);
+  expect((await sampledMl()) - before).toBe(11);
+});

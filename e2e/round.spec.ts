@@ -18,7 +18,7 @@ test('a click shows a pump in the sheet, the address remembers it, back works', 
   await open(page, yard, '/');
   await page.locator('#row-lf-01').click();
   const sheet = page.getByRole('region', { name: 'LF-01, selected' });
-  await expect(sheet.getByText(/of water found since the change/)).toBeVisible();
+  await expect(sheet.getByText(/of water in the oil/)).toBeVisible();
   await expect(
     sheet
       .getByRole('img', { name: /sludge 2.mL, free water 46.mL, cream 18.mL, hazy oil 190.mL, clear oil 84.mL/ })

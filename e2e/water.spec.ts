@@ -99,7 +99,7 @@ test('a trap’s efficiency is put in the set-up, and the sum says where it come
   const field = page.getByLabel('Trap efficiency');
   await field.fill('7');
   await page.getByRole('button', { name: 'Change from now' }).click();
-  await expect(page.getByText(/trap efficiency from 0\.05 to 1/).first()).toBeVisible();
+  await expect(page.getByText(/trap efficiency from 0\.05 to 5/).first()).toBeVisible();
   await field.fill('0.86');
   await page.getByRole('button', { name: 'Change from now' }).click();
   await expect(page.getByText(/saved/).first()).toBeVisible();
