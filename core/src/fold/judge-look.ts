@@ -19,14 +19,7 @@ import {
 import { isHarder, jarShapeOf } from '../limits/index.js';
 import type { OilProduct, PumpSetUp } from '../set-up/index.js';
 import type { PumpState, SumpState } from './state.js';
-import {
-  afterBleed,
-  afterLook,
-  drawOf,
-  NOTHING_FOUND,
-  saysWater,
-  type WaterCount,
-} from './water-found.js';
+import { afterBleed, afterLook, drawOf, NOTHING_FOUND, saysWater, type WaterCount } from './water-found.js';
 
 /** Where the oil's product is not known, the strictest of the common ones. */
 export const UNKNOWN_PRODUCT: JudgedProduct = {

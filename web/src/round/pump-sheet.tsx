@@ -2,6 +2,7 @@ import type { RoundRow } from '@winter-jar/contracts';
 import { CAUTIONS, type NotTold } from '@winter-jar/core';
 import { Link } from 'react-router';
 import { dayWords, momentWords } from '../words/dates.js';
+import { stoodWords } from '../words/entry-words.js';
 import { jarWords, LAYER_WORDS } from '../words/jar-words.js';
 import { dueWords, reasonKey, reasonWords, TASK_WORDS, verdictWords } from '../words/messages.js';
 import type { Words } from '../words/words.js';
@@ -141,7 +142,7 @@ export function NamedJar({
               ]
             }{' '}
             {dayWords(jar.at, row.zone, words.now)}
-            {jar.hoursStood ? `, stood ${Math.round(jar.hoursStood)}\u00a0h` : ''}
+            {jar.hoursStood ? `, stood ${stoodWords(jar.hoursStood)}` : ''}
           </span>
         ) : (
           <span className="block text-ink-2">No oil has been looked at yet</span>
