@@ -19,7 +19,7 @@ import {
 import { isHarder, jarShapeOf } from '../limits/index.js';
 import type { OilProduct, PumpSetUp } from '../set-up/index.js';
 import type { PumpState, SumpState } from './state.js';
-import { afterBleed, afterLook, drawOf, NOTHING_FOUND, saysWater, type WaterCount } from './water-found.js';
+import { afterBleed, afterLook, drawOf, isEarlier, NOTHING_FOUND, saysWater, type WaterCount } from './water-found.js';
 
 /** Where the oil's product is not known, the strictest of the common ones. */
 export const UNKNOWN_PRODUCT: JudgedProduct = {
@@ -108,7 +108,10 @@ export function judgeLook(input: LookAtSump): SumpState {
   const context = withStartColour(lookInContext(input));
   const reading = readOil(answersWater(input, context) ? withoutOldWater(context) : context);
   const drawnId = drawnIdOf(input, reading);
-  const before = input.sump.findings.filter((f) => !(f.drawnId === drawnId && saysAgain(f, look)));
+  const earlier = isEarlier(drawOf(input.sump.charge.draws, look, input.origin), look);
+  const before = earlier
+    ? input.sump.findings
+    : input.sump.findings.filter((f) => !(f.drawnId === drawnId && saysAgain(f, look)));
   const origin = { ...input.origin, drawnId };
   if (reading.ofGoneCharge) return raiseOfGone({ ...input.sump, findings: before }, reading.findings, origin);
   const standing = before
@@ -173,7 +176,11 @@ export function raiseOfGone(sump: SumpState, found: readonly OilFinding[], origi
 export function raise(sump: SumpState, found: readonly OilFinding[], origin: FindingOrigin): SumpState {
   return found.reduce((next, f) => {
     const stands = next.findings.find((s) => s.code === f.code);
-    return stands && isHarder(stands.level, f.level) ? next : withFinding(next, { ...f, ...origin });
+    if (stands && isHarder(stands.level, f.level)) return next;
+    // Another look had said so as well: a later reading of this jar does not take that back.
+    const { drawnId = null, ...own } = origin;
+    const alone = drawnId !== null && (!stands || stands.drawnId === drawnId);
+    return withFinding(next, { ...f, ...own, ...(alone ? { drawnId } : {}) });
   }, sump);
 }
 

@@ -18,8 +18,8 @@ export interface Draw {
   readonly waterUl: number;
   /** When it was drawn, as far as its reading tells. */
   readonly filledAt: string;
-  /** Somebody has read the jar since it was drawn. */
-  readonly read: boolean;
+  /** Hours that it had stood when its jar was read last; null where nobody has read it. */
+  readonly stood: number | null;
   /** The oil was bled or purged since: it says nothing of what is in it now. */
   readonly stale: boolean;
 }
@@ -58,7 +58,7 @@ export function afterBleed(found: WaterCount, waterMl: number | null | undefined
     source: 'bleed',
     waterUl,
     filledAt: origin.at,
-    read: false,
+    stood: null,
     stale: false,
   };
   const draws = [...asStale(found.draws), draw].slice(-DRAWS_KEPT);
@@ -81,12 +81,17 @@ const isSameMoment = (apartMs: number, { hoursStood }: LookBody): boolean =>
  */
 export function drawOf(draws: readonly Draw[], look: LookBody, origin: Origin): Draw | null {
   const { drawnId = null, source } = look;
-  if (drawnId !== null) return draws.find((d) => d.id === drawnId) ?? null;
-  const last = draws.filter((d) => d.source === source).at(-1);
+  const alike = draws.filter((d) => d.source === source);
+  if (drawnId !== null) return alike.find((d) => d.id === drawnId) ?? null;
+  const last = alike.at(-1);
   if (!last) return null;
-  if (source === 'bleed' && !last.read) return last;
+  if (source === 'bleed' && last.stood === null) return last;
   return isSameMoment(filledMs(look, origin) - Date.parse(last.filledAt), look) ? last : null;
 }
+
+/** A reading before the last one of a jar says less of it. */
+export const isEarlier = (draw: Draw | null, { hoursStood }: LookBody): boolean =>
+  draw !== null && hoursStood < (draw.stood ?? 0);
 
 /** A look at the oil of the charge that goes on; a reading of a jar takes the place of what was said of it before. */
 export function afterLook(found: WaterCount, look: LookBody, origin: Origin, chargeMl: number): WaterCount {
@@ -95,13 +100,14 @@ export function afterLook(found: WaterCount, look: LookBody, origin: Origin, cha
   if (source === 'sightGlass') return saysWater(look) ? { ...found, standingUl: inOilUlOf(judged) } : found;
   if (source === 'drained') return { ...found, sampledUl: found.sampledUl + waterUlOf(look) };
   const known = drawOf(found.draws, look, origin);
+  if (isEarlier(known, look)) return found;
   const waterUl = drawnUlOf(look);
   const draw: Draw = {
     id: known?.id ?? look.drawnId ?? origin.entryId,
     source,
     waterUl,
     filledAt: known?.filledAt ?? new Date(filledMs(look, origin)).toISOString(),
-    read: true,
+    stood: look.hoursStood,
     stale: known?.stale ?? false,
   };
   const draws = known ? found.draws.map((d) => (d === known ? draw : d)) : [...found.draws, draw].slice(-DRAWS_KEPT);

@@ -457,6 +457,38 @@ export const WATER_CASES: readonly WaterCase[] = [
     act: 'change',
   },
   {
+    name: 'a jar with cream after a day, read once more as if it had stood ten minutes',
+    why: 'a reading of before says less of it: nothing is ticked away',
+    equipment: 'plain',
+    story: [
+      { at: 0, change: true },
+      { at: 74, sample: { creamMl: 10, waterMl: 0, jarMl: 100, stood: 24, drawn: 'running' } },
+      {
+        at: 75,
+        sample: { creamMl: 0, waterMl: 0, clarity: 'bright', jarMl: 100, stood: 0.17, drawn: 'running', again: true },
+      },
+    ],
+    verdict: 'beforeNextRun',
+    act: 'purge',
+  },
+  {
+    name: 'a jar with cream, purged, and the same jar clear the day after',
+    why: 'the jar of before the purge takes back its own word of cream, and nothing of the water that another look had seen',
+    equipment: 'plain',
+    story: [
+      { at: 0, change: true },
+      { at: 60, glass: { waterMl: 30, stood: 14 } },
+      { at: 74, sample: { creamMl: 10, waterMl: 0, jarMl: 100, stood: 24, drawn: 'running' } },
+      { at: 75, purged: true },
+      {
+        at: 98,
+        sample: { creamMl: 0, waterMl: 0, clarity: 'bright', jarMl: 100, stood: 48, drawn: 'running', again: true },
+      },
+    ],
+    verdict: 'lookSooner',
+    act: 'bleed',
+  },
+  {
     name: 'a dryer whose chamber volume is known',
     why: 'the air of one pump-down is gone in minutes: it carries nothing that comes over 30 h',
     equipment: 'dryerWithVolume',

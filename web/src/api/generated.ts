@@ -1669,8 +1669,8 @@ export type Draw = {
   waterUl: number;
   /** When it was drawn, as far as its reading tells. */
   filledAt: string;
-  /** Somebody has read the jar since it was drawn. */
-  read: boolean;
+  /** Hours that it had stood when its jar was read last; null where nobody has read it. */
+  stood: number | null;
   /** The oil was bled or purged since: it says nothing of what is in it now. */
   stale: boolean;
 };

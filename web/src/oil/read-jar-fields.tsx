@@ -49,7 +49,7 @@ export function DrawnFields({ props: { page, words }, form }: { props: EntryPage
           options={[
             ...jars.map((d) => ({
               value: d.id,
-              words: `${what} ${momentWords(d.filledAt, words.zone)}${d.read ? ', read before' : ''}`,
+              words: `${what} ${momentWords(d.filledAt, words.zone)}${d.stood === null ? '' : ', read before'}`,
             })),
             { value: values.ownJarId, words: 'Another jar' },
           ]}
