@@ -9,6 +9,8 @@ export function isDirty({ code }: Pick<OilFinding, 'code'>, look: LookBody): boo
   switch (code) {
     case 'clarity':
       return said(look.clarity, (c) => c !== 'bright');
+    case 'cream':
+      return said(look.creamMl, (ml) => ml > 0) ?? said(look.clarity, (c) => c !== 'bright');
     case 'particles':
       return said(look.particles, (p) => p !== 'none');
     case 'smell':

@@ -30,7 +30,8 @@ export const judgeCream: Judge = (judged) => {
   if (level === 'runOn') return null;
   const act: Act = !isCream ? 'look' : afterPurge ? 'change' : purgeOr(judged, 'change');
   const found = { code: 'cream', creamUl, chargeUl, limitShare: passed.limit / 100, afterPurge } as const;
-  return { ...found, level, act, answeredBy: 'bleedOrPurgeThenLook' };
+  // What may be air asks for no more than a look.
+  return { ...found, level, act, answeredBy: isCream ? 'bleedOrPurgeThenLook' : ASK_AGAIN };
 };
 
 /** The running oil is cream throughout: drain, do not purge. */

@@ -375,6 +375,18 @@ export const WATER_CASES: readonly WaterCase[] = [
     act: null,
   },
   {
+    name: 'a white jar, and another one clear after two days',
+    why: 'a look was asked for, and shows no cream',
+    equipment: 'plain',
+    story: [
+      { at: 0, change: true },
+      { at: 20, sample: { creamMl: 100, jarMl: 100, stood: 0.17, jarC: 45, drawn: 'running' } },
+      { at: 100, sample: { creamMl: 0, waterMl: 0, clarity: 'bright', jarMl: 100, stood: 48, drawn: 'running' } },
+    ],
+    verdict: 'runOn',
+    act: null,
+  },
+  {
     name: 'a sample drawn running, 6 mL of water in 100 after a day',
     why: 'it stands for the whole charge: 6 %, over 5 %',
     equipment: 'plain',
