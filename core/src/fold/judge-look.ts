@@ -1,6 +1,7 @@
 import type { BleedBody, LookBody, SumpKey } from '../journal/index.js';
 import {
   afterChange,
+  afterDraining,
   filledUp,
   isDenserThanWater,
   isDirty,
@@ -157,7 +158,8 @@ export function judgeBleed(input: Omit<LookAtSump, 'look'> & { body: BleedBody }
   };
   // What stood in the glass above the mark has come out.
   const left = sump.findings.filter((f) => !(f.code === 'level' && f.found === 'high'));
-  return raise({ ...sump, charge, findings: left }, findings, { ...origin, drawnId: origin.entryId });
+  const bled = <F extends OilFinding>(found: readonly F[]) => found.map((f) => afterDraining(f, origin.at));
+  return raise({ ...sump, charge, findings: bled(left) }, bled(findings), { ...origin, drawnId: origin.entryId });
 }
 
 /** What an oil that was changed since shows of the pump: that half is done, and what was done at the pump before it counts. */

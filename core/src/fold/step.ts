@@ -1,5 +1,5 @@
 import { localDay, orderKeyOf, pumpIdsOf, type Entry, type LookBody } from '../journal/index.js';
-import { afterWork, toUl } from '../oil/index.js';
+import { afterDraining, afterWork, toUl } from '../oil/index.js';
 import { withOilIn, type PumpSetUp } from '../set-up/index.js';
 import { ballastFlowM3h, ballastRemovalGPerH, WATER_DEFAULTS, waterUlOfG } from '../water/index.js';
 import { done, onSump, originOf, withNotTold, type Context } from './fold-context.js';
@@ -158,7 +158,8 @@ function foldDone(state: PumpState, context: Context, task: TaskId): PumpState {
   const cleaning = CLEANS.find((c) => c === task);
   return onSump(ticked, 'oil', (s) => {
     const findings = s.findings.map((f) => afterWork(f, task, at)).filter((f) => f !== null);
-    if (task === 'purge') return { ...s, charge: afterPurge(s, context.setUp), findings };
+    if (task === 'purge')
+      return { ...s, charge: afterPurge(s, context.setUp), findings: findings.map((f) => afterDraining(f, at)) };
     if (!cleaning) return { ...s, findings };
     // Cleaned and filled in one deed: the charge that is in it is of the clean pump.
     if (s.charge.since.at === at && s.charge.number > 0)

@@ -49,6 +49,12 @@ export function afterWork(finding: Finding, task: TaskId, at: string): Finding |
   return { ...finding, act: 'change', half: { done: 'pump', at } };
 }
 
+/** A finding of water after a bleed or a purge: what was asked for is done, and a look shows what is left. */
+export function afterDraining<F extends OilFinding>(finding: F, at: string): F {
+  const asked = finding.act === 'bleed' || finding.act === 'purge';
+  return asked && finding.answeredBy === 'bleedOrPurgeThenLook' ? { ...finding, act: 'look', drainedAt: at } : finding;
+}
+
 /**
  * Solvent in the oil, after a report on the oil that took its place: within the limit of what is thin it is gone, else the new oil
  * has taken it up and goes too.

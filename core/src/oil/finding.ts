@@ -79,6 +79,8 @@ interface FindingBase {
   readonly answeredBy: AnsweredBy;
   /** Of two deeds that answer it, the one that was done. */
   readonly half?: { readonly done: 'oil' | 'pump'; readonly at: string };
+  /** Bled or purged since: only the look is left. */
+  readonly drainedAt?: string;
 }
 
 /** A reason as data: what was found, and the limit it was held against. Amounts in microlitres, shares of the oil charge. */
@@ -89,8 +91,8 @@ export type OilFinding = FindingBase &
         readonly foundUl: number;
         readonly chargeUl: number;
         readonly limitShare: number;
-        /** What decided where it was not the share that is in the oil: so much that stands, any of it under an oil that holds water up, or so much drawn at once. */
-        readonly by?: 'amount' | 'heldUp' | 'drawn';
+        /** What decided where it was not the share that is in the oil: so much that stands, any of it under an oil that holds water up, so much drawn at once, or cream. */
+        readonly by?: 'amount' | 'heldUp' | 'drawn' | 'cream';
       }
     | {
         readonly code: 'waterAboveExpected';

@@ -1,4 +1,4 @@
-export { afterChange, afterViscosity, afterWork, outlivesChange } from './answering.js';
+export { afterChange, afterDraining, afterViscosity, afterWork, outlivesChange } from './answering.js';
 export { isHydrocarbon, mixedWith } from './compatibility.js';
 export { type Confidence, confidenceOf, type Doubt } from './confidence.js';
 export {

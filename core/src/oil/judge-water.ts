@@ -25,6 +25,7 @@ export const judgeWater: Judge = (judged) => {
     ...found,
     level: share.level,
     act: byCream ? ('purge' as const) : waterAct(share.level, isDenserThanWater(product)),
+    ...(byCream ? { by: 'cream' as const } : {}),
     limitShare: share.limit / 100,
   };
   return [byShare, heldUp(judged), standing(judged), drawn(judged)]

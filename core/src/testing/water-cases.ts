@@ -277,6 +277,19 @@ export const WATER_CASES: readonly WaterCase[] = [
     act: 'bleed',
   },
   {
+    name: 'the same, bled',
+    why: 'bled is bled: a look shows what is left',
+    equipment: 'plain',
+    chargeMl: 7000,
+    story: [
+      { at: 0, change: true },
+      { at: 54, glass: { waterMl: 130, stood: 14 } },
+      { at: 55, bleed: { drawnMl: 180, waterMl: 130 } },
+    ],
+    verdict: 'beforeNextRun',
+    act: 'look',
+  },
+  {
     name: '390 mL under the oil of a 20 L pump',
     why: 'the same',
     equipment: 'plain',
@@ -498,7 +511,7 @@ export const WATER_CASES: readonly WaterCase[] = [
       },
     ],
     verdict: 'lookSooner',
-    act: 'bleed',
+    act: 'look',
   },
   {
     name: 'a dryer whose chamber volume is known',

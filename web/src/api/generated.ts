@@ -470,8 +470,8 @@ export type StandingFinding =
       foundUl: number;
       chargeUl: number;
       limitShare: number;
-      /** What decided where it was not the share that is in the oil: so much that stands, any of it under an oil that holds water up, or so much drawn at once. */
-      by?: 'amount' | 'heldUp' | 'drawn';
+      /** What decided where it was not the share that is in the oil: so much that stands, any of it under an oil that holds water up, so much drawn at once, or cream. */
+      by?: 'amount' | 'heldUp' | 'drawn' | 'cream';
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
@@ -480,6 +480,8 @@ export type StandingFinding =
         done: 'oil' | 'pump';
         at: string;
       };
+      /** Bled or purged since: only the look is left. */
+      drainedAt?: string;
     }
   | {
       sump: SumpKey;
@@ -501,6 +503,8 @@ export type StandingFinding =
         done: 'oil' | 'pump';
         at: string;
       };
+      /** Bled or purged since: only the look is left. */
+      drainedAt?: string;
     }
   | {
       sump: SumpKey;
@@ -519,6 +523,8 @@ export type StandingFinding =
         done: 'oil' | 'pump';
         at: string;
       };
+      /** Bled or purged since: only the look is left. */
+      drainedAt?: string;
     }
   | {
       sump: SumpKey;
@@ -538,6 +544,8 @@ export type StandingFinding =
         done: 'oil' | 'pump';
         at: string;
       };
+      /** Bled or purged since: only the look is left. */
+      drainedAt?: string;
     }
   | {
       sump: SumpKey;
@@ -560,6 +568,8 @@ export type StandingFinding =
         done: 'oil' | 'pump';
         at: string;
       };
+      /** Bled or purged since: only the look is left. */
+      drainedAt?: string;
     }
   | {
       sump: SumpKey;
@@ -578,6 +588,8 @@ export type StandingFinding =
         done: 'oil' | 'pump';
         at: string;
       };
+      /** Bled or purged since: only the look is left. */
+      drainedAt?: string;
     }
   | {
       sump: SumpKey;
@@ -600,6 +612,8 @@ export type StandingFinding =
         done: 'oil' | 'pump';
         at: string;
       };
+      /** Bled or purged since: only the look is left. */
+      drainedAt?: string;
     }
   | {
       sump: SumpKey;
@@ -621,6 +635,8 @@ export type StandingFinding =
         done: 'oil' | 'pump';
         at: string;
       };
+      /** Bled or purged since: only the look is left. */
+      drainedAt?: string;
     }
   | {
       sump: SumpKey;
@@ -642,6 +658,8 @@ export type StandingFinding =
         done: 'oil' | 'pump';
         at: string;
       };
+      /** Bled or purged since: only the look is left. */
+      drainedAt?: string;
     }
   | {
       sump: SumpKey;
@@ -663,6 +681,8 @@ export type StandingFinding =
         done: 'oil' | 'pump';
         at: string;
       };
+      /** Bled or purged since: only the look is left. */
+      drainedAt?: string;
     }
   | {
       sump: SumpKey;
@@ -685,6 +705,8 @@ export type StandingFinding =
         done: 'oil' | 'pump';
         at: string;
       };
+      /** Bled or purged since: only the look is left. */
+      drainedAt?: string;
     }
   | {
       sump: SumpKey;
@@ -704,6 +726,8 @@ export type StandingFinding =
         done: 'oil' | 'pump';
         at: string;
       };
+      /** Bled or purged since: only the look is left. */
+      drainedAt?: string;
     }
   | {
       sump: SumpKey;
@@ -723,6 +747,8 @@ export type StandingFinding =
         done: 'oil' | 'pump';
         at: string;
       };
+      /** Bled or purged since: only the look is left. */
+      drainedAt?: string;
     }
   | {
       sump: SumpKey;
@@ -744,6 +770,8 @@ export type StandingFinding =
         done: 'oil' | 'pump';
         at: string;
       };
+      /** Bled or purged since: only the look is left. */
+      drainedAt?: string;
     }
   | {
       sump: SumpKey;
@@ -763,6 +791,8 @@ export type StandingFinding =
         done: 'oil' | 'pump';
         at: string;
       };
+      /** Bled or purged since: only the look is left. */
+      drainedAt?: string;
     }
   | {
       sump: SumpKey;
@@ -781,6 +811,8 @@ export type StandingFinding =
         done: 'oil' | 'pump';
         at: string;
       };
+      /** Bled or purged since: only the look is left. */
+      drainedAt?: string;
     }
   | {
       sump: SumpKey;
@@ -803,6 +835,8 @@ export type StandingFinding =
         done: 'oil' | 'pump';
         at: string;
       };
+      /** Bled or purged since: only the look is left. */
+      drainedAt?: string;
     }
   | {
       sump: SumpKey;
@@ -825,6 +859,8 @@ export type StandingFinding =
         done: 'oil' | 'pump';
         at: string;
       };
+      /** Bled or purged since: only the look is left. */
+      drainedAt?: string;
     }
   | {
       sump: SumpKey;
@@ -845,6 +881,8 @@ export type StandingFinding =
         done: 'oil' | 'pump';
         at: string;
       };
+      /** Bled or purged since: only the look is left. */
+      drainedAt?: string;
     }
   | {
       sump: SumpKey;
@@ -866,6 +904,8 @@ export type StandingFinding =
         done: 'oil' | 'pump';
         at: string;
       };
+      /** Bled or purged since: only the look is left. */
+      drainedAt?: string;
     }
   | {
       sump: SumpKey;
@@ -886,6 +926,8 @@ export type StandingFinding =
         done: 'oil' | 'pump';
         at: string;
       };
+      /** Bled or purged since: only the look is left. */
+      drainedAt?: string;
     }
   | {
       sump: SumpKey;
@@ -907,6 +949,8 @@ export type StandingFinding =
         done: 'oil' | 'pump';
         at: string;
       };
+      /** Bled or purged since: only the look is left. */
+      drainedAt?: string;
     }
   | {
       sump: SumpKey;
@@ -927,6 +971,8 @@ export type StandingFinding =
         done: 'oil' | 'pump';
         at: string;
       };
+      /** Bled or purged since: only the look is left. */
+      drainedAt?: string;
     }
   | {
       sump: SumpKey;
@@ -947,6 +993,8 @@ export type StandingFinding =
         done: 'oil' | 'pump';
         at: string;
       };
+      /** Bled or purged since: only the look is left. */
+      drainedAt?: string;
     }
   | {
       sump: SumpKey;
@@ -966,6 +1014,8 @@ export type StandingFinding =
         done: 'oil' | 'pump';
         at: string;
       };
+      /** Bled or purged since: only the look is left. */
+      drainedAt?: string;
     }
   | {
       sump: SumpKey;
@@ -985,6 +1035,8 @@ export type StandingFinding =
         done: 'oil' | 'pump';
         at: string;
       };
+      /** Bled or purged since: only the look is left. */
+      drainedAt?: string;
     };
 export type TaskId =
   | 'look'
@@ -1728,8 +1780,8 @@ export type Finding =
       foundUl: number;
       chargeUl: number;
       limitShare: number;
-      /** What decided where it was not the share that is in the oil: so much that stands, any of it under an oil that holds water up, or so much drawn at once. */
-      by?: 'amount' | 'heldUp' | 'drawn';
+      /** What decided where it was not the share that is in the oil: so much that stands, any of it under an oil that holds water up, so much drawn at once, or cream. */
+      by?: 'amount' | 'heldUp' | 'drawn' | 'cream';
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
@@ -1738,6 +1790,8 @@ export type Finding =
         done: 'oil' | 'pump';
         at: string;
       };
+      /** Bled or purged since: only the look is left. */
+      drainedAt?: string;
     }
   | {
       entryId: string;
@@ -1756,6 +1810,8 @@ export type Finding =
         done: 'oil' | 'pump';
         at: string;
       };
+      /** Bled or purged since: only the look is left. */
+      drainedAt?: string;
     }
   | {
       entryId: string;
@@ -1771,6 +1827,8 @@ export type Finding =
         done: 'oil' | 'pump';
         at: string;
       };
+      /** Bled or purged since: only the look is left. */
+      drainedAt?: string;
     }
   | {
       entryId: string;
@@ -1787,6 +1845,8 @@ export type Finding =
         done: 'oil' | 'pump';
         at: string;
       };
+      /** Bled or purged since: only the look is left. */
+      drainedAt?: string;
     }
   | {
       entryId: string;
@@ -1806,6 +1866,8 @@ export type Finding =
         done: 'oil' | 'pump';
         at: string;
       };
+      /** Bled or purged since: only the look is left. */
+      drainedAt?: string;
     }
   | {
       entryId: string;
@@ -1821,6 +1883,8 @@ export type Finding =
         done: 'oil' | 'pump';
         at: string;
       };
+      /** Bled or purged since: only the look is left. */
+      drainedAt?: string;
     }
   | {
       entryId: string;
@@ -1840,6 +1904,8 @@ export type Finding =
         done: 'oil' | 'pump';
         at: string;
       };
+      /** Bled or purged since: only the look is left. */
+      drainedAt?: string;
     }
   | {
       entryId: string;
@@ -1858,6 +1924,8 @@ export type Finding =
         done: 'oil' | 'pump';
         at: string;
       };
+      /** Bled or purged since: only the look is left. */
+      drainedAt?: string;
     }
   | {
       entryId: string;
@@ -1876,6 +1944,8 @@ export type Finding =
         done: 'oil' | 'pump';
         at: string;
       };
+      /** Bled or purged since: only the look is left. */
+      drainedAt?: string;
     }
   | {
       entryId: string;
@@ -1894,6 +1964,8 @@ export type Finding =
         done: 'oil' | 'pump';
         at: string;
       };
+      /** Bled or purged since: only the look is left. */
+      drainedAt?: string;
     }
   | {
       entryId: string;
@@ -1913,6 +1985,8 @@ export type Finding =
         done: 'oil' | 'pump';
         at: string;
       };
+      /** Bled or purged since: only the look is left. */
+      drainedAt?: string;
     }
   | {
       entryId: string;
@@ -1929,6 +2003,8 @@ export type Finding =
         done: 'oil' | 'pump';
         at: string;
       };
+      /** Bled or purged since: only the look is left. */
+      drainedAt?: string;
     }
   | {
       entryId: string;
@@ -1945,6 +2021,8 @@ export type Finding =
         done: 'oil' | 'pump';
         at: string;
       };
+      /** Bled or purged since: only the look is left. */
+      drainedAt?: string;
     }
   | {
       entryId: string;
@@ -1963,6 +2041,8 @@ export type Finding =
         done: 'oil' | 'pump';
         at: string;
       };
+      /** Bled or purged since: only the look is left. */
+      drainedAt?: string;
     }
   | {
       entryId: string;
@@ -1979,6 +2059,8 @@ export type Finding =
         done: 'oil' | 'pump';
         at: string;
       };
+      /** Bled or purged since: only the look is left. */
+      drainedAt?: string;
     }
   | {
       entryId: string;
@@ -1994,6 +2076,8 @@ export type Finding =
         done: 'oil' | 'pump';
         at: string;
       };
+      /** Bled or purged since: only the look is left. */
+      drainedAt?: string;
     }
   | {
       entryId: string;
@@ -2013,6 +2097,8 @@ export type Finding =
         done: 'oil' | 'pump';
         at: string;
       };
+      /** Bled or purged since: only the look is left. */
+      drainedAt?: string;
     }
   | {
       entryId: string;
@@ -2032,6 +2118,8 @@ export type Finding =
         done: 'oil' | 'pump';
         at: string;
       };
+      /** Bled or purged since: only the look is left. */
+      drainedAt?: string;
     }
   | {
       entryId: string;
@@ -2049,6 +2137,8 @@ export type Finding =
         done: 'oil' | 'pump';
         at: string;
       };
+      /** Bled or purged since: only the look is left. */
+      drainedAt?: string;
     }
   | {
       entryId: string;
@@ -2067,6 +2157,8 @@ export type Finding =
         done: 'oil' | 'pump';
         at: string;
       };
+      /** Bled or purged since: only the look is left. */
+      drainedAt?: string;
     }
   | {
       entryId: string;
@@ -2084,6 +2176,8 @@ export type Finding =
         done: 'oil' | 'pump';
         at: string;
       };
+      /** Bled or purged since: only the look is left. */
+      drainedAt?: string;
     }
   | {
       entryId: string;
@@ -2102,6 +2196,8 @@ export type Finding =
         done: 'oil' | 'pump';
         at: string;
       };
+      /** Bled or purged since: only the look is left. */
+      drainedAt?: string;
     }
   | {
       entryId: string;
@@ -2119,6 +2215,8 @@ export type Finding =
         done: 'oil' | 'pump';
         at: string;
       };
+      /** Bled or purged since: only the look is left. */
+      drainedAt?: string;
     }
   | {
       entryId: string;
@@ -2136,6 +2234,8 @@ export type Finding =
         done: 'oil' | 'pump';
         at: string;
       };
+      /** Bled or purged since: only the look is left. */
+      drainedAt?: string;
     }
   | {
       entryId: string;
@@ -2152,6 +2252,8 @@ export type Finding =
         done: 'oil' | 'pump';
         at: string;
       };
+      /** Bled or purged since: only the look is left. */
+      drainedAt?: string;
     }
   | {
       entryId: string;
@@ -2168,6 +2270,8 @@ export type Finding =
         done: 'oil' | 'pump';
         at: string;
       };
+      /** Bled or purged since: only the look is left. */
+      drainedAt?: string;
     };
 export type SumpState = {
   key: SumpKey;

@@ -90,6 +90,16 @@ test.each<[Finding, string, RegExp]>([
     'Cream: 700 mL',
     /It may be air: let the jar stand half an hour.*before anything is started/,
   ],
+  [
+    { ...before, act: 'purge', code: 'water', foundUl: 64_000, chargeUl: 700_000, limitShare: 0.05, by: 'cream' },
+    'Water: 64 mL, 9.1\u00a0% of the charge',
+    /Half of the cream counts as water: purge, and change if it does not clear/,
+  ],
+  [
+    { ...before, act: 'look', code: 'water', foundUl: 64_000, chargeUl: 700_000, limitShare: 0.05, drainedAt: look.at },
+    'Water: 64 mL, 9.1\u00a0% of the charge',
+    /It was bled or purged since: look at what is left/,
+  ],
   [{ ...stop, code: 'waterAtPickUp' }, 'Water at the oil pick-up', /Drain it, and change the oil/],
   [{ ...stop, code: 'levelFromWater', foundUl: 30_000 }, 'Level above MAX from water', /nothing added, and 30 mL/],
   [
