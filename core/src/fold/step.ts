@@ -1,7 +1,7 @@
 import { localDay, orderKeyOf, pumpIdsOf, type Entry, type LookBody } from '../journal/index.js';
 import { afterDraining, afterWork, toUl } from '../oil/index.js';
 import { withOilIn, type PumpSetUp } from '../set-up/index.js';
-import { ballastFlowM3h, ballastRemovalGPerH, WATER_DEFAULTS, waterUlOfG } from '../water/index.js';
+import { purgeRemovesG, waterUlOfG } from '../water/index.js';
 import { done, onSump, originOf, withNotTold, type Context } from './fold-context.js';
 import { foldCase } from './fold-case.js';
 import { foldChange, foldTopUp } from './fold-change.js';
@@ -85,8 +85,8 @@ function fold(state: PumpState, context: Context): PumpState {
   }
 }
 
-/** A purge lasts about an hour; near 100 °C the formula of its ballast has no end. */
-const PURGE = { hours: 1, hottestC: 95 } as const;
+/** A purge by itself lasts about an hour. */
+const PURGE_HOURS = 1;
 
 const notTold = (state: PumpState, one: NotTold): PumpState => ({
   ...state,
@@ -135,16 +135,12 @@ function foldLook(state: PumpState, context: Context, look: LookBody): PumpState
 /** An hour of warm ballast carries expected water away, but not what has been found already. */
 function afterPurge({ charge, findings }: SumpState, { model }: PumpSetUp): Charge {
   const { expectedWaterUl, bledWaterUl, sampledWaterUl } = charge;
-  const removedG = ballastRemovalGPerH({
-    ballastFlowM3h: ballastFlowM3h(model),
-    oilTempC: Math.min(model.operatingOilTempC, PURGE.hottestC),
-    efficiency: WATER_DEFAULTS.purgeEfficiency,
-  });
+  const removedG = purgeRemovesG({ model, oilTempC: model.operatingOilTempC, hours: PURGE_HOURS });
   const found = Math.min(expectedWaterUl, bledWaterUl + sampledWaterUl);
   return {
     ...withStaleDraws(charge),
     bledSinceWaterSeen: true,
-    expectedWaterUl: Math.max(found, expectedWaterUl - waterUlOfG(Math.max(0, removedG) * PURGE.hours)),
+    expectedWaterUl: Math.max(found, expectedWaterUl - waterUlOfG(Math.max(0, removedG))),
     purgedSinceSeen: findings.some((f) => f.code === 'cream' || f.code === 'clarity'),
   };
 }

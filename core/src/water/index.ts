@@ -15,6 +15,7 @@ export {
   type Assumed,
   ballastFlowM3h,
   leftWithTrapG,
+  purgeRemovesG,
   type RunWaterInput,
   runWater,
   type RunWater,

@@ -65,6 +65,23 @@ function ballastOf({ body, minutes, model }: RunWaterInput): {
 export const ballastFlowM3h = (model: Pick<PumpModel, 'ballastFlowM3h' | 'pumpingSpeedM3h'>): number =>
   model.ballastFlowM3h ?? model.pumpingSpeedM3h * USUAL_BALLAST_SHARE;
 
+/** Near 100 °C the formula has no end. */
+const HOTTEST_PURGE_C = 95;
+
+/** Water that a purge with room air takes out of the oil, g; below 0 it brings some. Real oil gives its water up slowly. */
+export function purgeRemovesG(of: {
+  model: Pick<PumpModel, 'ballastFlowM3h' | 'pumpingSpeedM3h'>;
+  oilTempC: number;
+  hours: number;
+}): number {
+  const perHour = ballastRemovalGPerH({
+    ballastFlowM3h: ballastFlowM3h(of.model),
+    oilTempC: Math.min(of.oilTempC, HOTTEST_PURGE_C),
+    efficiency: WATER_DEFAULTS.purgeEfficiency,
+  });
+  return perHour * of.hours;
+}
+
 function fromTrap({ body, minutes, equipment, model, trapEfficiency }: RunWaterInput): number | null {
   if (!equipment.coldTrap) return 0;
   const profile = body.trapProfile ?? [];
@@ -102,12 +119,8 @@ function fromBallast(run: RunWaterInput, oilTempC: number): { waterG: number; dr
   const flow = ballastFlowM3h(run.model);
   if (use === 'open') return { ...airBrings({ volumeM3: flow * hours }), purgeG: 0 };
   if (use !== 'purge') return { waterG: 0, dryAirMol: 0, purgeG: 0 };
-  const perHour = ballastRemovalGPerH({
-    ballastFlowM3h: flow,
-    oilTempC,
-    efficiency: WATER_DEFAULTS.purgeEfficiency,
-  });
-  return { waterG: Math.max(0, -perHour * hours), dryAirMol: 0, purgeG: Math.max(0, perHour * hours) };
+  const removedG = purgeRemovesG({ model: run.model, oilTempC, hours });
+  return { waterG: Math.max(0, -removedG), dryAirMol: 0, purgeG: Math.max(0, removedG) };
 }
 
 function assumptions(run: RunWaterInput, ballastAssumed: boolean): Assumed[] {

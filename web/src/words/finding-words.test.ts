@@ -96,6 +96,12 @@ test.each<[Finding, string, RegExp]>([
     /Half of the cream counts as water: purge, and change if it does not clear/,
   ],
   [
+    // Solvent bars the purge.
+    { ...before, act: 'change', code: 'water', foundUl: 64_000, chargeUl: 700_000, limitShare: 0.05, by: 'cream' },
+    'Water: 64 mL, 9.1\u00a0% of the charge',
+    /Change the oil/,
+  ],
+  [
     { ...before, act: 'look', code: 'water', foundUl: 64_000, chargeUl: 700_000, limitShare: 0.05, drainedAt: look.at },
     'Water: 64 mL, 9.1\u00a0% of the charge',
     /It was bled or purged since: look at what is left/,

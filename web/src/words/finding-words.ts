@@ -46,22 +46,23 @@ const GONE: { readonly [C in FindingCode]?: string } = {
   base: 'too low a base number',
 };
 
-/** What a look found, in the person's units and days. The compiler checks that no code is forgotten. */
 /** After a bleed or a purge. */
 const LOOK_AT_THE_REST = 'It was bled or purged since: look at what is left.';
 
+/** What a look found, in the person's units and days. The compiler checks that no code is forgotten. */
 export const FINDING_WORDS: { readonly [C in FindingCode]: (found: FoundOf<C>, words: Words) => Sentence } = {
   water: (r, { print, zone, now }) => {
     const share = percent(r.foundUl / r.chargeUl);
-    const answer = r.drainedAt
-      ? LOOK_AT_THE_REST
-      : r.by === 'cream'
-        ? 'Half of the cream counts as water: purge, and change if it does not clear.'
-        : r.act === 'purge'
-          ? 'It floats on this oil: skim it, purge, then look again.'
-          : r.act === 'bleed'
-            ? 'Bleed or purge, then look again.'
-            : 'Change the oil, or bleed and purge until a settled look is clear.';
+    const answer =
+      r.act === 'look' && r.drainedAt
+        ? LOOK_AT_THE_REST
+        : r.act === 'purge' && r.by === 'cream'
+          ? 'Half of the cream counts as water: purge, and change if it does not clear.'
+          : r.act === 'purge'
+            ? 'It floats on this oil: skim it, purge, then look again.'
+            : r.act === 'bleed'
+              ? 'Bleed or purge, then look again.'
+              : 'Change the oil, or bleed and purge until a settled look is clear.';
     const at = dayWords(r.at, zone, now);
     if (r.by === 'heldUp')
       return {
@@ -100,7 +101,7 @@ export const FINDING_WORDS: { readonly [C in FindingCode]: (found: FoundOf<C>, w
     full: `${ml(print, r.creamUl)} of cream (${dayWords(r.at, zone, now)}): ${percent(r.creamUl / r.chargeUl)} of the charge. ${
       r.afterPurge
         ? 'A purge did not clear it: change the oil.'
-        : r.drainedAt
+        : r.act === 'look' && r.drainedAt
           ? LOOK_AT_THE_REST
           : r.act === 'purge'
             ? 'It is water that does not separate: purge, and change if it does not clear.'
