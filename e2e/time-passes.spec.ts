@@ -20,3 +20,13 @@ test('a run that goes on for days is asked about, and its end says how long it w
   expect(after.minutes - totals.minutes).toBeGreaterThanOrEqual(HOURS * 60);
   expect(after.minutes - totals.minutes).toBeLessThan(HOURS * 60 + 30);
 });
+
+test('a pump that has not run for two months has no date from its use, only the calendar’s', async ({ page, yard }) => {
+  await open(page, yard, '/pumps/lf-02');
+  await expect(page.getByText(/^Expected about /)).toBeVisible();
+  await letPass(page, yard, 60 * 24);
+  await open(page, yard, '/pumps/lf-02');
+  await expect(page.getByText(/Idle: no run for 6\d days, so its use gives no date\./)).toBeVisible();
+  await expect(page.getByText(/The calendar stands: on /)).toBeVisible();
+  expect((await yard.pump('lf-02')).standing.usage.runsPerDay).toBeNull();
+});
