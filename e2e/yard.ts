@@ -85,6 +85,9 @@ export async function letPass(page: Page, yard: Yard, hours: number): Promise<vo
         return Before.now() + ahead;
       }
     }
+    // Dates with zones go through the own names of this prototype, and find what they wrap there.
+    const { constructor: _, ...methods } = Object.getOwnPropertyDescriptors(Before.prototype);
+    Object.defineProperties(Later.prototype, methods);
     window.Date = Later as DateConstructor;
   }, ms);
 }
