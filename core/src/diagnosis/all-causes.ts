@@ -33,6 +33,10 @@ import { ballastLeak } from './causes/ballast-leak.js';
 import { coldOil } from './causes/cold-oil.js';
 import { boosterBypass } from './causes/booster-bypass.js';
 import { restriction } from './causes/restriction.js';
+import { wetLoad } from './causes/wet-load.js';
+import { coolingLost } from './causes/cooling-lost.js';
+import { motorFault } from './causes/motor-fault.js';
+import { siliconeCarryOver } from './causes/silicone-carry-over.js';
 import type { Cause } from './cause.js';
 
 /** Every cause that is known. A new one is one more file in causes/ and one more line here. */
@@ -58,6 +62,7 @@ export const CAUSES = {
   acidVapour,
   overheatedOil,
   wrongOil,
+  siliconeCarryOver,
   leakAtChamber,
   leakAtPump,
   gaugeFault,
@@ -72,6 +77,9 @@ export const CAUSES = {
   coldOil,
   boosterBypass,
   restriction,
+  wetLoad,
+  coolingLost,
+  motorFault,
 } as const satisfies Readonly<Record<string, Cause>>;
 
 export type CauseId = keyof typeof CAUSES;

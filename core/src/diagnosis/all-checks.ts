@@ -10,6 +10,8 @@ import { warmPurge } from './checks/warm-purge.js';
 import { jointsLook } from './checks/joints-look.js';
 import { turnValves } from './checks/turn-valves.js';
 import { stopperValve } from './checks/stopper-valve.js';
+import { blankOffAsIs } from './checks/blank-off-as-is.js';
+import { ballastBothWays } from './checks/ballast-both-ways.js';
 import { blankOffPump } from './checks/blank-off-pump.js';
 import { blankOffPort } from './checks/blank-off-port.js';
 import { rateOfRiseCheck } from './checks/rate-of-rise.js';
@@ -44,6 +46,8 @@ export const CHECKS = {
   jointsLook,
   turnValves,
   stopperValve,
+  blankOffAsIs,
+  ballastBothWays,
   blankOffPump,
   blankOffPort,
   rateOfRise: rateOfRiseCheck,

@@ -39,6 +39,13 @@ export const FINDINGS = {
     'look',
     30,
   ),
+  colour: sign(
+    'Colour against the start of this charge',
+    { asStart: 'about as at the start', darker: 'darker', farDarker: 'far darker' },
+    { darker: 0.15, farDarker: 0.03 },
+    'look',
+    30,
+  ),
   darkAfterChange: sign('Dark again right after a change', NO_YES, { yes: 0.03 }, 'log', 60),
   blackParticles: sign('Black particles', NO_YES, { yes: 0.08 }, 'jar', 30),
   rustParticles: sign('Rust-red particles', NO_YES, { yes: 0.02 }, 'jar', 60),
@@ -52,12 +59,13 @@ export const FINDINGS = {
     {
       none: 'none',
       sour: 'sour or fermented',
-      rancid: 'rancid or fishy',
+      rancid: 'rancid',
+      fishy: 'fishy, or of ammonia',
       burnt: 'burnt',
       sharp: 'sharp, of resin or styrene',
       solvent: 'of solvent',
     },
-    { sour: 0.01, rancid: 0.01, burnt: 0.01, sharp: 0.006, solvent: 0.006 },
+    { sour: 0.01, rancid: 0.01, fishy: 0.01, burnt: 0.01, sharp: 0.006, solvent: 0.006 },
     'jar',
     30,
   ),
@@ -93,21 +101,51 @@ export const FINDINGS = {
     'lab',
     120,
   ),
+  particleCode: sign(
+    'Particle code by the laboratory',
+    { usual: 'as usual', raised: 'raised by two classes or more' },
+    { raised: 0.06 },
+    'lab',
+    120,
+  ),
   afterPurge: sign(
     'After a warm purge of an hour',
-    { cleared: 'cleared', notCleared: 'not cleared', waterAgain: 'cleared, and water again after the next run' },
-    { notCleared: 0.03, waterAgain: 0.03 },
+    { cleared: 'cleared', notCleared: 'not cleared' },
+    { notCleared: 0.03 },
     'look',
     14,
   ),
+  waterAgain: sign('Purged or changed, and water again after the next run', NO_YES, { yes: 0.03 }, 'look', 30),
 
   // What the vacuum shows
   chamberPressure: sign(
     'Pressure at the chamber',
-    { good: 'at its target or usual', poor: 'above its target or usual', severalHpa: 'stands at several hPa' },
-    { poor: 0.05, severalHpa: 0.006 },
+    {
+      good: 'at its target or usual',
+      poor: 'above its target or usual',
+      farAbove: 'far above: five times its target or usual, or more',
+    },
+    { poor: 0.05, farAbove: 0.006 },
     'gauge',
     14,
+  ),
+  pumpPressureAsIs: sign(
+    'Pressure at the pump, blanked off, with the oil as it is',
+    { good: 'good', poor: 'poor' },
+    { poor: 0.04 },
+    'gauge',
+    14,
+  ),
+  ballastClosed: sign(
+    'Blanked off, ballast closed against open',
+    {
+      usual: 'higher when open, by as much as its record says',
+      better: 'comes right once it is closed',
+      same: 'no better closed than open',
+    },
+    { better: 0.03, same: 0.02 },
+    'gauge',
+    30,
   ),
   pumpPressure: sign(
     'Pressure at the pump, blanked off, with fresh warm oil',
@@ -126,7 +164,7 @@ export const FINDINGS = {
   rateOfRise: sign(
     'Rise of pressure in the closed chamber, trap isolated',
     { small: 'small', flattens: 'rises and flattens', straight: 'rises in a straight line' },
-    { flattens: 0.1, straight: 0.01 },
+    { flattens: 0.03, straight: 0.01 },
     'gauge',
     30,
   ),
@@ -164,6 +202,13 @@ export const FINDINGS = {
     60,
   ),
   boosterEffect: sign('What the booster adds', { usual: 'as usual', none: 'nothing' }, { none: 0.006 }, 'gauge', 30),
+  boosterOil: sign(
+    'Oil of the booster',
+    { right: 'right', low: 'low, or its cup empties week after week' },
+    { low: 0.03 },
+    'look',
+    60,
+  ),
 
   // What the pump shows
   oilUpHose: sign(
@@ -205,6 +250,14 @@ export const FINDINGS = {
     'hand',
     14,
   ),
+  starts: sign('Start of the motor', { usual: 'as usual', slow: 'slow, hums, or trips' }, { slow: 0.03 }, 'look', 14),
+  cooling: sign(
+    'Fan, fins and air around the pump',
+    { sound: 'fan turns, fins clean, room not hot', poor: 'fan still, fins clogged, or a hot room' },
+    { poor: 0.04 },
+    'look',
+    60,
+  ),
   noise: sign('Noise', { usual: 'as usual', louder: 'louder, or knocking' }, { louder: 0.03 }, 'look', 14),
   emptyRun: sign(
     'An empty run as a control',
@@ -244,6 +297,13 @@ export const FINDINGS = {
     'log',
     30,
   ),
+  trapLoad: condition(
+    'Water of the load against what the trap holds',
+    { within: 'within it', over: 'more than it holds' },
+    { over: 0.12 },
+    'log',
+    30,
+  ),
   defrosted: condition('Defrosted before the run', NO_YES, { yes: 0.2 }, 'log', 14),
   drain: condition('Drain of the chamber', { closed: 'closed', open: 'was left open' }, { open: 0.04 }, 'log', 14),
   bled: condition('Settled water bled before runs', { yes: 'yes', no: 'no' }, { no: 0.25 }, 'log', 30),
@@ -251,6 +311,13 @@ export const FINDINGS = {
     'Exhaust pipe',
     { down: 'falls away, or has a drip leg', rises: 'rises without a drip leg' },
     { rises: 0.3 },
+    'set-up',
+    3650,
+  ),
+  exhaustOutlet: condition(
+    'Where the exhaust ends',
+    { inside: 'inside', outdoors: 'outdoors' },
+    { outdoors: 0.4 },
     'set-up',
     3650,
   ),
@@ -292,6 +359,7 @@ export const FINDINGS = {
     'log',
     90,
   ),
+  screenDue: condition('Inlet screen', { inTime: 'cleaned in time', overdue: 'overdue' }, { overdue: 0.2 }, 'log', 90),
   hours: condition(
     'Running hours since the overhaul',
     { few: 'few', many: 'more than the vanes usually last' },
@@ -305,6 +373,13 @@ export const FINDINGS = {
   stoppedUnderVacuum: condition('Stopped under vacuum, pump side not vented', NO_YES, { yes: 0.2 }, 'log', 30),
   throughput: condition('Gas throughput', { usual: 'usual', high: 'high, for long' }, { high: 0.15 }, 'log', 30),
   dustyRoom: condition('Dust in the room or at the vent', NO_YES, { yes: 0.2 }, 'set-up', 365),
+  oilGrade: condition(
+    'Grade of the oil for the room',
+    { fits: 'fits', tooThick: 'too thick for so cold a room' },
+    { tooThick: 0.06 },
+    'set-up',
+    365,
+  ),
   room: condition('Room at the start', { usual: 'usual', cold: 'cold, oil below 12 °C' }, { cold: 0.1 }, 'log', 14),
 } as const;
 

@@ -30,7 +30,7 @@ const CASES: readonly Case[] = [
   [
     'clears on a purge, water again after the next wet run, ballast closed',
     'industrial',
-    { afterPurge: 'waterAgain', ballast: 'closed', wetLoads: 'yes', trap: 'cold', cream: 'yes' },
+    { afterPurge: 'cleared', waterAgain: 'yes', ballast: 'closed', wetLoads: 'yes', trap: 'cold', cream: 'yes' },
     'condensation',
   ],
   [
@@ -97,13 +97,13 @@ const CASES: readonly Case[] = [
   [
     'several hPa in the chamber and water in the oil, straight rise',
     'freezeDrying',
-    { water: 'farMore', chamberPressure: 'severalHpa', rateOfRise: 'straight', drain: 'closed', defrosted: 'no' },
+    { water: 'farMore', chamberPressure: 'farAbove', rateOfRise: 'straight', drain: 'closed', defrosted: 'no' },
     'humidLeak',
   ],
   [
     'humid air through a cracked hose on a furnace',
     'industrial',
-    { water: 'more', chamberPressure: 'severalHpa', humidRoom: 'humid', newWork: 'yes' },
+    { water: 'more', chamberPressure: 'farAbove', humidRoom: 'humid', newWork: 'yes' },
     'humidLeak',
   ],
   [
@@ -227,7 +227,7 @@ const CASES: readonly Case[] = [
   [
     'fishy smell, dark in one run of oily fish',
     'packaging',
-    { smell: 'rancid', darkening: 'inOneRun', fattyLoads: 'yes', liquids: 'no' },
+    { smell: 'fishy', darkening: 'inOneRun', fattyLoads: 'yes', liquids: 'no' },
     'fatVapour',
   ],
   [

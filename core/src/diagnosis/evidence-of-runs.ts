@@ -17,7 +17,8 @@ const [WARM_C, HOT_C] = [60, 90];
 const POOR_TIMES = 1.2;
 /** Of the logarithm: runs that are all alike still scatter by a quarter. */
 const LEAST_SPREAD = 0.2;
-const SEVERAL_HPA_PA = 300;
+/** Over that limit so many times it stands far above its target or usual: five times those. */
+const FAR_TIMES = 5 / POOR_TIMES;
 
 /** What the runs say: how the pump was used, what was in it, what pressures it reached. */
 export function evidenceOfRuns(entries: readonly Entry[], setUp: PumpSetUp): Observation[] {
@@ -65,9 +66,8 @@ function pressuresOf(run: Run, { targetFirstPa, targetUltimatePa }: Equipment, e
   );
   const said: Observation[] = [];
   if (lowestLimit && lowestPressurePa) {
-    const state = lowestPressurePa <= lowestLimit ? 'good' : 'poor';
-    const stands = lowestPressurePa >= SEVERAL_HPA_PA && state === 'poor';
-    said.push(observed(run, 'chamberPressure', stands ? 'severalHpa' : state));
+    const times = lowestPressurePa / lowestLimit;
+    said.push(observed(run, 'chamberPressure', times <= 1 ? 'good' : times < FAR_TIMES ? 'poor' : 'farAbove'));
   }
   if (firstLimit && firstPressurePa)
     said.push(observed(run, 'pumpDown', firstPressurePa > firstLimit ? 'slow' : 'usual'));

@@ -8,8 +8,8 @@ export const SMELL_SIGNS = {
   burnt: 'burnt',
   solvent: 'solvent',
   rancid: 'rancid',
-  fishy: 'rancid',
-  ammonia: 'sharp',
+  fishy: 'fishy',
+  ammonia: 'fishy',
 } as const satisfies Readonly<Record<Smell, string>>;
 
 /** Brown ones are of no one cause. */

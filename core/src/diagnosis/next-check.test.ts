@@ -28,7 +28,12 @@ test('a test tells most where it tells the causes in question apart, and nothing
   const bits = (id: CheckId, findings: readonly Found[] = wet) =>
     nextChecks({ ...asked, findings }).find((c) => c.id === id)?.bits ?? null;
   expect(bits('trapLook')).toBeGreaterThan(3 * (bits('boosterCheck') ?? 0));
-  const known: Found[] = [...wet, { id: 'trap', state: 'cold' }, { id: 'drain', state: 'open' }];
+  const known: Found[] = [
+    ...wet,
+    { id: 'trap', state: 'cold' },
+    { id: 'drain', state: 'open' },
+    { id: 'trapLoad', state: 'within' },
+  ];
   expect(bits('trapLook', known)).toBeNull();
   const unsure: Found[] = [...wet, { id: 'trap', state: 'cold', certainty: 0.3 }];
   expect(bits('trapLook', unsure)).toBeGreaterThan(0);

@@ -64,7 +64,7 @@ const CASES: readonly Case[] = [
   [
     'never below five hPa since the new door seal, water in the jar',
     'freezeDrying',
-    { chamberPressure: 'severalHpa', water: 'farMore', newWork: 'yes', trap: 'cold' },
+    { chamberPressure: 'farAbove', water: 'farMore', newWork: 'yes', trap: 'cold' },
     'humidLeak',
   ],
   [

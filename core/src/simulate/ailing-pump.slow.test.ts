@@ -26,7 +26,7 @@ test('all that is observed or logged is a state of its finding', () => {
 
 test.each<[string, FindingId, string[]]>([
   ['leakAtChamber', 'rateOfRise', ['straight']],
-  ['leakAtChamber', 'chamberPressure', ['poor', 'severalHpa']],
+  ['leakAtChamber', 'chamberPressure', ['poor', 'farAbove']],
   ['wornVanes', 'pumpPressure', ['poor']],
   ['meltwater', 'water', ['farMore']],
   ['restriction', 'withoutFilter', ['better']],

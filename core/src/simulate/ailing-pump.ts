@@ -117,8 +117,11 @@ function shown(id: FindingId, body: Body): string | null {
     case 'crackle':
       return body.emulsified * body.waterRatio > 0.3 ? 'crackles' : 'silent';
     case 'afterPurge':
-      if (body.waterRatio <= 1.5) return 'cleared';
-      return body.waterComesAgain ? 'waterAgain' : body.emulsified > 0.7 ? 'notCleared' : 'cleared';
+      return body.waterRatio > 1.5 && body.emulsified > 0.7 ? 'notCleared' : 'cleared';
+    case 'waterAgain':
+      return yes(body.waterComesAgain && body.waterRatio > 1.5);
+    case 'pumpPressureAsIs':
+      return body.ultimateTimes > 3 || body.emulsified * body.waterRatio > 0.7 ? 'poor' : 'good';
     case 'levelTrend':
       return body.levelDriftMlPerRun > 1.5 ? 'rising' : body.levelDriftMlPerRun < -1.5 ? 'falling' : 'steady';
     case 'level':
@@ -144,7 +147,7 @@ function shown(id: FindingId, body: Body): string | null {
     case 'inletScreen':
       return body.screenOpenShare < 0.4 ? 'clogged' : 'clean';
     case 'chamberPressure':
-      return reads > 300 ? 'severalHpa' : reads > 1.2 * TARGET_PA ? 'poor' : 'good';
+      return reads > 5 * TARGET_PA ? 'farAbove' : reads > 1.2 * TARGET_PA ? 'poor' : 'good';
     case 'pumpPressure':
       return body.ultimateTimes > 3 ? 'poor' : 'good';
     case 'hosePressure':

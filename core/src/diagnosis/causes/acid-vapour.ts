@@ -12,6 +12,7 @@ export const acidVapour: Cause = {
     brings('rustParticles', 'yes', 0.25, 'with time'),
     brings('rust', 'yes', 0.25, 'with time'),
     brings('darkening', 'inOneRun', 0.2, 'it ages the oil'),
+    brings('colour', 'darker', 0.3, 'it ages the oil'),
   ],
   after: [after('acidLoads', 'yes', 6, 'there was acid'), after('acidLoads', 'no', 0.15, 'there was none')],
   remedy: 'Change after every such run; no reuse; look for rust.',

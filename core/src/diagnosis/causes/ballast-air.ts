@@ -12,6 +12,9 @@ export const ballastAir: Cause = {
     brings('cream', 'yes', 0.35, 'beaten in'),
     brings('levelTrend', 'rising', 0.3, 'water collects'),
     brings('crackle', 'crackles', 0.4, 'water in the oil'),
+    brings('waterAgain', 'yes', 0.45, 'each cold run brings it again'),
+    brings('pumpPressureAsIs', 'poor', 0.4, 'water in the oil is the pump’s ultimate'),
+    brings('chamberPressure', 'poor', 0.15, 'the pump pulls less until it is purged'),
   ],
   after: [
     after('ballast', 'open', 6, 'it lets the air in'),

@@ -8,7 +8,8 @@ export const boosterBypass: Cause = {
   brings: [
     brings('boosterEffect', 'none', 0.9, 'gas goes round it'),
     brings('pumpDown', 'slow', 0.5, 'only the vane pump works'),
-    brings('chamberPressure', 'poor', 0.6, 'as without a booster'),
+    brings('chamberPressure', 'poor', 0.45, 'as without a booster'),
+    brings('chamberPressure', 'farAbove', 0.35, 'as without a booster'),
   ],
   after: [],
   remedy: 'Bypass piston and its O-rings out, clean, back.',

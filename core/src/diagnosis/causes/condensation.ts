@@ -12,10 +12,12 @@ export const condensation: Cause = {
     brings('water', 'more', 0.6, 'what condenses stays in the oil'),
     brings('water', 'farMore', 0.1, 'over several wet runs it adds up'),
     brings('levelTrend', 'rising', 0.4, 'water lies under the oil and lifts it'),
-    brings('afterPurge', 'waterAgain', 0.5, 'the purge clears it, the next wet run brings it back'),
     brings('rust', 'yes', 0.3, 'a pump that is never dried rusts'),
     brings('rustParticles', 'yes', 0.15, 'rust comes loose'),
     brings('crackle', 'crackles', 0.5, 'water flashes on the plate'),
+    brings('waterAgain', 'yes', 0.5, 'the purge clears it, the next wet run brings it back'),
+    brings('pumpPressureAsIs', 'poor', 0.5, 'water in the oil is the pump’s ultimate'),
+    brings('chamberPressure', 'poor', 0.2, 'the pump pulls less until it is purged'),
   ],
   after: [
     after('ballast', 'closed', 4, 'nothing carries the vapour out'),

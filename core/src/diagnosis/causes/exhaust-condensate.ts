@@ -12,12 +12,18 @@ export const exhaustCondensate: Cause = {
     brings('levelTrend', 'rising', 0.4, 'it collects under the oil'),
     brings('rust', 'yes', 0.35, 'the exhaust side stays wet'),
     brings('cream', 'yes', 0.3, 'beaten in at the start'),
+    brings('haze', 'hazy', 0.35, 'droplets'),
+    brings('crackle', 'crackles', 0.45, 'water in the oil'),
+    brings('waterAgain', 'yes', 0.45, 'it runs back at the next stop'),
+    brings('pumpPressureAsIs', 'poor', 0.4, 'water in the oil is the pump’s ultimate'),
   ],
   after: [
     after('exhaustPipe', 'rises', 8, 'it can run back'),
     after('exhaustPipe', 'down', 0.05, 'it runs away from the pump'),
+    after('exhaustOutlet', 'outdoors', 1.5, 'a cold pipe condenses'),
   ],
-  remedy: 'Empty the pipe, drain and change the oil; fit a drip leg or let the pipe fall away from the pump.',
+  remedy:
+    'Empty the pipe, bleed or purge the oil and look again, change it if it does not clear; fit a drip leg or let the pipe fall away from the pump.',
   prevention: 'A drip leg that is emptied, or a pipe that falls away.',
   cautions: ['exhaustOpen'],
 };

@@ -14,6 +14,10 @@ export const fatVapour: Cause = {
     brings('thickness', 'thick', 0.15, 'with much of it'),
     brings('suspectRun', 'same', 0.7, 'that load does it'),
     brings('varnish', 'yes', 0.15, 'it bakes on'),
+    brings('colour', 'farDarker', 0.5, 'fat goes brown in warm oil'),
+    brings('colour', 'darker', 0.3, 'a milder load'),
+    brings('smell', 'fishy', 0.08, 'fat of fish'),
+    brings('particleCode', 'raised', 0.3, 'it loosens old deposits'),
   ],
   after: [
     after('fattyLoads', 'yes', 5, 'there was fat, sugar or wax'),

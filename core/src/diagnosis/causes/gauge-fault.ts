@@ -8,8 +8,9 @@ export const gaugeFault: Cause = {
   brings: [
     brings('gauges', 'gapStays', 0.75, 'a fault stays, vapour goes'),
     brings('sensor', 'wrong', 0.75, 'it is the sensor or its wiring'),
-    brings('chamberPressure', 'poor', 0.65, 'it only says so'),
+    brings('chamberPressure', 'poor', 0.5, 'it only says so'),
     brings('flicker', 'yes', 0.05, 'a loose wire'),
+    brings('chamberPressure', 'farAbove', 0.2, 'it only says so'),
   ],
   after: [],
   remedy: 'Compare with a second gauge; sensor and wiring against the data sheet; clean or replace.',

@@ -11,6 +11,7 @@ export const growth: Cause = {
     brings('sludge', 'yes', 0.3, 'it sinks'),
     brings('acid', 'raised', 0.3, 'it makes acid'),
     brings('water', 'more', 0.3, 'it needs water'),
+    brings('particleCode', 'raised', 0.3, 'fluff'),
   ],
   after: [after('idle', 'days', 6, 'it takes 2-7 days in the warm'), after('idle', 'no', 0.25, 'it had no time')],
   remedy: 'Drain, wash the housing, two flushes, new oil; never reuse this oil.',

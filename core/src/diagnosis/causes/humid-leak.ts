@@ -6,7 +6,7 @@ export const humidLeak: Cause = {
   prior: { freezeDrying: 0.015, packaging: 0.02, composites: 0.015, industrial: 0.02 },
   looksLike: 'Water, and a chamber that never gets below several hPa.',
   brings: [
-    brings('chamberPressure', 'severalHpa', 0.85, 'the leak that brings so much water holds the chamber there'),
+    brings('chamberPressure', 'farAbove', 0.85, 'the leak that brings so much water holds the chamber there'),
     brings('chamberPressure', 'poor', 0.1, 'a smaller leak'),
     brings('rateOfRise', 'straight', 0.85, 'a leak rises in a straight line'),
     brings('water', 'more', 0.4, 'the air brings water'),
@@ -16,6 +16,11 @@ export const humidLeak: Cause = {
     brings('flicker', 'yes', 0.3, 'at the leaking valve'),
     brings('pumpDown', 'slow', 0.6, 'it never stops coming'),
     brings('cream', 'yes', 0.3, 'beaten in'),
+    brings('haze', 'hazy', 0.4, 'droplets'),
+    brings('crackle', 'crackles', 0.4, 'water in the oil'),
+    brings('levelTrend', 'rising', 0.3, 'water collects'),
+    brings('waterAgain', 'yes', 0.6, 'it never stops coming'),
+    brings('pumpPressureAsIs', 'poor', 0.4, 'water in the oil is the pump’s ultimate'),
   ],
   after: [
     after('humidRoom', 'humid', 2, 'the air is wet'),

@@ -8,10 +8,10 @@ export const levelLow: Cause = {
   brings: [
     brings('level', 'low', 0.95, 'seen in the glass'),
     brings('levelTrend', 'falling', 0.6, 'it went somewhere'),
-    brings('pumpPressure', 'poor', 0.45, 'the vanes lose their seal'),
     brings('caseTemp', 'hotter', 0.4, 'less oil carries less heat'),
     brings('noise', 'louder', 0.35, 'dry vanes'),
     brings('chamberPressure', 'poor', 0.3, 'the pump pulls less'),
+    brings('pumpPressureAsIs', 'poor', 0.5, 'the vanes lose their seal'),
   ],
   after: [],
   remedy: 'Top up with the same oil to the mark; find where it went.',

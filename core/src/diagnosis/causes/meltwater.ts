@@ -12,6 +12,9 @@ export const meltwater: Cause = {
     brings('level', 'high', 0.35, 'above MAX with nothing added'),
     brings('cream', 'yes', 0.35, 'it is beaten in'),
     brings('crackle', 'crackles', 0.5, 'water in the oil'),
+    brings('haze', 'hazy', 0.35, 'droplets'),
+    brings('pumpPressureAsIs', 'poor', 0.45, 'water in the oil is the pump’s ultimate'),
+    brings('chamberPressure', 'poor', 0.15, 'the pump pulls less until it is purged'),
   ],
   after: [
     after('defrosted', 'yes', 9, 'there was meltwater'),
@@ -19,7 +22,8 @@ export const meltwater: Cause = {
     after('drain', 'open', 6, 'it was the way in'),
     after('drain', 'closed', 0.7, 'the usual way in was shut'),
   ],
-  remedy: 'Drain and change the oil, two short flushes; dry the trap chamber before the next run.',
+  remedy:
+    'Bleed what has settled, purge warm and look again; change, with two short flushes, what does not clear. Dry the trap chamber before the next run.',
   prevention: 'Drain closed and the trap chamber wiped dry before every start; a tick for it in the run log.',
   cautions: ['hotOil'],
 };

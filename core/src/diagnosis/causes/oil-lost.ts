@@ -15,7 +15,7 @@ export const oilLost: Cause = {
     after('throughput', 'high', 7, 'much gas carries much oil'),
     after('throughput', 'usual', 0.3, 'little gas carries little oil'),
   ],
-  remedy: 'Throttle the first minutes, an oil return or a larger mist filter; top up.',
+  remedy: 'Top up and throttle the first minutes; then an oil return or a larger mist filter.',
   prevention: 'Size the filter for the flow; no long runs at high pressure.',
   cautions: ['exhaust'],
 };

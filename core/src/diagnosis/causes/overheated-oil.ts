@@ -13,6 +13,9 @@ export const overheatedOil: Cause = {
     brings('darkening', 'inOneRun', 0.25, 'heat darkens it'),
     brings('sludge', 'yes', 0.25, 'with time'),
     brings('caseTemp', 'hotter', 0.45, 'it still runs hot'),
+    brings('colour', 'farDarker', 0.5, 'oxidised oil is dark'),
+    brings('colour', 'darker', 0.35, 'oxidised oil is dark'),
+    brings('pumpPressureAsIs', 'poor', 0.25, 'what cracks off is vapour'),
   ],
   after: [
     after('ranHot', 'yes', 5, 'it was seen'),

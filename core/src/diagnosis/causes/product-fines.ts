@@ -12,6 +12,8 @@ export const productFines: Cause = {
     brings('blackParticles', 'yes', 0.15, 'charred grains'),
     brings('pumpDown', 'slow', 0.1, 'a full screen'),
     brings('suspectRun', 'same', 0.5, 'that product sheds'),
+    brings('particleCode', 'raised', 0.7, 'they are counted'),
+    brings('colour', 'darker', 0.15, 'they cloud it'),
   ],
   after: [
     after('dustyLoads', 'yes', 5, 'there was dust to draw in'),

@@ -7,12 +7,17 @@ export const resinVapour: Cause = {
   looksLike: 'The oil thickens, a sharp smell, varnish on the screen and the parts.',
   brings: [
     brings('thickness', 'thick', 0.65, 'it polymerises in the oil'),
-    brings('smell', 'sharp', 0.7, 'it smells so'),
+    brings('smell', 'sharp', 0.55, 'it smells so'),
     brings('varnish', 'yes', 0.5, 'it sets on warm parts'),
     brings('darkening', 'inOneRun', 0.3, 'it darkens'),
     brings('inletScreen', 'clogged', 0.2, 'it sets there'),
     brings('current', 'higher', 0.15, 'thick oil'),
     brings('sludge', 'yes', 0.2, 'gel'),
+    brings('smell', 'fishy', 0.25, 'amine hardener smells of fish'),
+    brings('colour', 'darker', 0.35, 'it yellows and browns'),
+    brings('colour', 'farDarker', 0.15, 'it browns'),
+    brings('starts', 'slow', 0.2, 'gel brakes'),
+    brings('pumpDown', 'slow', 0.2, 'thick oil'),
   ],
   after: [
     after('resinLoads', 'yes', 4, 'there was resin'),

@@ -8,13 +8,14 @@ export const restriction: Cause = {
   brings: [
     brings('withoutFilter', 'better', 0.85, 'it is what restricts'),
     brings('pumpDown', 'slow', 0.55, 'gas gets through slowly'),
-    brings('chamberPressure', 'poor', 0.6, 'the line eats the speed'),
+    brings('chamberPressure', 'poor', 0.5, 'the line eats the speed'),
+    brings('chamberPressure', 'farAbove', 0.15, 'the line eats the speed'),
   ],
   after: [
     after('inLineFilter', 'fitted', 2.5, 'an element restricts'),
     after('inLineFilter', 'none', 0.6, 'only the hose is left'),
   ],
-  remedy: 'Shorter and wider hose, a filter with more conductance; clean the element.',
+  remedy: 'Clean the element; then a shorter and wider hose, or a filter with more conductance.',
   prevention: 'A filter’s pressure drop noted when new.',
   cautions: ['vent'],
 };

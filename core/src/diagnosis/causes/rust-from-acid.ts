@@ -10,6 +10,7 @@ export const rustFromAcid: Cause = {
     brings('rust', 'yes', 0.75, 'drain and exhaust filter rust first'),
     brings('iron', 'raised', 0.6, 'iron goes into the oil'),
     brings('acid', 'raised', 0.5, 'acid moisture does it'),
+    brings('particleCode', 'raised', 0.4, 'rust is counted'),
   ],
   after: [
     after('ballast', 'closed', 2.5, 'the pump is never dried'),

@@ -8,6 +8,7 @@ export const shedFibres: Cause = {
   brings: [
     brings('fibres', 'yes', 0.9, 'they are its fibres'),
     brings('inletScreen', 'clogged', 0.2, 'they felt on the screen'),
+    brings('particleCode', 'raised', 0.25, 'fibres are counted'),
   ],
   after: [
     after('inLineFilter', 'fitted', 6, 'it is there'),

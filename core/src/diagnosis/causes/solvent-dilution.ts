@@ -8,10 +8,10 @@ export const solventDilution: Cause = {
   brings: [
     brings('thickness', 'thin', 0.75, '3 % thin it by a quarter'),
     brings('smell', 'solvent', 0.7, 'it smells so'),
-    brings('pumpPressure', 'poor', 0.55, 'its vapour pressure is the ultimate'),
     brings('chamberPressure', 'poor', 0.3, 'the pump pulls less'),
     brings('levelTrend', 'rising', 0.35, 'it adds to the oil'),
     brings('foam', 'yes', 0.2, 'it boils off'),
+    brings('pumpPressureAsIs', 'poor', 0.7, 'its vapour pressure is the ultimate'),
   ],
   after: [
     after('solventLoads', 'yes', 5, 'ethanol and acetone pass a -50 °C trap'),

@@ -11,12 +11,13 @@ export const suckback: Cause = {
     brings('suckbackBall', 'bad', 0.85, 'seen when it is out'),
     brings('levelTrend', 'falling', 0.3, 'the oil is in the hose'),
     brings('chamberPressure', 'poor', 0.1, 'oil in the line'),
+    brings('pumpDown', 'slow', 0.4, 'a valve that sticks half shut'),
   ],
   after: [
     after('stoppedUnderVacuum', 'yes', 5, 'that is when it is needed'),
     after('stoppedUnderVacuum', 'no', 0.3, 'it was vented each time'),
   ],
-  remedy: 'Valve out: ball and O-ring, roundness, pits, grit; both new.',
+  remedy: 'Vent the pump side before each stop; then the valve out: ball and O-ring, roundness, pits, grit; both new.',
   prevention: 'Vent the pump side before the pump stops, always.',
   cautions: ['vent'],
 };

@@ -13,6 +13,8 @@ export const wearDebris: Cause = {
     brings('current', 'higher', 0.3, 'they rub'),
     brings('vanes', 'worn', 0.6, 'that is where it comes from'),
     brings('caseTemp', 'hotter', 0.2, 'friction'),
+    brings('particleCode', 'raised', 0.65, 'wear is counted'),
+    brings('colour', 'darker', 0.2, 'fine black'),
   ],
   after: [
     after('newPump', 'yes', 3, 'running-in sheds metal'),

@@ -11,7 +11,7 @@ export const wrongOil: Cause = {
     brings('thickness', 'thick', 0.3, 'some pairs gel'),
     brings('sludge', 'yes', 0.2, 'what drops out'),
     brings('afterPurge', 'notCleared', 0.6, 'it is not water'),
-    brings('pumpPressure', 'poor', 0.2, 'a lighter oil'),
+    brings('pumpPressureAsIs', 'poor', 0.3, 'a lighter oil'),
   ],
   after: [
     after('productChanged', 'yes', 7, 'another oil went in'),

@@ -1,10 +1,10 @@
 import type { Check } from '../check.js';
 
 export const blankOffPump: Check = {
-  name: 'Blank off the pump, second gauge',
+  name: 'Blank off the pump with fresh warm oil, second gauge',
   settles: ['pumpPressure'],
-  minutes: 30,
-  cost: 0,
+  minutes: 55,
+  cost: 10,
   skill: 2,
   stopsPump: true,
   how: [

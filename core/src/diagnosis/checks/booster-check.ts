@@ -2,7 +2,7 @@ import type { Check } from '../check.js';
 
 export const boosterCheck: Check = {
   name: 'Booster on and off',
-  settles: ['boosterEffect'],
+  settles: ['boosterEffect', 'boosterOil'],
   minutes: 10,
   cost: 0,
   skill: 2,

@@ -2,7 +2,7 @@ import type { Check } from '../check.js';
 
 export const labSample: Check = {
   name: 'Lab sample',
-  settles: ['thickness', 'acid', 'iron', 'silicon'],
+  settles: ['thickness', 'acid', 'iron', 'silicon', 'particleCode'],
   minutes: 15,
   cost: 60,
   skill: 3,

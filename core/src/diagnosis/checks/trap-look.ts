@@ -2,7 +2,7 @@ import type { Check } from '../check.js';
 
 export const trapLook: Check = {
   name: 'Look at the trap',
-  settles: ['trap', 'drain'],
+  settles: ['trap', 'drain', 'trapLoad'],
   minutes: 3,
   cost: 0,
   skill: 1,

@@ -2,7 +2,7 @@ import type { Check } from '../check.js';
 
 export const warmPurge: Check = {
   name: 'Warm purge, look again',
-  settles: ['afterPurge'],
+  settles: ['afterPurge', 'waterAgain'],
   minutes: 75,
   cost: 0,
   skill: 1,
