@@ -6,7 +6,7 @@ export interface SaidLine {
   readonly state: string;
   readonly at: string;
   readonly entryId: string;
-  /** `setUp`: the site's, whose id stands for the entry's. */
+  /** `setUp`: a record of it, whose kind and id stand for the entry's, `site/…`. */
   readonly kind: EntryKind | 'setUp';
   /** How sure it was then, from 0 to 1. */
   readonly sure: number;
@@ -55,6 +55,8 @@ export interface LikelyCause {
 /** A test with what it tells for what it takes, as core/diagnosis ranks it. */
 export interface ProposedCheck {
   readonly id: string;
+  /** What of it is not known yet and may be asked for here. */
+  readonly settles: readonly string[];
   readonly bits: number;
   readonly effort: number;
   readonly outcomes: readonly {

@@ -3,6 +3,7 @@ import {
   MEASURES,
   OIL_LIMITS,
   PUMP_PLACES,
+  EXHAUST_ENDS,
   SEASONS,
   SERVICE_CLASSES,
   SET_UP_KINDS,
@@ -146,6 +147,7 @@ export class EquipmentDto {
   @IsOptional() @IsInt(whole) @Between(1, 10_000_000, 'cycles') cyclesPerRun?: number | null;
   @Maybe(Between(1, 86_400, 'seconds')) cycleTimeS?: number | null;
   @IsBoolean(trueOrFalse) coldTrap!: boolean;
+  @Maybe(Between(0.01, 100_000, 'kg')) trapHoldsKg?: number | null;
   @Maybe(Between(0.05, 5, 'trap efficiency')) trapEfficiency?: number | null;
   @Maybe(Between(-20, 90, '°C')) productTempC?: number | null;
   @Maybe(Between(0, 1, 'humidity')) productHumidity?: number | null;
@@ -208,6 +210,8 @@ export class PumpDto {
   @IsOptional() @IsIn(PUMP_PLACES, oneOf(PUMP_PLACES)) place?: string | null;
   @IsOptional() @IsString(text(200)) @MaxLength(200, text(200)) note?: string | null;
   @AreServiceClasses() serviceClasses?: ServiceClass[] | null;
+  @IsOptional() @IsIn(EXHAUST_ENDS, oneOf(EXHAUST_ENDS)) exhaustEnds?: string | null;
+  @IsOptional() @IsBoolean(trueOrFalse) exhaustRises?: boolean | null;
   @Maybe(Between(1e-6, 110_000, PRESSURE)) blankOffPa?: number | null;
   @IsOptional() @AreLimits() limits?: object | null;
   @IsOptional() @AreOilLimits() oilLimits?: object | null;

@@ -2,7 +2,10 @@ import type { CautionId } from '../cautions/index.js';
 import type { FindingId } from './all-findings.js';
 
 /** What makes a test dangerous: air may not meet solvent, residues harm whoever comes near them, hot PFPE gives off fumes. */
-export type Hazard = 'solvent' | 'toxic' | 'biological' | 'pfpe';
+export type Hazard = 'solvent' | 'toxic' | 'biological' | 'pfpe' | 'harmfulSmell';
+
+/** What a set may have or not, and some tests are about. */
+export type SetPart = 'trap' | 'booster' | 'ballast';
 
 /** A test of the trade: what it settles, what it takes, and how it is done. */
 export interface Check {
@@ -20,4 +23,6 @@ export interface Check {
   readonly cautions: readonly CautionId[];
   /** Where it is not done at all. */
   readonly never?: readonly Hazard[];
+  /** Without it there is nothing to test. */
+  readonly needs?: SetPart;
 }

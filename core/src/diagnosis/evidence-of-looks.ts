@@ -93,7 +93,9 @@ function ofTwoLooks(before: Look, look: Look, between: readonly Entry[]): Observ
   const has = (...kinds: Entry['kind'][]) => between.some((e) => kinds.includes(e.kind));
   const runs = between.filter((e) => e.kind === 'run').length;
   const said: Observation[] = [];
-  if (before.body.level && look.body.level && !has('topUp', 'change', 'bleed')) {
+  // Running oil stands lower than oil at rest: only like is held against like.
+  const isLike = (before.body.hoursStood === 0) === (look.body.hoursStood === 0);
+  if (isLike && before.body.level && look.body.level && !has('topUp', 'change', 'bleed')) {
     const rise = HEIGHT[look.body.level] - HEIGHT[before.body.level];
     said.push(observed(look, 'levelTrend', rise > 0 ? 'rising' : rise < 0 ? 'falling' : 'steady'));
   }

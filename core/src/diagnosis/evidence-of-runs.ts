@@ -99,9 +99,9 @@ function trapOf(runs: readonly Run[]): Observation[] {
 }
 
 /** What was in it, by the ratings of its materials: yes when any of the last runs was rated high. */
-function loadsOf(recent: readonly Run[], { house }: PumpSetUp): Observation[] {
+function loadsOf(recent: readonly Run[], setUp: PumpSetUp): Observation[] {
   const loads = recent.flatMap((run) => {
-    const material = house.material[run.body.materialId ?? ''];
+    const material = setUp.house.material[run.body.materialId ?? ''];
     return material ? [{ run, material }] : [];
   });
   const last = loads.at(-1);
@@ -110,14 +110,33 @@ function loadsOf(recent: readonly Run[], { house }: PumpSetUp): Observation[] {
     const high = loads.filter((l) => rating(l.material) >= RATED_HIGH).at(-1);
     return { ...observed(last.run, 'wetLoads', high ? 'yes' : 'no'), id };
   };
-  const resin = last.material.process === 'composites';
+  const { process } = last.material;
+  const both = process === 'composites' || process === 'industrial';
   return [
+    ...trapLoadOf(loads, setUp),
     of('wetLoads', (m) => m.moisture),
     of('fattyLoads', (m) => m.fat),
     of('dustyLoads', (m) => m.fines),
-    of(resin ? 'resinLoads' : 'solventLoads', (m) => m.solvent),
+    of('solventLoads', (m) => m.solvent),
+    // One rating speaks of solvent and of resin, styrene and varnish; where things are dried or packed it is solvent.
+    ...(both ? [of('resinLoads', (m) => m.solvent)] : []),
     of('acidLoads', (m) => m.acid),
   ];
+}
+
+/** Water in a load by its material's moisture rating, as a share of its mass: a default of ours. */
+const WATER_SHARE = [0.05, 0.3, 0.6, 0.85] as const;
+
+/** The wettest of the last loads against the ice that the trap holds. */
+function trapLoadOf(loads: readonly { run: Run; material: Material }[], { equipment }: PumpSetUp): Observation[] {
+  const { trapHoldsKg = null, coldTrap } = equipment;
+  const weighed = loads.filter(({ run }) => (run.body.loadKg ?? null) !== null);
+  const last = weighed.at(-1);
+  if (!coldTrap || trapHoldsKg === null || !last) return [];
+  const waterKg = ({ run, material }: (typeof loads)[number]) =>
+    (run.body.loadKg ?? 0) * (WATER_SHARE[material.moisture as 0 | 1 | 2 | 3] ?? 1);
+  const over = weighed.some((load) => waterKg(load) > trapHoldsKg);
+  return [observed(last.run, 'trapLoad', over ? 'over' : 'within')];
 }
 
 /** Bled before most of the last runs, or before none of them. */

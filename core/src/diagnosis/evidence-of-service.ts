@@ -5,7 +5,7 @@ import type { Entry } from '../journal/index.js';
 import type { PumpSetUp } from '../set-up/index.js';
 import { observed, type Observation } from './evidence.js';
 
-/** By the count up to the last run: exhaust filter in time, vanes past their usual life, new or just overhauled. */
+/** By the count up to the last run: exhaust filter and inlet screen in time, vanes past their usual life, new or just overhauled. */
 export function evidenceOfService(input: {
   entries: readonly Entry[];
   state: PumpState;
@@ -20,9 +20,10 @@ export function evidenceOfService(input: {
     const standing = tasks.find((t) => t.task === task);
     return standing ? standing.status === 'reached' : null;
   };
-  const [filter, vanes] = [isOver('exhaustFilter'), isOver('vaneCheck')];
+  const [filter, screen, vanes] = [isOver('exhaustFilter'), isOver('inletScreen'), isOver('vaneCheck')];
   return [
     ...(filter === null ? [] : [observed(last, 'exhaustFilter', filter ? 'overdue' : 'inTime')]),
+    ...(screen === null ? [] : [observed(last, 'screenDue', screen ? 'overdue' : 'inTime')]),
     ...(vanes === null ? [] : [observed(last, 'hours', vanes ? 'many' : 'few')]),
     ...(isRunningIn(state, setUp.pump.overhauledAt) ? [observed(last, 'newPump', 'yes')] : []),
   ];

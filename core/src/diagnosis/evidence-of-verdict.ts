@@ -20,8 +20,7 @@ const SIGNS_OF: { readonly [C in FindingCode]: (found: Extract<OfVerdict, { code
     ['haze', 'hazy'],
   ],
   clarity: () => [['haze', 'hazy']],
-  // How dark it is says less than how fast it came.
-  colour: () => [],
+  colour: ({ level }) => [['colour', level === 'lookSooner' ? 'darker' : 'farDarker']],
   darkAgain: () => [['darkAfterChange', 'yes']],
   sludge: () => [['sludge', 'yes']],
   particles: ({ kinds }) =>

@@ -5,7 +5,7 @@ import { FINDINGS, type FindingId, type StateOf } from './all-findings.js';
 export interface Observation {
   readonly id: FindingId;
   readonly state: string;
-  /** When it was so, and the entry that says it; the site where its set-up does. */
+  /** When it was so, and the entry that says it; where the set-up does, the kind and id of its record. */
   readonly at: string;
   readonly entryId: string;
   readonly kind: EntryKind | 'setUp';

@@ -199,3 +199,106 @@ test('the time of year speaks for damp air and cold rooms, until somebody has fo
   expect(statesAt(july)).toMatchObject([{ id: 'room', state: 'cold' }]);
   expect(statesAt(january, foundAt(290, { humidRoom: 'usual' }))).toMatchObject([{ state: 'usual', kind: 'test' }]);
 });
+
+/** The same with records that say more. */
+function withRecords(more: { pump?: object; equipment?: object; product?: object; site?: object }, entries: Entry[]) {
+  const kinds: Readonly<Record<string, object | undefined>> = {
+    pump: more.pump,
+    equipment: more.equipment,
+    oilProduct: more.product,
+    site: more.site,
+  };
+  const versions = versionsOf().map((v) => ({ ...v, body: { ...v.body, ...kinds[v.kind] } }) as SetUpVersion);
+  const book = setUpBook(versions);
+  const state = rebuild({ pumpId: 'p1', entries, book });
+  const { evidence: said } = gatherEvidence({ pumpId: 'p1', entries, state, book, now: at(NOW) });
+  return Object.fromEntries(said.map((e) => [e.id, e.state]));
+}
+const usualRun = { session: 'run', ballast: 'purge', ventedBeforeStop: 'yes' };
+
+test.each<[string, Parameters<typeof withRecords>[0], Entry[], Record<string, string | null>]>([
+  [
+    'an exhaust that climbs to the roof',
+    { pump: { exhaustEnds: 'outdoors', exhaustRises: true } },
+    [],
+    { exhaustOutlet: 'outdoors', exhaustPipe: 'rises' },
+  ],
+  ['nothing said of the exhaust', {}, [], { exhaustOutlet: null, exhaustPipe: null }],
+  // The year begins on 1 January.
+  [
+    'VG 100 in a cold season',
+    { product: { viscosity40Mm2s: 100 }, site: { coldSeason: 'decToFeb' } },
+    [changeAt(1)],
+    { oilGrade: 'tooThick', room: 'cold' },
+  ],
+  [
+    'VG 32 in a cold season',
+    { product: { viscosity40Mm2s: 32 }, site: { coldSeason: 'decToFeb' } },
+    [changeAt(1)],
+    { oilGrade: 'fits' },
+  ],
+  [
+    'VG 68 in a cold season: neither',
+    { product: { viscosity40Mm2s: 68 }, site: { coldSeason: 'decToFeb' } },
+    [changeAt(1)],
+    { oilGrade: null },
+  ],
+  [
+    'VG 100 in summer',
+    { product: { viscosity40Mm2s: 100 }, site: { coldSeason: 'junToAug' } },
+    [changeAt(1)],
+    { oilGrade: null },
+  ],
+  // 10 kg of wet paper hold 8.5 kg of water.
+  [
+    '10 kg of wet paper on a trap for 6 kg',
+    { equipment: { trapHoldsKg: 6 } },
+    [changeAt(1), run(200, { ...usualRun, loadKg: 10 }, 'fd-paper-wet')],
+    { trapLoad: 'over' },
+  ],
+  [
+    '5 kg of it',
+    { equipment: { trapHoldsKg: 6 } },
+    [changeAt(1), run(200, { ...usualRun, loadKg: 5 }, 'fd-paper-wet')],
+    { trapLoad: 'within' },
+  ],
+  [
+    'nobody weighed it',
+    { equipment: { trapHoldsKg: 6 } },
+    [changeAt(1), run(200, usualRun, 'fd-paper-wet')],
+    { trapLoad: null },
+  ],
+])('%s', (_what, records, entries, expected) => {
+  const found = withRecords(records, entries);
+  expect(Object.fromEntries(Object.keys(expected).map((id) => [id, found[id] ?? null]))).toEqual(expected);
+});
+
+test('colour against the start of the charge; of PFPE none', () => {
+  const [light, dark] = [lookAt(50, { colour: 1 }), lookAt(250, { colour: 4.5 })];
+  expect(states([changeAt(1), light])).toMatchObject({ colour: 'asStart' });
+  expect(states([changeAt(1), light, run(120, usualRun), run(160, usualRun), dark])).toMatchObject({
+    colour: 'farDarker',
+  });
+  expect(withRecords({ product: { base: 'pfpe', densityKgM3: 1890 } }, [changeAt(1), light])).not.toHaveProperty(
+    'colour',
+  );
+});
+
+test('a level while it runs is not held against one at rest', () => {
+  const [rest, running] = [
+    lookAt(100, { level: 'right', hoursStood: 12 }),
+    lookAt(150, { level: 'low', hoursStood: 0 }),
+  ];
+  expect(states([changeAt(1), rest, running])).not.toHaveProperty('levelTrend');
+  expect(states([changeAt(1), rest, lookAt(150, { level: 'low', hoursStood: 12 })])).toMatchObject({
+    levelTrend: 'falling',
+  });
+});
+
+test('varnish and casting resin are resin loads as styrene is; solvent of a dryer is none', () => {
+  expect(states([changeAt(1), run(200, usualRun, 'in-varnish')])).toMatchObject({
+    resinLoads: 'yes',
+    solventLoads: 'yes',
+  });
+  expect(states([changeAt(1), run(200, usualRun, 'fd-meat')])).not.toHaveProperty('resinLoads');
+});

@@ -1,12 +1,12 @@
-import { saysWater, type Charge, type PumpState } from '../fold/index.js';
+import { productIn, saysWater, type Charge, type PumpState } from '../fold/index.js';
 import { caseIdOf, type Entry } from '../journal/index.js';
-import type { SetUpBook } from '../set-up/index.js';
+import type { PumpSetUp, SetUpBook } from '../set-up/index.js';
 import { FINDINGS } from './all-findings.js';
 import { LEAST_CERTAINTY, newest, observed, type Evidence, type Observation } from './evidence.js';
 import { evidenceOfLab } from './evidence-of-lab.js';
 import { evidenceOfLooks } from './evidence-of-looks.js';
 import { evidenceOfRuns } from './evidence-of-runs.js';
-import { evidenceOfSeason } from './evidence-of-season.js';
+import { evidenceOfRecords, evidenceOfSeason } from './evidence-of-set-up.js';
 import { evidenceOfService } from './evidence-of-service.js';
 import { evidenceOfTests } from './evidence-of-tests.js';
 import { evidenceOfVerdict, withVerdict } from './evidence-of-verdict.js';
@@ -40,9 +40,10 @@ export function gatherEvidence(input: {
     ...evidenceOfRuns(entries, setUp),
     ...evidenceOfLab(input),
     ...evidenceOfService({ entries, state, setUp, now }),
-    ...ofTheCharge(input),
+    ...ofTheCharge({ ...input, setUp }),
     ...ofOilProducts(entries),
     ...evidenceOfTests(entries),
+    ...evidenceOfRecords(state, setUp, now),
   ];
   const dealtWith = dealtWithUntil(entries);
   const isOpen = ({ id, at }: Observation) => FINDINGS[id].kind === 'condition' || at > dealtWith;
@@ -69,10 +70,12 @@ function dealtWithUntil(entries: readonly Entry[]): string {
 function ofTheCharge({
   entries,
   state,
+  setUp,
   now,
 }: {
   entries: readonly Entry[];
   state: PumpState;
+  setUp: PumpSetUp;
   now: string;
 }): Observation[] {
   const sump = state.sumps.find((s) => s.key === 'oil');
@@ -90,6 +93,11 @@ function ofTheCharge({
   const looked = entries.filter((e) => e.kind === 'look').at(-1);
   if (looked && change && looked.happenedAt >= change.happenedAt)
     said.push(observed(looked, 'darkAfterChange', has('darkAgain') ? 'yes' : 'no'));
+  const coloured = entries.filter((e) => e.kind === 'look' && (e.body.colour ?? null) !== null).at(-1);
+  // PFPE stays as it is, whatever goes in: its colour is not judged.
+  const isJudged = productIn(state, setUp, 'oil')?.base !== 'pfpe' && sump.charge.startColour !== null;
+  if (coloured && isJudged && !has('colour') && !has('darkAgain') && coloured.happenedAt >= sump.charge.since.at)
+    said.push(observed(coloured, 'colour', 'asStart'));
   const lookedForWater = entries.filter((e) => e.kind === 'look' && e.body.sump === 'oil' && saysWater(e.body)).at(-1);
   return [...said, ...waterOf(sump.charge, has('waterAboveExpected'), lookedForWater ?? null)];
 }

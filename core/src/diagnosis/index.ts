@@ -6,7 +6,7 @@ export type { Check } from './check.js';
 export { diagnose } from './diagnose.js';
 export type { Evidence } from './evidence.js';
 export { gatherEvidence } from './gather.js';
-export { hazardsOf } from './hazards.js';
+export { hazardsOf, lackedBy } from './hazards.js';
 export { huntStanding, type HuntStanding, LEAK_STEPS, type LeakStep, SET_PARTS, type SetPart } from './leak-hunt.js';
 export { effortOf, nextChecks, type RankedCheck } from './next-check.js';
 export { type ClosedCase, priorsAfter } from './priors-after.js';

@@ -1,7 +1,8 @@
 import { CAUSES } from './all-causes.js';
 import { CHECKS, type CheckId } from './all-checks.js';
 import { FINDINGS, type FindingId, type Found } from './all-findings.js';
-import type { Hazard } from './check.js';
+import type { Process } from '../set-up/index.js';
+import type { Hazard, SetPart } from './check.js';
 import { nextChecks } from './next-check.js';
 import { rank } from './rank.js';
 import type { Finding } from './finding.js';
@@ -112,4 +113,78 @@ test('what a caution forbids is not proposed: no crackle test and no air with so
       false,
       true,
     ]);
+});
+
+/** Tests of the oil, and tests of tightness. */
+const OF_OIL: readonly CheckId[] = [
+  'standingSample',
+  'particleLook',
+  'crackleTest',
+  'warmPurge',
+  'labSample',
+  'filterPatch',
+];
+const OF_VACUUM: readonly CheckId[] = [
+  'rateOfRise',
+  'blankOffPump',
+  'blankOffAsIs',
+  'blankOffPort',
+  'secondGauge',
+  'bubbleCheck',
+  'turnValves',
+];
+
+// Written from the trade: the complaint says where to look, however common water is.
+test.each<[string, Process, Record<string, string>, readonly CheckId[]]>([
+  [
+    'poor at the chamber, the pump good as it is',
+    'freezeDrying',
+    { chamberPressure: 'poor', pumpPressureAsIs: 'good' },
+    OF_OIL,
+  ],
+  [
+    'the same with wet loads and a closed ballast',
+    'freezeDrying',
+    { chamberPressure: 'poor', pumpPressureAsIs: 'good', wetLoads: 'yes', ballast: 'closed' },
+    OF_OIL,
+  ],
+  ['a bag that leaks down', 'composites', { chamberPressure: 'poor', hosePressure: 'good' }, OF_OIL],
+  [
+    'slow from the first minute, pump good',
+    'packaging',
+    { pumpDown: 'slow', pumpPressureAsIs: 'good', liquids: 'yes' },
+    OF_OIL.filter((id) => id !== 'particleLook'),
+  ],
+  ['water far more, the chamber good', 'freezeDrying', { water: 'farMore', chamberPressure: 'good' }, OF_VACUUM],
+  ['cream on Monday, new door seal', 'packaging', { cream: 'yes', chamberPressure: 'good', newWork: 'yes' }, OF_VACUUM],
+  [
+    'a knock and glitter',
+    'industrial',
+    { noise: 'louder', glitter: 'yes' },
+    ['rateOfRise', 'secondGauge', 'bubbleCheck', 'turnValves'],
+  ],
+  ['oil up the hose', 'composites', { oilUpHose: 'now' }, ['standingSample', 'crackleTest', 'warmPurge', 'labSample']],
+])('%s: the first three tests are about it', (_story, process, found, beside) => {
+  const findings = Object.entries(found).map(([id, state]) => ({ id: id as FindingId, state }));
+  const ids = nextChecks({ process, findings })
+    .slice(0, 3)
+    .map((c) => c.id);
+  expect(ids.filter((id) => beside.includes(id))).toEqual([]);
+});
+
+test('a set without a trap or a booster is not sent to look at one', () => {
+  const ids = (lacks: readonly SetPart[]) => nextChecks({ ...asked, lacks }).map((c) => c.id);
+  expect(ids([])).toEqual(expect.arrayContaining(['trapLook', 'bubbleCheck', 'boosterCheck']));
+  expect(ids(['trap']).filter((id) => ['trapLook', 'bubbleCheck'].includes(id))).toEqual([]);
+  expect(ids(['booster'])).not.toContain('boosterCheck');
+  expect(ids(['ballast']).filter((id) => ['ballastPosition', 'ballastBothWays', 'warmPurge'].includes(id))).toEqual([]);
+});
+
+test('where a smell can harm, or nobody may sniff, none is asked for', () => {
+  const outcomes = (hazards: readonly Hazard[]) =>
+    nextChecks({ process: 'freezeDrying', findings: [{ id: 'thickness', state: 'thin' }], hazards }).flatMap((c) =>
+      CHECKS[c.id].settles.filter((f) => c.settles.includes(f)),
+    );
+  expect(outcomes([])).toContain('smell');
+  expect(outcomes(['harmfulSmell'])).not.toContain('smell');
 });

@@ -1,12 +1,15 @@
 import type { CauseId } from './all-causes.js';
 import { CHECKS, type CheckId } from './all-checks.js';
 import { CAUSE_IDS, causeOf } from './causes-in-order.js';
-import type { Check, Hazard } from './check.js';
-import { FINDINGS, type FindingId } from './all-findings.js';
+import type { Check, Hazard, SetPart } from './check.js';
+import { FINDINGS, type FindingId, type Found } from './all-findings.js';
 import type { Finding } from './finding.js';
 import { column, MEMBERS, NO_CAUSE, SETS } from './cause-sets.js';
 import { likelihoodOf } from './likelihood.js';
-import { posteriorOf, type Asked, type Posterior } from './rank.js';
+import { isSign, posteriorOf, type Asked, type Posterior } from './rank.js';
+
+/** What nobody is asked to find out where it can harm (docs/trade.md 6). */
+const UNASKED: Readonly<Partial<Record<Hazard, readonly FindingId[]>>> = { harmfulSmell: ['smell'] };
 
 /** Minutes to fetch, set up and write down, for every test alike. */
 const SET_UP_MINUTES = 2;
@@ -26,6 +29,8 @@ export interface Outcome {
 
 export interface RankedCheck {
   readonly id: CheckId;
+  /** What of it is not known yet and may be asked for here. */
+  readonly settles: readonly FindingId[];
   /** Bits that it tells about the causes, on average (Shannon's mutual information between its outcome and the causes). */
   readonly bits: number;
   /** What it takes, in minutes, with its cost and its stop of the pump as minutes. */
@@ -89,12 +94,26 @@ interface Group {
   readonly members: readonly number[];
 }
 
-/** Sets that differ only in causes which are not in question, as one: what a test tells about those is of no use here. */
-function inQuestion(posterior: Posterior): Group[] {
+/**
+ * The causes that the complaint is about: likely enough, and likelier than before somebody saw something. A cause that is common
+ * everywhere, such as water, is not tested for where nothing speaks of it.
+ */
+function aboutTheComplaint(asked: Asked, posterior: Posterior): boolean[] {
   const shares = sharesOf(posterior.sets, posterior.weights);
+  const isUnusual = ({ id, state }: Found): boolean => statesOf(id)[0] !== state;
+  const conditions = asked.findings.filter((f) => !isSign(f));
+  if (!asked.findings.some((f) => isSign(f) && isUnusual(f))) return shares.map((share) => share >= LEAST_SHARE);
+  const before = posteriorOf({ ...asked, findings: conditions });
+  const sharesBefore = sharesOf(before.sets, before.weights);
+  return shares.map((share, c) => share >= Math.max(LEAST_SHARE, sharesBefore[c] ?? 0));
+}
+
+/** Sets that differ only in causes which are not in question, as one: what a test tells about those is of no use here. */
+function inQuestion(asked: Asked, posterior: Posterior): Group[] {
+  const isAbout = aboutTheComplaint(asked, posterior);
   const groups = new Map<string, number[]>();
   posterior.sets.forEach((set, i) => {
-    const key = (SETS[set] ?? []).filter((c) => (shares[c] ?? 0) >= LEAST_SHARE).join();
+    const key = (SETS[set] ?? []).filter((c) => isAbout[c]).join();
     const members = groups.get(key);
     if (members) members.push(i);
     else groups.set(key, [i]);
@@ -167,21 +186,28 @@ export const effortOf = (check: Check, stopWeight: number): number =>
  * @throws RangeError naming a finding or state that is not known
  */
 export function nextChecks(
-  asked: Asked & { readonly stopWeight?: number; readonly hazards?: readonly Hazard[] },
+  asked: Asked & {
+    readonly stopWeight?: number;
+    readonly hazards?: readonly Hazard[];
+    /** What this set does not have. */
+    readonly lacks?: readonly SetPart[];
+  },
 ): RankedCheck[] {
+  const { hazards = [], lacks = [] } = asked;
   const posterior = posteriorOf(asked);
-  const groups = inQuestion(posterior);
+  const groups = inQuestion(asked, posterior);
   const known = new Set(asked.findings.filter((f) => (f.certainty ?? 1) >= SURE).map((f) => f.id));
   return (Object.entries(CHECKS) as [CheckId, Check][])
     .flatMap(([id, check]): RankedCheck[] => {
-      const open = check.settles.filter((f) => !known.has(f));
+      const open = check.settles.filter((f) => !known.has(f) && !hazards.some((h) => UNASKED[h]?.includes(f)));
       const [first] = open;
-      const isForbidden = check.never?.some((h) => asked.hazards?.includes(h));
-      if (!first || isForbidden) return [];
+      const isForbidden = check.never?.some((h) => hazards.includes(h));
+      if (!first || isForbidden || (check.needs && lacks.includes(check.needs))) return [];
       const states = open.map((f) => byState(f, posterior));
       return [
         {
           id,
+          settles: open,
           bits: bitsOf(joint(states.map((of) => byGroup(of, groups, posterior))), groups),
           effort: effortOf(check, asked.stopWeight ?? 1),
           outcomes: outcomesOf(first, states[0] ?? [], posterior),

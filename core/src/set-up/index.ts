@@ -3,6 +3,8 @@ export { equipmentOf, equipmentOfRun } from './equipment-of-run.js';
 export { MATERIAL_LIBRARY } from './material-library.js';
 export {
   type Equipment,
+  EXHAUST_ENDS,
+  type ExhaustEnd,
   type HouseRules,
   type Material,
   type OilBase,
@@ -25,7 +27,7 @@ export {
   type Sump,
   type WaterBehaviour,
 } from './records.js';
-export { bringsOxygen, MOST_OXYGEN_PERCENT, SOLVENT_BARS_AIR } from './service.js';
+export { bringsOxygen, MOST_OXYGEN_PERCENT, smellHarms, SOLVENT_BARS_AIR } from './service.js';
 export {
   HOUSE_RULES_ID,
   type HouseSetUp,

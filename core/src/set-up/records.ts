@@ -39,6 +39,8 @@ export interface Equipment {
   readonly cyclesPerRun?: number | null;
   readonly cycleTimeS?: number | null;
   readonly coldTrap: boolean;
+  /** Ice that the trap takes before its surface grows warm, kg. */
+  readonly trapHoldsKg?: number | null;
   /** 1 lets past what ice at its temperature gives off; half as good a trap lets twice as much past. Missing means 1. */
   readonly trapEfficiency?: number | null;
   /** Of the product in a packing chamber, and the humidity of the air above it (0-1). */
@@ -90,6 +92,9 @@ export interface PumpModel {
 export const PUMP_PLACES = ['inService', 'lent', 'spare', 'retired'] as const;
 export type PumpPlace = (typeof PUMP_PLACES)[number];
 
+export const EXHAUST_ENDS = ['inside', 'outdoors'] as const;
+export type ExhaustEnd = (typeof EXHAUST_ENDS)[number];
+
 export interface Pump {
   readonly name: string;
   readonly modelId: string;
@@ -106,6 +111,9 @@ export interface Pump {
   readonly note?: string | null;
   /** Beside those of its equipment. */
   readonly serviceClasses?: readonly ServiceClass[] | null;
+  /** Where its exhaust ends, and whether the pipe climbs on the way without a drip leg. */
+  readonly exhaustEnds?: ExhaustEnd | null;
+  readonly exhaustRises?: boolean | null;
   /** Its own ultimate, blanked off. */
   readonly blankOffPa?: number | null;
   readonly limits?: SparseLimits | null;

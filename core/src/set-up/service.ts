@@ -1,4 +1,4 @@
-import type { Material, ServiceClass } from './records.js';
+import type { Equipment, Material, ServiceClass } from './records.js';
 
 /** The strictest makers' limit for hydrocarbon oil: air has 20.9 % (docs/trade.md 11). */
 export const MOST_OXYGEN_PERCENT = 21;
@@ -10,3 +10,10 @@ export const bringsOxygen = (
   material: Pick<Material, 'oxygenPercent'> | null,
   service: readonly ServiceClass[],
 ): boolean => (material?.oxygenPercent ?? 0) > MOST_OXYGEN_PERCENT || service.includes('oxygen');
+
+/** What harms whoever smells it: residues, cultures, styrene and isocyanates. No smell is asked for there (docs/trade.md 6). */
+export const smellHarms = (of: {
+  readonly service: readonly ServiceClass[];
+  readonly equipment: Pick<Equipment, 'process'>;
+}): boolean =>
+  of.service.includes('toxic') || of.service.includes('biological') || of.equipment.process === 'composites';

@@ -3,6 +3,7 @@ import type { CaseAnswer, CaseLine, DiagnosisAnswer, LikelyCause } from '@winter
 import {
   gatherEvidence,
   hazardsOf,
+  lackedBy,
   nextChecks,
   priorsAfter,
   pumpIdsOf,
@@ -55,7 +56,12 @@ export class DiagnosisService {
       causes: withSteps(ranking.causes.slice(0, SHOWN.causes), asked),
       nothing: ranking.nothing,
       undecided: ranking.undecided,
-      checks: nextChecks({ ...asked, stopWeight, hazards: hazardsOf(state, setUp) }).slice(0, SHOWN.checks),
+      checks: nextChecks({
+        ...asked,
+        stopWeight,
+        hazards: hazardsOf(state, setUp),
+        lacks: lackedBy(setUp),
+      }).slice(0, SHOWN.checks),
       case: current,
       tried: entries.filter((e) => e.kind === 'test').filter((e) => e.happenedAt >= since),
       past: ofPump.filter((c) => c.closedAt !== null && c !== current).toReversed(),

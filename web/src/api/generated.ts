@@ -1298,6 +1298,7 @@ export type RoundParts = {
 export type SchoolId = 'freshEveryRun' | 'bleedAndCount' | 'byTheHour' | 'byTheLook' | 'byTheLab';
 export type PumpPlace = 'inService' | 'lent' | 'spare' | 'retired';
 export type ServiceClass = 'oxygen' | 'flammable' | 'toxic' | 'biological' | 'corrosive' | 'food';
+export type ExhaustEnd = 'inside' | 'outdoors';
 export type Limits = {
   runs?: number | null;
   weight?: number | null;
@@ -1423,6 +1424,9 @@ export type Pump = {
   note?: string | null;
   /** Beside those of its equipment. */
   serviceClasses?: readonly ServiceClass[] | null;
+  /** Where its exhaust ends, and whether the pipe climbs on the way without a drip leg. */
+  exhaustEnds?: ExhaustEnd | null;
+  exhaustRises?: boolean | null;
   /** Its own ultimate, blanked off. */
   blankOffPa?: number | null;
   limits?: SparseLimits | null;
@@ -1484,6 +1488,8 @@ export type Equipment = {
   cyclesPerRun?: number | null;
   cycleTimeS?: number | null;
   coldTrap: boolean;
+  /** Ice that the trap takes before its surface grows warm, kg. */
+  trapHoldsKg?: number | null;
   /** 1 lets past what ice at its temperature gives off; half as good a trap lets twice as much past. Missing means 1. */
   trapEfficiency?: number | null;
   /** Of the product in a packing chamber, and the humidity of the air above it (0-1). */
@@ -3329,7 +3335,7 @@ export type SaidLine = {
   state: string;
   at: string;
   entryId: string;
-  /** `setUp`: the site's, whose id stands for the entry's. */
+  /** `setUp`: a record of it, whose kind and id stand for the entry's, `site/…`. */
   kind: EntryKind | 'setUp';
   /** How sure it was then, from 0 to 1. */
   sure: number;
@@ -3339,7 +3345,7 @@ export type EvidenceLine = {
   state: string;
   at: string;
   entryId: string;
-  /** `setUp`: the site's, whose id stands for the entry's. */
+  /** `setUp`: a record of it, whose kind and id stand for the entry's, `site/…`. */
   kind: EntryKind | 'setUp';
   /** How sure it was then, from 0 to 1. */
   sure: number;
@@ -3367,6 +3373,8 @@ export type LikelyCause = {
 };
 export type ProposedCheck = {
   id: string;
+  /** What of it is not known yet and may be asked for here. */
+  settles: readonly string[];
   bits: number;
   effort: number;
   outcomes: readonly {

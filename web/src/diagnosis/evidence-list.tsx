@@ -106,7 +106,7 @@ function Known({ one, pumpId, words }: { one: EvidenceLine; pumpId: string; word
         </span>
         <span className="block text-[13px] text-ink-2">
           <Link
-            to={one.kind === 'setUp' ? `/set-up/site/${one.entryId}` : `/pumps/${pumpId}/entries/${one.entryId}`}
+            to={one.kind === 'setUp' ? `/set-up/${one.entryId}` : `/pumps/${pumpId}/entries/${one.entryId}`}
             className="text-ink-2"
           >
             {kindAsSource(one.kind)}, {dayWords(one.at, words.zone, words.now)}

@@ -56,10 +56,14 @@ test('a test that is corrected comes back as it was written', () => {
 });
 
 test('a test asks for what it settles, and for what was picked besides', () => {
-  expect(findingsAskedFor({ checkId: 'crackleTest', found: { noise: 'louder', crackle: '' } })).toEqual([
-    'crackle',
-    'noise',
-  ]);
+  const asked = { checkId: 'crackleTest', found: { noise: 'louder', crackle: '' } };
+  expect(findingsAskedFor(asked, { smellHarms: false })).toEqual(['crackle', 'noise']);
+});
+
+test('no smell is asked for where it harms, by no test', () => {
+  const asked = { checkId: 'standingSample', found: {} };
+  expect(findingsAskedFor(asked, { smellHarms: false })).toContain('smell');
+  expect(findingsAskedFor(asked, { smellHarms: true })).not.toContain('smell');
 });
 
 test('findings are found by the words of their names and states; those that tell most come first', () => {

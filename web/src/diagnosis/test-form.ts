@@ -40,9 +40,13 @@ export const nothingFound = (zone: string): TestValues => ({
   ...happensNow(zone),
 });
 
-/** What the test settles, or what was picked from the list. */
-export function findingsAskedFor({ checkId, found }: Pick<TestValues, 'checkId' | 'found'>): string[] {
-  const settles: readonly string[] = CHECKS[checkId as CheckId]?.settles ?? [];
+/** What the test settles, or what was picked from the list; no smell where smelling harms. */
+export function findingsAskedFor(
+  { checkId, found }: Pick<TestValues, 'checkId' | 'found'>,
+  { smellHarms }: { smellHarms: boolean },
+): string[] {
+  const all: readonly string[] = CHECKS[checkId as CheckId]?.settles ?? [];
+  const settles = smellHarms ? all.filter((id) => id !== 'smell') : all;
   return [...settles, ...Object.keys(found).filter((id) => !settles.includes(id))];
 }
 

@@ -7,6 +7,7 @@ import {
   type FoundSaid,
   type Subject,
   cautionWords,
+  smellHarms,
 } from '@winter-jar/core';
 import { useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
@@ -155,7 +156,7 @@ function Test({ answer, ...props }: EntryPageProps & { answer: DiagnosisAnswer |
           ]}
         />
       ) : (
-        findingsAskedFor(values).map((id) => (
+        findingsAskedFor(values, { smellHarms: smellHarms(page.setUp) }).map((id) => (
           <Chips
             key={id}
             label={findingName(id)}

@@ -1,4 +1,4 @@
-import { holdsDenserOil, productIn, type Settling } from '@winter-jar/core';
+import { holdsDenserOil, productIn, smellHarms, type Settling } from '@winter-jar/core';
 import type { EntryPageProps } from '../entry/entry-page.js';
 import { OilWentField } from '../entry/oil-went-field.js';
 import { LEVEL_CHIPS } from '../forms/level-chips.js';
@@ -126,6 +126,7 @@ export function StoodField({ form, glass, settling }: { form: Form; glass: boole
 /** What the eye and the nose say. Behind the glass the quick things come first, and the rest is folded away. */
 export function OilFields({ props: { page }, form, glass }: { props: EntryPageProps; form: Form; glass: boolean }) {
   const { values, set, error } = form;
+  const smells = !smellHarms(page.setUp);
   const lastColour = page.state.jars.findLast((j) => j.colour !== null)?.colour ?? null;
   const level = (
     <>
@@ -167,12 +168,12 @@ export function OilFields({ props: { page }, form, glass }: { props: EntryPagePr
           summary={<summary className="min-h-14 cursor-pointer py-4 font-semibold">Smell, foam, and what else</summary>}
         >
           <div className="flex flex-col gap-6 pb-5">
-            <OtherFields form={form} glass />
+            <OtherFields form={form} glass smells={smells} />
           </div>
         </Unfolding>
       ) : (
         <>
-          <OtherFields form={form} glass={false} />
+          <OtherFields form={form} glass={false} smells={smells} />
           {level}
         </>
       )}
@@ -205,10 +206,32 @@ function ParticleFields({ form: { values, set, error } }: { form: Form }) {
   );
 }
 
-function OtherFields({ form: { values, set }, glass }: { form: Form; glass: boolean }) {
+/** Where smelling harms none is asked for; one that came by itself can be told. */
+function SmellField({ form: { values, set }, isAsked }: { form: Form; isAsked: boolean }) {
+  const chips = (
+    <Chips label="Smell" chips={chipsOf(SMELL_WORDS)} value={values.smell || null} onChange={set('smell')} />
+  );
+  if (isAsked) return chips;
+  return (
+    <Unfolding
+      needed={values.smell !== ''}
+      className="border-y border-rule"
+      summary={
+        <summary className="min-h-14 cursor-pointer py-4 font-semibold">
+          Never smell at it: one that came by itself
+        </summary>
+      }
+    >
+      <div className="pb-5">{chips}</div>
+    </Unfolding>
+  );
+}
+
+function OtherFields({ form, glass, smells }: { form: Form; glass: boolean; smells: boolean }) {
+  const { values, set } = form;
   return (
     <>
-      <Chips label="Smell" chips={chipsOf(SMELL_WORDS)} value={values.smell || null} onChange={set('smell')} />
+      <SmellField form={form} isAsked={smells} />
       <Chips label="Foam" chips={chipsOf(FOAM_WORDS)} value={values.foam || null} onChange={set('foam')} />
       <ManyChips
         label="Also seen"

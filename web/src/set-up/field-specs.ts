@@ -128,6 +128,7 @@ export const FIELD_SPECS: Readonly<Record<SetUpKind, readonly FieldSpec[]>> = {
     process,
     serviceClasses('of every pump on it; decides about oils, air in ballast and purge, and cautions'),
     { path: 'coldTrap', label: 'Cold trap', type: 'flag', initial: 'no' },
+    { path: 'trapHoldsKg', label: 'Ice the trap holds', type: 'number', unit: 'kg', when: hasTrap },
     { path: 'trapEfficiency', label: 'Trap efficiency', type: 'number', unit: '0.05–5, empty: 1', when: hasTrap },
     { path: 'chamberVolumeL', label: 'Chamber volume', ...litres },
     {
@@ -236,6 +237,18 @@ export const FIELD_SPECS: Readonly<Record<SetUpKind, readonly FieldSpec[]>> = {
       hint: 'Spare and retired pumps are not on the Round.',
     },
     { path: 'note', label: 'Note', type: 'text', hint: 'lent to whom, exchanged for what' },
+    {
+      path: 'exhaustEnds',
+      label: 'Its exhaust ends',
+      type: 'choice',
+      chips: chipsOf({ inside: 'inside, at a filter', outdoors: 'outdoors' }),
+    },
+    {
+      path: 'exhaustRises',
+      label: 'Exhaust pipe climbs without a drip leg',
+      type: 'flag',
+      initial: 'no',
+    },
     serviceClasses('beside that of its equipment'),
     { path: 'oilProductId', label: 'Oil', type: 'reference', to: 'oilProduct', section: 'How it is cared for' },
     {

@@ -13,4 +13,5 @@ export const ballastBothWays: Check = {
   ],
   cautions: ['vent', 'noAir'],
   never: ['solvent'],
+  needs: 'ballast',
 };

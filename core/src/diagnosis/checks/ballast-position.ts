@@ -9,4 +9,5 @@ export const ballastPosition: Check = {
   stopsPump: false,
   how: ['Go to the lever or knob and feel where it stands: the log may say something else.'],
   cautions: ['hotOil'],
+  needs: 'ballast',
 };

@@ -3,7 +3,7 @@ import type { Check } from '../check.js';
 export const blankOffPort: Check = {
   name: 'Blank off the chamber port, gauge at the hose’s end',
   settles: ['hosePressure'],
-  minutes: 25,
+  minutes: 30,
   cost: 0,
   skill: 2,
   stopsPump: true,

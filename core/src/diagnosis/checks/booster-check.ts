@@ -9,4 +9,5 @@ export const boosterCheck: Check = {
   stopsPump: false,
   how: ['At its working pressure switch it off and on, watch the gauge.'],
   cautions: [],
+  needs: 'booster',
 };

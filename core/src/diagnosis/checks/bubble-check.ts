@@ -9,4 +9,5 @@ export const bubbleCheck: Check = {
   stopsPump: true,
   how: ['Pump valved off from about 100 hPa, water over the suspect joint, seconds only.', 'Drain and dry after.'],
   cautions: ['boiling'],
+  needs: 'trap',
 };

@@ -10,7 +10,7 @@ export const standingSample: Check = {
   how: [
     'Draw 100 mL from the drain into a jar.',
     'Read the layers after half an hour, and again the next day.',
-    'Smell it from a hand’s breadth.',
+    'Note a smell that comes by itself; never sniff at a jar.',
   ],
   cautions: ['hotOil', 'residues'],
 };

@@ -9,4 +9,5 @@ export const trapLook: Check = {
   stopsPump: false,
   how: ['Read its temperature and look how far the ice has grown.', 'Feel whether the drain is shut.'],
   cautions: ['coldMetal'],
+  needs: 'trap',
 };

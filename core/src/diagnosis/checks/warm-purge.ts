@@ -13,4 +13,5 @@ export const warmPurge: Check = {
   ],
   cautions: ['hotOil', 'exhaust', 'noAir'],
   never: ['solvent'],
+  needs: 'ballast',
 };
