@@ -3,7 +3,7 @@
 /** Within a package a room knows only the rooms before it. */
 const ROOMS = {
   core: [
-    ...['units', 'statistics', 'journal', 'limits', 'set-up', 'oil', 'water'],
+    ...['units', 'statistics', 'journal', 'limits', 'set-up', 'oil', 'machine', 'water'],
     ...['fold', 'equipment', 'standing', 'cautions', 'story', 'diagnosis', 'simulate', 'testing'],
   ],
   server: [

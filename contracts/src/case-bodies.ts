@@ -1,8 +1,17 @@
-import type { CaseCheckedBody, CaseClosedBody, CaseOpenedBody, FoundSaid, TestBody } from '@winter-jar/core';
+import {
+  MEASURED_WHERE,
+  type CaseCheckedBody,
+  type CaseClosedBody,
+  type CaseOpenedBody,
+  type FoundSaid,
+  type MeasuredPressure,
+  type MeasuredWhere,
+  type TestBody,
+} from '@winter-jar/core';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsBoolean, IsString, Length, ValidateNested } from 'class-validator';
+import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsOptional, IsString, Length, ValidateNested } from 'class-validator';
 import { IdOf, Maybe, PhotoId, Remark, WholeWithin, Within } from './body-rules.js';
-import { MAX_CHECK_RUNS, MAX_FINDINGS } from './limits.js';
+import { MAX_CHECK_RUNS, MAX_FINDINGS, MAX_MEASURED } from './limits.js';
 
 const oneLine = { message: 'text of 1 to 500 characters' };
 const OneLine = (): PropertyDecorator => (target, name) => {
@@ -16,6 +25,15 @@ export class FoundSaidDto implements FoundSaid {
   @Within(0.05, 1, 'how sure it is, from 0.05 to 1') certainty!: number;
 }
 
+export class MeasuredPressureDto implements MeasuredPressure {
+  @Within(1e-6, 1_000_000, 'a pressure from 0.000001 to 1,000,000 Pa') pa!: number;
+  @IsIn(MEASURED_WHERE, { message: `one of ${MEASURED_WHERE.join(', ')}` }) where!: MeasuredWhere;
+  @Maybe(IsIn(['open', 'closed'], { message: 'open or closed' })) ballast?: 'open' | 'closed' | null;
+  @Maybe(IsIn(['fresh', 'asIs'], { message: 'fresh or asIs' })) oil?: 'fresh' | 'asIs' | null;
+  @Maybe(Within(-40, 200, 'an oil temperature from -40 to 200 °C')) oilTempC?: number | null;
+  @Maybe(OneLine()) gauge?: string | null;
+}
+
 export class TestBodyDto implements TestBody {
   @Maybe(IdOf('a test')) checkId?: string | null;
   @Maybe(IdOf('a step of the leak hunt')) leakStep?: string | null;
@@ -26,6 +44,13 @@ export class TestBodyDto implements TestBody {
   @ValidateNested({ each: true })
   @Type(() => FoundSaidDto)
   findings!: FoundSaidDto[];
+
+  @IsOptional()
+  @IsArray({ message: 'a list of pressures, each with pa and where' })
+  @ArrayMaxSize(MAX_MEASURED, { message: `at most ${MAX_MEASURED} pressures` })
+  @ValidateNested({ each: true })
+  @Type(() => MeasuredPressureDto)
+  measured?: MeasuredPressureDto[] | null;
 
   @PhotoId() photoId?: string | null;
   @Remark() remark?: string | null;

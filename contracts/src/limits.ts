@@ -28,5 +28,6 @@ export const SUMPS: readonly SumpKey[] = ['oil', 'gearA', 'gearB', 'sealCup'];
 
 /** Findings of one test or one look at the pump. */
 export const MAX_FINDINGS = 30;
+export const MAX_MEASURED = 6;
 /** Runs after which a remedy is checked. */
 export const MAX_CHECK_RUNS = 100;

@@ -100,6 +100,19 @@ export {
   type Draw,
 } from './fold/index.js';
 export {
+  BACK_PRESSURE,
+  blankOffLimit,
+  type HeldTo,
+  isFairBlankOff,
+  type MachineCode,
+  type MachineFinding,
+  type PressureLimit,
+  TOO_HOT_C,
+} from './machine/index.js';
+export {
+  MEASURED_WHERE,
+  type MeasuredPressure,
+  type MeasuredWhere,
   type BallastUse,
   type BleedBody,
   BODY_VERSION,

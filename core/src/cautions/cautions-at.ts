@@ -37,7 +37,7 @@ const OPENS_THE_PUMP = [
   'bearings',
   'tipSeals',
 ] as const;
-const OPENS_A_LINE = ['inletScreen', 'antiSuckback', 'gaugeCheck'] as const;
+const OPENS_A_LINE = ['inletScreen', 'antiSuckback', 'gaugeCheck', 'blankOff'] as const;
 const OIL_COMES_OUT = ['change', 'bleed', 'flush', 'housingClean', 'stripClean', 'boosterOil', 'oilFilter'] as const;
 const NEAR_THE_OIL = [
   'change',

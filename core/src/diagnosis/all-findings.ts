@@ -72,8 +72,8 @@ export const FINDINGS = {
   foam: sign('Foam that stays', NO_YES, { yes: 0.02 }, 'look', 14),
   thickness: sign(
     'How thick the oil is against fresh oil',
-    { asFresh: 'as fresh', thin: 'thinner', thick: 'thicker, or it gels' },
-    { thin: 0.02, thick: 0.03 },
+    { asFresh: 'as fresh', thin: 'thinner', thick: 'thicker', gels: 'gel or strings of resin in it' },
+    { thin: 0.02, thick: 0.03, gels: 0.002 },
     'lab',
     90,
   ),
@@ -226,7 +226,13 @@ export const FINDINGS = {
     365,
   ),
   inletScreen: sign('Inlet screen taken out', { clean: 'clean', clogged: 'clogged' }, { clogged: 0.03 }, 'hand', 120),
-  backPressure: sign('Back-pressure at the exhaust', { low: 'low', raised: 'raised' }, { raised: 0.02 }, 'hand', 60),
+  backPressure: sign(
+    'Back-pressure at the exhaust',
+    { low: 'low', raised: 'raised', blocked: 'blocked or iced shut' },
+    { raised: 0.02, blocked: 0.002 },
+    'hand',
+    60,
+  ),
   exhaustMist: sign(
     'Oil from the exhaust, after the first five minutes',
     { no: 'no', mist: 'more mist than usual', thrown: 'thrown out' },
@@ -250,7 +256,14 @@ export const FINDINGS = {
     'hand',
     14,
   ),
-  starts: sign('Start of the motor', { usual: 'as usual', slow: 'slow, hums, or trips' }, { slow: 0.03 }, 'look', 14),
+  starts: sign(
+    'Start of the motor',
+    { usual: 'as usual', slow: 'slow, or hums', trips: 'tripped twice', stiff: 'hard to turn by hand' },
+    { slow: 0.03, trips: 0.003, stiff: 0.002 },
+    'look',
+    14,
+  ),
+  swallowed: sign('Brine, juice or resin seen going into the pump', NO_YES, { yes: 0.003 }, 'look', 30),
   cooling: sign(
     'Fan, fins and air around the pump',
     { sound: 'fan turns, fins clean, room not hot', poor: 'fan still, fins clogged, or a hot room' },
@@ -258,7 +271,13 @@ export const FINDINGS = {
     'look',
     60,
   ),
-  noise: sign('Noise', { usual: 'as usual', louder: 'louder, or knocking' }, { louder: 0.03 }, 'look', 14),
+  noise: sign(
+    'Noise',
+    { usual: 'as usual', louder: 'louder, or knocking', grinding: 'metal grinds' },
+    { louder: 0.03, grinding: 0.002 },
+    'look',
+    14,
+  ),
   emptyRun: sign(
     'An empty run as a control',
     { clean: 'clean', same: 'the same as with product' },

@@ -1,4 +1,5 @@
 import type { CautionId } from '../cautions/index.js';
+import type { MeasuredPressure } from '../journal/index.js';
 import type { FindingId } from './all-findings.js';
 
 /** What makes a test dangerous: air may not meet solvent, residues harm whoever comes near them, hot PFPE gives off fumes. */
@@ -23,6 +24,8 @@ export interface Check {
   readonly cautions: readonly CautionId[];
   /** Where it is not done at all. */
   readonly never?: readonly Hazard[];
+  /** The pressure that is read in it, and how the pump stands then. */
+  readonly measures?: Pick<MeasuredPressure, 'where' | 'ballast' | 'oil'>;
   /** Without it there is nothing to test. */
   readonly needs?: SetPart;
 }

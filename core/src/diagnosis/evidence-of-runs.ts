@@ -1,5 +1,5 @@
 import type { Entry } from '../journal/index.js';
-import { ownLimit } from '../statistics/index.js';
+import { FAR_TIMES, runLimit } from '../machine/index.js';
 import { equipmentOfRun, type Equipment, type Material, type PumpSetUp } from '../set-up/index.js';
 import { effectiveTrapTempC } from '../water/index.js';
 import type { FindingId } from './all-findings.js';
@@ -14,11 +14,6 @@ const WARM_TRAP_K = 5;
 const RATED_HIGH = 2;
 /** Oil that wet loads should find, and oil that ages fast (docs/trade.md 4 and 5). */
 const [WARM_C, HOT_C] = [60, 90];
-const POOR_TIMES = 1.2;
-/** Of the logarithm: runs that are all alike still scatter by a quarter. */
-const LEAST_SPREAD = 0.2;
-/** Over that limit so many times it stands far above its target or usual: five times those. */
-const FAR_TIMES = 5 / POOR_TIMES;
 
 /** What the runs say: how the pump was used, what was in it, what pressures it reached. */
 export function evidenceOfRuns(entries: readonly Entry[], setUp: PumpSetUp): Observation[] {
@@ -56,30 +51,22 @@ function ofOneRun(run: Run, runs: readonly Run[], setUp: PumpSetUp): Observation
 /** Against the targets of its own set; where it has none, against what earlier runs on it have reached. */
 function pressuresOf(run: Run, { targetFirstPa, targetUltimatePa }: Equipment, earlier: readonly Run[]): Observation[] {
   const { firstPressurePa, lowestPressurePa } = run.body;
-  const lowestLimit = limitPa(
+  const lowestLimit = runLimit(
     targetUltimatePa,
-    earlier.map((r) => r.body.lowestPressurePa),
+    earlier.map((r) => (r.body.session === 'run' ? r.body.lowestPressurePa : null)),
   );
-  const firstLimit = limitPa(
+  const firstLimit = runLimit(
     targetFirstPa,
     earlier.map((r) => r.body.firstPressurePa),
   );
   const said: Observation[] = [];
-  if (lowestLimit && lowestPressurePa) {
-    const times = lowestPressurePa / lowestLimit;
+  if (lowestLimit && lowestPressurePa && run.body.session === 'run') {
+    const times = lowestPressurePa / lowestLimit.limitPa;
     said.push(observed(run, 'chamberPressure', times <= 1 ? 'good' : times < FAR_TIMES ? 'poor' : 'farAbove'));
   }
   if (firstLimit && firstPressurePa)
-    said.push(observed(run, 'pumpDown', firstPressurePa > firstLimit ? 'slow' : 'usual'));
+    said.push(observed(run, 'pumpDown', firstPressurePa > firstLimit.limitPa ? 'slow' : 'usual'));
   return said;
-}
-
-/** Pressures scatter by factors, so what is unusual is estimated on their logarithms; null with too few runs. */
-function limitPa(targetPa: number | null | undefined, reachedPa: readonly (number | null | undefined)[]) {
-  if (targetPa) return POOR_TIMES * targetPa;
-  const values = reachedPa.flatMap((pa) => (pa ? [Math.log10(pa)] : []));
-  const own = ownLimit({ values, leastSpread: LEAST_SPREAD });
-  return own && 10 ** own.limit;
 }
 
 const trapTempOf = ({ body }: Run): number | null =>

@@ -1,16 +1,27 @@
-import type { Entry, FoundSaid } from '../journal/index.js';
+import type { Entry, FoundSaid, TestBody } from '../journal/index.js';
+import { isFairBlankOff, type HeldTo } from '../machine/index.js';
 import { FINDINGS, type FindingId } from './all-findings.js';
 import type { Observation } from './evidence.js';
 
 const isKnown = (id: string): id is FindingId => Object.hasOwn(FINDINGS, id);
 const hasState = ({ id, state }: FoundSaid): boolean => isKnown(id) && Object.hasOwn(FINDINGS[id].states, state);
 
+/** Blanked off, ballast closed and oil warm, where nobody put it into words: against what the pump is held to now. */
+function ofMeasured({ findings, measured }: TestBody, held: HeldTo | null): FoundSaid[] {
+  const fair = (measured ?? []).filter(isFairBlankOff);
+  return fair.flatMap((one): FoundSaid[] => {
+    const id = one.oil === 'fresh' ? 'pumpPressure' : 'pumpPressureAsIs';
+    if (!held || findings.some((f) => f.id === id)) return [];
+    return [{ id, state: one.pa > held.limitPa ? 'poor' : 'good', certainty: 1 }];
+  });
+}
+
 /** What people found by tests or saw, as sure as they were. A finding that this version does not know is passed over. */
-export function evidenceOfTests(entries: readonly Entry[]): Observation[] {
+export function evidenceOfTests(entries: readonly Entry[], held: HeldTo | null): Observation[] {
   return entries.flatMap((entry) => {
     if (entry.kind !== 'test') return [];
     const { id: entryId, happenedAt: at, kind } = entry;
-    return entry.body.findings.flatMap((found): Observation[] =>
+    return [...entry.body.findings, ...ofMeasured(entry.body, held)].flatMap((found): Observation[] =>
       isKnown(found.id) && hasState(found)
         ? [{ id: found.id, state: found.state, at, entryId, kind, sure: found.certainty }]
         : [],

@@ -1,5 +1,6 @@
 import { productIn, saysWater, type Charge, type PumpState } from '../fold/index.js';
 import { caseIdOf, type Entry } from '../journal/index.js';
+import { blankOffLimit } from '../machine/index.js';
 import type { PumpSetUp, SetUpBook } from '../set-up/index.js';
 import { FINDINGS } from './all-findings.js';
 import { LEAST_CERTAINTY, newest, observed, type Evidence, type Observation } from './evidence.js';
@@ -42,7 +43,7 @@ export function gatherEvidence(input: {
     ...evidenceOfService({ entries, state, setUp, now }),
     ...ofTheCharge({ ...input, setUp }),
     ...ofOilProducts(entries),
-    ...evidenceOfTests(entries),
+    ...evidenceOfTests(entries, blankOffLimit(state.goodPa, setUp)),
     ...evidenceOfRecords(state, setUp, now),
   ];
   const dealtWith = dealtWithUntil(entries);

@@ -57,6 +57,8 @@ export function initialState(pumpId: string): PumpState {
     samples: [],
     ironRates: [],
     overhaul: null,
+    machine: [],
+    goodPa: [],
     case: null,
   };
 }

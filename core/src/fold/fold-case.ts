@@ -1,4 +1,5 @@
 import { caseIdOf, type Entry } from '../journal/index.js';
+import { afterCause } from '../machine/index.js';
 import type { PumpState } from './state.js';
 
 type CaseEntry = Extract<Entry, { kind: 'caseOpened' | 'caseClosed' | 'caseChecked' }>;
@@ -17,7 +18,8 @@ export function foldCase(state: PumpState, entry: CaseEntry): PumpState {
   if (entry.kind === 'caseClosed') {
     const { causeId, checkAfterRuns } = entry.body;
     const checkAtRuns = state.totals.runs + checkAfterRuns;
-    return { ...state, case: { status: 'closed', caseId, at, complaint, causeId, checkAtRuns } };
+    const machine = causeId === null ? state.machine : afterCause(state.machine, causeId);
+    return { ...state, machine, case: { status: 'closed', caseId, at, complaint, causeId, checkAtRuns } };
   }
   return { ...state, case: entry.body.held ? null : { status: 'open', caseId, at, complaint } };
 }

@@ -10,6 +10,7 @@ import {
   type Finding,
   type GoneCharge,
 } from '../oil/index.js';
+import { afterNewOil } from '../machine/index.js';
 import type { PumpSetUp } from '../set-up/index.js';
 import { newCharge } from './first-state.js';
 import { done, onSump, originOf, sinceNow, type Context } from './fold-context.js';
@@ -102,6 +103,7 @@ export function foldChange(state: PumpState, context: Context, body: ChangeBody)
   if (!main) return jarred;
   return {
     ...done(jarred, context, 'look', 'bleed'),
+    machine: afterNewOil(jarred.machine, since.at),
     bars: [],
     notTold: [],
     collapsed: { runs: 0, weightMilli: 0, minutes: 0 },

@@ -4,6 +4,7 @@ import { runWater, waterUlOfG } from '../water/index.js';
 import { oilChangeDue } from './carry-over.js';
 import { onSump, originOf, withBar, withNotTold, type Context } from './fold-context.js';
 import { heaviestMaterial, loadOf, runMinutes, runWeightMilli } from './run-weight.js';
+import { machineAfterRun } from './fold-machine.js';
 import { KEPT, type BestPressures, type PumpState } from './state.js';
 
 /** A run whose end is not known yet shows, and does not count. */
@@ -40,10 +41,12 @@ export function foldRun(state: PumpState, context: Context, body: RunBody): Pump
   const countsAs = material ?? heaviestMaterial(Object.values(setUp.house.material), equipment.process);
   const weightMilli = runWeightMilli({ body, material: countsAs, equipment });
   const carriedOver = oilChangeDue({ state, setUp, todayDay: day });
-  const run = { at: entry.happenedAt, weightMilli, minutes };
+  const lowestPa = body.session === 'run' ? (body.lowestPressurePa ?? null) : null;
+  const counts = { at: entry.happenedAt, weightMilli, minutes };
+  const run = { ...counts, equipmentId, lowestPa };
   const bar = {
     entryId: entry.id,
-    ...run,
+    ...counts,
     load: material ? loadOf(material) : ('notTold' as const),
     materialId,
     carriedOver,
@@ -52,6 +55,7 @@ export function foldRun(state: PumpState, context: Context, body: RunBody): Pump
   };
   const counted: PumpState = {
     ...withBar(state, bar),
+    machine: machineAfterRun(state, context, run, body),
     totals: {
       ...state.totals,
       runs: state.totals.runs + 1,

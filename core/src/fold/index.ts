@@ -1,6 +1,7 @@
 export { oilChangeDue } from './carry-over.js';
 export { initialState, startState } from './first-state.js';
 export { labReading } from './fold-lab.js';
+export { reachedOn } from './fold-machine.js';
 export { holdsDenserOil, lookInContext, productIn } from './judge-look.js';
 export { isRunningIn, limitsOf, sinceOf, usedSince } from './limit-use.js';
 export { type Folded, type Projection, type States, subjectKey, type SubjectRef, subjectsIn } from './projection.js';

@@ -1,11 +1,12 @@
 import type { BallastUse, Clarity, LabReading, Level, LookSource, OrderKey, SumpKey, YesNo } from '../journal/index.js';
 import type { Finding, GoneCharge } from '../oil/index.js';
+import type { MachineFinding } from '../machine/index.js';
 import type { Load } from './run-weight.js';
 import type { TaskId } from '../limits/index.js';
 import type { Draw } from './water-found.js';
 
 /** Raised whenever the meaning of a stored state changes; states of another version are rebuilt at start. */
-export const FOLD_VERSION = 8;
+export const FOLD_VERSION = 9;
 
 /** The state keeps at most so many bars; older ones are one collapsed piece. The ruler shows the last twelve. */
 export const MAX_BARS = 20;
@@ -177,6 +178,9 @@ export interface RecentRun {
   readonly at: string;
   readonly weightMilli: number;
   readonly minutes: number;
+  /** On which set, and the lowest pressure that it reached there; null where nobody noted it, or it was not let to. */
+  readonly equipmentId: string;
+  readonly lowestPa: number | null;
 }
 
 /** The best that a pump has reached on one equipment, Pa; null where nothing was logged. */
@@ -240,6 +244,10 @@ export interface PumpState {
   readonly ironRates: readonly IronRate[];
   /** When it was new or overhauled, and the running time until then. */
   readonly overhaul: { readonly at: string; readonly minutes: number } | null;
+  /** What the pump itself says: pressures, noise, heat, exhaust. */
+  readonly machine: readonly MachineFinding[];
+  /** Blanked off, on fresh oil, Pa: the first tests, of which its good value is the median. */
+  readonly goodPa: readonly number[];
   /** Null: no case, or the last one held. */
   readonly case: CaseState | null;
 }

@@ -1,4 +1,5 @@
 import { localDay, orderKeyOf, pumpIdsOf, type Entry, type LookBody } from '../journal/index.js';
+import { afterMachineWork } from '../machine/index.js';
 import { afterDraining, afterWork, toUl } from '../oil/index.js';
 import { withOilIn, type PumpSetUp } from '../set-up/index.js';
 import { purgeRemovesG, waterUlOfG } from '../water/index.js';
@@ -6,6 +7,7 @@ import { done, onSump, originOf, withNotTold, type Context } from './fold-contex
 import { foldCase } from './fold-case.js';
 import { foldChange, foldTopUp } from './fold-change.js';
 import { foldLabResult, foldLabSample } from './fold-lab.js';
+import { foldTest } from './fold-machine.js';
 import { foldMeter } from './fold-meter.js';
 import { foldOpenRun, foldRun } from './fold-run.js';
 import { foldTakeOver } from './fold-take-over.js';
@@ -80,6 +82,7 @@ function fold(state: PumpState, context: Context): PumpState {
     case 'caseChecked':
       return foldCase(state, entry);
     case 'test':
+      return foldTest(state, context, entry.body);
     case 'note':
       return state;
   }
@@ -149,8 +152,9 @@ function afterPurge({ charge, findings }: SumpState, { model }: PumpSetUp): Char
 const CLEANS = ['housingClean', 'stripClean'] as const;
 
 function foldDone(state: PumpState, context: Context, task: TaskId): PumpState {
-  const ticked = done(state, context, task);
   const { happenedAt: at } = context.entry;
+  const machine = afterMachineWork(state.machine, task, at);
+  const ticked = { ...done(state, context, task), machine };
   const cleaning = CLEANS.find((c) => c === task);
   return onSump(ticked, 'oil', (s) => {
     const findings = s.findings.map((f) => afterWork(f, task, at)).filter((f) => f !== null);

@@ -5,6 +5,22 @@ export interface FoundSaid {
   readonly certainty: number;
 }
 
+/** Where a pressure was measured; at the exhaust it is over ambient. */
+export const MEASURED_WHERE = ['pump', 'hoseEnd', 'chamber', 'exhaust'] as const;
+export type MeasuredWhere = (typeof MEASURED_WHERE)[number];
+
+/** A pressure that was measured in a test, and how the pump stood. */
+export interface MeasuredPressure {
+  readonly pa: number;
+  readonly where: MeasuredWhere;
+  readonly ballast?: 'open' | 'closed' | null;
+  /** Fresh oil was filled for it, or the oil was as it is. */
+  readonly oil?: 'fresh' | 'asIs' | null;
+  readonly oilTempC?: number | null;
+  /** By the words on it. */
+  readonly gauge?: string | null;
+}
+
 /** What somebody found out: by a test, at a step of the leak hunt, or by looking. */
 export interface TestBody {
   /** A test of core/diagnosis; null for what was seen without one. */
@@ -13,6 +29,7 @@ export interface TestBody {
   readonly leakStep?: string | null;
   readonly passed?: boolean | null;
   readonly findings: readonly FoundSaid[];
+  readonly measured?: readonly MeasuredPressure[] | null;
   /** SHA-256 of a photograph that was uploaded before. */
   readonly photoId?: string | null;
   readonly remark?: string | null;

@@ -1,5 +1,14 @@
 export { BODY_VERSION, upgradedBody } from './body-version.js';
-export type { CaseCheckedBody, CaseClosedBody, CaseOpenedBody, FoundSaid, TestBody } from './case-bodies.js';
+export {
+  type CaseCheckedBody,
+  type CaseClosedBody,
+  type CaseOpenedBody,
+  type FoundSaid,
+  MEASURED_WHERE,
+  type MeasuredPressure,
+  type MeasuredWhere,
+  type TestBody,
+} from './case-bodies.js';
 export { correctionsConflict, effectiveEntries, effectiveEntry, winningCorrection } from './corrections.js';
 export {
   type BallastUse,

@@ -8,7 +8,7 @@ export type Measure = (typeof MEASURES)[number];
 export type Limits = { readonly [M in Measure]?: number | null };
 export type SparseLimits = { readonly [T in TaskId]?: Limits };
 
-export type SchoolId = 'freshEveryRun' | 'bleedAndCount' | 'byTheHour' | 'byTheLook' | 'byTheLab';
+export type SchoolId = 'freshEveryRun' | 'bleedAndCount' | 'byTheHour' | 'byTheLook' | 'byTheLab' | 'byTheGauge';
 
 export interface School {
   readonly id: SchoolId;
@@ -54,6 +54,12 @@ export const SCHOOLS: Readonly<Record<SchoolId, School>> = {
     limits: { labSample: { runs: 10 }, look: { days: 14 } },
     why: 'Wear shows in a sample before it is seen.',
     cost: 'Days of delay between the sample and its report.',
+  },
+  byTheGauge: {
+    id: 'byTheGauge',
+    limits: { blankOff: { runs: 10 }, look: { days: 14 } },
+    why: 'The process needs a pressure, not a clean jar.',
+    cost: 'Says nothing of acid, rust or wear until late, and needs a gauge that one can trust.',
   },
 };
 

@@ -15,6 +15,7 @@ export type TaskId =
   | 'antiSuckback'
   | 'vaneCheck'
   | 'gaugeCheck'
+  | 'blankOff'
   | 'labSample'
   | 'bearings'
   | 'tipSeals'
@@ -26,7 +27,7 @@ export interface Task {
   readonly id: TaskId;
   readonly kinds: readonly PumpKind[];
   /** Which entry says that it was done. Tasks marked `done` are ticked off with a `done` entry. */
-  readonly doneBy: 'look' | 'bleed' | 'change' | 'topUp' | 'labSample' | 'done';
+  readonly doneBy: 'look' | 'bleed' | 'change' | 'topUp' | 'labSample' | 'test' | 'done';
   readonly needsOilFilter?: true;
 }
 
@@ -45,6 +46,7 @@ export const TASKS: readonly Task[] = [
   { id: 'antiSuckback', kinds: ['vane'], doneBy: 'done' },
   { id: 'vaneCheck', kinds: ['vane'], doneBy: 'done' },
   { id: 'gaugeCheck', kinds: ['vane', 'booster', 'dry'], doneBy: 'done' },
+  { id: 'blankOff', kinds: ['vane'], doneBy: 'test' },
   { id: 'boosterOil', kinds: ['booster'], doneBy: 'change' },
   { id: 'sealCup', kinds: ['booster'], doneBy: 'topUp' },
   { id: 'bearings', kinds: ['dry'], doneBy: 'done' },

@@ -18,6 +18,9 @@ export type Act =
   /** The sample is drawn: its report is waited for. */
   | 'report'
   | 'findCause'
+  | 'exhaustFilter'
+  /** Blank the pump off and measure. */
+  | 'blankOff'
   | 'checkRemedy';
 
 export type AnsweredBy =

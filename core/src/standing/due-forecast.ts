@@ -59,7 +59,13 @@ const LEAST_GAP_DAYS = 1 / 1440;
 
 /** @param fallback one planned run where the pump has none of its own yet */
 export function usageOf(
-  { recentRuns: runs, running }: Pick<PumpState, 'recentRuns' | 'running'>,
+  {
+    recentRuns: runs,
+    running,
+  }: {
+    readonly recentRuns: readonly Pick<PumpState['recentRuns'][number], 'at' | 'weightMilli' | 'minutes'>[];
+    readonly running: PumpState['running'];
+  },
   fallback: { weight: number; hours: number },
   now: string,
 ): Usage {

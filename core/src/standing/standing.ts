@@ -1,4 +1,5 @@
 import { localDay, type SumpKey } from '../journal/index.js';
+import { type MachineFinding } from '../machine/index.js';
 import { isDenserThanWater, type Act, type AnsweredBy, type Finding } from '../oil/index.js';
 import { VERDICT_LEVELS, worstLevel, type VerdictLevel, type TaskId } from '../limits/index.js';
 import { equipmentOf, withOilIn, type PumpSetUp } from '../set-up/index.js';
@@ -20,7 +21,8 @@ export interface TaskStanding {
   readonly limits: readonly LimitStanding[];
   /** The limit that decides: the first one reached, else the one expected first. */
   readonly decides: LimitStanding | null;
-  readonly status: 'reached' | 'withinNextRun' | 'ok' | 'noLimit';
+  /** `now`: a reason of the verdict calls for it, before any limit. */
+  readonly status: 'now' | 'reached' | 'withinNextRun' | 'ok' | 'noLimit';
   readonly sinceAt: string | null;
   /** Null: never done since the count began. */
   readonly doneEntryId: string | null;
@@ -40,9 +42,13 @@ export type StandingFinding = Finding & {
   readonly airBarred?: boolean;
 };
 
+/** What the pump itself says; where solvent bars air, a purge that it asks for is a change. */
+export type StandingMachineFinding = MachineFinding & { readonly airBarred?: boolean };
+
 /** Why the verdict is what it is. Findings come from looks, the others from limits. */
 export type Reason =
   | StandingFinding
+  | StandingMachineFinding
   | (ReasonBase & {
       readonly code: 'changeDue';
       readonly task: TaskId;
@@ -50,6 +56,12 @@ export type Reason =
       readonly sinceAt: string;
     })
   | (ReasonBase & { readonly code: 'lookDue'; readonly decides: LimitStanding; readonly sinceAt: string })
+  | (Omit<ReasonBase, 'answeredBy'> & {
+      readonly code: 'blankOffDue';
+      readonly answeredBy: 'measuring';
+      readonly decides: LimitStanding;
+      readonly sinceAt: string;
+    })
   | (ReasonBase & { readonly code: 'lastRunBeforeChange'; readonly decides: LimitStanding })
   | (ReasonBase & { readonly code: 'carriedOver'; readonly runs: number })
   | (ReasonBase & { readonly code: 'caseOpen'; readonly sinceAt: string; readonly complaint: string })
@@ -109,7 +121,7 @@ export function overlongRuns(input: { state: PumpState; setUp: PumpSetUp; now: s
   });
 }
 
-const STATUS_ORDER = ['reached', 'withinNextRun', 'ok', 'noLimit'] as const;
+const STATUS_ORDER = ['now', 'reached', 'withinNextRun', 'ok', 'noLimit'] as const;
 const medianOf = (limit: { forecast: DueForecast | null }): number => limit.forecast?.p50Days ?? Infinity;
 
 function taskStanding(input: {
@@ -185,6 +197,10 @@ function limitReasons(tasks: readonly TaskStanding[], carriedOverRuns: number): 
     if (task === 'look' && t.status === 'reached') {
       reasons.push({ code: 'lookDue', level: 'lookSooner', act: 'look', answeredBy: 'look', decides, sinceAt });
     }
+    if (task === 'blankOff' && t.status === 'reached') {
+      const due = { level: 'lookSooner', act: 'blankOff', answeredBy: 'measuring' } as const;
+      reasons.push({ code: 'blankOffDue', ...due, decides, sinceAt });
+    }
   }
   if (carriedOverRuns > 0) {
     reasons.push({ code: 'carriedOver', level: 'runOn', act: 'change', answeredBy: 'change', runs: carriedOverRuns });
@@ -226,6 +242,11 @@ function findingReasons(state: PumpState, setUp: PumpSetUp): Reason[] {
   );
 }
 
+function machineReasons(state: PumpState, setUp: PumpSetUp): StandingMachineFinding[] {
+  const barred = isAirBarred(state, setUp);
+  return state.machine.map((f) => (barred && f.act === 'purge' ? { ...f, act: 'change', airBarred: true } : f));
+}
+
 /** A case that is open, or a remedy that has had its runs: did it hold? */
 function caseReasons({ case: known, totals }: PumpState): Reason[] {
   if (known === null) return [];
@@ -247,6 +268,59 @@ const unsettledReasons = (corrections: number): Reason[] =>
 const MADE_ANEW: Reason = { code: 'madeAnew', level: 'beforeNextRun', act: null, answeredBy: 'waiting' };
 
 const rank = (reason: Reason): number => VERDICT_LEVELS.indexOf(reason.level) * 2 + (reason.act === 'change' ? 1 : 0);
+
+/** The task by which each act is done; an act that is none, such as a top-up, stands in the verdict alone. */
+const TASK_OF: { readonly [A in Act]?: TaskId } = {
+  ...{ change: 'oilChange', purge: 'purge', flush: 'flush', washHousing: 'housingClean', stripClean: 'stripClean' },
+  ...{ inspect: 'vaneCheck', look: 'look', bleed: 'bleed', sample: 'labSample', exhaustFilter: 'exhaustFilter' },
+  blankOff: 'blankOff',
+};
+
+/**
+ * What the verdict calls for heads the tasks. The oil that was looked at since its last run is looked at again after the next one:
+ * at rest it shows the same, but for a jar that parts and for what was drained since.
+ */
+function withWanted(
+  tasks: readonly TaskStanding[],
+  reasons: readonly Reason[],
+  state: PumpState,
+  setUp: PumpSetUp,
+): TaskStanding[] {
+  const known = new Map(tasks.map((t) => [t.task, t]));
+  for (const reason of reasons) {
+    const { act } = reason;
+    if (act === null || reason.level === 'runOn' || reason.code === 'lookDue' || reason.code === 'blankOffDue')
+      continue;
+    const sump = 'sump' in reason ? reason.sump : 'oil';
+    const task =
+      sump === 'oil' ? TASK_OF[act] : act === 'change' ? 'boosterOil' : act === 'topUp' ? 'sealCup' : undefined;
+    if (!task || (reason.code === 'changeDue' && reason.task !== task)) continue;
+    if (!setUp.rules.tasks.some((t) => t.task === task)) continue;
+    const stands = known.get(task) ?? bare(task, state);
+    const looked = state.tasks.look;
+    const waits =
+      task === 'look' &&
+      reason.level === 'lookSooner' &&
+      looked?.counts.runs === state.totals.runs &&
+      !('drainedAt' in reason && reason.drainedAt && reason.drainedAt > looked.at);
+    if (waits && stands.status !== 'reached' && stands.status !== 'now')
+      known.set(task, { ...stands, status: 'withinNextRun', forecast: null });
+    else if (stands.status !== 'reached') known.set(task, { ...stands, status: 'now' });
+  }
+  const place = ({ task }: TaskStanding): number => {
+    const first = reasons.findIndex((r) => r.act !== null && r.level !== 'runOn' && TASK_OF[r.act] === task);
+    return first < 0 ? reasons.length : first;
+  };
+  const rank = (t: TaskStanding): number => STATUS_ORDER.indexOf(t.status);
+  return [...known.values()].sort((a, b) => rank(a) - rank(b) || place(a) - place(b) || medianOf(a) - medianOf(b));
+}
+
+/** A task without a limit that could come due, as it stands. */
+function bare(task: TaskId, state: PumpState): TaskStanding {
+  const since = sinceOf(state, task);
+  const never = { limits: [], decides: null, forecast: null, status: 'noLimit' } as const;
+  return { task, ...never, sinceAt: since?.at ?? null, doneEntryId: since?.entryId ?? null };
+}
 
 export interface StandingInput {
   readonly state: PumpState;
@@ -280,19 +354,21 @@ export function standingAt(input: StandingInput): Standing {
     ...unsettledReasons(input.unsettled ?? 0),
     ...unfitReasons(state, setUp),
     ...findingReasons(state, setUp),
+    ...machineReasons(state, setUp),
     ...caseReasons(state),
     ...notToldReasons(state),
     ...limitReasons(tasks, carriedOverRuns),
   ].sort((a, b) => rank(b) - rank(a));
   const verdict = worstLevel(reasons.map((r) => r.level));
+  const wanted = withWanted(tasks, reasons, state, setUp);
   return {
     at: now,
     todayDay,
     verdict,
     act: verdict === 'runOn' ? null : (reasons[0]?.act ?? null),
     reasons,
-    tasks,
-    nextTask: tasks[0] ?? null,
+    tasks: wanted,
+    nextTask: wanted[0] ?? null,
     usage,
     carriedOverRuns,
     unloggedMinutes: state.totals.unloggedMinutes - (charge?.since.counts.unloggedMinutes ?? 0),

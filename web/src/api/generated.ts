@@ -407,6 +407,8 @@ export type Act =
   | 'sample'
   | 'report'
   | 'findCause'
+  | 'exhaustFilter'
+  | 'blankOff'
   | 'checkRemedy';
 export type SumpKey = 'oil' | 'gearA' | 'gearB' | 'sealCup';
 export type AnsweredBy =
@@ -1038,6 +1040,89 @@ export type StandingFinding =
       /** Bled or purged since: only the look is left. */
       drainedAt?: string;
     };
+export type PressureLimit = 'target' | 'usual' | 'own' | 'model' | 'good';
+export type MachineAnswer =
+  'causeOrGood' | 'cause' | 'usualOrCause' | 'exhaustFilter' | 'inspect' | 'flushAndFill' | 'purgeThenMeasure';
+export type StandingMachineFinding =
+  | {
+      airBarred?: boolean;
+      code: 'poorVacuum';
+      where: 'pump' | 'hoseEnd' | 'chamber';
+      foundPa: number;
+      limitPa: number;
+      against: PressureLimit;
+      entryId: string;
+      at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: MachineAnswer;
+    }
+  | {
+      airBarred?: boolean;
+      code: 'overGood';
+      foundPa: number;
+      limitPa: number;
+      against: PressureLimit;
+      phase: 'purge' | 'measure' | 'change' | 'measureNewOil';
+      entryId: string;
+      at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: MachineAnswer;
+    }
+  | {
+      airBarred?: boolean;
+      code: 'backPressure';
+      overPa: number | null;
+      blocked: boolean;
+      entryId: string;
+      at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: MachineAnswer;
+    }
+  | {
+      airBarred?: boolean;
+      code: 'runsHot';
+      oilTempC: number;
+      entryId: string;
+      at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: MachineAnswer;
+    }
+  | {
+      airBarred?: boolean;
+      code: 'resinInOil' | 'swallowed';
+      flushedAt: string | null;
+      filledAt: string | null;
+      entryId: string;
+      at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: MachineAnswer;
+    }
+  | {
+      airBarred?: boolean;
+      code: 'grinding' | 'stiff' | 'trips' | 'louder' | 'slowStart' | 'moreCurrent' | 'hotterCase';
+      entryId: string;
+      at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: MachineAnswer;
+    };
 export type TaskId =
   | 'look'
   | 'bleed'
@@ -1051,6 +1136,7 @@ export type TaskId =
   | 'antiSuckback'
   | 'vaneCheck'
   | 'gaugeCheck'
+  | 'blankOff'
   | 'labSample'
   | 'bearings'
   | 'tipSeals'
@@ -1090,6 +1176,7 @@ export type NotTold = {
 };
 export type Reason =
   | StandingFinding
+  | StandingMachineFinding
   | {
       code: 'changeDue';
       task: TaskId;
@@ -1106,6 +1193,14 @@ export type Reason =
       level: VerdictLevel;
       act: Act;
       answeredBy: AnsweredBy;
+    }
+  | {
+      code: 'blankOffDue';
+      answeredBy: 'measuring';
+      decides: LimitStanding;
+      sinceAt: string;
+      level: VerdictLevel;
+      act: Act;
     }
   | {
       code: 'lastRunBeforeChange';
@@ -1181,7 +1276,8 @@ export type NextTask = {
   task: TaskId;
   /** The limit that decides: the first one reached, else the one expected first. */
   decides: LimitStanding | null;
-  status: 'reached' | 'withinNextRun' | 'ok' | 'noLimit';
+  /** `now`: a reason of the verdict calls for it, before any limit. */
+  status: 'now' | 'reached' | 'withinNextRun' | 'ok' | 'noLimit';
   sinceAt: string | null;
   /** Null: never done since the count began. */
   doneEntryId: string | null;
@@ -1295,7 +1391,7 @@ export type RoundParts = {
   /** Pumps of all rows, in their order. */
   order: readonly string[];
 };
-export type SchoolId = 'freshEveryRun' | 'bleedAndCount' | 'byTheHour' | 'byTheLook' | 'byTheLab';
+export type SchoolId = 'freshEveryRun' | 'bleedAndCount' | 'byTheHour' | 'byTheLook' | 'byTheLab' | 'byTheGauge';
 export type PumpPlace = 'inService' | 'lent' | 'spare' | 'retired';
 export type ServiceClass = 'oxygen' | 'flammable' | 'toxic' | 'biological' | 'corrosive' | 'food';
 export type ExhaustEnd = 'inside' | 'outdoors';
@@ -1319,6 +1415,7 @@ export type SparseLimits = {
   antiSuckback?: Limits;
   vaneCheck?: Limits;
   gaugeCheck?: Limits;
+  blankOff?: Limits;
   labSample?: Limits;
   bearings?: Limits;
   tipSeals?: Limits;
@@ -2309,6 +2406,9 @@ export type RecentRun = {
   at: string;
   weightMilli: number;
   minutes: number;
+  /** On which set, and the lowest pressure that it reached there; null where nobody noted it, or it was not let to. */
+  equipmentId: string;
+  lowestPa: number | null;
 };
 export type BallastUse = 'closed' | 'open' | 'purge' | 'unknown';
 export type YesNo = 'yes' | 'no' | 'unknown';
@@ -2361,6 +2461,80 @@ export type IronRate = {
   chargeNumber: number;
   milliPpmPer100h: number;
 };
+export type MachineFinding =
+  | {
+      code: 'poorVacuum';
+      where: 'pump' | 'hoseEnd' | 'chamber';
+      foundPa: number;
+      limitPa: number;
+      against: PressureLimit;
+      entryId: string;
+      at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: MachineAnswer;
+    }
+  | {
+      code: 'overGood';
+      foundPa: number;
+      limitPa: number;
+      against: PressureLimit;
+      phase: 'purge' | 'measure' | 'change' | 'measureNewOil';
+      entryId: string;
+      at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: MachineAnswer;
+    }
+  | {
+      code: 'backPressure';
+      overPa: number | null;
+      blocked: boolean;
+      entryId: string;
+      at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: MachineAnswer;
+    }
+  | {
+      code: 'runsHot';
+      oilTempC: number;
+      entryId: string;
+      at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: MachineAnswer;
+    }
+  | {
+      code: 'resinInOil' | 'swallowed';
+      flushedAt: string | null;
+      filledAt: string | null;
+      entryId: string;
+      at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: MachineAnswer;
+    }
+  | {
+      code: 'grinding' | 'stiff' | 'trips' | 'louder' | 'slowStart' | 'moreCurrent' | 'hotterCase';
+      entryId: string;
+      at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: MachineAnswer;
+    };
 export type CaseState =
   | {
       status: 'open';
@@ -2396,6 +2570,7 @@ export type PumpState = {
     antiSuckback?: Since;
     vaneCheck?: Since;
     gaugeCheck?: Since;
+    blankOff?: Since;
     labSample?: Since;
     bearings?: Since;
     tipSeals?: Since;
@@ -2429,6 +2604,10 @@ export type PumpState = {
     at: string;
     minutes: number;
   } | null;
+  /** What the pump itself says: pressures, noise, heat, exhaust. */
+  machine: readonly MachineFinding[];
+  /** Blanked off, on fresh oil, Pa: the first tests, of which its good value is the median. */
+  goodPa: readonly number[];
   /** Null: no case, or the last one held. */
   case: CaseState | null;
 };
@@ -2437,7 +2616,8 @@ export type TaskStanding = {
   limits: readonly LimitStanding[];
   /** The limit that decides: the first one reached, else the one expected first. */
   decides: LimitStanding | null;
-  status: 'reached' | 'withinNextRun' | 'ok' | 'noLimit';
+  /** `now`: a reason of the verdict calls for it, before any limit. */
+  status: 'now' | 'reached' | 'withinNextRun' | 'ok' | 'noLimit';
   sinceAt: string | null;
   /** Null: never done since the count began. */
   doneEntryId: string | null;
@@ -2837,6 +3017,17 @@ export type FoundSaid = {
   state: string;
   certainty: number;
 };
+export type MeasuredWhere = 'pump' | 'hoseEnd' | 'chamber' | 'exhaust';
+export type MeasuredPressure = {
+  pa: number;
+  where: MeasuredWhere;
+  ballast?: ('open' | 'closed' | null) | ('open' | 'closed' | null);
+  /** Fresh oil was filled for it, or the oil was as it is. */
+  oil?: ('fresh' | 'asIs' | null) | ('fresh' | 'asIs' | null);
+  oilTempC?: number | null;
+  /** By the words on it. */
+  gauge?: string | null;
+};
 export type TestBody = {
   /** A test of core/diagnosis; null for what was seen without one. */
   checkId?: string | null;
@@ -2844,6 +3035,7 @@ export type TestBody = {
   leakStep?: string | null;
   passed?: boolean | null;
   findings: readonly FoundSaid[];
+  measured?: readonly MeasuredPressure[] | null;
   /** SHA-256 of a photograph that was uploaded before. */
   photoId?: string | null;
   remark?: string | null;

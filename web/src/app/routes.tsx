@@ -22,6 +22,7 @@ const PUMP_PAGES: Readonly<Record<PumpActionId, Page>> = {
   note: async () => (await import('../journal/note-page.js')).NotePage,
   findCause: async () => (await import('../diagnosis/what-is-wrong-page.js')).WhatIsWrongPage,
   test: async () => (await import('../diagnosis/test-page.js')).TestPage,
+  blankOff: async () => (await import('../diagnosis/test-page.js')).BlankOffPage,
   leakHunt: async () => (await import('../diagnosis/leak-hunt-page.js')).LeakHuntPage,
   openCase: async () => (await import('../diagnosis/case-open-page.js')).CaseOpenPage,
   closeCase: async () => (await import('../diagnosis/case-close-page.js')).CaseClosePage,

@@ -10,11 +10,13 @@ import {
   topWith,
   type TestValues,
 } from './test-form.js';
+import { unitsOf } from '../device/units-of.js';
 import { mainDraft } from '../testing/main-draft.js';
 
 const ZONE = 'Europe/Lisbon';
+const UNITS = unitsOf({ pressure: 'hPa', volume: 'mL', temperature: '°C' });
 const values = (given: Partial<TestValues>): TestValues => ({ ...nothingFound(ZONE), ...given });
-const read = (given: Partial<TestValues>) => mainDraft(readTest(values(given), ZONE, Date.now()));
+const read = (given: Partial<TestValues>) => mainDraft(readTest(values(given), UNITS, ZONE, Date.now()));
 
 test('a test says what was found, as sure as the person is; what nobody looked at is left out', () => {
   const said = read({
@@ -50,7 +52,7 @@ test('a test that is corrected comes back as it was written', () => {
     findings: [{ id: 'crackle', state: 'crackles', certainty: 0.8 }],
     remark: 'loud',
   };
-  const fields = fieldsOf(entryAt(5, 'test', body) as Extract<Entry, { kind: 'test' }>);
+  const fields = fieldsOf(entryAt(5, 'test', body) as Extract<Entry, { kind: 'test' }>, UNITS);
   expect(fields).toMatchObject({ found: { crackle: 'crackles' }, sureness: 'fairly' });
   expect(read(fields)).toMatchObject({ ok: true, body });
 });
@@ -90,4 +92,22 @@ test('what would stand on top: a new word takes the place of an older one on the
   ];
   expect(topWith(answer, cleared)).toMatchObject({ id: 'suckback' });
   expect(topWith(answer, cleared)).toEqual(topWith({ ...answer, evidence: answer.evidence.slice(1) }, cleared));
+});
+
+test('a gauge’s reading goes with how the pump stands for it, and comes back as it was typed', () => {
+  const said = read({ checkId: 'blankOffAsIs', pressure: '0.5 Pa', oilTemp: '65', gauge: 'G-2' });
+  const measured = [{ pa: 0.5, where: 'pump', ballast: 'closed', oil: 'asIs', oilTempC: 65, gauge: 'G-2' }];
+  expect(said).toMatchObject({ ok: true, body: { checkId: 'blankOffAsIs', findings: [], measured } });
+  const entry = entryAt(5, 'test', { checkId: 'blankOffAsIs', findings: [], measured } as never);
+  expect(read(fieldsOf(entry as Extract<Entry, { kind: 'test' }>, UNITS))).toMatchObject({
+    ok: true,
+    body: { measured },
+  });
+  expect(read({ checkId: 'blankOffAsIs', pressure: 'low' })).toMatchObject({
+    ok: false,
+    issues: { pressure: expect.any(String) as string },
+  });
+  expect(read({ checkId: 'crackleTest', pressure: '3 Pa', found: { crackle: 'silent' } })).not.toHaveProperty(
+    'body.measured',
+  );
 });

@@ -3,16 +3,23 @@ import {
   CHECKS,
   FINDINGS,
   rank,
+  type Check,
+  type MeasuredPressure,
   type CheckId,
+  type Dimension,
   type Entry,
   type FindingId,
   type FoundSaid,
   type RankedCause,
 } from '@winter-jar/core';
 import { exactly, type FormAnswer } from '../entry/deed.js';
+import { quantityText } from '../ui/quantity-text.js';
+import { fieldReader } from '../forms/read-quantity.js';
 import { remarkOf } from '../forms/remark-of.js';
 import { happensNow, WHEN_WRONG, whenOf, type When } from '../forms/when-field.js';
 import { leakStepOf, SURENESS, surenessOf, type Sureness } from '../words/diagnosis-words.js';
+
+type Units = Readonly<Record<Dimension, string>>;
 
 /** Chosen where nobody looked: it says nothing. */
 export const NOT_LOOKED = 'notLooked';
@@ -24,6 +31,10 @@ export interface TestValues extends When {
   /** State by finding. */
   found: Readonly<Record<string, string>>;
   sureness: Sureness;
+  /** What the gauge showed, how warm the oil was, and which gauge: of tests that measure. */
+  pressure: string;
+  oilTemp: string;
+  gauge: string;
   photoId: string;
   remark: string;
 }
@@ -35,6 +46,9 @@ export const nothingFound = (zone: string): TestValues => ({
   passed: '',
   found: {},
   sureness: 'sure',
+  pressure: '',
+  oilTemp: '',
+  gauge: '',
   photoId: '',
   remark: '',
   ...happensNow(zone),
@@ -56,12 +70,29 @@ function stepFindings({ leakStep, passed }: TestValues): { id: string; state: st
   return [...(passed === 'yes' ? step.passed : step.failed).findings];
 }
 
-export function readTest(v: TestValues, zone: string, nowMs: number): FormAnswer<'test'> {
+/** What a gauge showed in a test that measures, and how the pump stood. */
+function measuredOf(v: TestValues, fields: ReturnType<typeof fieldReader>): MeasuredPressure[] {
+  const measures = measuresOf(v);
+  const pa = measures ? fields.optional('pressure', v.pressure, 'pressure', { min: 1e-6, max: 1_000_000 }) : null;
+  const oilTempC = measures ? fields.optional('oilTemp', v.oilTemp, 'temperature', { min: -40, max: 200 }) : null;
+  if (!measures || pa === null) return [];
+  const gauge = v.gauge.trim();
+  return [{ pa, ...measures, ...(oilTempC === null ? {} : { oilTempC }), ...(gauge ? { gauge } : {}) }];
+}
+
+/** The pressure that the test reads, and how the pump stands for it; null for a test without a gauge. */
+export const measuresOf = ({ checkId }: Pick<TestValues, 'checkId'>): Check['measures'] | null =>
+  (CHECKS[checkId as CheckId] as Check | undefined)?.measures ?? null;
+
+export function readTest(v: TestValues, units: Units, zone: string, nowMs: number): FormAnswer<'test'> {
+  const fields = fieldReader(units);
+  const measured = measuredOf(v, fields);
   const at = whenOf(v, zone, nowMs);
   const stated = Object.entries(v.found).filter(([, state]) => state !== '' && state !== NOT_LOOKED);
   const found = v.leakStep ? stepFindings(v) : stated.map(([id, state]) => ({ id, state }));
-  const silent = found.length === 0 && !v.photoId && !v.remark.trim();
+  const silent = found.length === 0 && measured.length === 0 && !v.photoId && !v.remark.trim();
   const issues = {
+    ...fields.issues,
     ...(at ? {} : { at: WHEN_WRONG }),
     ...(v.leakStep && v.passed === '' ? { passed: 'Say whether the step passed.' } : {}),
     ...(!v.leakStep && silent ? { found: 'Say at least one thing that was found.' } : {}),
@@ -72,14 +103,19 @@ export function readTest(v: TestValues, zone: string, nowMs: number): FormAnswer
     ...(v.checkId ? { checkId: v.checkId } : {}),
     ...(v.leakStep ? { leakStep: v.leakStep, passed: v.passed === 'yes' } : {}),
     findings: found.map((f) => ({ ...f, certainty })),
+    ...(measured.length > 0 ? { measured } : {}),
     ...(v.photoId ? { photoId: v.photoId } : {}),
     ...remarkOf(v),
   });
 }
 
 /** The fields of an entry that is corrected. */
-export function fieldsOf({ body }: Extract<Entry, { kind: 'test' }>): Omit<TestValues, keyof When> {
+export function fieldsOf({ body }: Extract<Entry, { kind: 'test' }>, units: Units): Omit<TestValues, keyof When> {
+  const [one] = body.measured ?? [];
   return {
+    pressure: quantityText(one?.pa, units.pressure),
+    oilTemp: quantityText(one?.oilTempC, units.temperature),
+    gauge: one?.gauge ?? '',
     checkId: body.checkId ?? '',
     leakStep: body.leakStep ?? '',
     passed: body.passed === true ? 'yes' : body.passed === false ? 'no' : '',

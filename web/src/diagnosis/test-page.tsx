@@ -1,5 +1,6 @@
 import type { DiagnosisAnswer } from '@winter-jar/contracts';
 import {
+  blankOffLimit,
   FINDINGS,
   type CheckId,
   type Entry,
@@ -15,13 +16,16 @@ import { useDiagnosisQuery } from '../api/house-api.js';
 import type { EntryDraft } from '../entry/deed.js';
 import { EntryScreen, WithPump, type EntryPageProps } from '../entry/entry-page.js';
 import { Remark } from '../forms/remark.js';
-import { useEntryForm } from '../entry/use-entry-form.js';
+import { useUnits } from '../device/use-units.js';
+import { useEntryForm, type EntryForm } from '../entry/use-entry-form.js';
+import { boundTo } from '../forms/bound-to.js';
 import { happenedAt, WhenField } from '../forms/when-field.js';
 import { PhotoField } from '../oil/photo-field.js';
 import { Button } from '../ui/button.js';
 import { Caution } from '../ui/caution.js';
 import { Chips } from '../ui/chips.js';
 import { TextField } from '../ui/field.js';
+import { QuantityField } from '../ui/quantity-field.js';
 import { Loading } from '../ui/page-state.js';
 import { complaintOf } from './case-form.js';
 import {
@@ -38,6 +42,7 @@ import {
   fieldsOf,
   findingsAskedFor,
   matchingFindings,
+  measuresOf,
   NOT_LOOKED,
   nothingFound,
   readTest,
@@ -47,8 +52,16 @@ import {
 
 /** A test with its how-to and its outcome, a step of the leak hunt, or anything that was seen. */
 export function TestPage() {
-  return <WithPump needsOil>{(props) => <WithCase {...props} />}</WithPump>;
+  const [search] = useSearchParams();
+  return <WithPump needsOil>{(props) => <WithCase {...props} checkId={search.get('check') ?? ''} />}</WithPump>;
 }
+
+/** The one test that care by the gauge asks for. */
+export function BlankOffPage() {
+  return <WithPump needsOil>{(props) => <WithCase {...props} checkId="blankOffAsIs" />}</WithPump>;
+}
+
+type TestProps = EntryPageProps & { readonly checkId: string };
 
 /** Tests whose result has a screen that measures more. */
 const OWN_SCREENS: Readonly<Partial<Record<CheckId, { readonly path: string; readonly words: string }>>> = {
@@ -58,14 +71,15 @@ const OWN_SCREENS: Readonly<Partial<Record<CheckId, { readonly path: string; rea
 };
 
 /** What is found belongs to the open case; the first thing found opens one. */
-function WithCase(props: EntryPageProps) {
+function WithCase(props: TestProps) {
   const { data, isError } = useDiagnosisQuery({ pumpId: props.page.row.pumpId });
   if (!data && !isError) return <Loading what="the case" />;
   return <Test {...props} answer={data ?? null} />;
 }
 
-function Test({ answer, ...props }: EntryPageProps & { answer: DiagnosisAnswer | null }) {
-  const { page, correctId } = props;
+function Test({ answer, ...props }: TestProps & { answer: DiagnosisAnswer | null }) {
+  const { page, correctId, checkId } = props;
+  const units = useUnits();
   const { zone, pumpId } = page.row;
   const [search] = useSearchParams();
   const asked = search.get('finding');
@@ -79,15 +93,15 @@ function Test({ answer, ...props }: EntryPageProps & { answer: DiagnosisAnswer |
   const form = useEntryForm<'test', TestValues>({
     kind: 'test',
     page,
-    draft: search.get('check') ?? hunting ?? asked ?? 'seen',
+    draft: checkId || (hunting ?? asked ?? 'seen'),
     defaults: {
       ...nothingFound(zone),
-      checkId: search.get('check') ?? '',
+      checkId,
       leakStep: hunting ?? '',
       found: asked ? { [asked]: '' } : {},
     },
     read: (v, idFor) => {
-      const read = readTest(v, zone, Date.now());
+      const read = readTest(v, units, zone, Date.now());
       if (!read.ok || correctId) return read;
       const { findings } = read.deed.main.body;
       // How its pressure rises belongs to the chamber's own record, whichever pump stands at it.
@@ -103,7 +117,10 @@ function Test({ answer, ...props }: EntryPageProps & { answer: DiagnosisAnswer |
       const opening: EntryDraft = { ...main, kind: 'caseOpened', body: { complaint } };
       return { ok: true, deed: { before: [opening], main } };
     },
-    fill: (entry: Extract<Entry, { kind: 'test' }>) => ({ ...fieldsOf(entry), ...happenedAt(entry.happenedAt, zone) }),
+    fill: (entry: Extract<Entry, { kind: 'test' }>) => ({
+      ...fieldsOf(entry, units),
+      ...happenedAt(entry.happenedAt, zone),
+    }),
     savedWords: () => `Saved on ${page.row.name}`,
     correctId,
     then: from.path,
@@ -144,6 +161,7 @@ function Test({ answer, ...props }: EntryPageProps & { answer: DiagnosisAnswer |
       {how && how.cautions.length > 0 && (
         <Caution>{cautionWords(how.cautions).join(' ')} Site rules and the maker’s manual come first.</Caution>
       )}
+      {measuresOf(values) && <MeasuredFields props={props} form={form} />}
       {step ? (
         <Chips
           label="How did it come out?"
@@ -196,6 +214,41 @@ function Test({ answer, ...props }: EntryPageProps & { answer: DiagnosisAnswer |
       <WhenField form={form} />
       <Remark form={form} />
     </EntryScreen>
+  );
+}
+
+/** What the gauge showed, and what it is held to. */
+function MeasuredFields({ props: { page, words }, form }: { props: EntryPageProps; form: EntryForm<TestValues> }) {
+  const measures = measuresOf(form.values);
+  const held = measures?.where === 'pump' ? blankOffLimit(page.state.goodPa, page.setUp) : null;
+  const hint =
+    measures?.where === 'exhaust'
+      ? 'over ambient; look from 0.3 bar, renew the filter from 0.6 bar on'
+      : held
+        ? `poor over ${words.print.pressure(held.limitPa)}`
+        : undefined;
+  return (
+    <div className="grid grid-cols-1 gap-4 sm:grid-cols-3">
+      <QuantityField
+        label="Pressure read"
+        dimension="pressure"
+        {...boundTo(form, 'pressure')}
+        min={1e-6}
+        max={1_000_000}
+        {...(hint ? { hint } : {})}
+      />
+      {measures?.where !== 'exhaust' && (
+        <QuantityField
+          label="Oil’s warmth"
+          dimension="temperature"
+          {...boundTo(form, 'oilTemp')}
+          min={-40}
+          max={200}
+          hint="counts from 50 °C on"
+        />
+      )}
+      <TextField label="Which gauge" value={form.values.gauge} onText={form.set('gauge')} hint="always the same one" />
+    </div>
   );
 }
 

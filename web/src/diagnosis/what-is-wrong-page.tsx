@@ -128,7 +128,7 @@ function Tried({ page, answer, words }: DiagnosisProps) {
               <Link to={`/pumps/${page.row.pumpId}/entries/${entry.id}`} className="figure text-ink-2">
                 {momentWords(entry.happenedAt, words.zone, words.now)}
               </Link>{' '}
-              {testWords(entry.body)}
+              {testWords(entry.body, words.print)}
               {entry.body.photoId && (
                 <a
                   href={`/api/photos/${entry.body.photoId}`}

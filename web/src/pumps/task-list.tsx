@@ -27,7 +27,7 @@ export function TaskList({ page, words }: { page: PumpPage; words: Words }) {
               </p>
             </div>
             <span
-              className={`text-right text-[14px] ${task.status === 'reached' ? 'font-semibold text-before-next-run' : 'text-ink-2'}`}
+              className={`text-right text-[14px] ${task.status === 'now' || task.status === 'reached' ? 'font-semibold text-before-next-run' : 'text-ink-2'}`}
             >
               {dueWords(task, words)}
             </span>

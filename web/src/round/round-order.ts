@@ -12,7 +12,9 @@ export interface RoundGroup {
 
 const needsHands = (row: RoundRow): boolean => row.verdict !== 'runOn';
 const dueInDays = (row: RoundRow): number =>
-  row.nextTask?.status === 'reached' ? 0 : (row.nextTask?.forecast?.p50Days ?? Infinity);
+  row.nextTask?.status === 'reached' || row.nextTask?.status === 'now'
+    ? 0
+    : (row.nextTask?.forecast?.p50Days ?? Infinity);
 
 const DAY_GROUPS: readonly { readonly title: string; readonly withinDays: number }[] = [
   { title: 'Due now', withinDays: 0 },

@@ -36,15 +36,23 @@ test('an id that this version does not know is shown as it is', () => {
   expect(causeName(null)).toBe('no cause found');
 });
 
+const PRINT = { pressure: (pa: number) => `${pa} Pa`, temperature: (c: number) => `${c} °C` };
+
 test('what a test says in the journal', () => {
+  expect(
+    testWords(
+      { checkId: 'blankOffAsIs', findings: [], measured: [{ pa: 3.5, where: 'pump', oilTempC: 65, gauge: 'G-2' }] },
+      PRINT,
+    ),
+  ).toBe('Blank off the pump, oil as it is: 3.5 Pa, oil 65 °C, G-2');
   const crackles = { id: 'crackle', state: 'crackles', certainty: 0.97 };
-  expect(testWords({ checkId: 'crackleTest', findings: [crackles] })).toBe(
+  expect(testWords({ checkId: 'crackleTest', findings: [crackles] }, PRINT)).toBe(
     'Crackle test: Drop on a hot plate: crackles',
   );
-  expect(testWords({ leakStep: 'hoses', passed: false, findings: [] })).toBe(
+  expect(testWords({ leakStep: 'hoses', passed: false, findings: [] }, PRINT)).toBe(
     'Leak hunt, hoses: Cracked, hard or loose',
   );
-  expect(testWords({ findings: [{ ...crackles, certainty: 0.55 }], remark: 'faint' })).toBe(
+  expect(testWords({ findings: [{ ...crackles, certainty: 0.55 }], remark: 'faint' }, PRINT)).toBe(
     'Drop on a hot plate: crackles · not sure · faint',
   );
 });

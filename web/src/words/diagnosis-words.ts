@@ -1,3 +1,4 @@
+import type { Print } from '../device/use-print.js';
 import {
   CAUSES,
   CHECKS,
@@ -111,12 +112,22 @@ export const FULL_FROM = 0.6;
 export const leakStepOf = (id: string) => LEAK_STEPS.find((s) => s.id === id) ?? null;
 
 /** What a test says in one line of the journal. */
-export function testWords({ checkId, leakStep, passed, findings, photoId, remark }: TestBody): string {
+export function testWords(
+  { checkId, leakStep, passed, findings, measured, photoId, remark }: TestBody,
+  print: Pick<Print, 'pressure' | 'temperature'>,
+): string {
   const step = leakStep ? leakStepOf(leakStep) : null;
   const named = step ? `Leak hunt, ${step.name.toLowerCase()}` : checkId ? checkName(checkId) : null;
   const outcome = step ? (passed ? step.passed.words : step.failed.words) : null;
   const found = step ? [] : findings.map((f) => foundWords(f.id, f.state));
   const doubt = findings.some((f) => surenessOf(f.certainty) === 'unsure') ? 'not sure' : null;
-  const parts = [outcome ?? found.join(', '), doubt, photoId ? 'with a photograph' : null, remark].filter(Boolean);
+  const read = (measured ?? []).map((m) =>
+    [print.pressure(m.pa), typeof m.oilTempC === 'number' ? `oil ${print.temperature(m.oilTempC)}` : null, m.gauge]
+      .filter(Boolean)
+      .join(', '),
+  );
+  const parts = [...read, outcome ?? found.join(', '), doubt, photoId ? 'with a photograph' : null, remark].filter(
+    Boolean,
+  );
   return named ? [named, parts.join(' · ')].filter(Boolean).join(': ') : parts.join(' · ');
 }

@@ -147,7 +147,7 @@ export function entryWords(entry: Entry, house: HouseSetUp, { print, zone, now }
     case 'done':
       return joined([TASK_WORDS[entry.body.task as TaskId] ?? entry.body.task, entry.body.remark]);
     case 'test':
-      return testWords(entry.body);
+      return testWords(entry.body, print);
     case 'caseOpened':
       return entry.body.complaint;
     case 'caseClosed':

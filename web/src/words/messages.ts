@@ -15,6 +15,7 @@ import { dayFromNow, dayWords } from './dates.js';
 import { capital, number, uncapital } from './number.js';
 import type { Sentence, Words } from './words.js';
 import { FINDING_WORDS } from './finding-words.js';
+import { MACHINE_WORDS } from './machine-words.js';
 import { SUMP_WORDS } from './sump-words.js';
 
 const ACT_WORDS: Readonly<Record<Act, string>> = {
@@ -31,6 +32,8 @@ const ACT_WORDS: Readonly<Record<Act, string>> = {
   sample: 'Draw a sample',
   report: 'Enter the lab report',
   findCause: 'Find the cause',
+  exhaustFilter: 'New exhaust filter',
+  blankOff: 'Blank off and measure',
   checkRemedy: 'Check the remedy',
 };
 
@@ -55,6 +58,7 @@ export const TASK_WORDS: Readonly<Record<TaskId, string>> = {
   antiSuckback: 'Anti-suckback check',
   vaneCheck: 'Vane check',
   gaugeCheck: 'Gauge check',
+  blankOff: 'Blanked off, measured',
   labSample: 'Lab sample',
   bearings: 'Bearings',
   tipSeals: 'Tip seals',
@@ -147,6 +151,7 @@ function unfitWords({ unfit, trace, stripped, productId }: ReasonOf<'unfitOil'>)
 
 const REASON_WORDS: { readonly [C in ReasonCode]: (reason: ReasonOf<C>, words: Words) => Sentence } = {
   ...FINDING_WORDS,
+  ...MACHINE_WORDS,
   unfitOil: unfitWords,
   changeDue: (r, { zone, now }) => ({
     short: `${limitWords(r.decides.measure, r.decides.limit)} reached`,
@@ -155,6 +160,10 @@ const REASON_WORDS: { readonly [C in ReasonCode]: (reason: ReasonOf<C>, words: W
   lookDue: (r, { zone, now }) => ({
     short: `Look overdue: ${limitWords(r.decides.measure, r.decides.used)}`,
     full: `Nobody has looked at the oil since ${dayWords(r.sinceAt, zone, now)}: ${usedWords(r.decides)} ${measureWords(r.decides.measure).toLowerCase()}.`,
+  }),
+  blankOffDue: (r, { zone, now }) => ({
+    short: 'Not measured for a while',
+    full: `Cared for by the gauge, and not blanked off since ${dayWords(r.sinceAt, zone, now)}: ${usedWords(r.decides)} ${measureWords(r.decides.measure).toLowerCase()}. Same gauge and place, ballast closed, oil warm for half an hour.`,
   }),
   lastRunBeforeChange: (r) => ({
     short: 'Last run before the change',
@@ -246,7 +255,7 @@ export const idleWords = (idleDays: number): string =>
 
 /** When a task is wanted: "now", "after the next run", "about 9 Dec". */
 export function dueWords(task: NextTask, words: Words): string {
-  if (task.status === 'reached') return 'now';
+  if (task.status === 'now' || task.status === 'reached') return 'now';
   if (task.forecast && !(task.status === 'withinNextRun' && task.forecast.basis !== 'date'))
     return forecastWords(task.forecast, words).about;
   if (task.status === 'withinNextRun') return 'after the next run';

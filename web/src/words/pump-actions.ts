@@ -94,6 +94,13 @@ export const PUMP_ACTIONS = {
   label: { path: 'label', words: 'Cart label', kinds: ALL, offered: ['link', 'search'] },
   takeOver: { path: 'take-over', words: 'Take it over', kinds: ALL, offered: [], entry: 'takeOver' },
   test: { path: 'test', words: 'A test, or a thing seen', kinds: ALL, offered: [], entry: 'test' },
+  blankOff: {
+    path: 'blank-off',
+    words: 'Blank off and measure',
+    kinds: VANE,
+    offered: ['search'],
+    tasks: ['blankOff'],
+  },
   openCase: { path: 'case-open', words: 'Open a case', kinds: ALL, offered: [], entry: 'caseOpened' },
   closeCase: { path: 'case-close', words: 'Close the case', kinds: ALL, offered: [], entry: 'caseClosed' },
   checkRemedy: { path: 'case-check', words: 'Say whether it held', kinds: ALL, offered: [], entry: 'caseChecked' },
@@ -160,6 +167,8 @@ const ANSWERS: Readonly<Record<Act, ActionAddress & { readonly words: string }>>
   sample: { action: 'labSample', words: 'Draw a lab sample' },
   report: { action: 'labReport', words: 'Enter the lab report' },
   findCause: { action: 'findCause', words: 'Find the cause' },
+  exhaustFilter: { action: 'done', task: 'exhaustFilter', words: 'Renew the exhaust filter, then log it' },
+  blankOff: { action: 'blankOff', words: 'Blank off and measure' },
   checkRemedy: { action: 'checkRemedy', words: 'Say whether it held' },
 };
 

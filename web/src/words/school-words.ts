@@ -7,4 +7,5 @@ export const SCHOOL_WORDS: Readonly<Record<SchoolId, string>> = {
   byTheHour: 'By the hour',
   byTheLook: 'By the look',
   byTheLab: 'By the lab',
+  byTheGauge: 'By the gauge',
 };

@@ -17,6 +17,7 @@ export const blockedExhaust: Cause = {
     brings('pumpPressureAsIs', 'poor', 0.25, 'gas comes back'),
     brings('chamberPressure', 'farAbove', 0.1, 'it hardly moves gas'),
     brings('starts', 'slow', 0.15, 'it starts against pressure'),
+    brings('backPressure', 'blocked', 0.06, 'iced or valved shut'),
   ],
   after: [
     after('exhaustFilter', 'overdue', 5, 'it had its hours'),

@@ -12,6 +12,7 @@ export const coldOil: Cause = {
     brings('noise', 'louder', 0.25, 'it labours'),
     brings('starts', 'slow', 0.55, 'thick oil overloads the motor'),
     brings('pumpPressureAsIs', 'poor', 0.3, 'thick oil seals late'),
+    brings('starts', 'trips', 0.1, 'thick oil overloads the motor'),
   ],
   after: [
     after('room', 'cold', 8, 'it was cold'),

@@ -25,6 +25,7 @@ export const liquidCarryOver: Cause = {
     brings('pumpPressureAsIs', 'poor', 0.45, 'water in the oil is the pump’s ultimate'),
     brings('colour', 'darker', 0.3, 'fat and protein'),
     brings('particleCode', 'raised', 0.3, 'it carries solids'),
+    brings('swallowed', 'yes', 0.6, 'somebody saw it'),
   ],
   after: [
     after('liquids', 'yes', 6, 'there was liquid to draw in'),

@@ -10,6 +10,7 @@ export const motorFault: Cause = {
     brings('current', 'higher', 0.5, 'it slips'),
     brings('noise', 'louder', 0.2, 'it hums'),
     brings('caseTemp', 'hotter', 0.1, 'the motor’s heat'),
+    brings('starts', 'trips', 0.1, 'its current is too high'),
   ],
   after: [],
   remedy: 'Turn the pump by hand, locked out: free? Then an electrician measures supply and capacitor.',

@@ -18,6 +18,9 @@ export const resinVapour: Cause = {
     brings('colour', 'farDarker', 0.15, 'it browns'),
     brings('starts', 'slow', 0.2, 'gel brakes'),
     brings('pumpDown', 'slow', 0.2, 'thick oil'),
+    brings('thickness', 'gels', 0.15, 'it cures in the oil'),
+    brings('starts', 'stiff', 0.08, 'it glues the rotor'),
+    brings('swallowed', 'yes', 0.1, 'the pot failed'),
   ],
   after: [
     after('resinLoads', 'yes', 4, 'there was resin'),

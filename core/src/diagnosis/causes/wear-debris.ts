@@ -15,6 +15,8 @@ export const wearDebris: Cause = {
     brings('caseTemp', 'hotter', 0.2, 'friction'),
     brings('particleCode', 'raised', 0.65, 'wear is counted'),
     brings('colour', 'darker', 0.2, 'fine black'),
+    brings('noise', 'grinding', 0.12, 'metal on metal'),
+    brings('starts', 'stiff', 0.08, 'a bearing seizes'),
   ],
   after: [
     after('newPump', 'yes', 3, 'running-in sheds metal'),

@@ -19,6 +19,7 @@ export const wornVanes: Cause = {
     brings('chamberPressure', 'farAbove', 0.1, 'with vanes that are gone'),
     brings('ballastClosed', 'same', 0.1, 'what passes the vanes drowns the ballast’s air'),
     brings('particleCode', 'raised', 0.35, 'vane dust is counted'),
+    brings('noise', 'grinding', 0.05, 'broken vanes'),
   ],
   after: [
     after('hours', 'many', 5, 'vanes wear with the hours'),

@@ -9,4 +9,5 @@ export const backPressureCheck: Check = {
   stopsPump: false,
   how: ['Gauge at the exhaust port of the filter; read at the start and at low pressure.'],
   cautions: ['exhaustOpen', 'hotOil'],
+  measures: { where: 'exhaust' },
 };

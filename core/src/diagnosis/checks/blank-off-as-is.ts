@@ -12,4 +12,5 @@ export const blankOffAsIs: Check = {
     'Poor here may be the oil: water and solvent have a pressure of their own.',
   ],
   cautions: ['vent'],
+  measures: { where: 'pump', ballast: 'closed', oil: 'asIs' },
 };

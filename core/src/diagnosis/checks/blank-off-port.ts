@@ -9,4 +9,5 @@ export const blankOffPort: Check = {
   stopsPump: true,
   how: ['Hose on, its far end blanked with a gauge.', 'Good here and poor at the chamber: the chamber.'],
   cautions: ['vent'],
+  measures: { where: 'hoseEnd', ballast: 'closed' },
 };

@@ -12,4 +12,5 @@ export const blankOffPump: Check = {
     'Read after 20 minutes, ballast closed.',
   ],
   cautions: ['vent'],
+  measures: { where: 'pump', ballast: 'closed', oil: 'fresh' },
 };

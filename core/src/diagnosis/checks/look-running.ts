@@ -2,7 +2,7 @@ import type { Check } from '../check.js';
 
 export const lookRunning: Check = {
   name: 'Look while it runs',
-  settles: ['haze', 'foam', 'level', 'exhaustMist', 'colour'],
+  settles: ['haze', 'foam', 'level', 'exhaustMist', 'colour', 'swallowed'],
   minutes: 3,
   cost: 0,
   skill: 1,

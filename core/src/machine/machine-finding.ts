@@ -1,0 +1,58 @@
+import type { MeasuredWhere } from '../journal/index.js';
+import type { TaskId, VerdictLevel } from '../limits/index.js';
+import type { Act, FindingOrigin } from '../oil/index.js';
+
+/** What the pump itself says, by what answers it; the oil's findings stand beside it. */
+export type MachineAnswer =
+  /** The test that finds its cause, the pressure that is right again, or the case closed with its cause. */
+  | 'causeOrGood'
+  /** The case closed with a cause that makes it. */
+  | 'cause'
+  /** Somebody finds it as usual again, or its cause. */
+  | 'usualOrCause'
+  | 'exhaustFilter'
+  | 'inspect'
+  | 'flushAndFill'
+  /** Purge, measure, and change where it does not come back. */
+  | 'purgeThenMeasure';
+
+interface MachineBase extends FindingOrigin {
+  readonly level: Exclude<VerdictLevel, 'runOn'>;
+  readonly act: Act;
+  readonly answeredBy: MachineAnswer;
+}
+
+/** Against what a pressure is poor: an acceptance target, what this set usually reaches, the pump's own, its model's, its good value. */
+export type PressureLimit = 'target' | 'usual' | 'own' | 'model' | 'good';
+
+export type MachineFinding = MachineBase &
+  (
+    | {
+        readonly code: 'poorVacuum';
+        readonly where: Exclude<MeasuredWhere, 'exhaust'>;
+        readonly foundPa: number;
+        readonly limitPa: number;
+        readonly against: PressureLimit;
+      }
+    /** Care by the gauge: over its good value, and how far purge and change have come. */
+    | {
+        readonly code: 'overGood';
+        readonly foundPa: number;
+        readonly limitPa: number;
+        readonly against: PressureLimit;
+        readonly phase: 'purge' | 'measure' | 'change' | 'measureNewOil';
+      }
+    /** Over ambient; null where nobody measured it. */
+    | { readonly code: 'backPressure'; readonly overPa: number | null; readonly blocked: boolean }
+    | { readonly code: 'runsHot'; readonly oilTempC: number }
+    | { readonly code: 'resinInOil' | 'swallowed'; readonly flushedAt: string | null; readonly filledAt: string | null }
+    | { readonly code: 'grinding' | 'stiff' | 'trips' | 'louder' | 'slowStart' | 'moreCurrent' | 'hotterCase' }
+  );
+
+export type MachineCode = MachineFinding['code'];
+
+/** Work that answers a finding of the pump itself. */
+export const MACHINE_WORK: Readonly<Partial<Record<MachineAnswer, readonly TaskId[]>>> = {
+  exhaustFilter: ['exhaustFilter'],
+  inspect: ['vaneCheck'],
+};

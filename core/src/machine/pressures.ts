@@ -1,0 +1,60 @@
+import type { MeasuredPressure } from '../journal/index.js';
+import type { PumpSetUp } from '../set-up/index.js';
+import { median, ownLimit } from '../statistics/index.js';
+import type { PressureLimit } from './machine-finding.js';
+
+/** Gauges scatter by a fifth. */
+const POOR_TIMES = 1.2;
+/** Of the logarithm: runs that are all alike still scatter by a quarter. */
+const LEAST_SPREAD = 0.2;
+/** Blanked off a pump scatters by factors, with oil and gauge (docs/trade.md 4, by the gauge). */
+const OWN_TIMES = 3;
+/** Tests on fresh oil of which the good value is the median. */
+export const GOOD_TESTS = 3;
+/** Oil that has run half an hour. */
+const WARM_C = 50;
+
+export interface HeldTo {
+  readonly limitPa: number;
+  readonly against: PressureLimit;
+}
+
+/**
+ * What a run's pressure is held to: the acceptance target of its set, else what earlier runs on it have reached. Pressures scatter
+ * by factors, so what is unusual is estimated on their logarithms.
+ * @returns null with no target and too few runs
+ */
+export function runLimit(
+  targetPa: number | null | undefined,
+  reachedPa: readonly (number | null | undefined)[],
+): HeldTo | null {
+  if (targetPa) return { limitPa: POOR_TIMES * targetPa, against: 'target' };
+  const values = reachedPa.flatMap((pa) => (pa ? [Math.log10(pa)] : []));
+  const own = ownLimit({ values, leastSpread: LEAST_SPREAD });
+  return own && { limitPa: 10 ** own.limit, against: 'usual' };
+}
+
+/** Over its limit so many times a pressure stands far above its target or usual: five times those. */
+export const FAR_TIMES = 5 / POOR_TIMES;
+
+export const isByTheGauge = ({ pump }: Pick<PumpSetUp, 'pump'>): boolean => pump.preset === 'byTheGauge';
+
+/**
+ * What the pump is held to, blanked off: three times its own good value (the median of three tests on fresh oil), else of what its
+ * record or its model says. Who cares by the gauge holds it to the acceptance target as well, where that is stricter.
+ * @param goodPa tests on fresh oil, three at most
+ */
+export function blankOffLimit(goodPa: readonly number[], setUp: Pick<PumpSetUp, 'pump' | 'model'>): HeldTo | null {
+  const { blankOffPa = null } = setUp.pump;
+  const modelPa = setUp.model.ultimatePa ?? null;
+  const good = goodPa.length >= GOOD_TESTS ? OWN_TIMES * median(goodPa) : null;
+  if (good !== null && isByTheGauge(setUp) && blankOffPa !== null && blankOffPa < good)
+    return { limitPa: blankOffPa, against: 'target' };
+  if (good !== null) return { limitPa: good, against: 'good' };
+  if (blankOffPa !== null) return { limitPa: OWN_TIMES * blankOffPa, against: 'own' };
+  return modelPa === null ? null : { limitPa: OWN_TIMES * modelPa, against: 'model' };
+}
+
+/** At the pump, ballast closed, oil warm where anybody said it: only such a reading is held to a limit. */
+export const isFairBlankOff = ({ where, ballast, oilTempC }: MeasuredPressure): boolean =>
+  where === 'pump' && ballast !== 'open' && (oilTempC ?? WARM_C) >= WARM_C;
