@@ -18,6 +18,7 @@ import type {
   SetUpVersion,
   Site,
   Standing,
+  TaskId,
   TaskStanding,
   VerdictLevel,
 } from '@winter-jar/core';
@@ -71,6 +72,8 @@ export interface RoundRow {
   readonly act: Act | null;
   readonly reasons: readonly Reason[];
   readonly nextTask: NextTask | null;
+  /** Service that is due by its own limits, the oil's apart. */
+  readonly overdue: readonly TaskId[];
   /** Runs until the oil change; null without an oil or a limit that runs use up. */
   readonly runsLeft: number | null;
   readonly ruler: RunRuler;
@@ -95,6 +98,8 @@ export interface RoundAnswer {
   /** All pumps of the house, also spare and retired ones. */
   readonly pumps: number;
   readonly needHands: number;
+  /** Pumps besides, of which service is overdue: that is no verdict on their oil. */
+  readonly overdue: number;
   /** Entries that were kept and do not count yet. */
   readonly unsettled: number;
 }

@@ -4,6 +4,8 @@ import {
   OIL_LIMITS,
   PUMP_PLACES,
   EXHAUST_ENDS,
+  EXHAUST_PIPES,
+  WETNESSES,
   SEASONS,
   SERVICE_CLASSES,
   SET_UP_KINDS,
@@ -147,6 +149,7 @@ export class EquipmentDto {
   @IsOptional() @IsInt(whole) @Between(1, 10_000_000, 'cycles') cyclesPerRun?: number | null;
   @Maybe(Between(1, 86_400, 'seconds')) cycleTimeS?: number | null;
   @IsBoolean(trueOrFalse) coldTrap!: boolean;
+  @IsOptional() @IsIn(WETNESSES, oneOf(WETNESSES)) wetness?: string | null;
   @Maybe(Between(0.01, 100_000, 'kg')) trapHoldsKg?: number | null;
   @Maybe(Between(0.05, 5, 'trap efficiency')) trapEfficiency?: number | null;
   @Maybe(Between(-20, 90, '°C')) productTempC?: number | null;
@@ -211,7 +214,7 @@ export class PumpDto {
   @IsOptional() @IsString(text(200)) @MaxLength(200, text(200)) note?: string | null;
   @AreServiceClasses() serviceClasses?: ServiceClass[] | null;
   @IsOptional() @IsIn(EXHAUST_ENDS, oneOf(EXHAUST_ENDS)) exhaustEnds?: string | null;
-  @IsOptional() @IsBoolean(trueOrFalse) exhaustRises?: boolean | null;
+  @IsOptional() @IsIn(EXHAUST_PIPES, oneOf(EXHAUST_PIPES)) exhaustPipe?: string | null;
   @Maybe(Between(1e-6, 110_000, PRESSURE)) blankOffPa?: number | null;
   @IsOptional() @AreLimits() limits?: object | null;
   @IsOptional() @AreOilLimits() oilLimits?: object | null;

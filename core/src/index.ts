@@ -279,6 +279,8 @@ export {
   type Pump,
   PUMP_PLACES,
   EXHAUST_ENDS,
+  EXHAUST_PIPES,
+  WETNESSES,
   type PumpModel,
   type PumpPlace,
   type PumpSetUp,

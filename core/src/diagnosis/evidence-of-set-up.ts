@@ -30,13 +30,13 @@ export function evidenceOfSeason({ pump, site }: PumpSetUp, now: string): Observ
 /** What the records say that stays so: where the exhaust goes, and the grade of the oil that is in for its cold season. */
 export function evidenceOfRecords(state: PumpState, setUp: PumpSetUp, now: string): Observation[] {
   const { pumpId, pump, site } = setUp;
-  const { exhaustEnds = null, exhaustRises = null } = pump;
+  const { exhaustEnds = null, exhaustPipe = null } = pump;
   const v40 = productIn(state, setUp, 'oil')?.viscosity40Mm2s ?? null;
   const grade = v40 === null ? null : v40 < THIN_MM2S ? 'fits' : v40 >= THICK_MM2S ? 'tooThick' : null;
   const isCold = isNow(site.coldSeason, site.zone, now);
   return [
     ...(exhaustEnds === null ? [] : [said('exhaustOutlet', exhaustEnds, now, 'pump', pumpId)]),
-    ...(exhaustRises === null ? [] : [said('exhaustPipe', exhaustRises ? 'rises' : 'down', now, 'pump', pumpId)]),
+    ...(exhaustPipe === null ? [] : [said('exhaustPipe', exhaustPipe, now, 'pump', pumpId)]),
     ...(isCold && grade ? [said('oilGrade', grade, now, 'pump', pumpId)] : []),
   ];
 }

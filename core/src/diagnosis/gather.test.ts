@@ -219,7 +219,7 @@ const usualRun = { session: 'run', ballast: 'purge', ventedBeforeStop: 'yes' };
 test.each<[string, Parameters<typeof withRecords>[0], Entry[], Record<string, string | null>]>([
   [
     'an exhaust that climbs to the roof',
-    { pump: { exhaustEnds: 'outdoors', exhaustRises: true } },
+    { pump: { exhaustEnds: 'outdoors', exhaustPipe: 'rises' } },
     [],
     { exhaustOutlet: 'outdoors', exhaustPipe: 'rises' },
   ],

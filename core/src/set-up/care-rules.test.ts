@@ -1,5 +1,5 @@
 import { bookOf, START, type YardOptions } from '../testing/small-yard.js';
-import { oilLifeFactor } from './care-rules.js';
+import { oilLifeFactor, isWetWork } from './care-rules.js';
 import { SCHOOLS, type SchoolId } from '../limits/schools.js';
 
 function limits(options: YardOptions, task: string) {
@@ -29,6 +29,17 @@ test('a calendar limit always stands: 12 months, 6 in wet work, and cannot be ta
   });
   expect(limits({ limits: { oilChange: { days: null } } }, 'oilChange')).toMatchObject({ days: [182, 'calendar'] });
   expect(limits({ limits: { oilChange: { days: 90 } } }, 'oilChange')).toMatchObject({ days: [90, 'pump'] });
+});
+
+test.each([
+  ['freezeDrying', null, true],
+  ['freezeDrying', 'dry', true],
+  ['packaging', 'wet', true],
+  ['packaging', null, false],
+  ['industrial', 'wet', true],
+  ['composites', 'dry', false],
+] as const)('%s, said to be %s: wet %s', (process, wetness, wet) => {
+  expect(isWetWork({ process, wetness })).toBe(wet);
 });
 
 test('every limit can be changed for one pump, or taken away with null; the rest is inherited', () => {

@@ -1,4 +1,4 @@
-import type { HouseRules, OilProduct, Process, Pump, PumpModel } from './records.js';
+import type { Equipment, HouseRules, OilProduct, Pump, PumpModel } from './records.js';
 import {
   CALENDAR_LIMIT_DAYS,
   HOUSE_LIMITS,
@@ -43,7 +43,7 @@ export function resolveRules(input: {
   pump: Pick<Pump, 'preset' | 'limits'>;
   model: PumpModel;
   product: OilProduct | null;
-  process: Process;
+  equipment: Pick<Equipment, 'process' | 'wetness'>;
   house: HouseRules | undefined;
 }): CareRules {
   const layers = [
@@ -64,15 +64,22 @@ export function resolveRules(input: {
       if (layer && value !== null && value !== undefined) limits.push({ measure, value, from: layer.from });
     }
     if (id !== 'oilChange') return { task: id, limits };
-    return { task: id, limits: oilChangeLimits(limits, input.process, mineral ? input.model.operatingOilTempC : 0) };
+    return {
+      task: id,
+      limits: oilChangeLimits(limits, isWetWork(input.equipment), mineral ? input.model.operatingOilTempC : 0),
+    };
   });
   return { preset: input.pump.preset, tasks, runningInHours: RUNNING_IN_HOURS };
 }
 
-function oilChangeLimits(limits: ResolvedLimit[], process: Process, mineralOilTempC: number): ResolvedLimit[] {
+/** Where water, brine or juice stands in the oil for weeks it rusts (docs/trade.md 4). */
+export const isWetWork = ({ process, wetness }: Pick<Equipment, 'process' | 'wetness'>): boolean =>
+  process === 'freezeDrying' || wetness === 'wet';
+
+function oilChangeLimits(limits: ResolvedLimit[], wet: boolean, mineralOilTempC: number): ResolvedLimit[] {
   const factor = oilLifeFactor({ oilTempC: mineralOilTempC });
   const scaled = limits.map((l) => (l.measure === 'hours' ? { ...l, value: Math.round(l.value * factor) } : l));
   if (scaled.some((l) => l.measure === 'days')) return scaled;
-  const days = process === 'freezeDrying' ? CALENDAR_LIMIT_DAYS.wet : CALENDAR_LIMIT_DAYS.dry;
+  const days = wet ? CALENDAR_LIMIT_DAYS.wet : CALENDAR_LIMIT_DAYS.dry;
   return [...scaled, { measure: 'days', value: days, from: 'calendar' }];
 }

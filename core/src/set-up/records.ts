@@ -26,6 +26,9 @@ export interface Site {
   readonly coldSeason?: Season | null;
 }
 
+export const WETNESSES = ['wet', 'dry'] as const;
+export type Wetness = (typeof WETNESSES)[number];
+
 export interface Equipment {
   readonly name: string;
   readonly siteId: string;
@@ -39,6 +42,8 @@ export interface Equipment {
   readonly cyclesPerRun?: number | null;
   readonly cycleTimeS?: number | null;
   readonly coldTrap: boolean;
+  /** Wet: brine, juice, wash-down. Freeze drying is wet in any case. */
+  readonly wetness?: Wetness | null;
   /** Ice that the trap takes before its surface grows warm, kg. */
   readonly trapHoldsKg?: number | null;
   /** 1 lets past what ice at its temperature gives off; half as good a trap lets twice as much past. Missing means 1. */
@@ -93,6 +98,8 @@ export const PUMP_PLACES = ['inService', 'lent', 'spare', 'retired'] as const;
 export type PumpPlace = (typeof PUMP_PLACES)[number];
 
 export const EXHAUST_ENDS = ['inside', 'outdoors'] as const;
+export const EXHAUST_PIPES = ['down', 'rises'] as const;
+export type ExhaustPipe = (typeof EXHAUST_PIPES)[number];
 export type ExhaustEnd = (typeof EXHAUST_ENDS)[number];
 
 export interface Pump {
@@ -113,7 +120,7 @@ export interface Pump {
   readonly serviceClasses?: readonly ServiceClass[] | null;
   /** Where its exhaust ends, and whether the pipe climbs on the way without a drip leg. */
   readonly exhaustEnds?: ExhaustEnd | null;
-  readonly exhaustRises?: boolean | null;
+  readonly exhaustPipe?: ExhaustPipe | null;
   /** Its own ultimate, blanked off. */
   readonly blankOffPa?: number | null;
   readonly limits?: SparseLimits | null;

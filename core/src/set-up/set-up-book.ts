@@ -89,7 +89,7 @@ function judgedBy(productId: string | null, known: Omit<PumpSetUp, 'product' | '
     pump,
     model,
     product,
-    process: equipment.process,
+    equipment,
     house: house.houseRules[HOUSE_RULES_ID],
   });
   const oilLimits = resolveOilLimits(house.houseRules[HOUSE_RULES_ID]?.oilLimits, product?.oilLimits, pump.oilLimits);

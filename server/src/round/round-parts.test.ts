@@ -3,7 +3,7 @@ import { RoundPartsService } from './round-parts.js';
 
 const row = (pumpId: string, runsLeft: number) => ({ pumpId, runsLeft }) as RoundRow;
 const round = (...rows: RoundRow[]): RoundAnswer => ({
-  ...{ at: '2031-03-09T14:05:00.000Z', pumps: rows.length, needHands: 0, unsettled: 0 },
+  ...{ at: '2031-03-09T14:05:00.000Z', pumps: rows.length, needHands: 0, overdue: 0, unsettled: 0 },
   rows,
 });
 

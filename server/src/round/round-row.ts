@@ -10,6 +10,7 @@ import {
   type PumpState,
   type Standing,
   type StandingInput,
+  type TaskId,
 } from '@winter-jar/core';
 
 function runsLeftOf(standing: Standing): number | null {
@@ -23,6 +24,11 @@ function nextTaskOf({ nextTask }: Standing): NextTask | null {
   const { limits: _limits, ...task } = nextTask;
   return task;
 }
+
+/** Due by their own limits; the oil's change and look are the verdict's, and a bleed belongs to every run. */
+const OF_THE_OIL: readonly TaskId[] = ['oilChange', 'boosterOil', 'look', 'bleed', 'blankOff'];
+const overdueOf = ({ tasks }: Standing): TaskId[] =>
+  tasks.flatMap(({ task, status }) => (status === 'reached' && !OF_THE_OIL.includes(task) ? [task] : []));
 
 /** Spare and retired pumps wait elsewhere. */
 export const onTheRound = ({ place }: Pump): boolean => place !== 'spare' && place !== 'retired';
@@ -67,6 +73,7 @@ export function roundRow(input: { setUp: PumpSetUp; state: PumpState; standing: 
     act: standing.act,
     reasons: standing.reasons,
     nextTask: nextTaskOf(standing),
+    overdue: overdueOf(standing),
     runsLeft: runsLeftOf(standing),
     ruler,
     jars: state.jars,

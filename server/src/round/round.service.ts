@@ -1,5 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { RoundAnswer } from '@winter-jar/contracts';
+import type { RoundAnswer, RoundRow } from '@winter-jar/contracts';
 import { localDay } from '@winter-jar/core';
 import { CLOCK, isoNow, type Clock } from '../clock/clock.js';
 import { ofAnyVersion, pumpStateIn, Reading } from '../database/reading.js';
@@ -32,9 +32,12 @@ export class RoundService {
       const input = { setUp, now, todayDay: dayIn(setUp.site.zone), unsettled: unsettledOf.get(pumpId) ?? 0 };
       return [ofAnyVersion(pumpId, pumpStateIn(pumpId, states.get(pumpId)), (state) => rowOf({ ...input, state }))];
     });
-    const needHands = rows.filter((r) => r.verdict === 'stop' || r.verdict === 'beforeNextRun').length;
+    const needHands = rows.filter(isPressing).length;
+    const overdue = rows.filter((r) => !isPressing(r) && r.overdue.length > 0).length;
     const pumps = Object.keys(book.at(now).pump).length;
     const unsettled = this.reading.sql.countUnsettled.get()?.n ?? 0;
-    return { at: now, rows: rows.sort(inNeedOfHands), pumps, needHands, unsettled };
+    return { at: now, rows: rows.sort(inNeedOfHands), pumps, needHands, overdue, unsettled };
   }
 }
+
+const isPressing = ({ verdict }: RoundRow): boolean => verdict === 'stop' || verdict === 'beforeNextRun';

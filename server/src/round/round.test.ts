@@ -44,6 +44,16 @@ test('the sentence counts Stop and before next run, not due looks', () => {
   expect(round()).toMatchObject({ needHands: 1, rows: [{ pumpId: 'p1', act: 'topUp' }, {}, {}] });
 });
 
+test('service that is overdue is counted beside, and moves no verdict', () => {
+  // Two thousand hours: an inlet screen is due after half a year, and a gauge after one.
+  house.write(changeAt(1), runAt(10, 20), lookAt(1990, { clarity: 'bright', level: 'right' }));
+  const late = new RoundService({ nowMs: () => Date.parse(at(5000)) }, house.reading, house.store).round();
+  const p1 = late.rows.find((r) => r.pumpId === 'p1');
+  expect(p1?.overdue).toEqual(['inletScreen']);
+  expect(round().rows.find((r) => r.pumpId === 'p1')?.overdue).toEqual([]);
+  expect(late.overdue).toBe(late.rows.filter((r) => r.overdue.length > 0 && r.verdict !== 'beforeNextRun').length);
+});
+
 test('names of the materials on the ruler come with the row', () => {
   house.write(changeAt(1), runAt(10, 20, 'fd-meat'));
   expect(round().rows.find((r) => r.pumpId === 'p1')?.materialNames).toEqual({ 'fd-meat': 'Meat or fish' });

@@ -1357,6 +1357,8 @@ export type RoundRow = {
   act: Act | null;
   reasons: readonly Reason[];
   nextTask: NextTask | null;
+  /** Service that is due by its own limits, the oil's apart. */
+  overdue: readonly TaskId[];
   /** Runs until the oil change; null without an oil or a limit that runs use up. */
   runsLeft: number | null;
   ruler: RunRuler;
@@ -1382,6 +1384,8 @@ export type RoundParts = {
   /** All pumps of the house, also spare and retired ones. */
   pumps: number;
   needHands: number;
+  /** Pumps besides, of which service is overdue: that is no verdict on their oil. */
+  overdue: number;
   /** Entries that were kept and do not count yet. */
   unsettled: number;
   /** Names this answer: sent as `held` with the next question, only what is otherwise comes back. */
@@ -1395,6 +1399,7 @@ export type SchoolId = 'freshEveryRun' | 'bleedAndCount' | 'byTheHour' | 'byTheL
 export type PumpPlace = 'inService' | 'lent' | 'spare' | 'retired';
 export type ServiceClass = 'oxygen' | 'flammable' | 'toxic' | 'biological' | 'corrosive' | 'food';
 export type ExhaustEnd = 'inside' | 'outdoors';
+export type ExhaustPipe = 'down' | 'rises';
 export type Limits = {
   runs?: number | null;
   weight?: number | null;
@@ -1523,7 +1528,7 @@ export type Pump = {
   serviceClasses?: readonly ServiceClass[] | null;
   /** Where its exhaust ends, and whether the pipe climbs on the way without a drip leg. */
   exhaustEnds?: ExhaustEnd | null;
-  exhaustRises?: boolean | null;
+  exhaustPipe?: ExhaustPipe | null;
   /** Its own ultimate, blanked off. */
   blankOffPa?: number | null;
   limits?: SparseLimits | null;
@@ -1572,6 +1577,7 @@ export type Site = {
   dampSeason?: Season | null;
   coldSeason?: Season | null;
 };
+export type Wetness = 'wet' | 'dry';
 export type Equipment = {
   name: string;
   siteId: string;
@@ -1585,6 +1591,8 @@ export type Equipment = {
   cyclesPerRun?: number | null;
   cycleTimeS?: number | null;
   coldTrap: boolean;
+  /** Wet: brine, juice, wash-down. Freeze drying is wet in any case. */
+  wetness?: Wetness | null;
   /** Ice that the trap takes before its surface grows warm, kg. */
   trapHoldsKg?: number | null;
   /** 1 lets past what ice at its temperature gives off; half as good a trap lets twice as much past. Missing means 1. */

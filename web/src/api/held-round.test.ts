@@ -3,14 +3,14 @@ import { lastHeld, madeWhole } from './held-round.js';
 
 const row = (pumpId: string, runsLeft: number) => ({ pumpId, runsLeft }) as RoundRow;
 const parts = (tag: string, over: string | null, order: string[], ...rows: RoundRow[]): RoundParts => ({
-  ...{ at: '2031-03-09T14:05:00.000Z', pumps: 3, needHands: 0, unsettled: 0 },
+  ...{ at: '2031-03-09T14:05:00.000Z', pumps: 3, needHands: 0, overdue: 0, unsettled: 0 },
   ...{ tag, over, order, rows },
 });
 
 test('what was not sent again stays the same row, in the new order', () => {
   const first = madeWhole(parts('a', null, ['p', 'q'], row('p', 4), row('q', 2)));
   expect(first).toEqual({
-    ...{ at: '2031-03-09T14:05:00.000Z', pumps: 3, needHands: 0, unsettled: 0 },
+    ...{ at: '2031-03-09T14:05:00.000Z', pumps: 3, needHands: 0, overdue: 0, unsettled: 0 },
     rows: [row('p', 4), row('q', 2)],
   });
   expect(lastHeld()).toBe('a');

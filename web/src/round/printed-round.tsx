@@ -7,7 +7,7 @@ import { usePrint } from '../device/use-print.js';
 import { dueWords, TASK_WORDS, verdictWords } from '../words/messages.js';
 import { Button } from '../ui/button.js';
 import { Loading, Trouble } from '../ui/page-state.js';
-import { roundGroups, sentenceOfTheDay } from './round-order.js';
+import { roundGroups, sentenceOfService, sentenceOfTheDay } from './round-order.js';
 import { rowLine } from './running.js';
 
 /** The Round on paper: every pump with what to do, and room to write. */
@@ -27,7 +27,14 @@ export function PrintedRound() {
     <main className="mx-auto w-full max-w-[1080px] px-4 pb-10 pt-5">
       <PageTitle title="Round on paper" />
       <div className="flex flex-wrap items-baseline justify-between gap-3">
-        <h1 className="text-[24px]">{sentenceOfTheDay(data.needHands)}</h1>
+        <h1 className="text-[24px]">
+          {sentenceOfTheDay(data.needHands)}
+          {data.overdue > 0 && (
+            <span className="block font-sans text-[15px] font-normal">
+              {sentenceOfService(data.overdue, data.needHands)}
+            </span>
+          )}
+        </h1>
         <p className="text-[14px] text-ink-2">Winter Jar, {momentWords(data.at, zone, '1970-01-01T00:00:00.000Z')}</p>
         <Button look="solid" className="no-print" onClick={() => window.print()}>
           <Printer size={18} aria-hidden="true" /> Print

@@ -1,5 +1,5 @@
 import type { RoundRow } from '@winter-jar/contracts';
-import { roundGroups, sentenceOfTheDay } from './round-order.js';
+import { roundGroups, sentenceOfService, sentenceOfTheDay } from './round-order.js';
 
 const row = (
   pumpId: string,
@@ -7,6 +7,7 @@ const row = (
   siteId: string,
   runsLeft: number | null,
   dueDays: number | null,
+  overdue: readonly string[] = [],
 ): RoundRow =>
   ({
     pumpId,
@@ -15,6 +16,7 @@ const row = (
     siteName: `Site ${siteId}`,
     siteNote: null,
     runsLeft,
+    overdue,
     nextTask: dueDays === null ? null : { status: dueDays === 0 ? 'reached' : 'ok', forecast: { p50Days: dueDays } },
   }) as unknown as RoundRow;
 const rows = [
@@ -43,6 +45,24 @@ test('what needs hands comes first in every order', () => {
     ['Within a week', 'd'],
     ['Later', 'c'],
   ]);
+});
+
+test('service that is overdue stands second, and is no verdict', () => {
+  const groups = roundGroups([...rows, row('f', 'runOn', '1', 4, 0, ['exhaustFilter'])], 'site');
+  expect(groups.map((g) => [g.title, g.rows.map((r) => r.pumpId).join('')])).toEqual([
+    ['Needs hands', 'ab'],
+    ['Service overdue', 'f'],
+    ['Site 2', 'c'],
+    ['Site 1', 'de'],
+  ]);
+});
+
+test.each([
+  [0, 3, ''],
+  [1, 0, 'One has service overdue.'],
+  [2, 3, 'Two more have service overdue.'],
+])('%d overdue beside %d: “%s”', (overdue, needHands, sentence) => {
+  expect(sentenceOfService(overdue, needHands)).toBe(sentence);
 });
 
 test.each([

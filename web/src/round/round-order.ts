@@ -50,7 +50,9 @@ function byDay(rows: readonly RoundRow[]): RoundGroup[] {
 /** The Round begins with what needs hands; the rest follows by site, by runs left or by day. Rows come in the order of need. */
 export function roundGroups(rows: readonly RoundRow[], order: RoundOrder): RoundGroup[] {
   const first = rows.filter(needsHands);
-  const rest = rows.filter((r) => !needsHands(r));
+  const runOn = rows.filter((r) => !needsHands(r));
+  const overdue = runOn.filter((r) => r.overdue.length > 0);
+  const rest = runOn.filter((r) => r.overdue.length === 0);
   const groups: Readonly<Record<RoundOrder, () => RoundGroup[]>> = {
     site: () => bySite(rest),
     runs: () => [
@@ -64,7 +66,9 @@ export function roundGroups(rows: readonly RoundRow[], order: RoundOrder): Round
     day: () => byDay(rest),
   };
   const needs: RoundGroup[] = first.length > 0 ? [{ key: 'needs', title: 'Needs hands', note: null, rows: first }] : [];
-  return [...needs, ...groups[order]().filter((g) => g.rows.length > 0)];
+  const service: RoundGroup[] =
+    overdue.length > 0 ? [{ key: 'service', title: 'Service overdue', note: null, rows: overdue }] : [];
+  return [...needs, ...service, ...groups[order]().filter((g) => g.rows.length > 0)];
 }
 
 const COUNT_WORDS = [
@@ -87,4 +91,11 @@ const COUNT_WORDS = [
 export function sentenceOfTheDay(needHands: number): string {
   const count = COUNT_WORDS[needHands] ?? String(needHands);
   return `${count} pump${needHands === 1 ? ' needs' : 's need'} hands today`;
+}
+
+/** The second sentence: service that is overdue is no verdict on the oil. Empty where nothing is. */
+export function sentenceOfService(overdue: number, needHands: number): string {
+  if (overdue === 0) return '';
+  const count = (COUNT_WORDS[overdue] ?? String(overdue)) + (needHands > 0 ? ' more' : '');
+  return `${count} ha${overdue === 1 ? 's' : 've'} service overdue.`;
 }

@@ -10,7 +10,7 @@ import type { Words } from '../words/words.js';
 import { LinkButton } from '../ui/button.js';
 import { Empty, Loading, Trouble } from '../ui/page-state.js';
 import { Legend } from './legend.js';
-import { ORDERS, roundGroups, sentenceOfTheDay, type RoundOrder } from './round-order.js';
+import { ORDERS, roundGroups, sentenceOfService, sentenceOfTheDay, type RoundOrder } from './round-order.js';
 import { linesOf, RoundList } from './round-list.js';
 
 /** Beside the list, where there is room for it. */
@@ -109,6 +109,11 @@ export function RoundPage() {
           <h1 className="text-[22px] wide:text-[28px]">
             {sentenceOfTheDay(data.needHands)}{' '}
             <span className="font-sans text-[15px] font-normal text-ink-2">of {data.rows.length}</span>
+            {data.overdue > 0 && (
+              <span className="block font-sans text-[15px] font-normal text-ink-2">
+                {sentenceOfService(data.overdue, data.needHands)}
+              </span>
+            )}
           </h1>
           <div
             role="group"

@@ -36,7 +36,7 @@ function inheritedBy(kind: SetUpKind, values: RecordValues, house: HouseSetUp): 
   if (kind === 'pump' && model && equipment) {
     const product = house.oilProduct[values.oilProductId ?? ''] ?? null;
     const pump = { preset: values.preset as never, limits: null };
-    return [...resolveRules({ pump, model, product, process: equipment.process, house: house.houseRules.house }).tasks];
+    return [...resolveRules({ pump, model, product, equipment, house: house.houseRules.house }).tasks];
   }
   const tasks =
     kind === 'pumpModel'

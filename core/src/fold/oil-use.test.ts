@@ -1,0 +1,128 @@
+import type { Entry, EntryBodies } from '../journal/index.js';
+import { judged, QUIET } from '../testing/judged-pump.js';
+import { at, bookOf, changeAt, entryAt, lookAt, runAt } from '../testing/small-yard.js';
+import { rebuild } from './pump-projection.js';
+
+// A charge of 700 mL with 100 mL between the marks.
+const YARD = {
+  ...QUIET,
+  model: { sumps: [{ key: 'oil' as const, chargeMl: 700, housingMl: 1000, holdUpMl: 60, betweenMarksMl: 100 }] },
+};
+const fill = (hours: number, addedMl: number): Entry =>
+  entryAt(hours, 'topUp', { sump: 'oil', productId: 'oil-a', addedMl, levelAfter: 'right' });
+const bleed = (hours: number, body: Partial<EntryBodies['bleed']>): Entry =>
+  entryAt(hours, 'bleed', { sump: 'oil', ...body });
+const sample = (hours: number, drawnMl: number, more: object = {}): Entry =>
+  entryAt(hours, 'labSample', { sump: 'oil', drawnMl, ...more });
+const run = (from: number, hours: number): Entry => runAt(from, hours);
+/** A change, and then stretches of running with what was filled up after each, 100 h apart at the least. */
+const stretches = (...of: readonly (readonly [hours: number, mL: number])[]): Entry[] => {
+  let now = 10;
+  return [
+    changeAt(1),
+    ...of.flatMap(([hours, mL]) => {
+      const from = now;
+      now += hours + 40;
+      return [run(from, hours), fill(from + hours + 20, mL)];
+    }),
+  ];
+};
+const DAY = 24;
+const every = (days: number, times: number, mL: number): Entry[] =>
+  Array.from({ length: times }, (_, i) => fill(10 + i * days * DAY, mL));
+const USUAL = [
+  [100, 20],
+  [100, 22],
+  [100, 18],
+  [100, 20],
+] as const;
+
+// Written from the trade (docs/trade.md 6): what is consumed, and what was taken out.
+test.each<[string, Entry[], string, string | null]>([
+  ['five top-ups in ten days', [changeAt(1), ...every(2, 5, 20)], 'lookSooner', 'toppedUpOften'],
+  ['four top-ups in ten days', [changeAt(1), ...every(2.5, 4, 20)], 'runOn', null],
+  ['five top-ups in sixty days', [changeAt(1), ...every(12, 5, 20)], 'runOn', null],
+  ['three times its usual', stretches(...USUAL, [100, 60]), 'lookSooner', 'oilUse'],
+  ['three times its usual, and its usual again', stretches(...USUAL, [100, 60], [100, 20]), 'runOn', null],
+  ['not twice its usual', stretches(...USUAL, [100, 35]), 'runOn', null],
+  [
+    '60 mL filled up after 40 mL of samples',
+    [...stretches(...USUAL), run(570, 100), sample(680, 40, { levelAfter: 'low' }), fill(690, 60)],
+    'runOn',
+    null,
+  ],
+  ['60 mL after 30 h: too short to say', stretches(...USUAL, [30, 60]), 'runOn', null],
+  ['two usual stretches are no usual yet', stretches([100, 20], [100, 20], [100, 60]), 'runOn', null],
+  // At 20 mL per 100 h 140 mL should be gone after 700 h, and the marks are 100 mL apart.
+  [
+    'a level that no longer falls',
+    [
+      ...stretches(...USUAL),
+      run(570, 200),
+      run(780, 200),
+      run(990, 200),
+      run(1200, 100),
+      lookAt(1400, { level: 'right' }),
+    ],
+    'lookSooner',
+    'levelHolds',
+  ],
+  [
+    'a level that still may stand',
+    [...stretches(...USUAL), run(570, 200), lookAt(800, { level: 'right' })],
+    'runOn',
+    null,
+  ],
+  // What is taken out lowers the level.
+  [
+    '50 mL of oil bled, nobody said the level',
+    [changeAt(1), bleed(5, { drawnMl: 60, waterMl: 10 })],
+    'lookSooner',
+    'level',
+  ],
+  [
+    '50 mL bled, and the level said',
+    [changeAt(1), bleed(5, { drawnMl: 60, waterMl: 10, levelAfter: 'right' })],
+    'runOn',
+    null,
+  ],
+  [
+    '50 mL bled, and it is below MIN',
+    [changeAt(1), bleed(5, { drawnMl: 60, waterMl: 10, levelAfter: 'low' })],
+    'beforeNextRun',
+    'level',
+  ],
+  ['5 mL of oil with 15 mL of water', [changeAt(1), bleed(5, { drawnMl: 20, waterMl: 15 })], 'runOn', null],
+  ['two samples of 20 mL', [changeAt(1), sample(5, 20), sample(30, 20)], 'lookSooner', 'level'],
+  ['a sample of 20 mL', [changeAt(1), sample(5, 20)], 'runOn', null],
+  [
+    'two samples, then a look at the level',
+    [changeAt(1), sample(5, 20), sample(30, 20), lookAt(40, { level: 'right' })],
+    'runOn',
+    null,
+  ],
+  ['two samples, then filled up', [changeAt(1), sample(5, 20), sample(30, 20), fill(40, 40)], 'runOn', null],
+])('%s', (_what, entries, verdict, code) => {
+  const { verdict: is, codes } = judged(entries, YARD);
+  expect({ is, has: code === null || codes.includes(code as never) }).toEqual({ is: verdict, has: true });
+});
+
+test.each([
+  ['every second day', [2, 2, 2], true],
+  ['every second week', [14, 14, 14], false],
+  ['twice in a week, after a month', [30, 3], false],
+])('a seal cup filled %s', (_what, gaps, leaks) => {
+  let hours = 1;
+  const cups = [0, ...gaps].map((days) => {
+    hours += days * DAY;
+    return entryAt(
+      hours,
+      'topUp',
+      { sump: 'sealCup', productId: 'oil-a', addedMl: 5, levelAfter: 'right' },
+      { pumpId: 'b1' },
+    );
+  });
+  const state = rebuild({ pumpId: 'b1', entries: cups, book: bookOf() });
+  expect(state.machine.map((f) => f.code)).toEqual(leaks ? ['sealCupLeak'] : []);
+  expect(state.machine.every((f) => f.at <= at(hours))).toBe(true);
+});
