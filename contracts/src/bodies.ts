@@ -92,6 +92,7 @@ export class BleedBodyDto implements BleedBody {
   @OneOf(SUMPS) sump!: SumpKey;
   @Maybe(Volume()) drawnMl?: number | null;
   @Maybe(Volume()) waterMl?: number | null;
+  @Maybe(OneOf(LEVELS)) levelAfter?: Level | null;
   @Remark() remark?: string | null;
 }
 

@@ -1,4 +1,12 @@
-import { WEAR_SIGNS, type LabResultBody, type LabSampleBody, type SumpKey, type WearSign } from '@winter-jar/core';
+import {
+  LEVELS,
+  type Level,
+  WEAR_SIGNS,
+  type LabResultBody,
+  type LabSampleBody,
+  type SumpKey,
+  type WearSign,
+} from '@winter-jar/core';
 import { ArrayUnique, IsArray, IsIn, IsOptional, IsString, MaxLength } from 'class-validator';
 import { Maybe, OneOf, Remark, SomeVolume, Uuid, Within } from './body-rules.js';
 import { SUMPS } from './limits.js';
@@ -18,6 +26,7 @@ export class LabSampleBodyDto implements LabSampleBody {
   @MaxLength(60, label)
   label?: string | null;
 
+  @Maybe(OneOf(LEVELS)) levelAfter?: Level | null;
   @Remark() remark?: string | null;
 }
 

@@ -179,7 +179,7 @@ const SIGNS_OF: { readonly [C in FindingCode]?: (f: Extract<Finding, { code: C }
   sludge: () => [['sludge', 'yes']],
   smell: (f) => [['smell', f.smell]],
   foam: () => [['foam', 'yes']],
-  level: (f) => (f.found === 'hair' ? [] : [['level', f.found === 'none' ? 'low' : f.found]]),
+  level: (f) => (f.found === 'hair' || f.found === 'notTold' ? [] : [['level', f.found === 'none' ? 'low' : f.found]]),
   thrownOil: () => [['exhaustMist', 'thrown']],
   viscosity: (f) => [['thickness', f.thinner ? 'thin' : 'thick']],
   iron: () => [['iron', 'raised']],

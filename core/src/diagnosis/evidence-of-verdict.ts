@@ -30,8 +30,8 @@ const SIGNS_OF: { readonly [C in FindingCode]: (found: Extract<OfVerdict, { code
     }),
   smell: ({ smell }) => [['smell', SMELL_SIGNS[smell]]],
   foam: () => [['foam', 'yes']],
-  // A hair outside the marks is neither low nor high.
-  level: ({ found }) => (found === 'hair' ? [] : [['level', found === 'high' ? 'high' : 'low']]),
+  // A hair outside the marks is neither low nor high, and of what nobody read nothing is known.
+  level: ({ found }) => (found === 'hair' || found === 'notTold' ? [] : [['level', found === 'high' ? 'high' : 'low']]),
   oilLost: ({ where }) => (where === 'exhaust' ? [['exhaustMist', 'thrown']] : [['level', 'low']]),
   thrownOil: () => [['exhaustMist', 'thrown']],
   viscosity: ({ thinner }) => [['thickness', thinner ? 'thin' : 'thick']],

@@ -1,6 +1,7 @@
 import { localDay } from '../journal/index.js';
 import type { GoneCharge } from '../oil/index.js';
 import type { PumpSetUp } from '../set-up/index.js';
+import { NO_USE } from './oil-use.js';
 import { FOLD_VERSION, type Charge, type Counts, type PumpState, type Since } from './state.js';
 
 export const NO_COUNTS: Counts = { runs: 0, weightMilli: 0, minutes: 0, unloggedMinutes: 0, changes: 0 };
@@ -59,6 +60,7 @@ export function initialState(pumpId: string): PumpState {
     overhaul: null,
     machine: [],
     goodPa: [],
+    use: NO_USE,
     case: null,
   };
 }

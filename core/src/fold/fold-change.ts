@@ -16,6 +16,7 @@ import { newCharge } from './first-state.js';
 import { done, onSump, originOf, sinceNow, type Context } from './fold-context.js';
 import { expectedMl, raise } from './judge-look.js';
 import { jarOf, keepJar } from './kept-jars.js';
+import { useAfterChange, useAfterTopUp } from './oil-use.js';
 import { KEPT, type PumpState, type SumpState } from './state.js';
 
 /** Filled to the marks or below them: a level above them later has come by itself. */
@@ -64,7 +65,8 @@ export function foldTopUp(state: PumpState, context: Context, body: TopUpBody): 
       },
     };
   });
-  return key === 'sealCup' ? done(toppedUp, context, 'sealCup') : toppedUp;
+  const used = useAfterTopUp(toppedUp, context, body);
+  return key === 'sealCup' ? done(used, context, 'sealCup') : used;
 }
 
 export function foldChange(state: PumpState, context: Context, body: ChangeBody): PumpState {
@@ -102,7 +104,7 @@ export function foldChange(state: PumpState, context: Context, body: ChangeBody)
   const jarred = measured ? keepJar(changed, jarOf(context, { source: 'change', oilUl: toUl(outMl) })) : changed;
   if (!main) return jarred;
   return {
-    ...done(jarred, context, 'look', 'bleed'),
+    ...useAfterChange(done(jarred, context, 'look', 'bleed'), levelAfter),
     machine: afterNewOil(jarred.machine, since.at),
     bars: [],
     notTold: [],

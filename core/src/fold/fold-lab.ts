@@ -5,18 +5,24 @@ import {
   labReadingOf,
   onNewCharge,
   readLab,
+  toUl,
   type JudgedLab,
   type LabReport,
 } from '../oil/index.js';
 import type { PumpSetUp } from '../set-up/index.js';
 import { done, onSump, type Context } from './fold-context.js';
 import { productOf, raise, raiseOfGone, UNKNOWN_PRODUCT } from './judge-look.js';
+import { useAfterDraw } from './oil-use.js';
 import { KEPT, type PumpState, type SampleDrawn, type SumpState } from './state.js';
 
 const MILLI = 1000;
 const measuredBy = (values: LabValues) => LAB_READINGS.filter((r) => (values[r] ?? null) !== null);
 
-export function foldLabSample(state: PumpState, context: Context, { sump: key, label }: LabSampleBody): PumpState {
+export function foldLabSample(
+  state: PumpState,
+  context: Context,
+  { sump: key, label, drawnMl, levelAfter }: LabSampleBody,
+): PumpState {
   const sump = state.sumps.find((s) => s.key === key);
   if (!sump) return state;
   const { charge } = sump;
@@ -30,7 +36,8 @@ export function foldLabSample(state: PumpState, context: Context, { sump: key, l
     minutes: state.totals.minutes - charge.since.counts.minutes,
     measured: [],
   };
-  return { ...done(state, context, 'labSample'), samples: [...state.samples, sample].slice(-KEPT.samples) };
+  const drawn = { ...done(state, context, 'labSample'), samples: [...state.samples, sample].slice(-KEPT.samples) };
+  return key === 'oil' ? useAfterDraw(drawn, context, { oilUl: toUl(drawnMl), levelAfter: levelAfter ?? null }) : drawn;
 }
 
 /** A report with everything that its judgement depends on. */

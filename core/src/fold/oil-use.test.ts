@@ -77,8 +77,8 @@ test.each<[string, Entry[], string, string | null]>([
   [
     '50 mL of oil bled, nobody said the level',
     [changeAt(1), bleed(5, { drawnMl: 60, waterMl: 10 })],
-    'lookSooner',
-    'level',
+    'runOn',
+    'readLevel',
   ],
   [
     '50 mL bled, and the level said',
@@ -93,7 +93,7 @@ test.each<[string, Entry[], string, string | null]>([
     'level',
   ],
   ['5 mL of oil with 15 mL of water', [changeAt(1), bleed(5, { drawnMl: 20, waterMl: 15 })], 'runOn', null],
-  ['two samples of 20 mL', [changeAt(1), sample(5, 20), sample(30, 20)], 'lookSooner', 'level'],
+  ['two samples of 20 mL', [changeAt(1), sample(5, 20), sample(30, 20)], 'runOn', 'readLevel'],
   ['a sample of 20 mL', [changeAt(1), sample(5, 20)], 'runOn', null],
   [
     'two samples, then a look at the level',
@@ -103,8 +103,12 @@ test.each<[string, Entry[], string, string | null]>([
   ],
   ['two samples, then filled up', [changeAt(1), sample(5, 20), sample(30, 20), fill(40, 40)], 'runOn', null],
 ])('%s', (_what, entries, verdict, code) => {
-  const { verdict: is, codes } = judged(entries, YARD);
-  expect({ is, has: code === null || codes.includes(code as never) }).toEqual({ is: verdict, has: true });
+  const { verdict: is, codes, asksForLevel } = judged(entries, YARD);
+  const said: readonly string[] = [...codes, ...(asksForLevel ? ['readLevel'] : [])];
+  expect({ is, said: code === null ? said : said.includes(code) }).toEqual({
+    is: verdict,
+    said: code === null ? [] : true,
+  });
 });
 
 test.each([

@@ -18,6 +18,7 @@ const LAST_IRON_RATES = 8;
 const LAST_EQUIPMENTS = 3;
 const LAST_NOT_TOLD = 20;
 const OTHER_PRODUCTS = 6;
+const LAST_STRETCHES = 12;
 export const KEPT = {
   bars: MAX_BARS,
   recentRuns: RECENT_RUNS,
@@ -27,6 +28,7 @@ export const KEPT = {
   equipments: LAST_EQUIPMENTS,
   notTold: LAST_NOT_TOLD,
   products: OTHER_PRODUCTS,
+  stretches: LAST_STRETCHES,
 } as const;
 
 /** Integer counters since the pump's first entry. */
@@ -190,6 +192,21 @@ export interface BestPressures {
   readonly lowestPa: number | null;
 }
 
+/** What the main oil loses as it runs, from top-ups and levels; samples and bleeds taken out. Amounts in µL. */
+export interface OilUse {
+  /** Running time when its level stood right at a filling; null where nobody has said it since. */
+  readonly markMinutes: number | null;
+  readonly addedUl: number;
+  readonly takenUl: number;
+  /** Taken out since somebody read the level. */
+  readonly takenSinceLevelUl: number;
+  /** Stretches that ran long enough, the newest last. */
+  readonly stretches: readonly { readonly ballast: BallastUse; readonly ulPer100h: number }[];
+  /** The last top-ups, and those of a seal cup. */
+  readonly topUps: readonly string[];
+  readonly cups: readonly string[];
+}
+
 /** What the next log of a run starts from. */
 export interface LastRun {
   readonly entryId: string;
@@ -248,6 +265,7 @@ export interface PumpState {
   readonly machine: readonly MachineFinding[];
   /** Blanked off, on fresh oil, Pa: the first tests, of which its good value is the median. */
   readonly goodPa: readonly number[];
+  readonly use: OilUse;
   /** Null: no case, or the last one held. */
   readonly case: CaseState | null;
 }

@@ -12,6 +12,7 @@ import { foldMeter } from './fold-meter.js';
 import { foldOpenRun, foldRun } from './fold-run.js';
 import { foldTakeOver } from './fold-take-over.js';
 import { judgeBleed, judgeLook } from './judge-look.js';
+import { useAfterDraw, useAfterLook } from './oil-use.js';
 import { drawOf, withStaleDraws } from './water-found.js';
 import { jarOf, keepJar } from './kept-jars.js';
 import type { Charge, NotTold, PumpState, SumpState } from './state.js';
@@ -61,7 +62,10 @@ function fold(state: PumpState, context: Context): PumpState {
       const oilUl = Math.max(0, toUl(drawnMl) - toUl(waterMl));
       const jarred = read ? keepJar(bled, jarOf(context, { source: 'bleed', oilUl, waterUl: toUl(waterMl) })) : bled;
       const told = read || sump !== 'oil' ? jarred : notTold(jarred, { ...originOf(context), kind: 'bleed' });
-      return markLastBar(done(told, context, 'bleed'), 'bled');
+      const marked = markLastBar(done(told, context, 'bleed'), 'bled');
+      return sump === 'oil'
+        ? useAfterDraw(marked, context, { oilUl, levelAfter: entry.body.levelAfter ?? null })
+        : marked;
     }
     case 'topUp':
       return foldTopUp(state, context, entry.body);
@@ -128,11 +132,20 @@ function foldLook(state: PumpState, context: Context, look: LookBody): PumpState
     photoId: look.photoId ?? null,
   });
   const read = look.source === 'bleed' ? withoutLastBleed(judged) : judged;
-  const seen = markLastBar(done(keepJar(read, jar), context, 'look'), 'looked');
+  const looked = markLastBar(done(keepJar(read, jar), context, 'look'), 'looked');
+  const seen = look.sump === 'oil' ? withUse(looked, context, look) : looked;
   // The jar of a bleed that nobody wrote down speaks for the bleed too.
   const draws = state.sumps.find((s) => s.key === look.sump)?.charge.draws ?? [];
   const unwritten = look.source === 'bleed' && drawOf(draws, look, originOf(context)) === null;
   return unwritten ? markLastBar(done(seen, context, 'bleed'), 'bled') : seen;
+}
+
+/** A jar that was drawn for it takes oil out, read the first time; the level in the glass says what is left. */
+function withUse(state: PumpState, context: Context, look: LookBody): PumpState {
+  const isOwnJar = look.source === 'sample' && (look.drawnId ?? context.entry.id) === context.entry.id;
+  const oilUl = toUl(look.lookedAtMl) - toUl(look.freeWaterMl);
+  const drawn = isOwnJar ? useAfterDraw(state, context, { oilUl: Math.max(0, oilUl) }) : state;
+  return useAfterLook(drawn, context, look.source === 'sightGlass' ? look.level : null);
 }
 
 /** An hour of warm ballast carries expected water away, but not what has been found already. */

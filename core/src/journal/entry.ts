@@ -122,6 +122,8 @@ export interface BleedBody {
   readonly drawnMl?: number | null;
   /** Null while nobody has read it: no water counts as taken out until then. */
   readonly waterMl?: number | null;
+  /** As it stood afterwards; null where nobody read it. */
+  readonly levelAfter?: Level | null;
   readonly remark?: string | null;
 }
 
@@ -175,6 +177,7 @@ export interface LabSampleBody {
   readonly drawnMl: number;
   /** What is written on the bottle. */
   readonly label?: string | null;
+  readonly levelAfter?: Level | null;
   readonly remark?: string | null;
 }
 

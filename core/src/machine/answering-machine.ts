@@ -66,10 +66,16 @@ const FINDS_THE_CAUSE: ReadonlySet<string> = new Set([
   ...['pumpWeeps/yes', 'comesWarm/yes'],
 ]);
 
+/** Signs that say where the oil goes. */
+const FINDS_THE_OIL: ReadonlySet<string> = new Set([
+  ...['pumpWeeps/yes', 'exhaustMist/mist', 'exhaustMist/thrown', 'oilUpHose/now', 'oilUpHose/always', 'boosterOil/low'],
+]);
+
 /** After a test: what it finds as usual again, and the cause of a poor pressure. */
 export function afterTest(findings: readonly MachineFinding[], body: TestBody): MachineFinding[] {
   const usual = body.findings.flatMap(({ id, state }) => (USUAL[id]?.state === state ? USUAL[id].codes : []));
   const foundCause = body.findings.some(({ id, state }) => FINDS_THE_CAUSE.has(`${id}/${state}`));
+  const foundOil = body.findings.some(({ id, state }) => FINDS_THE_OIL.has(`${id}/${state}`));
   const low =
     body.findings.some(({ id, state }) => id === 'backPressure' && state === 'low') ||
     (body.measured ?? []).some((m) => m.where === 'exhaust' && m.pa < BACK_PRESSURE.lookPa);
@@ -77,6 +83,7 @@ export function afterTest(findings: readonly MachineFinding[], body: TestBody): 
     (f) =>
       !usual.includes(f.code) &&
       !(f.code === 'poorVacuum' && foundCause) &&
+      !(f.answeredBy === 'leakOrUsual' && foundOil) &&
       // What was blocked is opened by hand, not by a reading.
       !(f.code === 'backPressure' && low && !f.blocked),
   );

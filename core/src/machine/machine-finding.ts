@@ -10,6 +10,8 @@ export type MachineAnswer =
   | 'cause'
   /** Somebody finds it as usual again, or its cause. */
   | 'usualOrCause'
+  /** Where the oil goes is found, or it is used as it always was. */
+  | 'leakOrUsual'
   | 'exhaustFilter'
   | 'inspect'
   | 'flushAndFill'
@@ -42,6 +44,11 @@ export type MachineFinding = MachineBase &
         readonly against: PressureLimit;
         readonly phase: 'purge' | 'measure' | 'change' | 'measureNewOil';
       }
+    /** Filled up so often in so many days: the pump, or a booster's seal cup. */
+    | { readonly code: 'toppedUpOften' | 'sealCupLeak'; readonly times: number; readonly days: number }
+    | { readonly code: 'oilUse'; readonly ulPer100h: number; readonly usualUlPer100h: number }
+    /** So much should be gone by its usual, and the level stands. */
+    | { readonly code: 'levelHolds'; readonly goneUl: number }
     /** Over ambient; null where nobody measured it. */
     | { readonly code: 'backPressure'; readonly overPa: number | null; readonly blocked: boolean }
     | { readonly code: 'runsHot'; readonly oilTempC: number }

@@ -4,7 +4,10 @@ import type { Act, FindingOrigin } from '../oil/index.js';
 import type { MachineAnswer, MachineCode, MachineFinding } from './machine-finding.js';
 
 interface Says {
-  readonly code: Exclude<MachineCode, 'poorVacuum' | 'overGood' | 'backPressure' | 'runsHot'>;
+  readonly code: Exclude<
+    MachineCode,
+    'poorVacuum' | 'overGood' | 'backPressure' | 'runsHot' | 'toppedUpOften' | 'sealCupLeak' | 'oilUse' | 'levelHolds'
+  >;
   readonly level: Exclude<VerdictLevel, 'runOn'>;
   readonly act: Act;
   readonly answeredBy: MachineAnswer;

@@ -132,7 +132,12 @@ export type OilFinding = FindingBase &
       }
     | { readonly code: 'smell'; readonly smell: Exclude<Smell, 'none'> }
     | { readonly code: 'foam'; readonly withHaze: boolean }
-    | { readonly code: 'level'; readonly found: LevelFound; readonly nothingAdded: boolean; readonly filled?: boolean }
+    | {
+        readonly code: 'level';
+        readonly found: LevelFound;
+        readonly nothingAdded: boolean;
+        readonly filled?: boolean;
+      }
     /** It was filled up again, and somebody said where it had gone. */
     | { readonly code: 'oilLost'; readonly where: OilWent }
     | { readonly code: 'thrownOil' }

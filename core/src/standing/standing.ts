@@ -9,6 +9,7 @@ import {
   isRunningIn,
   limitsOf,
   sinceOf,
+  takenSinceLevelUl,
   type NotTold,
   type OpenRun,
   type PumpState,
@@ -67,6 +68,8 @@ export type Reason =
   | (ReasonBase & { readonly code: 'caseOpen'; readonly sinceAt: string; readonly complaint: string })
   | (ReasonBase & { readonly code: 'caseToCheck'; readonly closedAt: string; readonly complaint: string })
   | (ReasonBase & { readonly code: 'notTakenOver' })
+  /** Samples and bleeds have lowered the level, and nobody has read it since. */
+  | (ReasonBase & { readonly code: 'readLevel'; readonly takenUl: number })
   | (ReasonBase & { readonly code: 'unfitOil' } & UnfitOil)
   /** Somebody said something of it that does not count: until that is settled nobody can say “run on”. */
   | {
@@ -262,6 +265,11 @@ function caseReasons({ case: known, totals }: PumpState): Reason[] {
 const notToldReasons = ({ notTold: entries }: PumpState): Reason[] =>
   entries.length > 0 ? [{ code: 'notTold', level: 'runOn', act: null, answeredBy: 'correction', entries }] : [];
 
+function readLevelReasons(state: PumpState, setUp: PumpSetUp): Reason[] {
+  const takenUl = takenSinceLevelUl(state, setUp.model);
+  return takenUl === null ? [] : [{ code: 'readLevel', level: 'runOn', act: 'look', answeredBy: 'look', takenUl }];
+}
+
 const unsettledReasons = (corrections: number): Reason[] =>
   corrections > 0 ? [{ code: 'unsettled', level: 'lookSooner', act: null, answeredBy: 'settling', corrections }] : [];
 
@@ -357,6 +365,7 @@ export function standingAt(input: StandingInput): Standing {
     ...machineReasons(state, setUp),
     ...caseReasons(state),
     ...notToldReasons(state),
+    ...readLevelReasons(state, setUp),
     ...limitReasons(tasks, carriedOverRuns),
   ].sort((a, b) => rank(b) - rank(a));
   const verdict = worstLevel(reasons.map((r) => r.level));

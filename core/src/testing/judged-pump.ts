@@ -13,11 +13,21 @@ const STANDING_AT = 900;
 export function judged(
   entries: Entry[],
   options: YardOptions = {},
-): Pick<Standing, 'verdict' | 'act'> & { codes: Reason['code'][]; reasons: readonly Reason[]; state: PumpState } {
+): Pick<Standing, 'verdict' | 'act'> & {
+  codes: Reason['code'][];
+  reasons: readonly Reason[];
+  /** Whether the level is to be read because of what was drawn. */
+  asksForLevel: boolean;
+  state: PumpState;
+} {
   const book = bookOf({ ...QUIET, ...options });
   const setUp = book.pumpAt({ pumpId: 'p1', instant: at(STANDING_AT) });
   if (!setUp) throw new Error('the pump is missing');
   const state = rebuild({ pumpId: 'p1', entries, book });
-  const { verdict, act, reasons } = standingAt({ state, setUp, now: at(STANDING_AT) });
-  return { verdict, act, codes: reasons.map((r) => r.code), reasons, state };
+  const standing = standingAt({ state, setUp, now: at(STANDING_AT) });
+  const { verdict, act } = standing;
+  // Every jar and bottle lowers the level: fold/oil-use.test.ts is about that alone.
+  const reasons = standing.reasons.filter((r) => r.code !== 'readLevel');
+  const asksForLevel = reasons.length < standing.reasons.length;
+  return { verdict, act, codes: reasons.map((r) => r.code), reasons, asksForLevel, state };
 }

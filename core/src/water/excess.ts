@@ -1,7 +1,8 @@
-import { airVapourPressurePa } from './ballast.js';
-import { WATER_DEFAULTS, WATER_G_PER_ML, waterUlOfG } from './constants.js';
-import { runWater, type RunWaterInput } from './run-water.js';
+import { airBrings, airVapourPressurePa } from './ballast.js';
+import { WATER_G_PER_ML, waterUlOfG } from './constants.js';
+import { ballastFlowM3h, runWater, type RunWaterInput } from './run-water.js';
 import { leakToExplain } from './trap.js';
+import { airCarriesG } from './water-left.js';
 
 /** What an excess may be, each with the number that speaks for or against it. */
 export type ExcessHint =
@@ -50,6 +51,13 @@ function warmerToExplain(runs: readonly RunWaterInput[], foundMl: number): numbe
   return high;
 }
 
+/** Open ballast whose air brings more than it can carry out of oil as cold as that: a balance, and no threshold (docs/trade.md 5). */
+function ballastAddsWater({ body, minutes, model }: RunWaterInput): boolean {
+  if (body.ballast !== 'open') return false;
+  const { waterG, dryAirMol } = airBrings({ volumeM3: ballastFlowM3h(model) * (minutes / 60) });
+  return waterG > airCarriesG({ dryAirMol, oilTempC: body.oilTempC ?? model.operatingOilTempC });
+}
+
 /** What more water than expected usually means, likeliest first by what the runs say, with the numbers that exclude others. */
 export function excessHints(input: {
   runs: readonly RunWaterInput[];
@@ -60,10 +68,7 @@ export function excessHints(input: {
   const [first] = runs;
   if (!first || excessMl <= 0) return [];
   const melted = runs.filter(({ body }) => body.defrostedBefore === 'yes' || body.drainClosed === 'no').length;
-  const cold = runs.filter(
-    ({ body, model }) =>
-      body.ballast === 'open' && (body.oilTempC ?? model.operatingOilTempC) < WATER_DEFAULTS.warmOilC,
-  ).length;
+  const cold = runs.filter(ballastAddsWater).length;
   const hours = runs.reduce((sum, r) => sum + r.minutes, 0) / 60;
   const reached = runs.map((r) => r.body.lowestPressurePa ?? null).filter((p) => p !== null);
   const reachedHpa = reached.length > 0 ? Math.min(...reached) / 100 : null;

@@ -1042,7 +1042,14 @@ export type StandingFinding =
     };
 export type PressureLimit = 'target' | 'usual' | 'own' | 'model' | 'good';
 export type MachineAnswer =
-  'causeOrGood' | 'cause' | 'usualOrCause' | 'exhaustFilter' | 'inspect' | 'flushAndFill' | 'purgeThenMeasure';
+  | 'causeOrGood'
+  | 'cause'
+  | 'usualOrCause'
+  | 'leakOrUsual'
+  | 'exhaustFilter'
+  | 'inspect'
+  | 'flushAndFill'
+  | 'purgeThenMeasure';
 export type StandingMachineFinding =
   | {
       airBarred?: boolean;
@@ -1066,6 +1073,44 @@ export type StandingMachineFinding =
       limitPa: number;
       against: PressureLimit;
       phase: 'purge' | 'measure' | 'change' | 'measureNewOil';
+      entryId: string;
+      at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: MachineAnswer;
+    }
+  | {
+      airBarred?: boolean;
+      code: 'toppedUpOften' | 'sealCupLeak';
+      times: number;
+      days: number;
+      entryId: string;
+      at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: MachineAnswer;
+    }
+  | {
+      airBarred?: boolean;
+      code: 'oilUse';
+      ulPer100h: number;
+      usualUlPer100h: number;
+      entryId: string;
+      at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: MachineAnswer;
+    }
+  | {
+      airBarred?: boolean;
+      code: 'levelHolds';
+      goneUl: number;
       entryId: string;
       at: string;
       /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
@@ -1234,6 +1279,13 @@ export type Reason =
     }
   | {
       code: 'notTakenOver';
+      level: VerdictLevel;
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      code: 'readLevel';
+      takenUl: number;
       level: VerdictLevel;
       act: Act;
       answeredBy: AnsweredBy;
@@ -2499,6 +2551,41 @@ export type MachineFinding =
       answeredBy: MachineAnswer;
     }
   | {
+      code: 'toppedUpOften' | 'sealCupLeak';
+      times: number;
+      days: number;
+      entryId: string;
+      at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: MachineAnswer;
+    }
+  | {
+      code: 'oilUse';
+      ulPer100h: number;
+      usualUlPer100h: number;
+      entryId: string;
+      at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: MachineAnswer;
+    }
+  | {
+      code: 'levelHolds';
+      goneUl: number;
+      entryId: string;
+      at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: MachineAnswer;
+    }
+  | {
       code: 'backPressure';
       overPa: number | null;
       blocked: boolean;
@@ -2543,6 +2630,22 @@ export type MachineFinding =
       act: Act;
       answeredBy: MachineAnswer;
     };
+export type OilUse = {
+  /** Running time when its level stood right at a filling; null where nobody has said it since. */
+  markMinutes: number | null;
+  addedUl: number;
+  takenUl: number;
+  /** Taken out since somebody read the level. */
+  takenSinceLevelUl: number;
+  /** Stretches that ran long enough, the newest last. */
+  stretches: readonly {
+    ballast: BallastUse;
+    ulPer100h: number;
+  }[];
+  /** The last top-ups, and those of a seal cup. */
+  topUps: readonly string[];
+  cups: readonly string[];
+};
 export type CaseState =
   | {
       status: 'open';
@@ -2616,6 +2719,7 @@ export type PumpState = {
   machine: readonly MachineFinding[];
   /** Blanked off, on fresh oil, Pa: the first tests, of which its good value is the median. */
   goodPa: readonly number[];
+  use: OilUse;
   /** Null: no case, or the last one held. */
   case: CaseState | null;
 };
@@ -2950,6 +3054,8 @@ export type BleedBody = {
   drawnMl?: number | null;
   /** Null while nobody has read it: no water counts as taken out until then. */
   waterMl?: number | null;
+  /** As it stood afterwards; null where nobody read it. */
+  levelAfter?: Level | null;
   remark?: string | null;
 };
 export type TopUpBody = {
@@ -2983,6 +3089,7 @@ export type LabSampleBody = {
   drawnMl: number;
   /** What is written on the bottle. */
   label?: string | null;
+  levelAfter?: Level | null;
   remark?: string | null;
 };
 export type LabResultBody = {

@@ -1,4 +1,4 @@
-import type { Entry, SumpKey } from '@winter-jar/core';
+import type { Entry, Level, SumpKey } from '@winter-jar/core';
 import { useUnits } from '../device/use-units.js';
 import { DeedCautions } from '../entry/deed-cautions.js';
 import { TextField } from '../ui/field.js';
@@ -12,12 +12,15 @@ import { Remark } from '../forms/remark.js';
 import { firstSump, SumpField } from '../entry/sump-field.js';
 import { useEntryForm } from '../entry/use-entry-form.js';
 import { happenedAt, happensNow, WHEN_WRONG, WhenField, whenOf, type When } from '../forms/when-field.js';
+import { LEVEL_AFTER_CHIPS } from '../forms/level-chips.js';
+import { Chips } from '../ui/chips.js';
 import { boundTo } from '../forms/bound-to.js';
 
 interface LabSampleValues extends When {
   sump: SumpKey;
   drawnMl: string;
   label: string;
+  levelAfter: Level | 'notRead';
   remark: string;
 }
 
@@ -38,7 +41,13 @@ function LabSample(props: EntryPageProps) {
     if (!at) fields.refuse('at', WHEN_WRONG);
     if (fields.hasIssues() || !at) return { ok: false, issues: fields.issues };
     const label = v.label.trim() ? { label: v.label.trim() } : {};
-    return exactly('labSample', at, { sump: v.sump, drawnMl, ...label, ...remarkOf(v) });
+    return exactly('labSample', at, {
+      sump: v.sump,
+      drawnMl,
+      ...label,
+      ...(v.levelAfter === 'notRead' ? {} : { levelAfter: v.levelAfter }),
+      ...remarkOf(v),
+    });
   }
   const form = useEntryForm<'labSample', LabSampleValues>({
     kind: 'labSample',
@@ -47,6 +56,7 @@ function LabSample(props: EntryPageProps) {
       sump: firstSump(page),
       drawnMl: quantityText(100, units.volume),
       label: '',
+      levelAfter: 'notRead',
       remark: '',
       ...happensNow(zone),
     },
@@ -55,6 +65,7 @@ function LabSample(props: EntryPageProps) {
       sump: body.sump,
       drawnMl: quantityText(body.drawnMl, units.volume),
       label: body.label ?? '',
+      levelAfter: body.levelAfter ?? 'notRead',
       remark: body.remark ?? '',
       ...happenedAt(instant, zone),
     }),
@@ -81,6 +92,9 @@ function LabSample(props: EntryPageProps) {
           hint="a number or a name, if any"
         />
       </div>
+      {values.sump === 'oil' && (
+        <Chips label="Level after" chips={LEVEL_AFTER_CHIPS} value={values.levelAfter} onChange={set('levelAfter')} />
+      )}
       <WhenField form={form} />
       <Remark form={form} />
     </EntryScreen>

@@ -67,7 +67,7 @@ function SumpWorkForm<K extends SumpWorkKind>({ kind, props }: { kind: K; props:
     productId: productOf(page, sump) ?? '',
     ...NO_VOLUMES,
     ...begun(sump),
-    levelAfter: 'right',
+    levelAfter: work.fills ? 'right' : 'notRead',
     oilWent: '',
     unmeasured: [],
     oilFilter: 'no',
@@ -110,7 +110,7 @@ function SumpWorkForm<K extends SumpWorkKind>({ kind, props }: { kind: K; props:
     <EntryScreen title={work.title} props={props} form={form} saveWords={work.saveWords}>
       <DeedCautions page={page} deed={kind} how={floats ? DENSER_CAUTION : work.how} />
       <SumpField page={page} value={values.sump} onChange={choose} />
-      {work.levelLabel !== null && (
+      {work.fills && (
         <ProductField
           page={page}
           value={values.productId}
@@ -143,15 +143,8 @@ function SumpWorkForm<K extends SumpWorkKind>({ kind, props }: { kind: K; props:
           </div>
         ))}
       </div>
-      {work.levelLabel !== null && (
-        <Chips
-          label={work.levelLabel}
-          chips={LEVEL_AFTER_CHIPS}
-          value={values.levelAfter}
-          onChange={set('levelAfter')}
-        />
-      )}
-      {work.levelLabel !== null && (
+      <Chips label={work.levelLabel} chips={LEVEL_AFTER_CHIPS} value={values.levelAfter} onChange={set('levelAfter')} />
+      {work.fills && (
         <OilWentField page={page} sump={values.sump} value={values.oilWent ?? ''} onChange={set('oilWent')} />
       )}
       {work.asksFilter && page.setUp.model.hasOilFilter && !correctId && (

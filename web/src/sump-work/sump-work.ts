@@ -32,8 +32,9 @@ export interface SumpWork {
     /** It may be left unknown, in these words. */
     readonly unknown?: string;
   }[];
-  /** Oil is filled: which, and up to where; null where none is. */
-  readonly levelLabel: string | null;
+  readonly levelLabel: string;
+  /** Oil is filled: which. Where none is, what came out has lowered the level. */
+  readonly fills: boolean;
   /** The filter may have gone with it. */
   readonly asksFilter?: true;
   readonly sump: (page: PumpPage) => SumpKey;
@@ -56,7 +57,8 @@ export const SUMP_WORK: Readonly<Record<SumpWorkKind, SumpWork>> = {
       { name: 'drawnMl', label: 'Drawn in all', min: 0, unknown: 'not measured' },
       { name: 'waterMl', label: 'Of it water', min: 0, unknown: 'not read yet' },
     ],
-    levelLabel: null,
+    levelLabel: 'Level after',
+    fills: false,
     sump: firstSump,
   },
   change: {
@@ -69,6 +71,7 @@ export const SUMP_WORK: Readonly<Record<SumpWorkKind, SumpWork>> = {
       { name: 'inMl', label: 'Filled in', min: 1 },
     ],
     levelLabel: 'Level after a minute’s run and a wait',
+    fills: true,
     asksFilter: true,
     sump: firstSump,
     begins: (page, sump) => ({ inMl: chargeMlOf(page, sump) }),
@@ -80,6 +83,7 @@ export const SUMP_WORK: Readonly<Record<SumpWorkKind, SumpWork>> = {
     how: 'Fill slowly near the mark: it rises late, and too much oil is as wrong as too little.',
     volumes: [{ name: 'addedMl', label: 'Filled in', min: 0.1 }],
     levelLabel: 'Level after',
+    fills: true,
     sump: (page) => (page.row.kind === 'booster' ? 'sealCup' : firstSump(page)),
   },
 };
@@ -91,10 +95,9 @@ export function bodyOf<K extends SumpWorkKind>(
   volumesMl: Readonly<Record<string, number | null>>,
 ): EntryBodies[K] {
   const levelAfter = v.levelAfter === 'notRead' ? null : v.levelAfter;
-  const filled =
-    SUMP_WORK[kind].levelLabel === null
-      ? {}
-      : { productId: v.productId, levelAfter, ...(v.oilWent ? { oilWent: v.oilWent } : {}) };
+  const filled = SUMP_WORK[kind].fills
+    ? { productId: v.productId, levelAfter, ...(v.oilWent ? { oilWent: v.oilWent } : {}) }
+    : { levelAfter };
   const remark = v.remark.trim() ? { remark: v.remark.trim() } : {};
   return { sump: v.sump, ...filled, ...volumesMl, ...remark } as unknown as EntryBodies[K];
 }

@@ -44,7 +44,7 @@ test.each<[WaterStory, RegExp]>([
 
 test.each<[ExcessHint, RegExp]>([
   [{ code: 'meltwater', runs: 1 }, /^One run went right after a defrost/],
-  [{ code: 'coldBallast', runs: 2 }, /^2 runs had the ballast open into oil below 60.°C/],
+  [{ code: 'coldBallast', runs: 2 }, /^2 runs had the ballast open into oil so cold/],
   [{ code: 'liquid' }, /rarely vapour/],
   [{ code: 'warmTrap', warmerK: 6.2 }, /6.K warmer all the time/],
   [

@@ -59,7 +59,7 @@ export function hintWords(hint: ExcessHint): string {
     case 'meltwater':
       return `${hint.runs === 1 ? 'One run' : `${hint.runs} runs`} went right after a defrost or with the drain open: meltwater drawn in is the likeliest.`;
     case 'coldBallast':
-      return `${hint.runs === 1 ? 'One run' : `${hint.runs} runs`} had the ballast open into oil below 60\u00a0°C: its air brings more water than it takes.`;
+      return `${hint.runs === 1 ? 'One run' : `${hint.runs} runs`} had the ballast open into oil so cold that its air brings more water than it takes out.`;
     case 'liquid':
       return 'So much at once is rarely vapour: meltwater after a defrost, an open drain, condensate running back from a rising exhaust pipe.';
     case 'warmTrap':

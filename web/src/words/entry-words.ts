@@ -99,6 +99,7 @@ export function entryWords(entry: Entry, house: HouseSetUp, { print, zone, now }
         (entry.body.waterMl ?? null) === null
           ? 'its water not read yet'
           : `${print.volume(entry.body.waterMl ?? 0)} of it water`,
+        entry.body.levelAfter ? LEVEL_WORDS[entry.body.levelAfter] : null,
         entry.body.remark,
       ]);
     case 'topUp':

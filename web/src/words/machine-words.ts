@@ -94,6 +94,22 @@ export const MACHINE_WORDS: { readonly [C in MachineCode]: (found: FoundOf<C>, w
     'Brine, juice or resin drawn in',
     'Liquid went into the pump: salt rusts within hours. The same day',
   ),
+  toppedUpOften: ({ times, days, at }, { zone, now }) => ({
+    short: `Topped up ${times} times in ${days} days`,
+    full: `Filled up ${times} times within ${days} days (${dayWords(at, zone, now)}): look for a weep, for oil in the exhaust and up the hose.`,
+  }),
+  sealCupLeak: ({ times, days, at }, { zone, now }) => ({
+    short: 'Seal cup empties',
+    full: `The seal cup was filled ${times} times within ${days} days (${dayWords(at, zone, now)}): weekly or oftener means that a shaft seal leaks.`,
+  }),
+  oilUse: ({ ulPer100h, usualUlPer100h, at }, { print, zone, now }) => ({
+    short: `${print.volume(ulPer100h / 1000)} of oil per 100\u00a0h`,
+    full: `${print.volume(ulPer100h / 1000)} of oil per 100\u00a0h of running (${dayWords(at, zone, now)}), where ${print.volume(usualUlPer100h / 1000)} are its usual; what samples and bleeds took is left out. Look for a weep, for oil in the exhaust and up the hose.`,
+  }),
+  levelHolds: ({ goneUl, at }, { print, zone, now }) => ({
+    short: 'Level no longer falls',
+    full: `By its usual ${print.volume(goneUl / 1000)} should be gone, and the level stood as it did (${dayWords(at, zone, now)}): water may have taken the oil’s place. Draw a sample at the bottom and look.`,
+  }),
   grinding: plain('Metal grinds', 'Do not start it: vanes, bearings and rotor on the bench, or an exchange pump.'),
   stiff: plain('Hard to turn by hand', 'Do not start it: it is opened and inspected, or exchanged.'),
   trips: plain(

@@ -173,6 +173,10 @@ const REASON_WORDS: { readonly [C in ReasonCode]: (reason: ReasonOf<C>, words: W
     short: 'Not taken over yet',
     full: 'Nothing is known about this pump yet. Take it over: say when its oil was changed, or that nobody knows.',
   }),
+  readLevel: ({ takenUl }, { print }) => ({
+    short: 'Level not read since oil was drawn',
+    full: `${print.volume(takenUl / 1000)} of oil were drawn with samples and bleeds since somebody read the level: read it, and top up to the mark.`,
+  }),
   unsettled: ({ corrections: n }) => ({
     short: n === 1 ? 'A correction is to be settled' : `${n} corrections are to be settled`,
     full: 'Something was said about this pump that does not count yet. Settle it before you trust this verdict.',
