@@ -8,7 +8,7 @@ type LabReport = ReturnType<typeof labReading>;
 
 /**
  * What reports say, judged as the verdict judges them: by the oil that the sample was drawn from and the limits in force when the
- * report came. Silicon has no limit of the trade; whoever reads the report says it.
+ * report came. Of a pump that is new to its laboratory, whoever reads the report says what its silicon means.
  */
 export function evidenceOfLab(input: {
   pumpId: string;
@@ -29,12 +29,19 @@ export function evidenceOfLab(input: {
     const said: Observation[] = [];
     if (judged('viscosity40Mm2s')) said.push(observed(entry, 'thickness', thicknessOf(report)));
     if (judged('ironPpm')) said.push(observed(entry, 'iron', passed('ironPpm') ? 'raised' : 'normal'));
+    if (judged('siliconPpm')) said.push(observed(entry, 'silicon', siliconOf(report)));
+    if (judged('count6PerMl')) said.push(observed(entry, 'particleCode', passed('count6PerMl') ? 'raised' : 'usual'));
     // Detergent oils hold their own bases: there the base number speaks, and the acid number is not judged.
     if (judged('acidMgKohG') || judged('baseMgKohG'))
       said.push(observed(entry, 'acid', passed('acidMgKohG') || passed('baseMgKohG') ? 'raised' : 'normal'));
     // A report speaks for the day of its sample.
     return said.map((one) => ({ ...one, at: sample.at }));
   });
+}
+
+function siliconOf({ findings }: LabReport): 'normal' | 'alone' | 'withAluminium' {
+  const found = findings.find((f) => f.code === 'silicon');
+  return found ? (found.withAluminium ? 'withAluminium' : 'alone') : 'normal';
 }
 
 function thicknessOf({ findings }: LabReport): 'asFresh' | 'thin' | 'thick' {

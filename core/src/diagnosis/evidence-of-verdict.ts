@@ -37,6 +37,8 @@ const SIGNS_OF: { readonly [C in FindingCode]: (found: Extract<OfVerdict, { code
   viscosity: ({ thinner }) => [['thickness', thinner ? 'thin' : 'thick']],
   labWater: () => [],
   iron: () => [['iron', 'raised']],
+  silicon: ({ withAluminium }) => [['silicon', withAluminium ? 'withAluminium' : 'alone']],
+  particleCode: () => [['particleCode', 'raised']],
   ironRate: () => [['iron', 'raised']],
   wear: () => [['iron', 'raised']],
   acid: () => [['acid', 'raised']],

@@ -57,6 +57,7 @@ export function initialState(pumpId: string): PumpState {
     meter: null,
     samples: [],
     ironRates: [],
+    labCharges: [],
     overhaul: null,
     machine: [],
     goodPa: [],

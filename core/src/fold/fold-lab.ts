@@ -1,6 +1,8 @@
 import { LAB_READINGS, type LabResultBody, type LabSampleBody, type LabValues } from '../journal/index.js';
 import {
   afterViscosity,
+  classesOf,
+  countsDroplets,
   ironRatePer100h,
   labReadingOf,
   onNewCharge,
@@ -49,6 +51,7 @@ export function labInContext(input: {
 }): JudgedLab {
   const { state, sample, body, setUp } = input;
   const sump = state.sumps.find((s) => s.key === sample.sump);
+  const earlier = sample.sump === 'oil' ? state.labCharges.filter((c) => c.chargeNumber < sample.chargeNumber) : [];
   return {
     values: body,
     wearSigns: body.wearSigns ?? [],
@@ -60,6 +63,8 @@ export function labInContext(input: {
       earlierIronRates: state.ironRates
         .filter((r) => r.chargeNumber < sample.chargeNumber)
         .map((r) => r.milliPpmPer100h / MILLI),
+      earlierSilicon: earlier.flatMap((c) => (c.siliconPpm === null ? [] : [c.siliconPpm])),
+      earlierClasses: earlier.flatMap((c) => (c.classes === null ? [] : [c.classes])),
       glitterSeen: sump?.findings.some((f) => f.code === 'particles' && f.kinds.includes('glitter')) ?? false,
     },
   };
@@ -106,8 +111,9 @@ export function foldLabResult(state: PumpState, { setUp, entry }: Context, body:
     return raise(withUnansweredWater({ ...sump, findings: standing }, state, sample, speaks), speaks, origin);
   });
   const samples = judged.samples.map((s) => (s === sample ? { ...s, measured: measuredBy(body) } : s));
-  const next = { ...judged, samples };
-  return measured.includes('ironPpm') ? withIronRate(next, sample, labInContext({ state, sample, body, setUp })) : next;
+  const lab = labInContext({ state, sample, body, setUp });
+  const next = withLabCharge({ ...judged, samples }, sample, lab);
+  return measured.includes('ironPpm') ? withIronRate(next, sample, lab) : next;
 }
 
 const isThin = (findings: LabReport['findings']): boolean => findings.some((f) => f.code === 'viscosity' && f.thinner);
@@ -136,6 +142,23 @@ function withUnansweredWater(
   const wet = speaks.some((f) => f.code === 'labWater');
   if (!wet || wasDoneSince(state, sample, 'bleed') || wasDoneSince(state, sample, 'purge')) return sump;
   return { ...sump, charge: { ...sump.charge, bledSinceWaterSeen: false } };
+}
+
+/** What a charge has shown, for those that come after it. */
+function withLabCharge(state: PumpState, sample: SampleDrawn, lab: JudgedLab): PumpState {
+  const silicon = lab.values.siliconPpm ?? null;
+  const counted = countsDroplets(lab) ? null : classesOf(lab.values);
+  if (sample.sump !== 'oil' || (silicon === null && counted === null)) return state;
+  const { chargeNumber } = sample;
+  const known = state.labCharges.find((c) => c.chargeNumber === chargeNumber);
+  const others = state.labCharges.filter((c) => c.chargeNumber !== chargeNumber);
+  const charge = {
+    chargeNumber,
+    siliconPpm: silicon ?? known?.siliconPpm ?? null,
+    classes: counted ?? known?.classes ?? null,
+  };
+  const next = [...others, charge].sort((a, b) => a.chargeNumber - b.chargeNumber);
+  return { ...state, labCharges: next.slice(-KEPT.ironRates) };
 }
 
 /** The newest report on a charge gives its rate. */

@@ -149,6 +149,14 @@ export interface IronRate {
   readonly milliPpmPer100h: number;
 }
 
+/** What reports have found of a charge beside its iron; the newest word counts. */
+export interface LabCharge {
+  readonly chargeNumber: number;
+  readonly siliconPpm: number | null;
+  /** Of ISO 4406, at 6 and at 14 µm; null where they were not counted, or droplets were. */
+  readonly classes: readonly [number, number] | null;
+}
+
 /** A run that was started and has not ended yet. */
 export interface OpenRun {
   readonly entryId: string;
@@ -259,6 +267,8 @@ export interface PumpState {
   readonly samples: readonly SampleDrawn[];
   /** Of the main oil's charges, oldest first. */
   readonly ironRates: readonly IronRate[];
+  /** Silicon and particle classes of its charges, oldest first. */
+  readonly labCharges: readonly LabCharge[];
   /** When it was new or overhauled, and the running time until then. */
   readonly overhaul: { readonly at: string; readonly minutes: number } | null;
   /** What the pump itself says: pressures, noise, heat, exhaust. */

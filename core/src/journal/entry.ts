@@ -29,7 +29,15 @@ export type Smell = (typeof SMELLS)[number];
 export const FOAMS = ['none', 'settles', 'stays'] as const;
 export type Foam = (typeof FOAMS)[number];
 /** What a laboratory measures and a limit is held against. */
-export const LAB_READINGS = ['waterPpm', 'viscosity40Mm2s', 'ironPpm', 'acidMgKohG', 'baseMgKohG'] as const;
+export const LAB_READINGS = [
+  'waterPpm',
+  'viscosity40Mm2s',
+  'ironPpm',
+  'acidMgKohG',
+  'baseMgKohG',
+  'siliconPpm',
+  'count6PerMl',
+] as const;
 export type LabReading = (typeof LAB_READINGS)[number];
 /** Particles per mL: counts of a report come together, and fall with the size. */
 export const LAB_COUNTS = ['count4PerMl', 'count6PerMl', 'count14PerMl'] as const;

@@ -65,6 +65,8 @@ export type FindingCode =
   | 'viscosity'
   | 'labWater'
   | 'iron'
+  | 'silicon'
+  | 'particleCode'
   | 'ironRate'
   | 'wear'
   | 'acid'
@@ -164,6 +166,15 @@ export type OilFinding = FindingBase &
         readonly usualPer100h: number;
         readonly limitTimes: number;
       }
+    /** Against earlier charges of this pump; with aluminium it is dust. */
+    | {
+        readonly code: 'silicon';
+        readonly foundPpm: number;
+        readonly usualPpm: number;
+        readonly withAluminium: boolean;
+      }
+    /** Classes of ISO 4406 over those of earlier charges, at 6 or at 14 µm, whichever rose more. */
+    | { readonly code: 'particleCode'; readonly found: string; readonly classesUp: number }
     | { readonly code: 'wear'; readonly abovePpm: number; readonly signs: readonly WearSign[] }
     | {
         readonly code: 'acid';

@@ -11,7 +11,7 @@ export {
   type OilFinding,
 } from './finding.js';
 export { isDirty } from './is-dirty.js';
-export { ironRatePer100h, type JudgedLab, labReadingOf } from './judge-lab.js';
+export { countsDroplets, ironRatePer100h, type JudgedLab, labReadingOf } from './judge-lab.js';
 export { filledUp, levelFinding, levelNotTold, oilLost } from './judge-level.js';
 export {
   type ChargeSeen,
@@ -23,7 +23,7 @@ export {
   waterUlOf,
 } from './judge.js';
 export { nextLook, type NextLook } from './next-look.js';
-export { iso4406Code } from './particle-code.js';
+export { classesOf, iso4406Code } from './particle-code.js';
 export { type LabReport, type NotJudged, readLab } from './read-lab.js';
 export { type LookInContext, type OilReading, onNewCharge, readOil } from './read-oil.js';
 export { isDenserThanWater, type Settling, SETTLING, settlingOf, stokesSettlingMmPerH } from './settling.js';

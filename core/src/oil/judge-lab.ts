@@ -3,6 +3,7 @@ import type { OilProduct } from '../set-up/index.js';
 import type { Act, FindingCode, OilFinding } from './finding.js';
 import { stepPassed, type LimitLevel, type OilLimits } from '../limits/index.js';
 import { median } from '../statistics/index.js';
+import { classesOf, iso4406Code } from './particle-code.js';
 import { waterSolubilityPpm } from './water-solubility.js';
 
 export type LabProduct = Pick<OilProduct, 'base' | 'waterBehaviour' | 'densityKgM3'> &
@@ -15,6 +16,10 @@ export interface LabCharge {
   readonly runningOilTempC: number;
   /** Iron per 100 h of earlier charges, ppm. */
   readonly earlierIronRates: readonly number[];
+  /** Silicon of earlier charges, ppm. */
+  readonly earlierSilicon: readonly number[];
+  /** Their classes of ISO 4406 at 6 and at 14 µm. */
+  readonly earlierClasses: readonly (readonly [six: number, fourteen: number])[];
   /** Metal glittered in a jar or in the glass. */
   readonly glitterSeen: boolean;
 }
@@ -38,7 +43,12 @@ const COLD_C = 20;
 /** Above it the line of solubility ends, and no pump should run. */
 const HOTTEST_C = 110;
 /** A rate over fewer hours is the scatter of the reading; a median of fewer charges says little. */
-export const IRON_RATE = { leastHours: 20, leastCharges: 3 } as const;
+export const IRON_RATE = { leastHours: 50, leastCharges: 3 } as const;
+/** A laboratory tells metals apart by so much, ppm (docs/trade.md 6). */
+const NOISE_PPM = 5;
+/** Over the median of earlier charges: silicon so many times, and particles so many classes of ISO 4406. */
+const SILICON_TIMES = 2;
+const CLASSES_UP = 2;
 
 const sampleOr = (level: LimitLevel, act: Act): Act => (level === 'lookSooner' ? 'sample' : act);
 const answeredBy = 'changeOrSample' as const;
@@ -140,11 +150,42 @@ const ironRate = (lab: JudgedLab): OilFinding | null => {
   const per100h = ironRatePer100h({ ...lab, hours });
   if (per100h === null || earlierIronRates.length < IRON_RATE.leastCharges) return null;
   const usualPer100h = median(earlierIronRates);
-  if (usualPer100h <= 0) return null;
+  if (usualPer100h <= 0 || (ironAbove(lab) ?? 0) <= NOISE_PPM) return null;
   const passed = stepPassed(lab.limits, 'ironTimesUsual', per100h / usualPer100h);
   if (!passed) return null;
   const act = sampleOr(passed.level, 'change');
   return { code: 'ironRate', level: passed.level, act, answeredBy, per100h, usualPer100h, limitTimes: passed.limit };
+};
+
+/** Silicon has no limit of the trade: what is unusual for this pump is dust, or silicone where no aluminium comes with it. */
+const silicon = ({ values, charge }: JudgedLab): OilFinding | null => {
+  const foundPpm = values.siliconPpm ?? null;
+  if (foundPpm === null || charge.earlierSilicon.length < IRON_RATE.leastCharges) return null;
+  const usualPpm = median(charge.earlierSilicon);
+  if (foundPpm <= SILICON_TIMES * usualPpm || foundPpm - usualPpm <= NOISE_PPM) return null;
+  const withAluminium = (values.aluminiumPpm ?? 0) > 0;
+  return { code: 'silicon', level: 'lookSooner', act: 'findCause', answeredBy, foundPpm, usualPpm, withAluminium };
+};
+
+/** In oil that holds free water an optical count counts droplets: void unless it was dried (ASTM D7647). */
+export const countsDroplets = (lab: JudgedLab): boolean => water(lab) !== null;
+
+const particleCode = (lab: JudgedLab): OilFinding | null => {
+  const { values, charge } = lab;
+  const classes = classesOf(values);
+  if (classes === null || charge.earlierClasses.length < IRON_RATE.leastCharges || countsDroplets(lab)) return null;
+  const up = classes.map((c, i) => c - median(charge.earlierClasses.map((e) => e[i] ?? 0)));
+  const classesUp = Math.max(...up);
+  if (classesUp < CLASSES_UP) return null;
+  const counts = [values.count4PerMl ?? 0, values.count6PerMl ?? 0, values.count14PerMl ?? 0] as const;
+  return {
+    code: 'particleCode',
+    level: 'lookSooner',
+    act: 'sample',
+    answeredBy,
+    found: iso4406Code({ counts }),
+    classesUp,
+  };
 };
 
 /** So much iron is wear: change and inspect, and Stop where the pump says so too. */
@@ -159,11 +200,15 @@ const wear = (lab: JudgedLab): OilFinding | null => {
   return { code: 'wear', level, act: 'inspect', answeredBy: 'inspectAndChange', abovePpm, signs };
 };
 
+/** A detergent oil is told by its base number, and PFPE neither oxidises nor has an acid of its own. */
+export const hasAcidNumber = ({ waterBehaviour, base: kind }: Pick<LabProduct, 'waterBehaviour' | 'base'>): boolean =>
+  waterBehaviour !== 'detergent' && kind !== 'pfpe';
+
 /** Detergent oils hold their own bases: there the base number speaks, not the acid number. */
 const acid = ({ values, product, limits }: JudgedLab): OilFinding | null => {
   const foundMgKohG = values.acidMgKohG ?? null;
   const freshMgKohG = product.freshAcidMgKohG ?? null;
-  if (foundMgKohG === null || freshMgKohG === null || product.waterBehaviour === 'detergent') return null;
+  if (foundMgKohG === null || freshMgKohG === null || !hasAcidNumber(product)) return null;
   const rise = Math.round((foundMgKohG - freshMgKohG) * 1e6) / 1e6;
   const passed = stepPassed(limits, 'acidRise', rise);
   if (!passed) return null;
@@ -194,6 +239,8 @@ export const LAB_JUDGES: readonly LabJudge[] = [
   { code: 'iron', reading: 'ironPpm', judge: iron },
   { code: 'ironRate', reading: 'ironPpm', judge: ironRate },
   { code: 'wear', reading: 'ironPpm', judge: wear },
+  { code: 'silicon', reading: 'siliconPpm', judge: silicon },
+  { code: 'particleCode', reading: 'count6PerMl', judge: particleCode },
   { code: 'acid', reading: 'acidMgKohG', judge: acid },
   { code: 'base', reading: 'baseMgKohG', judge: base },
 ];

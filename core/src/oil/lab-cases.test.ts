@@ -14,7 +14,16 @@ const MINERAL: Oil = { base: 'mineral', waterBehaviour: 'demulsifying', densityK
 const DETERGENT: Oil = { base: 'mineral', waterBehaviour: 'detergent', densityKgM3: 880, ...FRESH, freshBaseMgKohG: 8 };
 const ESTER: Oil = { base: 'ester', waterBehaviour: 'demulsifying', densityKgM3: 960, ...FRESH };
 
-const CHARGE: LabCharge = { hours: 200, runningOilTempC: 70, earlierIronRates: [], glitterSeen: false };
+const PFPE: Oil = { base: 'pfpe', waterBehaviour: 'demulsifying', densityKgM3: 1890, ...FRESH };
+
+const CHARGE: LabCharge = {
+  earlierSilicon: [],
+  earlierClasses: [],
+  hours: 200,
+  runningOilTempC: 70,
+  earlierIronRates: [],
+  glitterSeen: false,
+};
 
 interface Case {
   readonly name: string;
@@ -205,6 +214,120 @@ const CASES: readonly Case[] = [
     reason: null,
   },
   { name: 'base number under half of fresh', oil: DETERGENT, values: { baseMgKohG: 3.9 }, ...change, reason: 'base' },
+  // Below what a laboratory can tell, and before a rate is one.
+  {
+    name: '2 ppm after 20 h, where 2 ppm per 100 h is usual: noise',
+    charge: { hours: 20, earlierIronRates: [2, 1.8, 2.4] },
+    values: { ironPpm: 3 },
+    level: 'runOn',
+    act: null,
+    reason: null,
+  },
+  {
+    name: '9 ppm above fresh after 40 h: too short for a rate',
+    charge: { hours: 40, earlierIronRates: [2, 1.8, 2.4] },
+    values: { ironPpm: 10 },
+    level: 'runOn',
+    act: null,
+    reason: null,
+  },
+  {
+    name: '9 ppm above fresh after 60 h, where 2 ppm per 100 h is usual',
+    charge: { hours: 60, earlierIronRates: [2, 1.8, 2.4] },
+    values: { ironPpm: 10 },
+    ...sooner,
+    reason: 'ironRate',
+  },
+  // Silicon and the particle code, against this pump's own charges.
+  {
+    name: 'silicon 15 with aluminium, where 4 is usual: dust',
+    charge: { earlierSilicon: [4, 5, 4] },
+    values: { siliconPpm: 15, aluminiumPpm: 6 },
+    level: 'lookSooner',
+    act: 'findCause',
+    reason: 'silicon',
+  },
+  {
+    name: 'silicon 15 alone, where 4 is usual',
+    charge: { earlierSilicon: [4, 5, 4] },
+    values: { siliconPpm: 15 },
+    level: 'lookSooner',
+    act: 'findCause',
+    reason: 'silicon',
+  },
+  {
+    name: 'silicon 9, where 4 is usual: within the noise',
+    charge: { earlierSilicon: [4, 5, 4] },
+    values: { siliconPpm: 9 },
+    level: 'runOn',
+    act: null,
+    reason: null,
+  },
+  {
+    name: 'silicon 40 on a pump of which nothing is known',
+    values: { siliconPpm: 40 },
+    level: 'runOn',
+    act: null,
+    reason: null,
+  },
+  {
+    name: 'particles three classes up at 6 µm',
+    charge: {
+      earlierClasses: [
+        [17, 13],
+        [18, 14],
+        [17, 14],
+      ],
+    },
+    values: { count4PerMl: 20_000, count6PerMl: 6000, count14PerMl: 100 },
+    ...sooner,
+    reason: 'particleCode',
+  },
+  {
+    name: 'particles one class up',
+    charge: {
+      earlierClasses: [
+        [17, 13],
+        [18, 14],
+        [17, 14],
+      ],
+    },
+    values: { count4PerMl: 5000, count6PerMl: 2000, count14PerMl: 100 },
+    level: 'runOn',
+    act: null,
+    reason: null,
+  },
+  {
+    name: 'particles counted in wet oil: droplets count too',
+    charge: {
+      earlierClasses: [
+        [17, 13],
+        [18, 14],
+        [17, 14],
+      ],
+    },
+    values: { count4PerMl: 20_000, count6PerMl: 6000, count14PerMl: 100, waterPpm: 200 },
+    level: 'lookSooner',
+    act: 'purge',
+    reason: 'labWater',
+  },
+  // What applies to other oils.
+  {
+    name: 'acid 0.6 above fresh in an ester: it hydrolyses',
+    oil: ESTER,
+    values: { acidMgKohG: 0.7 },
+    ...sooner,
+    reason: 'acid',
+  },
+  {
+    name: 'acid in PFPE is none of its own',
+    oil: PFPE,
+    values: { acidMgKohG: 2 },
+    level: 'runOn',
+    act: null,
+    reason: null,
+  },
+  { name: 'iron in PFPE is wear as anywhere', oil: PFPE, values: { ironPpm: 42 }, ...change, reason: 'iron' },
   // Several at once.
   {
     name: 'the worst decides, all that speak are listed',

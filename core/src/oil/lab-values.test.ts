@@ -34,6 +34,15 @@ test('a count below nothing is refused', () => {
   expect(() => iso4406Code({ counts: [10, -1, 0] })).toThrow(/counts: -1/);
 });
 
+/** Silicon and particles of three charges before. */
+const EARLIER = {
+  earlierSilicon: [3, 4, 5],
+  earlierClasses: [
+    [15, 12],
+    [16, 12],
+    [15, 13],
+  ],
+} as const;
 const lab = (given: Partial<JudgedLab>): JudgedLab => ({
   values: {},
   wearSigns: [],
@@ -46,7 +55,7 @@ const lab = (given: Partial<JudgedLab>): JudgedLab => ({
     freshBaseMgKohG: 8,
   },
   limits: OIL_LIMITS,
-  charge: { hours: 200, runningOilTempC: 70, earlierIronRates: [1, 2, 3], glitterSeen: false },
+  charge: { hours: 200, runningOilTempC: 70, earlierIronRates: [1, 2, 3], ...EARLIER, glitterSeen: false },
   ...given,
 });
 
@@ -59,6 +68,9 @@ const product = fc.record({
   freshBaseMgKohG: fc.constantFrom(null, 8),
 } as const);
 const values = fc.record({
+  siliconPpm: fc.option(fc.double({ min: 0, max: 80, noNaN: true })),
+  count6PerMl: fc.option(fc.double({ min: 0, max: 50_000, noNaN: true })),
+  count14PerMl: fc.option(fc.double({ min: 0, max: 5000, noNaN: true })),
   waterPpm: fc.option(fc.double({ min: 0, max: 3000, noNaN: true })),
   viscosity40Mm2s: fc.option(fc.double({ min: 20, max: 150, noNaN: true })),
   ironPpm: fc.option(fc.double({ min: 0, max: 200, noNaN: true })),
@@ -66,7 +78,13 @@ const values = fc.record({
   baseMgKohG: fc.option(fc.double({ min: 0, max: 9, noNaN: true })),
 });
 /** Worse is more, but for the base number. */
-const worse: Partial<Record<LabReading, number>> = { waterPpm: 1, ironPpm: 1, acidMgKohG: 1, baseMgKohG: -1 };
+const worse: Partial<Record<LabReading, number>> = {
+  waterPpm: 1,
+  ironPpm: 1,
+  siliconPpm: 1,
+  acidMgKohG: 1,
+  baseMgKohG: -1,
+};
 
 test('a worse figure, and one figure more, never makes a verdict milder', () => {
   fc.assert(
@@ -118,7 +136,7 @@ test('limits of one’s own: an ester gets a number, a mineral oil’s saturatio
 });
 
 test('a rate needs hours and earlier charges to be held against', () => {
-  const charge = { hours: 200, runningOilTempC: 70, earlierIronRates: [2, 2, 2], glitterSeen: false };
+  const charge = { hours: 200, runningOilTempC: 70, earlierIronRates: [2, 2, 2], ...EARLIER, glitterSeen: false };
   const codes = (given: Partial<JudgedLab['charge']>) =>
     readLab(lab({ values: { ironPpm: 12 }, charge: { ...charge, ...given } })).findings.map((f) => f.code);
   expect(codes({})).toEqual(['ironRate']);

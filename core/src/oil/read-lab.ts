@@ -1,11 +1,11 @@
 import { LAB_READINGS, type LabReading } from '../journal/index.js';
 import type { Act, OilFinding } from './finding.js';
 import type { VerdictLevel } from '../limits/index.js';
-import { LAB_JUDGES, type JudgedLab } from './judge-lab.js';
+import { countsDroplets, hasAcidNumber, IRON_RATE, LAB_JUDGES, type JudgedLab } from './judge-lab.js';
 import { worstFirst } from './read-oil.js';
 
 /** Why a figure of the report is kept but not judged. */
-export type NotJudged = 'noFreshValue' | 'noLimitForThisOil';
+export type NotJudged = 'noFreshValue' | 'noLimitForThisOil' | 'tooFewCharges' | 'dropletsCount';
 
 export interface LabReport {
   readonly level: VerdictLevel;
@@ -16,7 +16,9 @@ export interface LabReport {
   readonly notJudged: readonly { readonly reading: LabReading; readonly why: NotJudged }[];
 }
 
-function whyNotJudged(reading: LabReading, { product, limits }: JudgedLab): NotJudged | null {
+function whyNotJudged(reading: LabReading, lab: JudgedLab): NotJudged | null {
+  const { product, limits, charge } = lab;
+  const isNew = (earlier: readonly unknown[]) => (earlier.length < IRON_RATE.leastCharges ? 'tooFewCharges' : null);
   const detergent = product.waterBehaviour === 'detergent';
   const isKnown = (fresh: number | null | undefined) => ((fresh ?? null) === null ? 'noFreshValue' : null);
   switch (reading) {
@@ -29,9 +31,13 @@ function whyNotJudged(reading: LabReading, { product, limits }: JudgedLab): NotJ
     case 'ironPpm':
       return null;
     case 'acidMgKohG':
-      return detergent ? 'noLimitForThisOil' : isKnown(product.freshAcidMgKohG);
+      return hasAcidNumber(product) ? isKnown(product.freshAcidMgKohG) : 'noLimitForThisOil';
     case 'baseMgKohG':
       return detergent ? isKnown(product.freshBaseMgKohG) : 'noLimitForThisOil';
+    case 'siliconPpm':
+      return isNew(charge.earlierSilicon);
+    case 'count6PerMl':
+      return countsDroplets(lab) ? 'dropletsCount' : isNew(charge.earlierClasses);
   }
 }
 

@@ -57,7 +57,14 @@ test('75 mL that a bleed brought ask for a look at what is left', () => {
 });
 
 test('60 ppm by lab in a mineral oil are dissolved while it is warm: purged, never bled', () => {
-  const charge = { hours: 100, runningOilTempC: 70, earlierIronRates: [], glitterSeen: false };
+  const charge = {
+    hours: 100,
+    runningOilTempC: 70,
+    earlierIronRates: [],
+    earlierSilicon: [],
+    earlierClasses: [],
+    glitterSeen: false,
+  };
   const { findings } = readLab({
     values: { waterPpm: 60 },
     wearSigns: [],

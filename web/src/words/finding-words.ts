@@ -42,6 +42,8 @@ const GONE: { readonly [C in FindingCode]?: string } = {
   labWater: 'too much water by lab',
   iron: 'too much iron',
   ironRate: 'more iron than usual',
+  silicon: 'more silicon than usual',
+  particleCode: 'more particles than usual',
   acid: 'too high an acid number',
   base: 'too low a base number',
 };
@@ -209,6 +211,14 @@ export const FINDING_WORDS: { readonly [C in FindingCode]: (found: FoundOf<C>, w
   iron: (r, { zone, now }) => ({
     short: `Iron: ${number(r.abovePpm, 0)}\u00a0ppm above new`,
     full: `${number(r.abovePpm, 0)}\u00a0ppm of iron above the unused oil (sample ${dayWords(r.at, zone, now)}); the limit is ${number(r.limitPpm, 0)}\u00a0ppm. ${r.level === 'lookSooner' ? 'Draw the next sample sooner.' : 'Change the oil.'}`,
+  }),
+  silicon: (r, { zone, now }) => ({
+    short: `Silicon: ${number(r.foundPpm, 0)}\u00a0ppm`,
+    full: `${number(r.foundPpm, 0)}\u00a0ppm of silicon, where earlier charges had ${number(r.usualPpm, 0)} (sample ${dayWords(r.at, zone, now)}). ${r.withAluminium ? 'With aluminium it is dust: see where air comes in.' : 'Alone it may be silicone, of release agent, sealant or antifoam.'}`,
+  }),
+  particleCode: (r, { zone, now }) => ({
+    short: `Particles ${r.found}`,
+    full: `Particle code ${r.found}, ${number(r.classesUp, 1)} classes over earlier charges (sample ${dayWords(r.at, zone, now)}). A fatty run can do that, by what it loosens: draw the next sample sooner.`,
   }),
   ironRate: (r, { zone, now }) => ({
     short: `Iron rises ${number(r.per100h / r.usualPer100h, 1)} times as fast as usual`,

@@ -38,6 +38,8 @@ export const WEAR_SIGN_WORDS: Readonly<Record<WearSign, string>> = {
 const NOT_JUDGED_WORDS: Readonly<Record<NotJudged, string>> = {
   noFreshValue: 'the set-up of this oil does not say what it is when unused',
   noLimitForThisOil: 'there is no limit for an oil of this kind',
+  tooFewCharges: 'it is held against earlier charges of this pump, and fewer than three have it',
+  dropletsCount: 'the oil is wet, and a counter counts droplets as particles; let it be dried first',
 };
 
 /** "Acid number is kept but not judged: the set-up of this oil does not say …" */
