@@ -18,7 +18,7 @@ export function evidenceOfService(input: {
   const { tasks } = standingAt({ state, setUp, now });
   const isOver = (task: TaskId) => {
     const standing = tasks.find((t) => t.task === task);
-    return standing ? standing.status === 'reached' : null;
+    return standing ? standing.limits.some((l) => l.reached) : null;
   };
   const [filter, screen, vanes] = [isOver('exhaustFilter'), isOver('inletScreen'), isOver('vaneCheck')];
   return [

@@ -145,7 +145,7 @@ export function simulatePump(input: {
     const bleedDue = standingAt({ state, setUp, now: new Date(at).toISOString(), todayDay }).tasks.find(
       (t) => t.task === 'bleed',
     );
-    if (bleedDue?.status === 'reached' && oil.waterMl >= 2 && random.chance(profile.diligence)) {
+    if (bleedDue?.limits.some((l) => l.reached) && oil.waterMl >= 2 && random.chance(profile.diligence)) {
       const waterMl = Math.round(oil.waterMl * random.between([0.7, 0.95]));
       oil.waterMl -= waterMl;
       write('bleed', { sump: 'oil', drawnMl: waterMl + Math.round(random.between([8, 25])), waterMl }, at);
@@ -177,7 +177,7 @@ export function simulatePump(input: {
     const setUp = setUpAt(endMs);
     const { tasks } = standingAt({ state, setUp, now: new Date(endMs).toISOString() });
     const ticked = tasks.filter(
-      (t) => t.status === 'reached' && TASKS.some(({ id, doneBy }) => id === t.task && doneBy === 'done'),
+      (t) => t.limits.some((l) => l.reached) && TASKS.some(({ id, doneBy }) => id === t.task && doneBy === 'done'),
     );
     const checked = random.chance(ROUTINE_CHECK_CHANCE)
       ? tasks.find((t) => ROUTINE_CHECKS.includes(t.task) && t.status !== 'reached')

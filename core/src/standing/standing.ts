@@ -284,6 +284,11 @@ const TASK_OF: { readonly [A in Act]?: TaskId } = {
   blankOff: 'blankOff',
 };
 
+/** Limits mark their tasks themselves. */
+const OF_LIMITS: readonly ReasonCode[] = ['changeDue', 'lookDue', 'blankOffDue'];
+/** What nobody does to oil that is changed. */
+const GOES_WITH_THE_OIL: readonly Act[] = ['purge', 'bleed', 'look', 'sample'];
+
 /**
  * What the verdict calls for heads the tasks. The oil that was looked at since its last run is looked at again after the next one:
  * at rest it shows the same, but for a jar that parts and for what was drained since.
@@ -295,15 +300,15 @@ function withWanted(
   setUp: PumpSetUp,
 ): TaskStanding[] {
   const known = new Map(tasks.map((t) => [t.task, t]));
+  const changes = reasons.some((r) => r.act === 'change' && r.level !== 'runOn');
   for (const reason of reasons) {
     const { act } = reason;
-    if (act === null || reason.level === 'runOn' || reason.code === 'lookDue' || reason.code === 'blankOffDue')
-      continue;
+    if (act === null || reason.level === 'runOn' || OF_LIMITS.includes(reason.code)) continue;
+    if (changes && GOES_WITH_THE_OIL.includes(act)) continue;
     const sump = 'sump' in reason ? reason.sump : 'oil';
     const task =
       sump === 'oil' ? TASK_OF[act] : act === 'change' ? 'boosterOil' : act === 'topUp' ? 'sealCup' : undefined;
-    if (!task || (reason.code === 'changeDue' && reason.task !== task)) continue;
-    if (!setUp.rules.tasks.some((t) => t.task === task)) continue;
+    if (!task || !setUp.rules.tasks.some((t) => t.task === task)) continue;
     const stands = known.get(task) ?? bare(task, state);
     const looked = state.tasks.look;
     const waits =
@@ -313,7 +318,7 @@ function withWanted(
       !('drainedAt' in reason && reason.drainedAt && reason.drainedAt > looked.at);
     if (waits && stands.status !== 'reached' && stands.status !== 'now')
       known.set(task, { ...stands, status: 'withinNextRun', forecast: null });
-    else if (stands.status !== 'reached') known.set(task, { ...stands, status: 'now' });
+    else if (!waits) known.set(task, { ...stands, status: 'now' });
   }
   const place = ({ task }: TaskStanding): number => {
     const first = reasons.findIndex((r) => r.act !== null && r.level !== 'runOn' && TASK_OF[r.act] === task);

@@ -66,3 +66,24 @@ test('with few charges it says so, and has no limit of its own', () => {
   const [water] = chargeTrends(story(rising(4)));
   expect(water).toMatchObject({ trend: { n: 3, verdict: 'tooFew' }, own: null });
 });
+
+test('what laboratories found is told per charge: iron by the hour, silicon as it was', () => {
+  const charge = (i: number): Entry[] => {
+    const from = i * 300;
+    const sample = entryAt(from + 120, 'labSample', { sump: 'oil', drawnMl: 100 });
+    return [
+      changeAt(from + 1),
+      runAt(from + 10, 100),
+      sample,
+      entryAt(from + 130, 'labResult', { sampleId: sample.id, ironPpm: 4 + 2 * i, siliconPpm: 5, acidMgKohG: 0.4 }),
+    ];
+  };
+  const trends = chargeTrends(story([0, 1, 2, 3, 4, 5, 6].flatMap(charge)));
+  const of = (measure: string) => trends.find((t) => t.measure === measure);
+  // 4, 6, 8 … ppm in 100 h each; the charge that goes on is left out.
+  expect(of('ironPpmPer100h')?.values.map((v) => v.value)).toEqual([4, 6, 8, 10, 12, 14]);
+  expect(of('ironPpmPer100h')?.trend).toMatchObject({ n: 6, slope: 2, verdict: 'rising' });
+  expect(of('siliconPpm')?.trend).toMatchObject({ n: 6, verdict: 'none' });
+  // The set-up of this oil does not say what is new: nothing is told.
+  expect(of('acidRise')?.values).toEqual([]);
+});

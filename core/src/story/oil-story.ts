@@ -1,10 +1,10 @@
-import type { Entry } from '../journal/index.js';
+import type { Entry, LabResultBody } from '../journal/index.js';
 import { ownLimit, trendOf, type Trend } from '../statistics/index.js';
 import { waterUlOf } from '../oil/index.js';
 import type { VerdictLevel } from '../limits/index.js';
-import type { SetUpBook } from '../set-up/index.js';
+import type { PumpSetUp, SetUpBook } from '../set-up/index.js';
 import { standingAt } from '../standing/index.js';
-import { initialState, type JarSeen, type PumpState, step, saysWater } from '../fold/index.js';
+import { initialState, type JarSeen, productIn, type PumpState, step, saysWater } from '../fold/index.js';
 
 /** One look or bleed on a charge, with what had run by then. */
 export interface StoryPoint {
@@ -30,10 +30,21 @@ export interface ChargeStory {
   readonly weightMilli: number;
   readonly startColour: number | null;
   readonly points: readonly StoryPoint[];
+  /** Of its last report that has them. */
+  readonly lab: { readonly [M in LabMeasure]?: number };
 }
 
-/** What charges are compared by, each per weighted run. */
-export const STORY_MEASURES = ['waterMl', 'colourRise'] as const;
+/** What charges are compared by: water and colour per weighted run, iron per 100 h, the others as the last report has them. */
+const LAB_MEASURES = ['ironPpmPer100h', 'acidRise', 'thickerPercent', 'siliconPpm'] as const;
+type LabMeasure = (typeof LAB_MEASURES)[number];
+export const STORY_MEASURES = [
+  'waterMl',
+  'colourRise',
+  'ironPpmPer100h',
+  'acidRise',
+  'thickerPercent',
+  'siliconPpm',
+] as const;
 export type StoryMeasure = (typeof STORY_MEASURES)[number];
 
 export interface ChargeTrend {
@@ -70,6 +81,7 @@ export function oilStory(input: {
   let state = input.from ?? initialState(input.pumpId);
   const charges: ChargeStory[] = [];
   let points: StoryPoint[] = [];
+  let lab: ChargeStory['lab'] = {};
   const close = (until: string | null): void => {
     const charge = oilOf(state);
     if (!charge) return;
@@ -77,14 +89,16 @@ export function oilStory(input: {
     const runs = state.totals.runs - since.counts.runs;
     const weightMilli = state.totals.weightMilli - since.counts.weightMilli;
     if (runs > 0 || points.length > 0 || until === null)
-      charges.push({ number, since: since.at, until, productId, runs, weightMilli, startColour, points });
+      charges.push({ number, since: since.at, until, productId, runs, weightMilli, startColour, points, lab });
     points = [];
+    lab = {};
   };
   for (const entry of input.entries) {
     const setUp = input.book.pumpAt({ pumpId: input.pumpId, instant: entry.happenedAt });
     if (!setUp) continue;
     if (entry.kind === 'change' && entry.body.sump === 'oil') close(entry.happenedAt);
     state = step(state, entry, setUp);
+    if (entry.kind === 'labResult') lab = { ...lab, ...labOf(state, entry.body, setUp) };
     const isPoint = (entry.kind === 'look' || entry.kind === 'bleed') && entry.body.sump === 'oil';
     const charge = oilOf(state);
     const jar = state.jars.at(-1);
@@ -104,8 +118,29 @@ export function oilStory(input: {
   return charges;
 }
 
-/** What one ended charge comes to per weighted run; null where nothing was seen of it, or nothing ran. */
-function perWeightedRun(charge: ChargeStory, measure: StoryMeasure): number | null {
+/** A report on the charge that goes on, against its unused oil; of one that is gone nothing is told again. */
+function labOf(state: PumpState, body: LabResultBody, setUp: PumpSetUp): ChargeStory['lab'] {
+  const sample = state.samples.find((s) => s.entryId === body.sampleId);
+  const number = oilOf(state)?.number;
+  if (!sample || sample.sump !== 'oil' || sample.chargeNumber !== number) return {};
+  const fresh = productIn(state, setUp, 'oil');
+  const rate = state.ironRates.find((r) => r.chargeNumber === number);
+  const [acid, thick] = [body.acidMgKohG ?? null, body.viscosity40Mm2s ?? null];
+  const [freshAcid, freshThick] = [fresh?.freshAcidMgKohG ?? null, fresh?.viscosity40Mm2s ?? null];
+  return {
+    ...(rate && typeof body.ironPpm === 'number' ? { ironPpmPer100h: rate.milliPpmPer100h / 1000 } : {}),
+    ...(acid !== null && freshAcid !== null ? { acidRise: acid - freshAcid } : {}),
+    ...(thick !== null && freshThick !== null ? { thickerPercent: (thick / freshThick - 1) * 100 } : {}),
+    ...(typeof body.siliconPpm === 'number' ? { siliconPpm: body.siliconPpm } : {}),
+  };
+}
+
+const isOfLab = (measure: StoryMeasure): measure is LabMeasure =>
+  (LAB_MEASURES as readonly StoryMeasure[]).includes(measure);
+
+/** What one ended charge comes to; null where nothing was seen of it, or nothing ran. */
+function ofCharge(charge: ChargeStory, measure: StoryMeasure): number | null {
+  if (isOfLab(measure)) return charge.lab[measure] ?? null;
   const weight = charge.weightMilli / 1000;
   if (weight <= 0) return null;
   if (measure === 'waterMl') {
@@ -119,13 +154,16 @@ function perWeightedRun(charge: ChargeStory, measure: StoryMeasure): number | nu
 }
 
 /** The step in which a reading is taken: the least scatter that charges all alike are given. */
-const READING_STEP = { waterMl: 1, colourRise: 0.1 } as const;
+const READING_STEP: Readonly<Record<StoryMeasure, number>> = {
+  ...{ waterMl: 1, colourRise: 0.1 },
+  ...{ ironPpmPer100h: 1, acidRise: 0.05, thickerPercent: 1, siliconPpm: 2 },
+};
 
 /** Is it getting worse from charge to charge? Answered by a test over the ended charges, oldest first. */
 export function chargeTrends(charges: readonly ChargeStory[]): ChargeTrend[] {
   return STORY_MEASURES.map((measure) => {
     const values = charges.flatMap((charge) => {
-      const value = charge.until === null ? null : perWeightedRun(charge, measure);
+      const value = charge.until === null ? null : ofCharge(charge, measure);
       return value === null ? [] : [{ number: charge.number, value }];
     });
     const numbers = values.map((v) => v.value);

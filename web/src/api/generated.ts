@@ -452,6 +452,8 @@ export type FindingCode =
   | 'viscosity'
   | 'labWater'
   | 'iron'
+  | 'silicon'
+  | 'particleCode'
   | 'ironRate'
   | 'wear'
   | 'acid'
@@ -898,6 +900,51 @@ export type StandingFinding =
       per100h: number;
       usualPer100h: number;
       limitTimes: number;
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: AnsweredBy;
+      /** Of two deeds that answer it, the one that was done. */
+      half?: {
+        done: 'oil' | 'pump';
+        at: string;
+      };
+      /** Bled or purged since: only the look is left. */
+      drainedAt?: string;
+    }
+  | {
+      sump: SumpKey;
+      /** It could be answered by a purge, and with air that could burn. */
+      airBarred?: boolean;
+      entryId: string;
+      at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
+      code: 'silicon';
+      foundPpm: number;
+      usualPpm: number;
+      withAluminium: boolean;
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: AnsweredBy;
+      /** Of two deeds that answer it, the one that was done. */
+      half?: {
+        done: 'oil' | 'pump';
+        at: string;
+      };
+      /** Bled or purged since: only the look is left. */
+      drainedAt?: string;
+    }
+  | {
+      sump: SumpKey;
+      /** It could be answered by a purge, and with air that could burn. */
+      airBarred?: boolean;
+      entryId: string;
+      at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
+      code: 'particleCode';
+      found: string;
+      classesUp: number;
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
       answeredBy: AnsweredBy;
@@ -2328,6 +2375,45 @@ export type Finding =
       at: string;
       /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
       drawnId?: string;
+      code: 'silicon';
+      foundPpm: number;
+      usualPpm: number;
+      withAluminium: boolean;
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: AnsweredBy;
+      /** Of two deeds that answer it, the one that was done. */
+      half?: {
+        done: 'oil' | 'pump';
+        at: string;
+      };
+      /** Bled or purged since: only the look is left. */
+      drainedAt?: string;
+    }
+  | {
+      entryId: string;
+      at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
+      code: 'particleCode';
+      found: string;
+      classesUp: number;
+      level: 'lookSooner' | 'beforeNextRun' | 'stop';
+      act: Act;
+      answeredBy: AnsweredBy;
+      /** Of two deeds that answer it, the one that was done. */
+      half?: {
+        done: 'oil' | 'pump';
+        at: string;
+      };
+      /** Bled or purged since: only the look is left. */
+      drainedAt?: string;
+    }
+  | {
+      entryId: string;
+      at: string;
+      /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
+      drawnId?: string;
       code: 'wear';
       abovePpm: number;
       signs: readonly WearSign[];
@@ -2505,7 +2591,8 @@ export type MeterSegment = {
   /** Logged beyond what the meter had counted by then: a run that was still going, or one logged too long. */
   aheadMinutes: number;
 };
-export type LabReading = 'waterPpm' | 'viscosity40Mm2s' | 'ironPpm' | 'acidMgKohG' | 'baseMgKohG';
+export type LabReading =
+  'waterPpm' | 'viscosity40Mm2s' | 'ironPpm' | 'acidMgKohG' | 'baseMgKohG' | 'siliconPpm' | 'count6PerMl';
 export type SampleDrawn = {
   entryId: string;
   at: string;
@@ -2520,6 +2607,12 @@ export type SampleDrawn = {
 export type IronRate = {
   chargeNumber: number;
   milliPpmPer100h: number;
+};
+export type LabCharge = {
+  chargeNumber: number;
+  siliconPpm: number | null;
+  /** Of ISO 4406, at 6 and at 14 µm; null where they were not counted, or droplets were. */
+  classes: readonly number[] | null;
 };
 export type MachineFinding =
   | {
@@ -2710,6 +2803,8 @@ export type PumpState = {
   samples: readonly SampleDrawn[];
   /** Of the main oil's charges, oldest first. */
   ironRates: readonly IronRate[];
+  /** Silicon and particle classes of its charges, oldest first. */
+  labCharges: readonly LabCharge[];
   /** When it was new or overhauled, and the running time until then. */
   overhaul: {
     at: string;
@@ -2821,8 +2916,15 @@ export type ChargeStory = {
   weightMilli: number;
   startColour: number | null;
   points: readonly StoryPoint[];
+  /** Of its last report that has them. */
+  lab: {
+    ironPpmPer100h?: number;
+    acidRise?: number;
+    thickerPercent?: number;
+    siliconPpm?: number;
+  };
 };
-export type StoryMeasure = 'waterMl' | 'colourRise';
+export type StoryMeasure = 'waterMl' | 'colourRise' | 'ironPpmPer100h' | 'acidRise' | 'thickerPercent' | 'siliconPpm';
 export type Trend = {
   n: number;
   /** Mann-Kendall's S: rising pairs less falling ones. */

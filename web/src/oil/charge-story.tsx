@@ -65,7 +65,7 @@ export function ChargeStory({ page, words }: { page: PumpPage; words: Words }) {
         charges.
       </p>
       <ul className="text-[15px] leading-7">
-        {story.trends.map((trend) => (
+        {story.trends.filter(isTold).map((trend) => (
           <li key={trend.measure}>{trendWords(trend, words.print)}</li>
         ))}
       </ul>
@@ -73,6 +73,10 @@ export function ChargeStory({ page, words }: { page: PumpPage; words: Words }) {
     </div>
   );
 }
+
+/** Of a measure that only a laboratory has, nothing is said where none was asked. */
+const isTold = ({ measure, values }: ChargeTrend): boolean =>
+  measure === 'waterMl' || measure === 'colourRise' || values.length > 0;
 
 /** From the charge's start, as steep as is still usual for this pump; null while too few charges have ended. */
 function usualLine(story: OilStory, trend: ChargeTrend | null, scale: (value: number) => number) {

@@ -4,10 +4,24 @@ import type { Print } from '../device/use-print.js';
 const MEASURE_WORDS: Readonly<Record<StoryMeasure, string>> = {
   waterMl: 'Water per weighted run',
   colourRise: 'Darkening per weighted run',
+  ironPpmPer100h: 'Iron per 100\u00a0h',
+  acidRise: 'Acid number above new',
+  thickerPercent: 'Viscosity above new',
+  siliconPpm: 'Silicon',
+};
+
+const UNITS: Readonly<Record<Exclude<StoryMeasure, 'waterMl'>, string>> = {
+  colourRise: 'steps',
+  ironPpmPer100h: 'ppm',
+  acidRise: 'mg\u00a0KOH/g',
+  thickerPercent: '%',
+  siliconPpm: 'ppm',
 };
 
 const amountWords = (measure: StoryMeasure, value: number, print: Print): string =>
-  measure === 'waterMl' ? print.volume(Math.round(value * 10) / 10) : `${Math.round(value * 100) / 100} steps`;
+  measure === 'waterMl'
+    ? print.volume(Math.round(value * 10) / 10)
+    : `${Math.round(value * 100) / 100}\u00a0${UNITS[measure]}`;
 
 /** "1 in 40": how often chance alone makes such a row. */
 function chanceWords(p: number): string {

@@ -187,7 +187,7 @@ export function rightAction(row: {
     return { ...ANSWERS[row.act], ...elsewhere };
   }
   if (row.reasons[0]?.code === 'madeAnew') return ANSWERS.look;
-  if (row.nextTask?.task === 'bleed' && row.nextTask.status === 'reached')
+  if (row.nextTask?.task === 'bleed' && (row.nextTask.status === 'now' || row.nextTask.status === 'reached'))
     return { action: 'bleed', words: 'Bleed settled water' };
   return { action: 'run', words: 'Log a run' };
 }
