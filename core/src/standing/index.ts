@@ -4,14 +4,6 @@ export { entryHazards, type EntryHazards } from './entry-hazards.js';
 export { heldAgainst, type PressureHeld } from './pressure-held.js';
 export { isAirBarred, type Unfit, unfitOil, type UnfitOil } from './service-fitness.js';
 export { runRuler, type RunRuler } from './run-ruler.js';
-export {
-  canBleed,
-  overlongRuns,
-  type Reason,
-  type ReasonCode,
-  type Standing,
-  standingAt,
-  type StandingFinding,
-  type StandingInput,
-  type TaskStanding,
-} from './standing.js';
+export type { Reason, ReasonCode, StandingFinding } from './reason.js';
+export { canBleed, overlongRuns, type Standing, standingAt, type StandingInput } from './standing.js';
+export type { TaskStanding } from './task-standing.js';

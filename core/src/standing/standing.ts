@@ -1,96 +1,13 @@
 import { localDay, type SumpKey } from '../journal/index.js';
-import { type MachineFinding } from '../machine/index.js';
-import { isDenserThanWater, type Act, type AnsweredBy, type Finding } from '../oil/index.js';
-import { VERDICT_LEVELS, worstLevel, type VerdictLevel, type TaskId } from '../limits/index.js';
+import { isDenserThanWater, type Act, type Finding } from '../oil/index.js';
+import { VERDICT_LEVELS, worstLevel, type VerdictLevel } from '../limits/index.js';
 import { equipmentOf, withOilIn, type PumpSetUp } from '../set-up/index.js';
-import { usageOf, type DueForecast, type Usage } from './due-forecast.js';
-import {
-  FOLD_VERSION,
-  isRunningIn,
-  limitsOf,
-  sinceOf,
-  takenSinceLevelUl,
-  type NotTold,
-  type OpenRun,
-  type PumpState,
-} from '../fold/index.js';
-import { isAirBarred, unfitOil, type UnfitOil } from './service-fitness.js';
-import { limitStanding, type LimitStanding } from './limit-standing.js';
-
-export interface TaskStanding {
-  readonly task: TaskId;
-  readonly limits: readonly LimitStanding[];
-  /** The limit that decides: the first one reached, else the one expected first. */
-  readonly decides: LimitStanding | null;
-  /** `now`: a reason of the verdict calls for it, before any limit. */
-  readonly status: 'now' | 'reached' | 'withinNextRun' | 'ok' | 'noLimit';
-  readonly sinceAt: string | null;
-  /** Null: never done since the count began. */
-  readonly doneEntryId: string | null;
-  readonly forecast: DueForecast | null;
-}
-
-interface ReasonBase {
-  readonly level: VerdictLevel;
-  readonly act: Act;
-  readonly answeredBy: AnsweredBy;
-}
-
-/** A finding with the sump in which it stands: a booster has three that can be low. */
-export type StandingFinding = Finding & {
-  readonly sump: SumpKey;
-  /** It could be answered by a purge, and with air that could burn. */
-  readonly airBarred?: boolean;
-};
-
-/** What the pump itself says; where solvent bars air, a purge that it asks for is a change. */
-export type StandingMachineFinding = MachineFinding & { readonly airBarred?: boolean };
-
-/** Why the verdict is what it is. Findings come from looks, the others from limits. */
-export type Reason =
-  | StandingFinding
-  | StandingMachineFinding
-  | (ReasonBase & {
-      readonly code: 'changeDue';
-      readonly task: TaskId;
-      readonly decides: LimitStanding;
-      readonly sinceAt: string;
-    })
-  | (ReasonBase & { readonly code: 'lookDue'; readonly decides: LimitStanding; readonly sinceAt: string })
-  | (Omit<ReasonBase, 'answeredBy'> & {
-      readonly code: 'blankOffDue';
-      readonly answeredBy: 'measuring';
-      readonly decides: LimitStanding;
-      readonly sinceAt: string;
-    })
-  | (ReasonBase & { readonly code: 'lastRunBeforeChange'; readonly decides: LimitStanding })
-  | (ReasonBase & { readonly code: 'carriedOver'; readonly runs: number })
-  | (ReasonBase & { readonly code: 'caseOpen'; readonly sinceAt: string; readonly complaint: string })
-  | (ReasonBase & { readonly code: 'caseToCheck'; readonly closedAt: string; readonly complaint: string })
-  | (ReasonBase & { readonly code: 'notTakenOver' })
-  /** Samples and bleeds have lowered the level, and nobody has read it since. */
-  | (ReasonBase & { readonly code: 'readLevel'; readonly takenUl: number })
-  | (ReasonBase & { readonly code: 'unfitOil' } & UnfitOil)
-  /** Somebody said something of it that does not count: until that is settled nobody can say “run on”. */
-  | {
-      readonly code: 'unsettled';
-      readonly level: 'lookSooner';
-      readonly act: null;
-      readonly answeredBy: 'settling';
-      readonly corrections: number;
-    }
-  /** Its state is of before an update and is being made anew: nobody can say “run on” until it is. */
-  | { readonly code: 'madeAnew'; readonly level: 'beforeNextRun'; readonly act: null; readonly answeredBy: 'waiting' }
-  | {
-      readonly code: 'notTold';
-      readonly level: 'runOn';
-      /** Nothing is to be done at the pump: whoever knows corrects the entry. */
-      readonly act: null;
-      readonly answeredBy: 'correction';
-      readonly entries: readonly NotTold[];
-    };
-
-export type ReasonCode = Reason['code'];
+import { FOLD_VERSION, takenSinceLevelUl, type OpenRun, type PumpState } from '../fold/index.js';
+import { usageOf, type Usage } from './due-forecast.js';
+import type { Reason, StandingFinding, StandingMachineFinding } from './reason.js';
+import { isAirBarred, unfitOil } from './service-fitness.js';
+import { medianOf, STATUS_ORDER, taskStanding, type TaskStanding } from './task-standing.js';
+import { withWanted } from './wanted-tasks.js';
 
 export interface Standing {
   readonly at: string;
@@ -122,52 +39,6 @@ export function overlongRuns(input: { state: PumpState; setUp: PumpSetUp; now: s
     const limit = Math.max(OVERLONG.hours, OVERLONG.timesReference * referenceHours);
     return (Date.parse(now) - Date.parse(run.at)) / HOUR_MS > limit;
   });
-}
-
-const STATUS_ORDER = ['now', 'reached', 'withinNextRun', 'ok', 'noLimit'] as const;
-const medianOf = (limit: { forecast: DueForecast | null }): number => limit.forecast?.p50Days ?? Infinity;
-
-function taskStanding(input: {
-  task: TaskId;
-  state: PumpState;
-  setUp: PumpSetUp;
-  todayDay: number;
-  usage: Usage;
-}): TaskStanding {
-  const { task, state, setUp, todayDay, usage } = input;
-  const since = sinceOf(state, task);
-  const nothing = {
-    task,
-    limits: [],
-    decides: null,
-    status: 'noLimit',
-    sinceAt: null,
-    doneEntryId: null,
-    forecast: null,
-  } as const;
-  if (!since) return nothing;
-  const limits = limitsOf(setUp.rules, task, isRunningIn(state, setUp.pump.overhauledAt)).map((limit) =>
-    limitStanding({ limit, since, totals: state.totals, todayDay, usage }),
-  );
-  const reached = limits.filter((l) => l.reached).sort((a, b) => b.used / b.limit - a.used / a.limit)[0];
-  const expected = [...limits].sort((a, b) => medianOf(a) - medianOf(b) || a.left / a.limit - b.left / b.limit)[0];
-  const decides = reached ?? expected ?? null;
-  const status = reached
-    ? 'reached'
-    : limits.some((l) => l.withinNextRun)
-      ? 'withinNextRun'
-      : decides
-        ? 'ok'
-        : 'noLimit';
-  return {
-    task,
-    limits,
-    decides,
-    status,
-    sinceAt: since.at,
-    doneEntryId: since.entryId,
-    forecast: decides?.forecast ?? null,
-  };
 }
 
 function limitReasons(tasks: readonly TaskStanding[], carriedOverRuns: number): Reason[] {
@@ -276,64 +147,6 @@ const unsettledReasons = (corrections: number): Reason[] =>
 const MADE_ANEW: Reason = { code: 'madeAnew', level: 'beforeNextRun', act: null, answeredBy: 'waiting' };
 
 const rank = (reason: Reason): number => VERDICT_LEVELS.indexOf(reason.level) * 2 + (reason.act === 'change' ? 1 : 0);
-
-/** The task by which each act is done; an act that is none, such as a top-up, stands in the verdict alone. */
-const TASK_OF: { readonly [A in Act]?: TaskId } = {
-  ...{ change: 'oilChange', purge: 'purge', flush: 'flush', washHousing: 'housingClean', stripClean: 'stripClean' },
-  ...{ inspect: 'vaneCheck', look: 'look', bleed: 'bleed', sample: 'labSample', exhaustFilter: 'exhaustFilter' },
-  blankOff: 'blankOff',
-};
-
-/** Limits mark their tasks themselves. */
-const OF_LIMITS: readonly ReasonCode[] = ['changeDue', 'lookDue', 'blankOffDue'];
-/** What nobody does to oil that is changed. */
-const GOES_WITH_THE_OIL: readonly Act[] = ['purge', 'bleed', 'look', 'sample'];
-
-/**
- * What the verdict calls for heads the tasks. The oil that was looked at since its last run is looked at again after the next one:
- * at rest it shows the same, but for a jar that parts and for what was drained since.
- */
-function withWanted(
-  tasks: readonly TaskStanding[],
-  reasons: readonly Reason[],
-  state: PumpState,
-  setUp: PumpSetUp,
-): TaskStanding[] {
-  const known = new Map(tasks.map((t) => [t.task, t]));
-  const changes = reasons.some((r) => r.act === 'change' && r.level !== 'runOn');
-  for (const reason of reasons) {
-    const { act } = reason;
-    if (act === null || reason.level === 'runOn' || OF_LIMITS.includes(reason.code)) continue;
-    if (changes && GOES_WITH_THE_OIL.includes(act)) continue;
-    const sump = 'sump' in reason ? reason.sump : 'oil';
-    const task =
-      sump === 'oil' ? TASK_OF[act] : act === 'change' ? 'boosterOil' : act === 'topUp' ? 'sealCup' : undefined;
-    if (!task || !setUp.rules.tasks.some((t) => t.task === task)) continue;
-    const stands = known.get(task) ?? bare(task, state);
-    const looked = state.tasks.look;
-    const waits =
-      task === 'look' &&
-      reason.level === 'lookSooner' &&
-      looked?.counts.runs === state.totals.runs &&
-      !('drainedAt' in reason && reason.drainedAt && reason.drainedAt > looked.at);
-    if (waits && stands.status !== 'reached' && stands.status !== 'now')
-      known.set(task, { ...stands, status: 'withinNextRun', forecast: null });
-    else if (!waits) known.set(task, { ...stands, status: 'now' });
-  }
-  const place = ({ task }: TaskStanding): number => {
-    const first = reasons.findIndex((r) => r.act !== null && r.level !== 'runOn' && TASK_OF[r.act] === task);
-    return first < 0 ? reasons.length : first;
-  };
-  const rank = (t: TaskStanding): number => STATUS_ORDER.indexOf(t.status);
-  return [...known.values()].sort((a, b) => rank(a) - rank(b) || place(a) - place(b) || medianOf(a) - medianOf(b));
-}
-
-/** A task without a limit that could come due, as it stands. */
-function bare(task: TaskId, state: PumpState): TaskStanding {
-  const since = sinceOf(state, task);
-  const never = { limits: [], decides: null, forecast: null, status: 'noLimit' } as const;
-  return { task, ...never, sinceAt: since?.at ?? null, doneEntryId: since?.entryId ?? null };
-}
 
 export interface StandingInput {
   readonly state: PumpState;
