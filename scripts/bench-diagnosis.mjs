@@ -4,7 +4,7 @@ const PUMPS = 200;
 const TESTS = 5;
 /** Sure enough to stop testing. */
 const SURE = 0.8;
-/** What a usual look and the journal say before any test. */
+/** What a usual look and the journal say before any test, beside what somebody has noticed. */
 const AT_FIRST = ['water', 'level', 'levelTrend', 'darkening', 'darkAfterChange', 'chamberPressure'];
 
 const msOf = (work) => {
@@ -13,9 +13,14 @@ const msOf = (work) => {
   return { value, ms: Number(process.hrtime.bigint() - start) / 1e6 };
 };
 
+const atFirst = (pump) => [
+  ...pump.log,
+  ...[...new Set([...AT_FIRST, pump.complaint.id])].map((id) => ({ id, state: pump.observe(id) })),
+];
+
 /** Tests one after another until a cause is sure, or `most` are done. */
 function hunt({ core, pump, most, next }) {
-  const findings = [...pump.log, ...AT_FIRST.map((id) => ({ id, state: pump.observe(id) }))];
+  const findings = atFirst(pump);
   const done = new Set();
   let [minutes, ranking] = [0, core.rank({ process: pump.process, findings })];
   const first = ranking;
@@ -92,7 +97,7 @@ export function benchDiagnosis({ core, seeds = PUMPS, from = 1 }) {
   const asked = { process: pumps[0].process, findings: best[0].ranking ? pumps[0].log : [] };
   core.nextChecks(asked);
   const times = pumps.slice(0, 40).map((pump) => {
-    const findings = [...pump.log, ...AT_FIRST.map((id) => ({ id, state: pump.observe(id) }))];
+    const findings = atFirst(pump);
     const ranked = msOf(() => core.rank({ process: pump.process, findings })).ms;
     return {
       findings: findings.length,

@@ -308,7 +308,8 @@ export {
   type PumpProfile,
   type Random,
   seededRandom,
-  SIMULATED_FAULTS,
+  FAULTS,
+  SimulatedPump,
   simulatePump,
 } from './simulate/index.js';
 export {

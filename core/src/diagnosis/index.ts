@@ -1,6 +1,6 @@
 export { type CauseId, CAUSES } from './all-causes.js';
 export { type CheckId, CHECKS } from './all-checks.js';
-export { type FindingId, FINDINGS, type Found } from './all-findings.js';
+export { type FindingId, FINDINGS, type Found, type StateOf } from './all-findings.js';
 export type { Cause } from './cause.js';
 export type { Check } from './check.js';
 export { diagnose } from './diagnose.js';

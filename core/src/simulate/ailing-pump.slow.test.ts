@@ -1,6 +1,6 @@
 import { FINDINGS, rank, type FindingId } from '../diagnosis/index.js';
 import { ailingPump } from './ailing-pump.js';
-import { SIMULATED_FAULTS } from './simulated-faults.js';
+import { FAULTS } from './faults.js';
 
 const pumps = Array.from({ length: 400 }, (_, i) => ailingPump(i + 1));
 
@@ -10,8 +10,8 @@ test('the same seed is the same pump', () => {
 });
 
 test('every fault is drawn, in its own processes, the commoner the oftener', () => {
-  expect(new Set(pumps.map((p) => p.fault))).toEqual(new Set(Object.keys(SIMULATED_FAULTS)));
-  for (const { fault, process } of pumps) expect(SIMULATED_FAULTS[fault]?.processes).toContain(process);
+  expect(new Set(pumps.map((p) => p.fault))).toEqual(new Set(Object.keys(FAULTS)));
+  for (const { fault, process } of pumps) expect(FAULTS[fault]?.processes).toContain(process);
   const count = (fault: string) => pumps.filter((p) => p.fault === fault).length;
   expect(count('leakAtChamber')).toBeGreaterThan(count('humidLeak'));
 });
@@ -25,17 +25,17 @@ test('all that is observed or logged is a state of its finding', () => {
 });
 
 test.each<[string, FindingId, string[]]>([
-  ['leakAtChamber', 'rateOfRise', ['straight']],
+  ['leakAtChamber', 'rateOfRise', ['straight', 'flattens']],
   ['leakAtChamber', 'chamberPressure', ['poor', 'farAbove']],
   ['wornVanes', 'pumpPressure', ['poor']],
-  ['meltwater', 'water', ['farMore']],
+  ['meltwater', 'water', ['more', 'farMore']],
   ['restriction', 'withoutFilter', ['better']],
   ['boosterBypass', 'boosterEffect', ['none']],
   ['oldDeposits', 'darkAfterChange', ['yes']],
   ['gaugeFault', 'gauges', ['gapStays']],
 ])('%s shows in %s', (fault, finding, states) => {
   const struck = pumps.filter((p) => p.fault === fault);
-  expect(struck.length).toBeGreaterThan(2);
+  expect(struck.length).toBeGreaterThan(1);
   for (const { observe } of struck) expect(states).toContain(observe(finding));
 });
 

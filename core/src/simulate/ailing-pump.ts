@@ -1,183 +1,96 @@
 import { FINDINGS, type CauseId, type FindingId } from '../diagnosis/index.js';
 import type { Process } from '../set-up/index.js';
+import { FAULTS, type Fault } from './faults.js';
+import { SHOWN, type Seen } from './observed.js';
+import { cloned } from './cloned.js';
+import { live } from './live.js';
+import { AS_NEW, SimulatedPump } from './pump.js';
 import { seededRandom } from './random.js';
-import { EVERY, SIMULATED_FAULTS, yes, type Body, type Draw, type Fault, type Log } from './simulated-faults.js';
+import { buildOf, habitsOf, plannedRuns } from './use.js';
 
 /** A pump with one hidden fault, which answers what a test would show. */
 export interface AilingPump {
   readonly process: Process;
   readonly fault: CauseId;
+  /** What made somebody ask: one of the unusual things that it shows. */
+  readonly complaint: { readonly id: FindingId; readonly state: string };
   /** What its log says by itself. */
   readonly log: readonly { readonly id: FindingId; readonly state: string }[];
-  /** What is found when somebody looks. A finding outside water, colour, level, particles and pressure is as usual. */
+  /** What is found when somebody looks. */
   readonly observe: (id: FindingId) => string;
 }
 
-/** Speed of the simulated pump, and what its chamber gives off when all is well. */
-const SPEED_M3S = 8 / 3600;
-const OUTGASSING_PA_M3S = 0.006;
-const ULTIMATE_PA = 0.6;
-const LINE_M3S = 4 * SPEED_M3S;
-const VISIBLE = 2;
+const PROCESSES: readonly [Process, ...Process[]] = ['freezeDrying', 'packaging', 'composites', 'industrial'];
+/** Runs before the last change, and those that the fault has had since. */
+const [BEFORE, SINCE] = [4, 5];
 
-/** A random pump whose fault is drawn by how common it is. */
+/** What the journal of such a pump says by itself; the rest somebody has to look for. */
+const LOGGED: readonly FindingId[] = [
+  ...(['ballast', 'pumpTemp', 'trap', 'defrosted', 'drain', 'bled', 'wetLoads', 'fattyLoads', 'dustyLoads'] as const),
+  ...(['solventLoads', 'resinLoads', 'acidLoads', 'inLineFilter', 'carriedOver', 'ranHot', 'exhaustFilter'] as const),
+  ...(['screenDue', 'hours', 'newWork', 'stoppedUnderVacuum', 'throughput', 'room', 'idle', 'productChanged'] as const),
+];
+const OF_DRYERS: readonly FindingId[] = ['trap', 'defrosted', 'drain'];
+
+/** What somebody comes upon without a test: seen, heard, measured in passing, or in a report. */
+const NOTICED: readonly FindingId[] = [
+  ...(['chamberPressure', 'pumpDown', 'water', 'cream', 'haze', 'levelTrend', 'level', 'darkening', 'colour'] as const),
+  ...(['darkAfterChange', 'blackParticles', 'rustParticles', 'glitter', 'fibres', 'fines', 'growth'] as const),
+  ...(['sludge', 'smell', 'foam', 'oilUpHose', 'exhaustMist', 'pumpWeeps', 'caseTemp', 'noise', 'starts'] as const),
+  ...(['current', 'iron', 'acid', 'silicon', 'thickness', 'particleCode'] as const),
+];
+const usualOf = (id: FindingId): string => Object.keys(FINDINGS[id].states)[0] ?? '';
+
+/** A random pump whose fault is drawn by how common it is, and of which somebody has noticed something. */
 export function ailingPump(seed: number): AilingPump {
-  const random = seededRandom(seed);
-  const draw: Draw = {
-    between: (from, to) => from + (to - from) * random.next(),
-    chance: (p) => random.next() < p,
-  };
-  const process = EVERY[Math.floor(random.next() * EVERY.length)] ?? 'industrial';
-  const known = (Object.entries(SIMULATED_FAULTS) as [CauseId, Fault][]).filter(([, f]) =>
-    f.processes.includes(process),
-  );
-  let left = random.next() * known.reduce((sum, [, f]) => sum + f.often, 0);
-  const [fault, kind] = known.find(([, f]) => (left -= f.often) <= 0) ?? known[0]!;
-  const body = healthy(draw);
-  const log = { ...usualLog(process, draw), ...kind.strike(body, draw) };
-  return {
-    process,
-    fault,
-    log: (Object.entries(log) as [FindingId, string][]).map(([id, state]) => ({ id, state })),
-    observe: (id) => log[id] ?? shown(id, body) ?? usualState(id),
-  };
-}
-
-const healthy = ({ between }: Draw): Body => ({
-  waterRatio: Math.exp(between(-0.35, 0.35)),
-  emulsified: between(0, 0.15),
-  waterComesAgain: false,
-  levelDriftMlPerRun: between(-0.8, 0.8),
-  levelShare: between(0.15, 0.85),
-  darkerInMinutes: 0,
-  darkerInARun: between(0, 0.5),
-  darkAfterChange: between(0, 0.5),
-  fines: between(0, 1),
-  fibres: between(0, 0.5),
-  metal: 0,
-  rust: between(0, 1),
-  black: between(0, 2.2),
-  leakPaM3s: 0,
-  ultimateTimes: between(0.8, 1.6),
-  speedShare: between(0.9, 1),
-  lineShare: between(0.85, 1),
-  coldShare: 1,
-  gaugeTimes: between(0.85, 1.2),
-  boosterTimes: 6,
-  backPressurePa: between(1000, 8000),
-  oilInHoseMl: 0,
-  screenOpenShare: between(0.8, 1),
-});
-
-/** What the log of a pump holds, whatever ails it. */
-const usualLog = (process: Process, { chance }: Draw): Log => ({
-  ballast: chance(0.35) ? 'closed' : chance(0.5) ? 'purge' : 'open',
-  pumpTemp: chance(0.25) ? 'cold' : 'warm',
-  ...(process === 'freezeDrying'
-    ? { trap: 'cold', defrosted: yes(chance(0.2)), drain: 'closed', wetLoads: yes(chance(0.6)) }
-    : {}),
-  ...(process === 'packaging' ? { liquids: yes(chance(0.15)), wetLoads: yes(chance(0.5)) } : {}),
-  bled: chance(0.75) ? 'yes' : 'no',
-  inLineFilter: chance(0.2) ? 'fitted' : 'none',
-  fattyLoads: yes(process !== 'composites' && chance(0.3)),
-  dustyLoads: yes(chance(0.25)),
-  acidLoads: yes(chance(0.1)),
-  hours: chance(0.3) ? 'many' : 'few',
-  exhaustFilter: chance(0.2) ? 'overdue' : 'inTime',
-  stoppedUnderVacuum: yes(chance(0.2)),
-  carriedOver: yes(chance(0.15)),
-  newWork: yes(chance(0.15)),
-  throughput: chance(0.1) ? 'high' : 'usual',
-  room: chance(0.1) ? 'cold' : 'usual',
-});
-
-const speedOf = ({ speedShare, lineShare, screenOpenShare }: Body): number =>
-  1 / (1 / (SPEED_M3S * speedShare) + 1 / (LINE_M3S * lineShare) + (1 / screenOpenShare - 1) / LINE_M3S);
-
-/** The chamber settles where what comes in meets what the pump takes out; a booster multiplies the speed. */
-function chamberPa(body: Body): number {
-  const healthySpeed = 1 / (1 / SPEED_M3S + 1 / LINE_M3S);
-  const speed = speedOf(body) * (body.boosterTimes / 6);
-  return (OUTGASSING_PA_M3S + body.leakPaM3s) / speed + (ULTIMATE_PA * body.ultimateTimes * healthySpeed) / speed;
-}
-const TARGET_PA = 1.8 * (OUTGASSING_PA_M3S * (1 / SPEED_M3S + 1 / LINE_M3S) + ULTIMATE_PA);
-
-/** The state of a finding that follows from the body; null for one that the faults here do not touch. */
-function shown(id: FindingId, body: Body): string | null {
-  const reads = chamberPa(body) * body.gaugeTimes;
-  const startSpeed = speedOf(body) * body.coldShare * (body.boosterTimes / 6);
-  const seen = (count: number): string => yes(count >= VISIBLE);
-  switch (id) {
-    case 'water':
-      return body.waterRatio > 3 ? 'farMore' : body.waterRatio > 1.5 ? 'more' : 'asExpected';
-    case 'cream':
-      return yes(body.emulsified * body.waterRatio > 0.7);
-    case 'haze':
-      return body.emulsified * body.waterRatio > 0.35 ? 'hazy' : 'clear';
-    case 'crackle':
-      return body.emulsified * body.waterRatio > 0.3 ? 'crackles' : 'silent';
-    case 'afterPurge':
-      return body.waterRatio > 1.5 && body.emulsified > 0.7 ? 'notCleared' : 'cleared';
-    case 'waterAgain':
-      return yes(body.waterComesAgain && body.waterRatio > 1.5);
-    case 'pumpPressureAsIs':
-      return body.ultimateTimes > 3 || body.emulsified * body.waterRatio > 0.7 ? 'poor' : 'good';
-    case 'levelTrend':
-      return body.levelDriftMlPerRun > 1.5 ? 'rising' : body.levelDriftMlPerRun < -1.5 ? 'falling' : 'steady';
-    case 'level':
-      return body.levelShare < 0 ? 'low' : body.levelShare > 1 ? 'high' : 'right';
-    case 'darkening':
-      return body.darkerInMinutes >= 1 ? 'inMinutes' : body.darkerInARun >= 1.5 ? 'inOneRun' : 'slowly';
-    case 'darkAfterChange':
-      return yes(body.darkAfterChange >= 1.5);
-    case 'emptyRun':
-      return body.darkAfterChange >= 1.5 ? 'same' : 'clean';
-    case 'suspectRun':
-      return Math.max(body.darkerInMinutes, body.darkAfterChange) >= 1 || body.fines >= 4 ? 'same' : 'clean';
-    case 'fines':
-      return seen(body.fines);
-    case 'fibres':
-      return seen(body.fibres);
-    case 'glitter':
-      return seen(body.metal);
-    case 'rustParticles':
-      return seen(body.rust);
-    case 'blackParticles':
-      return seen(body.black);
-    case 'inletScreen':
-      return body.screenOpenShare < 0.4 ? 'clogged' : 'clean';
-    case 'chamberPressure':
-      return reads > 5 * TARGET_PA ? 'farAbove' : reads > 1.2 * TARGET_PA ? 'poor' : 'good';
-    case 'pumpPressure':
-      return body.ultimateTimes > 3 ? 'poor' : 'good';
-    case 'hosePressure':
-      return body.ultimateTimes > 4 ? 'poor' : 'good';
-    case 'rateOfRise':
-      return body.leakPaM3s > 0.02 ? 'straight' : 'small';
-    case 'joints':
-      return body.leakPaM3s > 0.06 ? 'bad' : 'sound';
-    case 'bubbles':
-      return yes(body.leakPaM3s > 0.08);
-    case 'pumpDown':
-      return startSpeed < 0.7 / (1 / SPEED_M3S + 1 / LINE_M3S) ? 'slow' : 'usual';
-    case 'comesWarm':
-      return yes(body.coldShare < 0.7);
-    case 'withoutFilter':
-      return body.lineShare < 0.4 ? 'better' : 'same';
-    case 'gauges':
-      return body.gaugeTimes > 1.6 ? 'gapStays' : 'agree';
-    case 'sensor':
-      return body.gaugeTimes > 4 ? 'wrong' : 'right';
-    case 'boosterEffect':
-      return body.boosterTimes < 2 ? 'none' : 'usual';
-    case 'backPressure':
-      return body.backPressurePa > 15_000 ? 'raised' : 'low';
-    case 'oilUpHose':
-      return body.oilInHoseMl > 15 ? 'always' : body.oilInHoseMl > 2 ? 'now' : 'never';
-    default:
-      return null;
+  for (let attempt = 0; ; attempt++) {
+    const pump = drawnPump(seed + attempt * 1_000_003);
+    if (pump) return pump;
   }
 }
 
-/** The first state of a finding is what is usual; of these conditions nobody logged another. */
-const usualState = (id: FindingId): string => Object.keys(FINDINGS[id].states)[0] ?? '';
+/** Null where nothing shows yet: nobody would ask. */
+function drawnPump(seed: number): AilingPump | null {
+  const random = seededRandom(seed);
+  const process = random.pick(PROCESSES);
+  const known = (Object.entries(FAULTS) as [CauseId, Fault][]).filter(([, f]) => f.processes.includes(process));
+  let left = random.next() * known.reduce((sum, [, f]) => sum + f.often, 0);
+  const [fault, { strike }] = known.find(([, f]) => (left -= f.often) <= 0) ?? known[0]!;
+  const build = buildOf(random, process);
+  const habits = habitsOf(random, process, build);
+  const runs = plannedRuns(random, process, BEFORE + SINCE);
+  const pump = new SimulatedPump(build, { ...AS_NEW, backPa: random.between([1000, 6000]) });
+  const healthy = live(pump, runs.slice(0, BEFORE), habits);
+  pump.change();
+  const [twin, spared] = [cloned(pump), cloned(pump)];
+  const struck = { ...habits, load: { ...habits.load } };
+  strike({ pump, habits: struck, random });
+  // What its log would lead somebody to expect: the same use with nothing broken, and nothing drawn in.
+  twin.build = pump.build;
+  const usual = live(twin, runs.slice(BEFORE), { ...struck, load: { ...struck.load, liquidMl: 0 } });
+  const since = live(pump, runs.slice(BEFORE), struck);
+  const seen: Seen = { process, pump, habits: struck, since, usual, healthy, twin, chance: chanceOf(seed) };
+  const state = (id: FindingId): string => SHOWN[id](seen);
+  const unbroken: Seen = { ...seen, pump: spared, habits, since: live(spared, runs.slice(BEFORE), habits) };
+  const unusual = NOTICED.filter((id) => state(id) !== usualOf(id) && SHOWN[id](unbroken) !== state(id));
+  const [first, ...more] = unusual;
+  if (!first) return null;
+  const complaint = random.pick([first, ...more]);
+  const logged = LOGGED.filter((id) => process === 'freezeDrying' || !OF_DRYERS.includes(id));
+  return {
+    process,
+    fault,
+    complaint: { id: complaint, state: state(complaint) },
+    log: logged.map((id) => ({ id, state: state(id) })),
+    observe: (id) => state(id),
+  };
+}
+
+/** The same chance for the same question: a test that is asked twice answers the same. */
+const chanceOf =
+  (seed: number) =>
+  (what: string, p: number): boolean => {
+    let hash = seed * 2_654_435_761;
+    for (const c of what) hash = Math.imul(hash ^ c.charCodeAt(0), 16_777_619);
+    return seededRandom(hash).next() < p;
+  };

@@ -1,4 +1,5 @@
 export { ailingPump, type AilingPump } from './ailing-pump.js';
 export { type PumpProfile, simulatePump } from './pump-life.js';
 export { type Random, seededRandom } from './random.js';
-export { SIMULATED_FAULTS } from './simulated-faults.js';
+export { FAULTS } from './faults.js';
+export { AS_NEW, NO_LOAD, SimulatedPump, type Build, type Condition, type Inputs, type Load } from './pump.js';

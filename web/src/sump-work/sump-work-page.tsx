@@ -51,7 +51,7 @@ function SumpWorkForm<K extends SumpWorkKind>({ kind, props }: { kind: K; props:
         v.unmeasured?.includes(name) ? null : fields.wanted(name, v[name], 'volume', { min }),
       ]),
     );
-    if (work.levelLabel !== null && !v.productId) fields.refuse('productId', 'Say which oil was filled.');
+    if (work.fills && !v.productId) fields.refuse('productId', 'Say which oil was filled.');
     const at = whenOf(v, zone, Date.now());
     if (!at) fields.refuse('at', WHEN_WRONG);
     if (fields.hasIssues() || !at) return { ok: false, issues: fields.issues };

@@ -15,6 +15,8 @@ export const ballastAir: Cause = {
     brings('waterAgain', 'yes', 0.45, 'each cold run brings it again'),
     brings('pumpPressureAsIs', 'poor', 0.4, 'water in the oil is the pump’s ultimate'),
     brings('chamberPressure', 'poor', 0.15, 'the pump pulls less until it is purged'),
+    brings('level', 'high', 0.35, 'water lifts it'),
+    brings('chamberPressure', 'farAbove', 0.1, 'with much water in the oil'),
   ],
   after: [
     after('ballast', 'open', 6, 'it lets the air in'),

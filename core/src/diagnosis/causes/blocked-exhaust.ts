@@ -18,6 +18,7 @@ export const blockedExhaust: Cause = {
     brings('chamberPressure', 'farAbove', 0.1, 'it hardly moves gas'),
     brings('starts', 'slow', 0.15, 'it starts against pressure'),
     brings('backPressure', 'blocked', 0.06, 'iced or valved shut'),
+    brings('level', 'low', 0.1, 'with time'),
   ],
   after: [
     after('exhaustFilter', 'overdue', 5, 'it had its hours'),

@@ -18,10 +18,12 @@ export const condensation: Cause = {
     brings('waterAgain', 'yes', 0.5, 'the purge clears it, the next wet run brings it back'),
     brings('pumpPressureAsIs', 'poor', 0.5, 'water in the oil is the pump’s ultimate'),
     brings('chamberPressure', 'poor', 0.2, 'the pump pulls less until it is purged'),
+    brings('level', 'high', 0.3, 'water lifts it'),
+    brings('chamberPressure', 'farAbove', 0.12, 'with much water in the oil'),
   ],
   after: [
     after('ballast', 'closed', 4, 'nothing carries the vapour out'),
-    after('ballast', 'open', 0.3, 'the ballast carries it out'),
+    after('ballast', 'open', 0.12, 'the ballast carries it out'),
     after('pumpTemp', 'cold', 2.5, 'a cold pump condenses what a warm one passes'),
     after('pumpTemp', 'warm', 0.5, 'warm oil holds little water'),
     after('wetLoads', 'yes', 2, 'there is vapour to condense'),

@@ -16,6 +16,9 @@ export const exhaustCondensate: Cause = {
     brings('crackle', 'crackles', 0.45, 'water in the oil'),
     brings('waterAgain', 'yes', 0.45, 'it runs back at the next stop'),
     brings('pumpPressureAsIs', 'poor', 0.4, 'water in the oil is the pump’s ultimate'),
+    brings('level', 'high', 0.35, 'water lifts it'),
+    brings('chamberPressure', 'farAbove', 0.1, 'with much water in the oil'),
+    brings('chamberPressure', 'poor', 0.15, 'the pump pulls less until it is purged'),
   ],
   after: [
     after('exhaustPipe', 'rises', 8, 'it can run back'),

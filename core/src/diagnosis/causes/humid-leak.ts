@@ -21,6 +21,7 @@ export const humidLeak: Cause = {
     brings('levelTrend', 'rising', 0.3, 'water collects'),
     brings('waterAgain', 'yes', 0.6, 'it never stops coming'),
     brings('pumpPressureAsIs', 'poor', 0.4, 'water in the oil is the pump’s ultimate'),
+    brings('level', 'high', 0.3, 'water lifts it'),
   ],
   after: [
     after('humidRoom', 'humid', 2, 'the air is wet'),

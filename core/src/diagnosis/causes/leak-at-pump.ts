@@ -15,6 +15,7 @@ export const leakAtPump: Cause = {
     brings('pumpPressureAsIs', 'poor', 0.85, 'the leak is behind the blank'),
     brings('chamberPressure', 'farAbove', 0.1, 'a large leak'),
     brings('ballastClosed', 'same', 0.15, 'other air drowns the ballast’s'),
+    brings('level', 'low', 0.2, 'with time'),
   ],
   after: [after('hours', 'many', 1.6, 'seals age'), after('newWork', 'yes', 1.3, 'a plug or gasket was moved')],
   remedy:

@@ -10,6 +10,7 @@ export const levelHigh: Cause = {
     brings('exhaustMist', 'thrown', 0.5, 'the oil is carried out'),
     brings('exhaustMist', 'mist', 0.3, 'more than the filter holds'),
     brings('caseTemp', 'hotter', 0.2, 'it churns'),
+    brings('levelTrend', 'falling', 0.3, 'it throws oil out until it stands right'),
   ],
   after: [],
   remedy: 'Look for water first; then drain to the mark on a level base.',

@@ -26,6 +26,8 @@ export const liquidCarryOver: Cause = {
     brings('colour', 'darker', 0.3, 'fat and protein'),
     brings('particleCode', 'raised', 0.3, 'it carries solids'),
     brings('swallowed', 'yes', 0.6, 'somebody saw it'),
+    brings('chamberPressure', 'farAbove', 0.12, 'with much water in the oil'),
+    brings('chamberPressure', 'poor', 0.15, 'the pump pulls less until it is purged'),
   ],
   after: [
     after('liquids', 'yes', 6, 'there was liquid to draw in'),

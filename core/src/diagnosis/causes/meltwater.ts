@@ -15,6 +15,7 @@ export const meltwater: Cause = {
     brings('haze', 'hazy', 0.35, 'droplets'),
     brings('pumpPressureAsIs', 'poor', 0.45, 'water in the oil is the pump’s ultimate'),
     brings('chamberPressure', 'poor', 0.15, 'the pump pulls less until it is purged'),
+    brings('chamberPressure', 'farAbove', 0.08, 'with much water in the oil'),
   ],
   after: [
     after('defrosted', 'yes', 9, 'there was meltwater'),

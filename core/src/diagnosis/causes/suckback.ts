@@ -12,6 +12,7 @@ export const suckback: Cause = {
     brings('levelTrend', 'falling', 0.3, 'the oil is in the hose'),
     brings('chamberPressure', 'poor', 0.1, 'oil in the line'),
     brings('pumpDown', 'slow', 0.4, 'a valve that sticks half shut'),
+    brings('level', 'low', 0.2, 'the oil is in the hose'),
   ],
   after: [
     after('stoppedUnderVacuum', 'yes', 5, 'that is when it is needed'),

@@ -16,6 +16,7 @@ export const warmTrap: Cause = {
     brings('crackle', 'crackles', 0.4, 'water in the oil'),
     brings('waterAgain', 'yes', 0.55, 'each run brings it again'),
     brings('pumpPressureAsIs', 'poor', 0.4, 'water in the oil is the pump’s ultimate'),
+    brings('level', 'high', 0.3, 'water lifts it'),
   ],
   after: [
     after('trap', 'warm', 9, 'it was seen'),
