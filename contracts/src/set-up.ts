@@ -235,6 +235,7 @@ export class OilProductDto {
   @Maybe(Between(0, 50, 'mg KOH/g')) freshAcidMgKohG?: number | null;
   @Maybe(Between(0, 100, 'mg KOH/g')) freshBaseMgKohG?: number | null;
   @Maybe(Between(0, 1000, 'ppm')) freshIronPpm?: number | null;
+  @Maybe(Between(0, 1_000_000, 'money per litre')) pricePerL?: number | null;
   @AreFieldNames() assumed?: string[] | null;
   @IsOptional() @AreLimits() limits?: object | null;
   @IsOptional() @AreOilLimits() oilLimits?: object | null;
@@ -273,6 +274,8 @@ export class JarShapeDto {
 export class HouseRulesDto {
   @AreLimits() limits!: object;
   @IsOptional() @AreOilLimits() oilLimits?: object | null;
+  @Maybe(Between(0, 1_000_000, 'money per hour')) hourPrice?: number | null;
+  @Maybe(Between(0, 1_000_000, 'money per report')) labPrice?: number | null;
 }
 
 export const SET_UP_CLASSES = {

@@ -336,6 +336,8 @@ export {
   type TaskStanding,
   type Usage,
   usageOf,
+  schoolCosts,
+  type SchoolCost,
 } from './standing/index.js';
 export { ownLimit, type Trend, trendOf } from './statistics/index.js';
 export {

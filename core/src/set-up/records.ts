@@ -147,6 +147,8 @@ export interface OilProduct {
   readonly freshAcidMgKohG?: number | null;
   readonly freshBaseMgKohG?: number | null;
   readonly freshIronPpm?: number | null;
+  /** In the house's money. */
+  readonly pricePerL?: number | null;
   readonly assumed?: readonly string[] | null;
   readonly limits?: SparseLimits | null;
   readonly oilLimits?: SparseOilLimits | null;
@@ -174,6 +176,9 @@ export interface Person {
 export interface HouseRules {
   readonly limits: SparseLimits;
   readonly oilLimits?: SparseOilLimits | null;
+  /** What an hour's work and a laboratory's report cost, in the house's money. */
+  readonly hourPrice?: number | null;
+  readonly labPrice?: number | null;
 }
 
 export interface SetUpBodies {

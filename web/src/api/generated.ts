@@ -1729,6 +1729,8 @@ export type OilProduct = {
   freshAcidMgKohG?: number | null;
   freshBaseMgKohG?: number | null;
   freshIronPpm?: number | null;
+  /** In the house's money. */
+  pricePerL?: number | null;
   assumed?: readonly string[] | null;
   limits?: SparseLimits | null;
   oilLimits?: SparseOilLimits | null;
@@ -1856,6 +1858,9 @@ export type JarShape = {
 export type HouseRules = {
   limits: SparseLimits;
   oilLimits?: SparseOilLimits | null;
+  /** What an hour's work and a laboratory's report cost, in the house's money. */
+  hourPrice?: number | null;
+  labPrice?: number | null;
 };
 export type HouseSetUp = {
   site: {

@@ -320,6 +320,7 @@ export const FIELD_SPECS: Readonly<Record<SetUpKind, readonly FieldSpec[]>> = {
     { path: 'freshAcidMgKohG', label: 'Acid number', type: 'number', unit: 'mg KOH/g' },
     { path: 'freshBaseMgKohG', label: 'Base number', type: 'number', unit: 'mg KOH/g' },
     { path: 'freshIronPpm', label: 'Iron', type: 'number', unit: 'ppm' },
+    { path: 'pricePerL', label: 'Price of a litre', type: 'number', unit: 'your money', section: 'What it costs' },
   ],
   material: [
     name,
@@ -344,5 +345,8 @@ export const FIELD_SPECS: Readonly<Record<SetUpKind, readonly FieldSpec[]>> = {
       hint: 'One height and what the jar holds up to it on each line, from “0 0” at the bottom to the brim, such as “55 250”.',
     },
   ],
-  houseRules: [],
+  houseRules: [
+    { path: 'hourPrice', label: 'An hour’s work', type: 'number', unit: 'your money', section: 'What things cost' },
+    { path: 'labPrice', label: 'A laboratory’s report', type: 'number', unit: 'your money' },
+  ],
 };

@@ -1,0 +1,79 @@
+import { SCHOOLS, type Limits, type SchoolId, type TaskId } from '../limits/index.js';
+import { HOUSE_RULES_ID, resolveRules, type PumpSetUp } from '../set-up/index.js';
+import type { Usage } from './due-forecast.js';
+
+/** What a school asks for in a year on a pump's own use. */
+export interface SchoolCost {
+  readonly school: SchoolId;
+  readonly changes: number;
+  /** New oil, with the flushes. */
+  readonly litres: number;
+  readonly minutes: number;
+  /** Null where the set-up does not say what oil, an hour's work or a report costs. */
+  readonly money: number | null;
+  /** Its people change by what they find: the calendar is the least. */
+  readonly atLeast: boolean;
+  /** Drained oil is settled, filtered and goes in again. */
+  readonly reused: boolean;
+}
+
+/** Minutes of hands for each task, waits left out (docs/trade.md 8). */
+const MINUTES: { readonly [T in TaskId]?: number } = {
+  ...{ oilChange: 30, bleed: 10, look: 5, flush: 60, labSample: 10, blankOff: 30 },
+};
+const DAYS = 365;
+/** Of a charge that is used again, so much is new (docs/trade.md 9). */
+const NEW_SHARE = 0.2;
+/** They change by what they see or measure, and by the calendar at the latest. */
+const BY_FINDINGS: readonly SchoolId[] = ['byTheLook', 'byTheLab', 'byTheGauge'];
+
+/** Drained oil of these is not used again, or cannot be settled (docs/trade.md 9). */
+const isReusable = ({ service, product }: PumpSetUp): boolean =>
+  product?.waterBehaviour === 'demulsifying' &&
+  product.base !== 'pfpe' &&
+  !(['food', 'oxygen', 'toxic', 'biological', 'corrosive'] as const).some((s) => service.includes(s));
+
+/**
+ * Litres, minutes and money of each school in a year, from the rate at which this pump runs. The pump's own limits are left out: they
+ * would be the same for every school.
+ * @returns nothing for a pump without a rate, or that holds no oil
+ */
+export function schoolCosts(input: {
+  setUp: PumpSetUp;
+  use: Pick<Usage, 'runsPerDay' | 'meanWeight' | 'meanHours'>;
+}): SchoolCost[] {
+  const { setUp, use } = input;
+  const { model, product, equipment, house } = setUp;
+  const charge = model.sumps.find((s) => s.key === 'oil');
+  if (use.runsPerDay === null || !charge) return [];
+  const runs = use.runsPerDay * DAYS;
+  const rules = house.houseRules[HOUSE_RULES_ID];
+  return (Object.keys(SCHOOLS) as SchoolId[]).map((school) => {
+    const resolved = resolveRules({ pump: { preset: school, limits: null }, model, product, equipment, house: rules });
+    const limitsOf = (task: TaskId): Limits =>
+      Object.fromEntries((resolved.tasks.find((t) => t.task === task)?.limits ?? []).map((l) => [l.measure, l.value]));
+    const perYear = (task: TaskId, changes = 0): number => {
+      const { runs: r, weight, hours, days, changes: c } = limitsOf(task);
+      const of = (amount: number, limit: number | null | undefined): number => (limit ? amount / limit : 0);
+      return Math.max(
+        ...[of(runs, r), of(runs * use.meanWeight, weight), of(runs * use.meanHours, hours), of(DAYS, days)],
+        of(changes, c),
+      );
+    };
+    const changes = perYear('oilChange');
+    const flushes = perYear('flush', changes);
+    const reports = perYear('labSample');
+    const reused = school === 'freshEveryRun' && isReusable(setUp);
+    const litres = (charge.chargeMl / 1000) * (changes * (reused ? NEW_SHARE : 1) + flushes);
+    const times: readonly (readonly [TaskId, number])[] = [
+      ...([['oilChange', changes] as const, ['flush', flushes] as const, ['labSample', reports] as const] as const),
+      ...(['bleed', 'look', 'blankOff'] as const).map((task) => [task, perYear(task)] as const),
+    ];
+    const minutes = times.reduce((sum, [task, often]) => sum + often * (MINUTES[task] ?? 0), 0);
+    const [perL, perHour, perReport] = [product?.pricePerL, rules?.hourPrice, rules?.labPrice];
+    const isPriced =
+      typeof perL === 'number' && typeof perHour === 'number' && (reports === 0 || typeof perReport === 'number');
+    const money = isPriced ? litres * perL + (minutes / 60) * perHour + reports * (perReport ?? 0) : null;
+    return { school, changes, litres, minutes, money, atLeast: BY_FINDINGS.includes(school), reused };
+  });
+}
