@@ -19,6 +19,7 @@ export {
   hazardsOf,
   huntStanding,
   lackedBy,
+  namedNow,
   type HuntStanding,
   LEAK_STEPS,
   type LeakStep,

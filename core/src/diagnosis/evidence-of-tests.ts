@@ -3,6 +3,13 @@ import { isFairBlankOff, type HeldTo } from '../machine/index.js';
 import { FINDINGS, type FindingId } from './all-findings.js';
 import type { Observation } from './evidence.js';
 
+/** A finding as it is called now: several hPa is relative to the target by now, and water that comes again is a sign of its own. */
+export function namedNow<F extends Pick<FoundSaid, 'id' | 'state'>>(found: F): F {
+  if (found.id === 'chamberPressure' && found.state === 'severalHpa') return { ...found, state: 'farAbove' };
+  if (found.id === 'afterPurge' && found.state === 'waterAgain') return { ...found, id: 'waterAgain', state: 'yes' };
+  return found;
+}
+
 const isKnown = (id: string): id is FindingId => Object.hasOwn(FINDINGS, id);
 const hasState = ({ id, state }: FoundSaid): boolean => isKnown(id) && Object.hasOwn(FINDINGS[id].states, state);
 
@@ -21,7 +28,7 @@ export function evidenceOfTests(entries: readonly Entry[], held: HeldTo | null):
   return entries.flatMap((entry) => {
     if (entry.kind !== 'test') return [];
     const { id: entryId, happenedAt: at, kind } = entry;
-    return [...entry.body.findings, ...ofMeasured(entry.body, held)].flatMap((found): Observation[] =>
+    return [...entry.body.findings.map(namedNow), ...ofMeasured(entry.body, held)].flatMap((found): Observation[] =>
       isKnown(found.id) && hasState(found)
         ? [{ id: found.id, state: found.state, at, entryId, kind, sure: found.certainty }]
         : [],

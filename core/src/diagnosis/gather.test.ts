@@ -302,3 +302,13 @@ test('varnish and casting resin are resin loads as styrene is; solvent of a drye
   });
   expect(states([changeAt(1), run(200, usualRun, 'fd-meat')])).not.toHaveProperty('resinLoads');
 });
+
+test('what was called otherwise once still says what it said', () => {
+  const old = entryAt(280, 'test', {
+    findings: [
+      { id: 'chamberPressure', state: 'severalHpa', certainty: 1 },
+      { id: 'afterPurge', state: 'waterAgain', certainty: 1 },
+    ],
+  });
+  expect(states([changeAt(1), old])).toMatchObject({ chamberPressure: 'farAbove', waterAgain: 'yes' });
+});

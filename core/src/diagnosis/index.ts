@@ -5,6 +5,7 @@ export type { Cause } from './cause.js';
 export type { Check } from './check.js';
 export { diagnose } from './diagnose.js';
 export type { Evidence } from './evidence.js';
+export { namedNow } from './evidence-of-tests.js';
 export { gatherEvidence } from './gather.js';
 export { hazardsOf, lackedBy } from './hazards.js';
 export { huntStanding, type HuntStanding, LEAK_STEPS, type LeakStep, SET_PARTS, type SetPart } from './leak-hunt.js';

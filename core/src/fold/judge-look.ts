@@ -17,7 +17,7 @@ import {
   type OilFinding,
   type OilReading,
 } from '../oil/index.js';
-import { isHarder, jarShapeOf } from '../limits/index.js';
+import { isHarder, jarShapeOf, stepPassed } from '../limits/index.js';
 import type { OilProduct, PumpSetUp } from '../set-up/index.js';
 import type { PumpState, SumpState } from './state.js';
 import { afterBleed, afterLook, drawOf, isEarlier, NOTHING_FOUND, saysWater, type WaterCount } from './water-found.js';
@@ -198,9 +198,15 @@ function withStartColour(context: LookInContext): LookInContext {
 function answersWater({ sump, look, origin }: LookAtSump, context: LookInContext): boolean {
   if (!sump.charge.bledSinceWaterSeen || look.source === 'bleed') return false;
   if (isOld({ sump, look, origin })) return false;
-  if ((look.freeWaterMl ?? null) === null) return false;
+  if ((look.freeWaterMl ?? null) === null || showsMuch(look, context)) return false;
   const { findings, settling } = readOil(withoutOldWater(context));
   return settling.settled && !findings.some((f) => f.code === 'water' || f.code === 'cream');
+}
+
+/** Water that comes out with a jar is out, but so much of it says that there was more than a bleed had left. */
+function showsMuch(look: LookBody, { charge, limits }: LookInContext): boolean {
+  const shownMl = (look.freeWaterMl ?? 0) + (look.creamMl ?? 0) / 2;
+  return stepPassed(limits, 'waterPercent', (shownMl / charge.chargeMl) * 100) !== null;
 }
 
 /** A jar that was drawn before the last bleed or purge shows nothing of what they left. */

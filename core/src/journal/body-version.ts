@@ -1,19 +1,6 @@
 import type { EntryBodies, EntryKind } from './entry.js';
-import type { FoundSaid } from './case-bodies.js';
 
 type Body = EntryBodies[EntryKind];
-
-/** From version 1 to 2: several hPa is relative to the target, and water that comes again is a finding of its own. */
-function withFindingsRenamed(kind: EntryKind, body: Body): Body {
-  if (kind !== 'test') return body;
-  const test = body as EntryBodies['test'];
-  const renamed = (found: FoundSaid): FoundSaid => {
-    if (found.id === 'chamberPressure' && found.state === 'severalHpa') return { ...found, state: 'farAbove' };
-    if (found.id === 'afterPurge' && found.state === 'waterAgain') return { ...found, id: 'waterAgain', state: 'yes' };
-    return found;
-  };
-  return { ...test, findings: test.findings.map(renamed) };
-}
 
 /** Lifts a body from one version to the next; bodies of kinds that did not change pass as they are. */
 export type BodyUpgrade = (kind: EntryKind, body: Body) => Body;
@@ -22,7 +9,7 @@ export type BodyUpgrade = (kind: EntryKind, body: Body) => Body;
  * The first lifts version 1 to 2. A step comes with each change by which an older body would be read wrongly, and is never taken
  * away: entries stay in the journal as they were accepted. `FOLD_VERSION` is raised with it, so that what follows is made anew.
  */
-export const BODY_UPGRADES: readonly BodyUpgrade[] = [withFindingsRenamed];
+export const BODY_UPGRADES: readonly BodyUpgrade[] = [];
 
 /** Version of the bodies that are written now. */
 export const BODY_VERSION = BODY_UPGRADES.length + 1;

@@ -3,13 +3,13 @@ import { rebuild } from '../fold/index.js';
 import type { Entry } from '../journal/index.js';
 import { setUpBook, type SetUpVersion } from '../set-up/index.js';
 import { QUIET } from '../testing/judged-pump.js';
-import { at, changeAt, entryAt, lookAt, runAt, versionsOf } from '../testing/small-yard.js';
+import { at, changeAt, entryAt, foundAt, lookAt, runAt, versionsOf } from '../testing/small-yard.js';
 import { standingAt } from './standing.js';
 
 /** What somebody may do at a stopped pump, right or wrong. */
 const ACTS = [
   ...['change', 'wash', 'flush', 'strip', 'vaneCheck', 'exhaustFilter', 'purge', 'bleed'],
-  ...['topUp', 'topUpSaid', 'clearLook', 'thickSample', 'thinSample', 'takeOver', 'run'],
+  ...['topUp', 'topUpSaid', 'clearLook', 'thickSample', 'thinSample', 'takeOver', 'run', 'usualTest', 'goodPressure'],
 ] as const;
 type Act = (typeof ACTS)[number];
 
@@ -45,7 +45,19 @@ function entriesOf(act: Act, hours: number, productId: string): Entry[] {
     case 'takeOver':
       return [entryAt(hours, 'takeOver', { runsSince: 1, oilChangedAt: at(1) })];
     case 'run':
-      return [runAt(hours, 0.3)];
+      return [runAt(hours, 0.3, 'any-empty', { body: { oilTempC: 60, lowestPressurePa: 2 } })];
+    case 'usualTest':
+      return [
+        foundAt(hours, {
+          noise: 'usual',
+          starts: 'usual',
+          backPressure: 'low',
+          current: 'usual',
+          thickness: 'asFresh',
+        }),
+      ];
+    case 'goodPressure':
+      return [entryAt(hours, 'test', { findings: [], measured: [{ pa: 0.5, where: 'pump', ballast: 'closed' }] })];
     default:
       return [
         lookAt(hours, {
@@ -84,6 +96,17 @@ const DANGERS: Readonly<Record<string, Danger>> = {
     shown: [...CHARGE, lookAt(20, { level: 'none' })],
     steps: [{ topUpSaid: GONE }],
   },
+  // The pump itself: a usual word afterwards ends none of these.
+  grinding: { shown: [...CHARGE, foundAt(20, { noise: 'grinding' })], steps: [{ vaneCheck: GONE }] },
+  stiff: { shown: [...CHARGE, foundAt(20, { starts: 'stiff' })], steps: [{ vaneCheck: GONE }] },
+  blocked: { shown: [...CHARGE, foundAt(20, { backPressure: 'blocked' })], steps: [{ exhaustFilter: GONE }] },
+  resin: {
+    shown: [...CHARGE, foundAt(20, { thickness: 'gels' })],
+    steps: [{ flush: 1, wash: 1, strip: 1 }, { change: GONE }],
+  },
+  // Only the case, closed with what it was.
+  tripped: { shown: [...CHARGE, foundAt(20, { starts: 'trips' })], steps: [{}] },
+  hot: { shown: [changeAt(1), runAt(5, 10, 'any-empty', { body: { oilTempC: 106 } })], steps: [{}] },
   oxygen: {
     shown: [changeAt(1, 'oil-b'), entryAt(20, 'topUp', { sump: 'oil', productId: 'oil-a', addedMl: 50 })],
     product: 'oil-b',

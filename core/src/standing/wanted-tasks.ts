@@ -12,8 +12,8 @@ const TASK_OF: { readonly [A in Act]?: TaskId } = {
   blankOff: 'blankOff',
 };
 
-/** Limits mark their tasks themselves. */
-const OF_LIMITS: readonly ReasonCode[] = ['changeDue', 'lookDue', 'blankOffDue'];
+/** Limits mark their tasks themselves, and of a pump that nobody took over no task counts yet. */
+const OF_LIMITS: readonly ReasonCode[] = ['changeDue', 'lookDue', 'blankOffDue', 'notTakenOver'];
 /** What nobody does to oil that is changed. */
 const GOES_WITH_THE_OIL: readonly Act[] = ['purge', 'bleed', 'look', 'sample'];
 

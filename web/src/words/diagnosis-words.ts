@@ -8,6 +8,7 @@ import {
   type Check,
   type FindingId,
   type TestBody,
+  namedNow,
 } from '@winter-jar/core';
 
 /** Ids come over the wire as text; one that this version does not know has no words but itself. */
@@ -79,7 +80,8 @@ export const stateName = (id: string, state: string): string =>
   isOf(FINDINGS, id) ? ((FINDINGS[id].states as Record<string, string>)[state] ?? state) : state;
 
 /** "Haze: hazy", "Foam that stays", "Foam that stays: no". */
-export function foundWords(id: string, state: string): string {
+export function foundWords(foundId: string, foundState: string): string {
+  const { id, state } = namedNow({ id: foundId, state: foundState });
   const name = SHORT_NAMES[id as FindingId] ?? findingName(id);
   const alone = STATES_ALONE[state];
   if (alone === '') return name;
