@@ -45,6 +45,30 @@ test.each([run, look, bleed, topUp, change, done, note, labSample, labResult].ma
   },
 );
 
+const blankOff = {
+  ...entryAt(10, 'test', {
+    checkId: 'blankOffAsIs',
+    findings: [],
+    measured: [{ pa: 3.5, where: 'pump', ballast: 'closed', oil: 'asIs', oilTempC: 65, gauge: 'G-2' }],
+  }),
+};
+const drawn = entryAt(10, 'bleed', { sump: 'oil', drawnMl: 30, waterMl: 10, levelAfter: 'right' });
+
+test('a pressure alone is something found, and a bleed may say the level it left', () => {
+  for (const entry of [blankOff, drawn]) expect(checkEntry(entry, NOW)).toEqual({ ok: true, value: entry });
+});
+
+test.each([
+  ['where', { pa: 3, where: 'cellar' }, 'body.measured.0.where'],
+  ['below nothing', { pa: -3, where: 'pump' }, 'body.measured.0.pa'],
+  ['ballast', { pa: 3, where: 'pump', ballast: 'ajar' }, 'body.measured.0.ballast'],
+  ['too hot', { pa: 3, where: 'pump', oilTempC: 900 }, 'body.measured.0.oilTempC'],
+  ['not a list of pressures', 3, 'body.measured.0'],
+])('a measured pressure, %s: refused at its field', (_what, measured, field) => {
+  const checked = checkEntry({ ...blankOff, body: { findings: [], measured: [measured] } }, NOW);
+  expect(checked.ok ? [] : checked.issues.map((i) => i.field)).toContain(field);
+});
+
 // Each body field once below, above or beside what is right.
 test.each<[string, unknown, string]>([
   ['an id in capitals, which would be another one', { ...run, id: 'ABCDEF00-0000-4000-8000-000000000001' }, 'id'],

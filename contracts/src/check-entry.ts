@@ -133,8 +133,11 @@ function testRules(given: Readonly<Record<string, unknown>>): FieldIssue[] {
     const said = given.passed === true || given.passed === false;
     return said ? [] : [bad('body.passed', null, 'missing', 'true or false: whether the step passed')];
   }
-  const silent = findings.length === 0 && !given.remark && !given.photoId;
-  return silent ? [bad('body.findings', [], 'missing', 'at least one finding, a photograph or a remark')] : [];
+  const measured = (given.measured ?? []) as readonly unknown[];
+  const silent = findings.length === 0 && measured.length === 0 && !given.remark && !given.photoId;
+  return silent
+    ? [bad('body.findings', [], 'missing', 'at least one finding, a pressure, a photograph or a remark')]
+    : [];
 }
 
 /** What is said of a case names it. */

@@ -87,6 +87,7 @@ const vane = (name: string, pumpingSpeedM3h: number, chargeMl: number, more: Par
   kind: 'vane',
   pumpingSpeedM3h,
   stages: 2,
+  ultimatePa: 0.6,
   operatingOilTempC: 68,
   ballastRule: 'purge',
   hasOilFilter: false,
@@ -100,6 +101,7 @@ const MODELS: Record<string, PumpModel> = {
   'bollard-25': vane('Bollard 25', 25, 1400),
   'windlass-63': vane('Windlass 63', 63, 2000, {
     stages: 1,
+    ultimatePa: 50,
     operatingOilTempC: 80,
     ballastRule: 'open',
     hasOilFilter: true,
@@ -107,6 +109,7 @@ const MODELS: Record<string, PumpModel> = {
   }),
   'windlass-100': vane('Windlass 100', 100, 2600, {
     stages: 1,
+    ultimatePa: 50,
     operatingOilTempC: 78,
     ballastRule: 'open',
     hasOilFilter: true,

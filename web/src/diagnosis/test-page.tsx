@@ -8,6 +8,7 @@ import {
   type FoundSaid,
   type Subject,
   cautionWords,
+  type PressureLimit,
   smellHarms,
 } from '@winter-jar/core';
 import { useMemo, useState } from 'react';
@@ -130,6 +131,12 @@ function Test({ answer, ...props }: TestProps & { answer: DiagnosisAnswer | null
   const step = leakStepOf(values.leakStep);
   const how = step ?? check;
   const elsewhere = OWN_SCREENS[values.checkId as CheckId] ?? null;
+  // The gauge’s reading says by itself whether it is poor.
+  const held = heldTo(props, values);
+  const saidByGauge = held !== null && values.pressure.trim() !== '';
+  const asksFor = findingsAskedFor(values, { smellHarms: smellHarms(page.setUp) }).filter(
+    (id) => !(saidByGauge && (id === 'pumpPressure' || id === 'pumpPressureAsIs')),
+  );
   const setState = (id: string) => (state: string) => set('found')({ ...values.found, [id]: state });
 
   return (
@@ -174,7 +181,7 @@ function Test({ answer, ...props }: TestProps & { answer: DiagnosisAnswer | null
           ]}
         />
       ) : (
-        findingsAskedFor(values, { smellHarms: smellHarms(page.setUp) }).map((id) => (
+        asksFor.map((id) => (
           <Chips
             key={id}
             label={findingName(id)}
@@ -218,39 +225,61 @@ function Test({ answer, ...props }: TestProps & { answer: DiagnosisAnswer | null
 }
 
 /** What the gauge showed, and what it is held to. */
-function MeasuredFields({ props: { page, words }, form }: { props: EntryPageProps; form: EntryForm<TestValues> }) {
+function MeasuredFields({ props, form }: { props: EntryPageProps; form: EntryForm<TestValues> }) {
+  const { words } = props;
   const measures = measuresOf(form.values);
-  const held = measures?.where === 'pump' ? blankOffLimit(page.state.goodPa, page.setUp) : null;
-  const hint =
+  const held = heldTo(props, form.values);
+  const says =
     measures?.where === 'exhaust'
-      ? 'over ambient; look from 0.3 bar, renew the filter from 0.6 bar on'
+      ? 'Over ambient. Look at the filter from 0.3\u00a0bar, renew it from 0.6\u00a0bar on.'
       : held
-        ? `poor over ${words.print.pressure(held.limitPa)}`
-        : undefined;
+        ? `Poor over ${words.print.pressure(held.limitPa)}, since ${LIMIT_WORDS[held.against]}.`
+        : measures?.where === 'pump'
+          ? 'Nothing is known that it could be held to: three tests on fresh oil make a good value of its own.'
+          : null;
   return (
-    <div className="grid grid-cols-1 gap-4 sm:grid-cols-3">
-      <QuantityField
-        label="Pressure read"
-        dimension="pressure"
-        {...boundTo(form, 'pressure')}
-        min={1e-6}
-        max={1_000_000}
-        {...(hint ? { hint } : {})}
-      />
-      {measures?.where !== 'exhaust' && (
+    <div className="flex flex-col gap-2">
+      <div className="grid grid-cols-1 gap-4 sm:grid-cols-3">
         <QuantityField
-          label="Oil’s warmth"
-          dimension="temperature"
-          {...boundTo(form, 'oilTemp')}
-          min={-40}
-          max={200}
-          hint="counts from 50 °C on"
+          label="Pressure read"
+          dimension="pressure"
+          {...boundTo(form, 'pressure')}
+          min={1e-6}
+          max={1_000_000}
         />
-      )}
-      <TextField label="Which gauge" value={form.values.gauge} onText={form.set('gauge')} hint="always the same one" />
+        {measures?.where !== 'exhaust' && (
+          <QuantityField
+            label="Oil’s warmth"
+            dimension="temperature"
+            {...boundTo(form, 'oilTemp')}
+            min={-40}
+            max={200}
+            hint="counts from 50 °C on"
+          />
+        )}
+        <TextField
+          label="Which gauge"
+          value={form.values.gauge}
+          onText={form.set('gauge')}
+          hint="always the same one"
+        />
+      </div>
+      {says && <p className="text-[14px] text-ink-2">{says}</p>}
     </div>
   );
 }
+
+/** What a pressure at the pump is held to; null for a test that reads none there. */
+const heldTo = ({ page }: Pick<EntryPageProps, 'page'>, values: TestValues) =>
+  measuresOf(values)?.where === 'pump' ? blankOffLimit(page.state.goodPa, page.setUp) : null;
+
+const LIMIT_WORDS: Readonly<Record<PressureLimit, string>> = {
+  target: 'its record asks for that',
+  usual: 'that is usual here',
+  own: 'that is three times its own ultimate',
+  model: 'that is three times its model’s ultimate',
+  good: 'that is three times its good value',
+};
 
 /** What would stand on top with what is said here, before it is saved. */
 function OrderThen({ answer, pending }: { answer: DiagnosisAnswer; pending: Entry | null }) {

@@ -93,7 +93,7 @@ function PumpSheets({ page, words }: { page: Page; words: Words }) {
               <div className="mt-2">
                 <ForecastLine task={change} usage={standing.usage} words={words} />
               </div>
-              <SchoolNote page={page} words={words} />
+              <SchoolNote page={page} />
             </section>
           )}
           <section>

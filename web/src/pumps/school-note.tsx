@@ -2,10 +2,9 @@ import type { PumpPage } from '@winter-jar/contracts';
 import { schoolCosts, SCHOOLS, withOilIn, type SchoolCost } from '@winter-jar/core';
 import { number, uncapital } from '../words/number.js';
 import { SCHOOL_WORDS } from '../words/school-words.js';
-import type { Words } from '../words/words.js';
 
 /** Which school of oil care the pump follows, why people do, and what each would cost here. */
-export function SchoolNote({ page, words }: { page: PumpPage; words: Words }) {
+export function SchoolNote({ page }: { page: PumpPage }) {
   const { preset } = page.setUp.pump;
   const { why, cost } = SCHOOLS[preset];
   const setUp = withOilIn(page.setUp, page.state.sumps[0]?.charge.productId ?? null);
@@ -18,7 +17,7 @@ export function SchoolNote({ page, words }: { page: PumpPage; words: Words }) {
       {costs.length > 0 && (
         <details>
           <summary className="min-h-11 cursor-pointer py-2 font-semibold text-ink">What each school costs here</summary>
-          <SchoolTable costs={costs} mine={preset} words={words} />
+          <SchoolTable costs={costs} mine={preset} />
         </details>
       )}
     </div>
@@ -27,7 +26,7 @@ export function SchoolNote({ page, words }: { page: PumpPage; words: Words }) {
 
 const HEADS = ['School', 'Changes', 'New oil', 'Hands'] as const;
 
-function SchoolTable({ costs, mine, words }: { costs: readonly SchoolCost[]; mine: string; words: Words }) {
+function SchoolTable({ costs, mine }: { costs: readonly SchoolCost[]; mine: string }) {
   const isPriced = costs.some((c) => c.money !== null);
   return (
     <>
@@ -52,7 +51,7 @@ function SchoolTable({ costs, mine, words }: { costs: readonly SchoolCost[]; min
                   {SCHOOL_WORDS[c.school]}
                 </th>
                 <td className="figure whitespace-nowrap pr-4">{`${c.atLeast ? '≥ ' : ''}${number(c.changes, c.changes < 10 ? 1 : 0)}`}</td>
-                <td className="figure whitespace-nowrap pr-4">{`${c.atLeast ? '≥ ' : ''}${words.print.volume(roundMl(c.litres * 1000))}`}</td>
+                <td className="figure whitespace-nowrap pr-4">{`${c.atLeast ? '≥ ' : ''}${number(c.litres, c.litres < 10 ? 1 : 0)}\u00a0L`}</td>
                 <td className="figure whitespace-nowrap pr-4">{`${number(c.minutes / 60, c.minutes < 600 ? 1 : 0)}\u00a0h`}</td>
                 {isPriced && <td className="figure pr-4">{c.money === null ? '–' : number(c.money, 0)}</td>}
               </tr>
@@ -69,6 +68,3 @@ function SchoolTable({ costs, mine, words }: { costs: readonly SchoolCost[]; min
     </>
   );
 }
-
-/** Litres of a year to two digits. */
-const roundMl = (ml: number): number => Number(ml.toPrecision(2));
