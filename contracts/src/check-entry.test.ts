@@ -1,5 +1,6 @@
 // Longer than a file should be: one table of everything that an entry can get wrong, field by field.
 import { at, changeAt, entryAt, lookAt, runAt } from '@winter-jar/core/testing';
+import { SCHOOLS } from '@winter-jar/core';
 import { checkEntry, checkShape, type FieldIssue } from './check-entry.js';
 import { checkRecord } from './check-record.js';
 import { SET_UP_CLASSES } from './set-up.js';
@@ -337,4 +338,9 @@ test.each([
 test('29 February of a leap year, and the first moment of 1950, are', () => {
   for (const happenedAt of ['2028-02-29T12:00:00.000Z', '1950-01-01T00:00:00.000Z'])
     expect(issuesOf({ ...run, happenedAt })).toEqual([]);
+});
+
+test.each(Object.keys(SCHOOLS))('a pump may be cared for %s', (preset) => {
+  const pump = { name: 'P', modelId: 'm', siteId: 's', equipmentId: 'e', preset };
+  expect(checkRecord('pump', pump)).toMatchObject({ ok: true });
 });

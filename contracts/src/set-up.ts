@@ -3,6 +3,7 @@ import {
   MEASURES,
   OIL_LIMITS,
   PUMP_PLACES,
+  SCHOOLS,
   EXHAUST_ENDS,
   EXHAUST_PIPES,
   WETNESSES,
@@ -41,7 +42,7 @@ import { IsInstant, IsZone } from './instant.js';
 import { MAX_OIL_LIMIT } from './limits.js';
 
 const PROCESSES = ['freezeDrying', 'packaging', 'composites', 'industrial'] as const;
-const SCHOOL_IDS = ['freshEveryRun', 'bleedAndCount', 'byTheHour', 'byTheLook', 'byTheLab'] as const;
+const SCHOOL_IDS = Object.keys(SCHOOLS);
 const name = { message: 'a name of 1 to 60 characters' };
 const id = { message: 'an id of 1 to 64 characters' };
 const rating = { message: 'a rating from 0 to 3' };
