@@ -1,5 +1,5 @@
 import type { Entry, FoundSaid, TestBody } from '../journal/index.js';
-import { isFairBlankOff, type HeldTo } from '../machine/index.js';
+import { BACK_PRESSURE, isFairBlankOff, type HeldTo } from '../machine/index.js';
 import { FINDINGS, type FindingId } from './all-findings.js';
 import type { Observation } from './evidence.js';
 
@@ -13,10 +13,12 @@ export function namedNow<F extends Pick<FoundSaid, 'id' | 'state'>>(found: F): F
 const isKnown = (id: string): id is FindingId => Object.hasOwn(FINDINGS, id);
 const hasState = ({ id, state }: FoundSaid): boolean => isKnown(id) && Object.hasOwn(FINDINGS[id].states, state);
 
-/** Blanked off, ballast closed and oil warm, where nobody put it into words: against what the pump is held to now. */
+/** What a gauge says where nobody put it into words: at the exhaust, and blanked off against what the pump is held to now. */
 function ofMeasured({ findings, measured }: TestBody, held: HeldTo | null): FoundSaid[] {
-  const fair = (measured ?? []).filter(isFairBlankOff);
-  return fair.flatMap((one): FoundSaid[] => {
+  return (measured ?? []).flatMap((one): FoundSaid[] => {
+    if (one.where === 'exhaust' && !findings.some((f) => f.id === 'backPressure'))
+      return [{ id: 'backPressure', state: one.pa >= BACK_PRESSURE.lookPa ? 'raised' : 'low', certainty: 1 }];
+    if (!isFairBlankOff(one)) return [];
     const id = one.oil === 'fresh' ? 'pumpPressure' : 'pumpPressureAsIs';
     if (!held || findings.some((f) => f.id === id)) return [];
     return [{ id, state: one.pa > held.limitPa ? 'poor' : 'good', certainty: 1 }];

@@ -312,3 +312,20 @@ test('what was called otherwise once still says what it said', () => {
   });
   expect(states([changeAt(1), old])).toMatchObject({ chamberPressure: 'farAbove', waterAgain: 'yes' });
 });
+
+test('a gauge’s reading is evidence without a word: at the exhaust, and blanked off against the pump’s own', () => {
+  const measured = (pa: number, where: 'exhaust' | 'pump', more: object = {}) =>
+    entryAt(280, 'test', { findings: [], measured: [{ pa, where, ...more }] });
+  expect(states([changeAt(1), measured(72_000, 'exhaust')])).toMatchObject({ backPressure: 'raised' });
+  expect(states([changeAt(1), measured(12_000, 'exhaust')])).toMatchObject({ backPressure: 'low' });
+  const own = { pump: { blankOffPa: 1 } };
+  const warm = { ballast: 'closed', oilTempC: 65 };
+  expect(withRecords(own, [changeAt(1), measured(4, 'pump', warm)])).toMatchObject({ pumpPressureAsIs: 'poor' });
+  expect(withRecords(own, [changeAt(1), measured(2, 'pump', { ...warm, oil: 'fresh' })])).toMatchObject({
+    pumpPressure: 'good',
+  });
+  // With the ballast open, cold, or with nothing to hold it to it says nothing.
+  for (const more of [{ ballast: 'open' }, { oilTempC: 20 }])
+    expect(withRecords(own, [changeAt(1), measured(4, 'pump', more)])).not.toHaveProperty('pumpPressureAsIs');
+  expect(states([changeAt(1), measured(4, 'pump', warm)])).not.toHaveProperty('pumpPressureAsIs');
+});
