@@ -2,7 +2,7 @@ import type { MachineCode, MachineFinding, PressureLimit } from '@winter-jar/cor
 import { dayWords } from './dates.js';
 import type { Sentence, Words } from './words.js';
 
-type FoundOf<C extends MachineCode> = Extract<MachineFinding, { readonly code: C }>;
+type FoundOf<C extends MachineCode> = MachineFinding & { readonly code: C };
 
 const WHERE = {
   chamber: 'at the chamber',
@@ -58,7 +58,7 @@ function backPressure({ overPa, blocked, at }: FoundOf<'backPressure'>, { print,
 /** What came with the oil: its flush and its charge, and which of them is left. */
 const flushWords =
   (short: string, what: string) =>
-  ({ flushedAt, filledAt, at }: FoundOf<'resinInOil'>, { zone, now }: Words): Sentence => {
+  ({ flushedAt, filledAt, at }: FoundOf<'resinInOil' | 'swallowed'>, { zone, now }: Words): Sentence => {
     const left =
       flushedAt !== null
         ? 'Flushed: a new charge is left to do.'
