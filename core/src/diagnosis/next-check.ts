@@ -35,7 +35,7 @@ export interface RankedCheck {
   readonly bits: number;
   /** What it takes, in minutes, with its cost and its stop of the pump as minutes. */
   readonly effort: number;
-  /** The states of its first finding, the likeliest first. */
+  /** The states of the finding that tells most, the likeliest first. */
   readonly outcomes: readonly Outcome[];
 }
 
@@ -204,13 +204,16 @@ export function nextChecks(
       const isForbidden = check.never?.some((h) => hazards.includes(h));
       if (!first || isForbidden || (check.needs && lacks.includes(check.needs))) return [];
       const states = open.map((f) => byState(f, posterior));
+      const grouped = states.map((of) => byGroup(of, groups, posterior));
+      const tells = grouped.map((of) => bitsOf(joint([of]), groups));
+      const most = tells.indexOf(Math.max(...tells));
       return [
         {
           id,
           settles: open,
-          bits: bitsOf(joint(states.map((of) => byGroup(of, groups, posterior))), groups),
+          bits: bitsOf(joint(grouped), groups),
           effort: effortOf(check, asked.stopWeight ?? 1),
-          outcomes: outcomesOf(first, states[0] ?? [], posterior),
+          outcomes: outcomesOf(open[most] ?? first, states[most] ?? [], posterior),
         },
       ];
     })
