@@ -20,8 +20,8 @@ export interface WaterBudget {
 
 /** Ends of a 90 % interval of a normal scatter, in standard deviations. */
 const Z90 = 1.645;
-/** A charge is looked at several times: an excess is called one well outside the interval only. */
-const SUSPECT_TIMES = 1.5;
+/** A charge is looked at several times: an excess is called one well outside the interval only. Set by the bench: under 5 in 100 of clean charges are suspected. */
+const SUSPECT_TIMES = 1.54;
 /** Of one run about its expectation, before a pump has a scatter of its own: a trap read 2 K wrong makes a quarter. */
 const USUAL_SCATTER = 0.25;
 /** An efficiency that somebody has typed is good to about so much. */
