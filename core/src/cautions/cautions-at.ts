@@ -37,7 +37,7 @@ const OPENS_THE_PUMP = [
   'bearings',
   'tipSeals',
 ] as const;
-const OPENS_A_LINE = ['inletScreen', 'antiSuckback', 'gaugeCheck', 'blankOff'] as const;
+const OPENS_A_LINE = ['sealCheck', 'inletScreen', 'antiSuckback', 'gaugeCheck', 'blankOff'] as const;
 const OIL_COMES_OUT = ['change', 'bleed', 'flush', 'housingClean', 'stripClean', 'boosterOil', 'oilFilter'] as const;
 const NEAR_THE_OIL = [
   'change',
@@ -64,7 +64,7 @@ const CAUTIONS_AT: readonly Row[] = [
   { caution: 'growth', deeds: NEAR_THE_OIL, when: (p) => p.growth },
   { caution: 'standing', deeds: ['change', 'topUp', 'bleed', 'oilFilter', 'boosterOil', 'sealCup'] },
   { caution: 'lockOut', deeds: [...OPENS_THE_PUMP, ...OPENS_A_LINE] },
-  { caution: 'boosterVent', deeds: ['boosterOil', 'sealCup', 'inletScreen'], when: (p) => p.booster },
+  { caution: 'boosterVent', deeds: ['boosterOil', 'sealCup', 'sealCheck', 'inletScreen'], when: (p) => p.booster },
   { caution: 'vent', deeds: [...OPENS_A_LINE, 'housingClean', 'stripClean', 'exhaustFilter'] },
   { caution: 'capacitor', deeds: ['vaneCheck', 'bearings'] },
   { caution: 'drainWarm', deeds: ['change', 'flush', 'housingClean', 'boosterOil'], when: (p) => !p.solvent },

@@ -1,6 +1,7 @@
 import type { PumpState } from '../fold/index.js';
 import type { Entry, EntryKind } from '../journal/index.js';
 import { labReadingOf, type Finding as OfVerdict, type FindingCode } from '../oil/index.js';
+import { FAR_TIMES, type MachineCode, type MachineFinding } from '../machine/index.js';
 import type { FindingId, StateOf } from './all-findings.js';
 import { LEAST_CERTAINTY, observed, type Evidence, type Observation } from './evidence.js';
 import { PARTICLE_SIGNS, SMELL_SIGNS } from './look-signs.js';
@@ -48,20 +49,62 @@ const SIGNS_OF: { readonly [C in FindingCode]: (found: Extract<OfVerdict, { code
   goneCharge: () => [],
 };
 
+/** The same of what the pump itself says. */
+const MACHINE_SIGNS_OF: {
+  readonly [C in MachineCode]: (found: MachineFinding & { readonly code: C }) => readonly Sign[];
+} = {
+  poorVacuum: ({ where, foundPa, limitPa }) =>
+    where === 'pump'
+      ? [['pumpPressureAsIs', 'poor']]
+      : where === 'hoseEnd'
+        ? [['hosePressure', 'poor']]
+        : [['chamberPressure', foundPa < FAR_TIMES * limitPa ? 'poor' : 'farAbove']],
+  overGood: () => [['pumpPressureAsIs', 'poor']],
+  backPressure: ({ blocked }) => [['backPressure', blocked ? 'blocked' : 'raised']],
+  runsHot: () => [['ranHot', 'yes']],
+  resinInOil: () => [['thickness', 'gels']],
+  swallowed: () => [['swallowed', 'yes']],
+  grinding: () => [['noise', 'grinding']],
+  louder: () => [['noise', 'louder']],
+  stiff: () => [['starts', 'stiff']],
+  trips: () => [['starts', 'trips']],
+  slowStart: () => [['starts', 'slow']],
+  moreCurrent: () => [['current', 'higher']],
+  hotterCase: () => [['caseTemp', 'hotter']],
+  oilUse: () => [['levelTrend', 'falling']],
+  toppedUpOften: () => [['levelTrend', 'falling']],
+  sealCupLeak: () => [['boosterOil', 'low']],
+  // Level and water are looked at: neither is known yet.
+  levelHolds: () => [],
+};
+
 const signsOf = (found: OfVerdict): readonly Sign[] =>
   (SIGNS_OF[found.code] as (f: OfVerdict) => readonly Sign[])(found);
 
 const kindOf = (found: OfVerdict): EntryKind =>
   labReadingOf(found) ? 'labResult' : found.code === 'otherProduct' ? 'change' : 'look';
 
-/** What the verdict on the oil holds until it is answered, as signs. */
-export const evidenceOfVerdict = ({ sumps }: PumpState): Observation[] =>
-  (sumps.find((s) => s.key === 'oil')?.findings ?? []).flatMap((found) =>
+/** What the verdict holds until it is answered, as signs: of the oil, and of the pump itself. */
+export const evidenceOfVerdict = ({ sumps, machine }: PumpState): Observation[] => [
+  ...(sumps.find((s) => s.key === 'oil')?.findings ?? []).flatMap((found) =>
     signsOf(found).map(([id, state]) => {
       const source = { id: found.entryId, kind: kindOf(found), happenedAt: found.at } as Entry;
       return observed(source, id, state as never);
     }),
-  );
+  ),
+  ...machine.flatMap((found) =>
+    (MACHINE_SIGNS_OF[found.code] as (f: MachineFinding) => readonly Sign[])(found).map(([id, state]) => {
+      const kind =
+        found.code === 'runsHot' || (found.code === 'poorVacuum' && found.where === 'chamber')
+          ? 'run'
+          : machineKind(found.code);
+      return observed({ id: found.entryId, kind, happenedAt: found.at } as Entry, id, state as never);
+    }),
+  ),
+];
+
+const machineKind = (code: MachineCode): EntryKind =>
+  code === 'oilUse' || code === 'toppedUpOften' || code === 'sealCupLeak' ? 'topUp' : 'test';
 
 /**
  * What stands in the verdict has been answered by nothing: no reading overrules it, such as a jar that had not stood its time, and it

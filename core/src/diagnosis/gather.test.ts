@@ -329,3 +329,18 @@ test('a gauge’s reading is evidence without a word: at the exhaust, and blanke
     expect(withRecords(own, [changeAt(1), measured(4, 'pump', more)])).not.toHaveProperty('pumpPressureAsIs');
   expect(states([changeAt(1), measured(4, 'pump', warm)])).not.toHaveProperty('pumpPressureAsIs');
 });
+
+test('what the verdict says of the pump itself is evidence, also where the runs behind it are long gone', () => {
+  const usual = [5, 6, 5.5, 5, 6, 5.2, 5.8, 5.4].map((pa, i) => [
+    changeAt(1 + i * 30),
+    run(5 + i * 30, { ...usualRun, lowestPressurePa: pa }),
+  ]);
+  const last = [changeAt(250), run(260, { ...usualRun, lowestPressurePa: 40 })];
+  const entries = [...usual.flat(), ...last];
+  const book = bookOf({});
+  const state = rebuild({ pumpId: 'p1', entries, book });
+  expect(state.machine.map((f) => f.code)).toEqual(['poorVacuum']);
+  // As the page asks: only the entries of the last charges are at hand.
+  const { evidence: said } = gatherEvidence({ pumpId: 'p1', entries: last, state, book, now: at(NOW) });
+  expect(Object.fromEntries(said.map((e) => [e.id, e.state]))).toMatchObject({ chamberPressure: 'farAbove' });
+});

@@ -1,5 +1,5 @@
 import { caseIdOf, type Entry } from '../journal/index.js';
-import { afterCause } from '../machine/index.js';
+import { afterCause, withMachineFinding } from '../machine/index.js';
 import type { PumpState } from './state.js';
 
 type CaseEntry = Extract<Entry, { kind: 'caseOpened' | 'caseClosed' | 'caseChecked' }>;
@@ -19,7 +19,11 @@ export function foldCase(state: PumpState, entry: CaseEntry): PumpState {
     const { causeId, checkAfterRuns } = entry.body;
     const checkAtRuns = state.totals.runs + checkAfterRuns;
     const machine = causeId === null ? state.machine : afterCause(state.machine, causeId);
-    return { ...state, machine, case: { status: 'closed', caseId, at, complaint, causeId, checkAtRuns } };
+    const ended = state.machine.filter((f) => !machine.includes(f));
+    return { ...state, machine, case: { status: 'closed', caseId, at, complaint, causeId, checkAtRuns, ended } };
   }
-  return { ...state, case: entry.body.held ? null : { status: 'open', caseId, at, complaint } };
+  if (entry.body.held) return { ...state, case: null };
+  const again = state.case.status === 'closed' ? state.case.ended : [];
+  const machine = again.reduce<PumpState['machine']>(withMachineFinding, state.machine);
+  return { ...state, machine, case: { status: 'open', caseId, at, complaint } };
 }

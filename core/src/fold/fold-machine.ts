@@ -37,17 +37,18 @@ export function machineAfterRun(
   const { targetUltimatePa } = equipmentOf(equipmentId, context.setUp);
   const held = lowestPa === null ? null : runLimit(targetUltimatePa, reachedOn(state, equipmentId));
   if (lowestPa === null || !held) return hot;
-  const others = hot.filter((f) => !(f.code === 'poorVacuum' && f.where === 'chamber'));
-  return lowestPa > held.limitPa ? [...others, poor('chamber', lowestPa, held, origin)] : others;
+  const others = hot.filter((f) => !(f.code === 'poorVacuum' && f.equipmentId === equipmentId));
+  return lowestPa > held.limitPa ? withMachineFinding(others, poor(equipmentId, lowestPa, held, origin)) : others;
 }
 
+/** @param equipmentId null where the pump itself was blanked off */
 const poor = (
-  where: 'chamber' | 'pump',
+  equipmentId: string | null,
   foundPa: number,
   held: HeldTo,
   origin: ReturnType<typeof originOf>,
 ): MachineFinding => ({
-  ...{ code: 'poorVacuum', where, foundPa, ...held, ...origin },
+  ...{ code: 'poorVacuum', where: equipmentId === null ? 'pump' : 'chamber', equipmentId, foundPa, ...held, ...origin },
   ...{ level: 'lookSooner', act: 'findCause', answeredBy: 'causeOrGood' },
 });
 
@@ -83,7 +84,7 @@ function blankedOff(state: PumpState, context: Context, one: MeasuredPressure): 
   const cares = isByTheGauge(setUp) && (held.against === 'good' || held.against === 'target');
   // New oil did not bring it back: it is not the oil.
   if (!cares || (stood?.code === 'overGood' && stood.phase === 'measureNewOil'))
-    return { ...measured, machine: [...others, poor('pump', one.pa, held, origin)] };
+    return { ...measured, machine: [...others, poor(null, one.pa, held, origin)] };
   const purged = stood?.code === 'overGood' && stood.phase !== 'purge';
   const over: MachineFinding = {
     ...{ code: 'overGood', foundPa: one.pa, ...held, phase: purged ? 'change' : 'purge', ...origin },

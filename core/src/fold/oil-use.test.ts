@@ -68,6 +68,60 @@ test.each<[string, Entry[], string, string | null]>([
     'levelHolds',
   ],
   [
+    'a level that no longer falls, and a look for water that finds none',
+    [
+      ...stretches(...USUAL),
+      run(570, 200),
+      run(780, 200),
+      run(990, 200),
+      run(1200, 100),
+      lookAt(1400, { level: 'right' }),
+      lookAt(1420, { level: 'right', freeWaterMl: 0, hoursStood: 12 }),
+    ],
+    'runOn',
+    null,
+  ],
+  [
+    'water looked for at once, after a night',
+    [
+      ...stretches(...USUAL),
+      run(570, 200),
+      run(780, 200),
+      run(990, 200),
+      run(1200, 100),
+      lookAt(1400, { level: 'right', freeWaterMl: 0, hoursStood: 12 }),
+    ],
+    'runOn',
+    null,
+  ],
+  [
+    'water looked for while it ran says nothing',
+    [
+      ...stretches(...USUAL),
+      run(570, 200),
+      run(780, 200),
+      run(990, 200),
+      run(1200, 100),
+      lookAt(1400, { level: 'right', freeWaterMl: 0, hoursStood: 0 }),
+    ],
+    'lookSooner',
+    'levelHolds',
+  ],
+  [
+    'only the level looked at again',
+    [
+      ...stretches(...USUAL),
+      run(570, 200),
+      run(780, 200),
+      run(990, 200),
+      run(1200, 100),
+      lookAt(1400, { level: 'right' }),
+      lookAt(1420, { level: 'right' }),
+    ],
+    'lookSooner',
+    'levelHolds',
+  ],
+  [
     'a level that still may stand',
     [...stretches(...USUAL), run(570, 200), lookAt(800, { level: 'right' })],
     'runOn',
@@ -129,4 +183,13 @@ test.each([
   const state = rebuild({ pumpId: 'b1', entries: cups, book: bookOf() });
   expect(state.machine.map((f) => f.code)).toEqual(leaks ? ['sealCupLeak'] : []);
   expect(state.machine.every((f) => f.at <= at(hours))).toBe(true);
+});
+
+test('a seal cup that empties ends with its shaft seal looked at', () => {
+  const cup = (hours: number) =>
+    entryAt(hours, 'topUp', { sump: 'sealCup', productId: 'oil-a', addedMl: 5, levelAfter: 'right' }, { pumpId: 'b1' });
+  const seal = entryAt(200, 'done', { task: 'sealCheck' }, { pumpId: 'b1' });
+  const codes = (...entries: Entry[]) => rebuild({ pumpId: 'b1', entries, book: bookOf() }).machine.map((f) => f.act);
+  expect(codes(cup(1), cup(50), cup(100))).toEqual(['sealCheck']);
+  expect(codes(cup(1), cup(50), cup(100), seal)).toEqual([]);
 });

@@ -1,11 +1,12 @@
-import type { BallastUse, Level, SumpKey } from '../journal/index.js';
+import type { BallastUse, Level, LookBody, SumpKey } from '../journal/index.js';
 import { withMachineFinding, type MachineFinding } from '../machine/index.js';
-import { levelFinding, toUl } from '../oil/index.js';
+import { levelFinding, SETTLING, toUl } from '../oil/index.js';
 import { median } from '../statistics/index.js';
 import type { PumpModel } from '../set-up/index.js';
 import { onSump, originOf, type Context } from './fold-context.js';
 import { raise } from './judge-look.js';
 import { KEPT, type OilUse, type PumpState } from './state.js';
+import { saysWater } from './water-found.js';
 
 const DAY_MS = 86_400_000;
 /** Hours that a stretch runs at least before its use of oil is a figure (docs/trade.md 6). */
@@ -76,7 +77,10 @@ export function useAfterTopUp(
   if (sump === 'sealCup') {
     const cups = [...state.use.cups, origin.at].slice(-CUP_OFTEN.times);
     const machine = within(cups, CUP_OFTEN)
-      ? withMachineFinding(state.machine, { code: 'sealCupLeak', ...CUP_OFTEN, ...ASKS, ...origin })
+      ? withMachineFinding(state.machine, {
+          ...{ code: 'sealCupLeak', ...CUP_OFTEN, ...origin },
+          ...{ level: 'lookSooner', act: 'sealCheck', answeredBy: 'sealCheck' },
+        })
       : without(state.machine, 'sealCupLeak');
     return { ...state, machine, use: { ...state.use, cups } };
   }
@@ -140,8 +144,20 @@ const withLevel = (state: PumpState, context: Context, level: Level): PumpState 
     return raise({ ...s, findings: left }, found ? [found] : [], originOf(context));
   });
 
-/** A look at the level: oil that always fell and stands as it did has water in its place. */
-export function useAfterLook(state: PumpState, context: Context, level: Level | null | undefined): PumpState {
+/** So long the oil has stood before a look for water says that there is none. */
+const STOOD_HOURS = SETTLING.leastHours;
+
+/**
+ * A look at the level: oil that always fell and stands as it did has water in its place. Whoever has looked for water in oil that
+ * stood has answered it, and from that level on it is reckoned anew.
+ */
+export function useAfterLook(state: PumpState, context: Context, look: LookBody): PumpState {
+  const level = look.source === 'sightGlass' ? (look.level ?? null) : null;
+  if (saysWater(look) && look.hoursStood >= STOOD_HOURS) {
+    const read = level === null ? state.use : { ...state.use, takenSinceLevelUl: 0 };
+    const use = level === 'right' ? fromMark(read, state.totals.minutes, level) : read;
+    return { ...state, use, machine: without(state.machine, 'levelHolds') };
+  }
   if (!level) return state;
   const use = { ...state.use, takenSinceLevelUl: 0 };
   const next = { ...state, use, machine: without(state.machine, 'levelHolds') };
@@ -151,7 +167,7 @@ export function useAfterLook(state: PumpState, context: Context, level: Level | 
   const hours = (state.totals.minutes - use.markMinutes) / 60;
   const goneUl = Math.round((median(usual) * hours) / 100 + use.takenUl - use.addedUl);
   if (goneUl <= marksUl(context.setUp.model)) return next;
-  const asks = { level: 'lookSooner', act: 'look', answeredBy: 'leakOrUsual' } as const;
+  const asks = { level: 'lookSooner', act: 'look', answeredBy: 'lookForWater' } as const;
   return {
     ...next,
     machine: withMachineFinding(next.machine, { code: 'levelHolds', goneUl, ...asks, ...originOf(context) }),

@@ -6,7 +6,7 @@ import type { TaskId } from '../limits/index.js';
 import type { Draw } from './water-found.js';
 
 /** Raised whenever the meaning of a stored state changes; states of another version are rebuilt at start. */
-export const FOLD_VERSION = 9;
+export const FOLD_VERSION = 10;
 
 /** The state keeps at most so many bars; older ones are one collapsed piece. The ruler shows the last twelve. */
 export const MAX_BARS = 20;
@@ -240,6 +240,8 @@ export type CaseState =
       readonly causeId: string | null;
       /** Of `totals.runs`. */
       readonly checkAtRuns: number;
+      /** What it ended: it stands again where the remedy did not hold. */
+      readonly ended: readonly MachineFinding[];
     };
 
 /** Clock-free state of one pump: what its entries add up to. Bounded in size. */

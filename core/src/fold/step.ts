@@ -44,7 +44,7 @@ function withOverhaul(state: PumpState, { pump }: PumpSetUp, now: string): PumpS
   // Of an overhaul that was yet to come nothing was new by then.
   const at = pump.overhauledAt && pump.overhauledAt <= now ? pump.overhauledAt : null;
   if (at === (state.overhaul?.at ?? null)) return state;
-  return { ...state, overhaul: at === null ? null : { at, minutes: state.totals.minutes } };
+  return { ...state, goodPa: [], overhaul: at === null ? null : { at, minutes: state.totals.minutes } };
 }
 
 function fold(state: PumpState, context: Context): PumpState {
@@ -145,7 +145,7 @@ function withUse(state: PumpState, context: Context, look: LookBody): PumpState 
   const isOwnJar = look.source === 'sample' && (look.drawnId ?? context.entry.id) === context.entry.id;
   const oilUl = toUl(look.lookedAtMl) - toUl(look.freeWaterMl);
   const drawn = isOwnJar ? useAfterDraw(state, context, { oilUl: Math.max(0, oilUl) }) : state;
-  return useAfterLook(drawn, context, look.source === 'sightGlass' ? look.level : null);
+  return useAfterLook(drawn, context, look);
 }
 
 /** An hour of warm ballast carries expected water away, but not what has been found already. */

@@ -12,6 +12,7 @@ export type TaskId =
   | 'flush'
   | 'boosterOil'
   | 'sealCup'
+  | 'sealCheck'
   | 'antiSuckback'
   | 'vaneCheck'
   | 'gaugeCheck'
@@ -49,6 +50,7 @@ export const TASKS: readonly Task[] = [
   { id: 'blankOff', kinds: ['vane'], doneBy: 'test' },
   { id: 'boosterOil', kinds: ['booster'], doneBy: 'change' },
   { id: 'sealCup', kinds: ['booster'], doneBy: 'topUp' },
+  { id: 'sealCheck', kinds: ['booster'], doneBy: 'done' },
   { id: 'bearings', kinds: ['dry'], doneBy: 'done' },
   { id: 'tipSeals', kinds: ['dry'], doneBy: 'done' },
 ];

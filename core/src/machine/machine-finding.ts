@@ -13,6 +13,9 @@ export type MachineAnswer =
   /** Where the oil goes is found, or it is used as it always was. */
   | 'leakOrUsual'
   | 'exhaustFilter'
+  | 'sealCheck'
+  /** A settled look for water, or a filling. */
+  | 'lookForWater'
   | 'inspect'
   | 'flushAndFill'
   /** Purge, measure, and change where it does not come back. */
@@ -32,6 +35,8 @@ export type MachineFinding = MachineBase &
     | {
         readonly code: 'poorVacuum';
         readonly where: Exclude<MeasuredWhere, 'exhaust'>;
+        /** The set that was pumped down; null where the pump itself was blanked off. */
+        readonly equipmentId: string | null;
         readonly foundPa: number;
         readonly limitPa: number;
         readonly against: PressureLimit;
@@ -62,4 +67,5 @@ export type MachineCode = MachineFinding['code'];
 export const MACHINE_WORK: Readonly<Partial<Record<MachineAnswer, readonly TaskId[]>>> = {
   exhaustFilter: ['exhaustFilter'],
   inspect: ['vaneCheck'],
+  sealCheck: ['sealCheck'],
 };

@@ -19,6 +19,7 @@ export type Act =
   | 'report'
   | 'findCause'
   | 'exhaustFilter'
+  | 'sealCheck'
   /** Blank the pump off and measure. */
   | 'blankOff'
   | 'checkRemedy';

@@ -72,7 +72,7 @@ export const SHOWN: { readonly [F in FindingId]: State<F> } = {
   cream: (s) => yes(beaten(s) > 0.006),
   haze: (s) => (beaten(s) > 0.0015 || s.pump.oil.otherShare > 0.12 || s.pump.oil.siliconeMl > 0.8 ? 'hazy' : 'clear'),
   levelTrend: ({ since, pump }) => {
-    const change = pump.level - since[0]!.level + (since[0]!.bledMl - 0) / pump.build.marksMl;
+    const change = pump.level - since[0]!.level + since[0]!.bledMl / pump.build.marksMl;
     return change > 0.15 ? 'rising' : change < -0.15 ? 'falling' : 'steady';
   },
   level: ({ pump }) => (pump.level < -0.05 ? 'low' : pump.level > 1.05 ? 'high' : 'right'),

@@ -36,6 +36,7 @@ function entriesOf(event: VacuumEvent): Entry[] {
   if ('backPressurePa' in event) return test({ measured: [{ pa: event.backPressurePa, where: 'exhaust' }] });
   if ('done' in event) return [entryAt(hours, 'done', { task: event.done })];
   if ('closedWith' in event) return [caseAt.opened(hours), caseAt.closed(hours + 1, event.closedWith)];
+  if ('held' in event) return [caseAt.checked(hours, event.held)];
   return [lookAt(hours, event.look)];
 }
 

@@ -9,7 +9,7 @@ import { medianOf, STATUS_ORDER, type TaskStanding } from './task-standing.js';
 const TASK_OF: { readonly [A in Act]?: TaskId } = {
   ...{ change: 'oilChange', purge: 'purge', flush: 'flush', washHousing: 'housingClean', stripClean: 'stripClean' },
   ...{ inspect: 'vaneCheck', look: 'look', bleed: 'bleed', sample: 'labSample', exhaustFilter: 'exhaustFilter' },
-  blankOff: 'blankOff',
+  ...{ blankOff: 'blankOff', sealCheck: 'sealCheck' },
 };
 
 /** Limits mark their tasks themselves, and of a pump that nobody took over no task counts yet. */

@@ -23,6 +23,8 @@ export type VacuumEvent =
   | { readonly at: number; readonly backPressurePa: number }
   | { readonly at: number; readonly done: string }
   | { readonly at: number; readonly closedWith: string }
+  /** Whether its remedy held. */
+  | { readonly at: number; readonly held: boolean }
   | { readonly at: number; readonly look: object };
 
 export interface VacuumCase {
@@ -372,6 +374,32 @@ export const VACUUM_CASES: readonly VacuumCase[] = [
     name: 'more mist than usual',
     why: 'A sign for the diagnosis, no verdict.',
     story: [CHANGE, { at: 5, found: { exhaustMist: 'mist' } }],
+    verdict: 'runOn',
+  },
+
+  {
+    name: 'tripped twice; the fan stood still',
+    why: 'A hot motor trips: that cause makes it too.',
+    story: [CHANGE, { at: 5, found: { starts: 'trips' } }, { at: 9, closedWith: 'coolingLost' }],
+    verdict: 'runOn',
+  },
+  {
+    name: 'tripped twice, closed with a leak at the door',
+    why: 'That makes no motor trip.',
+    story: [CHANGE, { at: 5, found: { starts: 'trips' } }, { at: 9, closedWith: 'leakAtChamber' }],
+    verdict: 'stop',
+  },
+  {
+    name: 'a run at 104 °C, mended, and the remedy did not hold',
+    why: 'The danger is back as it was.',
+    story: [CHANGE, { at: 5, run: { oilC: 104 } }, { at: 30, closedWith: 'coolingLost' }, { at: 40, held: false }],
+    verdict: 'stop',
+    says: 'runsHot',
+  },
+  {
+    name: 'the same, and it held',
+    why: 'Then it is over.',
+    story: [CHANGE, { at: 5, run: { oilC: 104 } }, { at: 30, closedWith: 'coolingLost' }, { at: 40, held: true }],
     verdict: 'runOn',
   },
 

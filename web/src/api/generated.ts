@@ -408,6 +408,7 @@ export type Act =
   | 'report'
   | 'findCause'
   | 'exhaustFilter'
+  | 'sealCheck'
   | 'blankOff'
   | 'checkRemedy';
 export type SumpKey = 'oil' | 'gearA' | 'gearB' | 'sealCup';
@@ -1094,6 +1095,8 @@ export type MachineAnswer =
   | 'usualOrCause'
   | 'leakOrUsual'
   | 'exhaustFilter'
+  | 'sealCheck'
+  | 'lookForWater'
   | 'inspect'
   | 'flushAndFill'
   | 'purgeThenMeasure';
@@ -1102,6 +1105,8 @@ export type StandingMachineFinding =
       airBarred?: boolean;
       code: 'poorVacuum';
       where: 'pump' | 'hoseEnd' | 'chamber';
+      /** The set that was pumped down; null where the pump itself was blanked off. */
+      equipmentId: string | null;
       foundPa: number;
       limitPa: number;
       against: PressureLimit;
@@ -1225,6 +1230,7 @@ export type TaskId =
   | 'flush'
   | 'boosterOil'
   | 'sealCup'
+  | 'sealCheck'
   | 'antiSuckback'
   | 'vaneCheck'
   | 'gaugeCheck'
@@ -1516,6 +1522,7 @@ export type SparseLimits = {
   flush?: Limits;
   boosterOil?: Limits;
   sealCup?: Limits;
+  sealCheck?: Limits;
   antiSuckback?: Limits;
   vaneCheck?: Limits;
   gaugeCheck?: Limits;
@@ -2623,6 +2630,8 @@ export type MachineFinding =
   | {
       code: 'poorVacuum';
       where: 'pump' | 'hoseEnd' | 'chamber';
+      /** The set that was pumped down; null where the pump itself was blanked off. */
+      equipmentId: string | null;
       foundPa: number;
       limitPa: number;
       against: PressureLimit;
@@ -2759,6 +2768,8 @@ export type CaseState =
       causeId: string | null;
       /** Of `totals.runs`. */
       checkAtRuns: number;
+      /** What it ended: it stands again where the remedy did not hold. */
+      ended: readonly MachineFinding[];
     };
 export type PumpState = {
   foldVersion: number;
@@ -2776,6 +2787,7 @@ export type PumpState = {
     flush?: Since;
     boosterOil?: Since;
     sealCup?: Since;
+    sealCheck?: Since;
     antiSuckback?: Since;
     vaneCheck?: Since;
     gaugeCheck?: Since;

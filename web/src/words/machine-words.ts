@@ -84,7 +84,7 @@ export const MACHINE_WORDS: { readonly [C in MachineCode]: (found: FoundOf<C>, w
   backPressure,
   runsHot: ({ oilTempC, at }, { print, zone, now }) => ({
     short: `Oil at ${print.temperature(oilTempC)}`,
-    full: `The oil ran at ${print.temperature(oilTempC)} (${dayWords(at, zone, now)}), over 100\u00a0°C: fan, fins, exhaust and level first. It ends when the case is closed with what it was.`,
+    full: `The oil ran at ${print.temperature(oilTempC)} (${dayWords(at, zone, now)}), over 100\u00a0°C: fan, fins, exhaust and level first, then oil and bearings. It ends when the case is closed with which of them it was.`,
   }),
   resinInOil: flushWords(
     'Resin in the oil',
@@ -108,13 +108,13 @@ export const MACHINE_WORDS: { readonly [C in MachineCode]: (found: FoundOf<C>, w
   }),
   levelHolds: ({ goneUl, at }, { print, zone, now }) => ({
     short: 'Level no longer falls',
-    full: `By its usual ${print.volume(goneUl / 1000)} should be gone, and the level stood as it did (${dayWords(at, zone, now)}): water may have taken the oil’s place. Draw a sample at the bottom and look.`,
+    full: `By its usual ${print.volume(goneUl / 1000)} should be gone, and the level stood as it did (${dayWords(at, zone, now)}): water may have taken the oil’s place. Let it stand, draw a sample at the bottom and look for water.`,
   }),
   grinding: plain('Metal grinds', 'Do not start it: vanes, bearings and rotor on the bench, or an exchange pump.'),
   stiff: plain('Hard to turn by hand', 'Do not start it: it is opened and inspected, or exchanged.'),
   trips: plain(
     'Motor tripped twice',
-    'Do not switch it on a third time. It ends when the case is closed with what it was.',
+    'Do not switch it on a third time: motor, cold or thick oil, exhaust, heat, level, wear. It ends when the case is closed with which of them it was.',
   ),
   louder: plain(
     'Louder than its own',

@@ -33,6 +33,7 @@ const ACT_WORDS: Readonly<Record<Act, string>> = {
   report: 'Enter the lab report',
   findCause: 'Find the cause',
   exhaustFilter: 'New exhaust filter',
+  sealCheck: 'Look at the shaft seal',
   blankOff: 'Blank off and measure',
   checkRemedy: 'Check the remedy',
 };
@@ -55,6 +56,7 @@ export const TASK_WORDS: Readonly<Record<TaskId, string>> = {
   flush: 'Flush',
   boosterOil: 'Booster gear oil',
   sealCup: 'Seal-cup top-up',
+  sealCheck: 'Shaft-seal check',
   antiSuckback: 'Anti-suckback check',
   vaneCheck: 'Vane check',
   gaugeCheck: 'Gauge check',

@@ -168,6 +168,7 @@ const ANSWERS: Readonly<Record<Act, ActionAddress & { readonly words: string }>>
   report: { action: 'labReport', words: 'Enter the lab report' },
   findCause: { action: 'findCause', words: 'Find the cause' },
   exhaustFilter: { action: 'done', task: 'exhaustFilter', words: 'Renew the exhaust filter, then log it' },
+  sealCheck: { action: 'done', task: 'sealCheck', words: 'Look at the shaft seal, then log it' },
   blankOff: { action: 'blankOff', words: 'Blank off and measure' },
   checkRemedy: { action: 'checkRemedy', words: 'Say whether it held' },
 };
