@@ -1,5 +1,5 @@
 import type { Entry } from '../journal/index.js';
-import { FAR_TIMES, runLimit } from '../machine/index.js';
+import { runLimit } from '../machine/index.js';
 import { equipmentOfRun, type Equipment, type Material, type PumpSetUp } from '../set-up/index.js';
 import { effectiveTrapTempC } from '../water/index.js';
 import type { FindingId } from './all-findings.js';
@@ -61,8 +61,9 @@ function pressuresOf(run: Run, { targetFirstPa, targetUltimatePa }: Equipment, e
   );
   const said: Observation[] = [];
   if (lowestLimit && lowestPressurePa && run.body.session === 'run') {
-    const times = lowestPressurePa / lowestLimit.limitPa;
-    said.push(observed(run, 'chamberPressure', times <= 1 ? 'good' : times < FAR_TIMES ? 'poor' : 'farAbove'));
+    const { limitPa, farPa } = lowestLimit;
+    const state = lowestPressurePa <= limitPa ? 'good' : lowestPressurePa < farPa ? 'poor' : 'farAbove';
+    said.push(observed(run, 'chamberPressure', state));
   }
   if (firstLimit && firstPressurePa)
     said.push(observed(run, 'pumpDown', firstPressurePa > firstLimit.limitPa ? 'slow' : 'usual'));

@@ -1,7 +1,7 @@
 import type { PumpState } from '../fold/index.js';
 import type { Entry, EntryKind } from '../journal/index.js';
 import { labReadingOf, type Finding as OfVerdict, type FindingCode } from '../oil/index.js';
-import { FAR_TIMES, type MachineCode, type MachineFinding } from '../machine/index.js';
+import type { MachineCode, MachineFinding } from '../machine/index.js';
 import type { FindingId, StateOf } from './all-findings.js';
 import { LEAST_CERTAINTY, observed, type Evidence, type Observation } from './evidence.js';
 import { PARTICLE_SIGNS, SMELL_SIGNS } from './look-signs.js';
@@ -53,12 +53,12 @@ const SIGNS_OF: { readonly [C in FindingCode]: (found: Extract<OfVerdict, { code
 const MACHINE_SIGNS_OF: {
   readonly [C in MachineCode]: (found: MachineFinding & { readonly code: C }) => readonly Sign[];
 } = {
-  poorVacuum: ({ where, foundPa, limitPa }) =>
+  poorVacuum: ({ where, isFar }) =>
     where === 'pump'
       ? [['pumpPressureAsIs', 'poor']]
       : where === 'hoseEnd'
         ? [['hosePressure', 'poor']]
-        : [['chamberPressure', foundPa < FAR_TIMES * limitPa ? 'poor' : 'farAbove']],
+        : [['chamberPressure', isFar ? 'farAbove' : 'poor']],
   overGood: () => [['pumpPressureAsIs', 'poor']],
   backPressure: ({ blocked }) => [['backPressure', blocked ? 'blocked' : 'raised']],
   runsHot: () => [['ranHot', 'yes']],

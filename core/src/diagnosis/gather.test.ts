@@ -172,8 +172,9 @@ test('where the set has no target a pressure is held against what the pump has r
     pa.map((p, i) => run(20 + 24 * i, { lowestPressurePa: p, firstPressurePa: 10 * p }));
   const usual = [5, 8, 4, 12, 6, 9];
   expect(states(reached(...usual, 14))).toMatchObject({ chamberPressure: 'good', pumpDown: 'usual' });
-  expect(states(reached(...usual, 90))).toMatchObject({ chamberPressure: 'poor', pumpDown: 'slow' });
-  expect(states(reached(...usual, 400))).toMatchObject({ chamberPressure: 'farAbove' });
+  // Usually 7 Pa, and up to 28 as it scatters; five times usual is 35.
+  expect(states(reached(...usual, 31))).toMatchObject({ chamberPressure: 'poor', pumpDown: 'slow' });
+  expect(states(reached(...usual, 90))).toMatchObject({ chamberPressure: 'farAbove' });
   expect(states(reached(5, 8, 90)).chamberPressure).toBeUndefined();
 });
 

@@ -13,6 +13,7 @@ import {
   type HeldTo,
   type MachineFinding,
 } from '../machine/index.js';
+import { THROWN_OIL } from '../oil/index.js';
 import { equipmentOf } from '../set-up/index.js';
 import { done, onSump, originOf, type Context } from './fold-context.js';
 import type { PumpState, RecentRun } from './state.js';
@@ -38,7 +39,9 @@ export function machineAfterRun(
   const held = lowestPa === null ? null : runLimit(targetUltimatePa, reachedOn(state, equipmentId));
   if (lowestPa === null || !held) return hot;
   const others = hot.filter((f) => !(f.code === 'poorVacuum' && f.equipmentId === equipmentId));
-  return lowestPa > held.limitPa ? withMachineFinding(others, poor(equipmentId, lowestPa, held, origin)) : others;
+  return lowestPa > held.limitPa
+    ? withMachineFinding(others, poor(equipmentId, lowestPa, held, origin, lowestPa >= held.farPa))
+    : others;
 }
 
 /** @param equipmentId null where the pump itself was blanked off */
@@ -47,8 +50,10 @@ const poor = (
   foundPa: number,
   held: HeldTo,
   origin: ReturnType<typeof originOf>,
+  isFar = false,
 ): MachineFinding => ({
-  ...{ code: 'poorVacuum', where: equipmentId === null ? 'pump' : 'chamber', equipmentId, foundPa, ...held, ...origin },
+  ...{ code: 'poorVacuum', where: equipmentId === null ? 'pump' : 'chamber', equipmentId, foundPa, isFar, ...origin },
+  ...{ limitPa: held.limitPa, against: held.against },
   ...{ level: 'lookSooner', act: 'findCause', answeredBy: 'causeOrGood' },
 });
 
@@ -57,11 +62,7 @@ export function foldTest(state: PumpState, context: Context, body: TestBody): Pu
   const origin = originOf(context);
   const machine = withAll(afterTest(state.machine, body), saidByTest(body, origin));
   const isThrown = body.findings.some(({ id, state: s }) => id === 'exhaustMist' && s === 'thrown');
-  const seen = isThrown
-    ? onSump(state, 'oil', (s) =>
-        raise(s, [{ code: 'thrownOil', level: 'stop', act: 'inspect', answeredBy: 'inspect' }], origin),
-      )
-    : state;
+  const seen = isThrown ? onSump(state, 'oil', (s) => raise(s, [THROWN_OIL], origin)) : state;
   const measured = (body.measured ?? []).filter(isFairBlankOff);
   return measured.reduce((next, one) => blankedOff(next, context, one), { ...seen, machine });
 }

@@ -6,13 +6,5 @@ export {
   type MachineFinding,
   type PressureLimit,
 } from './machine-finding.js';
-export {
-  blankOffLimit,
-  FAR_TIMES,
-  GOOD_TESTS,
-  type HeldTo,
-  isByTheGauge,
-  isFairBlankOff,
-  runLimit,
-} from './pressures.js';
+export { blankOffLimit, GOOD_TESTS, type HeldTo, isByTheGauge, isFairBlankOff, runLimit } from './pressures.js';
 export { BACK_PRESSURE, saidByRun, saidByTest, TOO_HOT_C } from './what-it-says.js';

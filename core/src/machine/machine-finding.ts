@@ -40,6 +40,8 @@ export type MachineFinding = MachineBase &
         readonly foundPa: number;
         readonly limitPa: number;
         readonly against: PressureLimit;
+        /** Five times its target or usual, or more. */
+        readonly isFar: boolean;
       }
     /** Care by the gauge: over its good value, and how far purge and change have come. */
     | {

@@ -5,6 +5,8 @@ import type { PressureLimit } from './machine-finding.js';
 
 /** Gauges scatter by a fifth. */
 const POOR_TIMES = 1.2;
+/** So many times its target or usual is far above it. */
+const FAR_TIMES = 5;
 /** Of the logarithm: runs that are all alike still scatter by a quarter. */
 const LEAST_SPREAD = 0.2;
 /** Blanked off a pump scatters by factors, with oil and gauge (docs/trade.md 4, by the gauge). */
@@ -19,6 +21,11 @@ export interface HeldTo {
   readonly against: PressureLimit;
 }
 
+/** What a run is held to, and from where on it stands far above its target or usual. */
+export interface RunHeldTo extends HeldTo {
+  readonly farPa: number;
+}
+
 /**
  * What a run's pressure is held to: the acceptance target of its set, else what earlier runs on it have reached. Pressures scatter
  * by factors, so what is unusual is estimated on their logarithms.
@@ -27,15 +34,12 @@ export interface HeldTo {
 export function runLimit(
   targetPa: number | null | undefined,
   reachedPa: readonly (number | null | undefined)[],
-): HeldTo | null {
-  if (targetPa) return { limitPa: POOR_TIMES * targetPa, against: 'target' };
+): RunHeldTo | null {
+  if (targetPa) return { limitPa: POOR_TIMES * targetPa, farPa: FAR_TIMES * targetPa, against: 'target' };
   const values = reachedPa.flatMap((pa) => (pa ? [Math.log10(pa)] : []));
   const own = ownLimit({ values, leastSpread: LEAST_SPREAD });
-  return own && { limitPa: 10 ** own.limit, against: 'usual' };
+  return own && { limitPa: 10 ** own.limit, farPa: FAR_TIMES * 10 ** own.usual, against: 'usual' };
 }
-
-/** Over its limit so many times a pressure stands far above its target or usual: five times those. */
-export const FAR_TIMES = 5 / POOR_TIMES;
 
 export const isByTheGauge = ({ pump }: Pick<PumpSetUp, 'pump'>): boolean => pump.preset === 'byTheGauge';
 

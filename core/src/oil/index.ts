@@ -12,7 +12,7 @@ export {
 } from './finding.js';
 export { isDirty } from './is-dirty.js';
 export { countsDroplets, ironRatePer100h, type JudgedLab, labReadingOf } from './judge-lab.js';
-export { filledUp, levelFinding, levelNotTold, oilLost } from './judge-level.js';
+export { filledUp, levelFinding, THROWN_OIL, levelNotTold, oilLost } from './judge-level.js';
 export {
   type ChargeSeen,
   type GoneCharge,

@@ -53,5 +53,12 @@ export function levelNotTold(before: Pick<OilFinding, 'level'> | undefined): Fin
 export const judgeLevel: Judge = ({ look, charge }) => (look.level ? levelFinding(look.level, charge) : null);
 
 /** Oil thrown from the exhaust after the first five minutes of pump-down: the pump is losing what seals it. */
-export const judgeThrownOil: Judge = ({ look }) =>
-  look.thrownFromExhaust ? { code: 'thrownOil', level: 'stop', act: 'inspect', answeredBy: 'inspect' } : null;
+export const judgeThrownOil: Judge = ({ look }) => (look.thrownFromExhaust ? THROWN_OIL : null);
+
+/** The same from a look and from a test. */
+export const THROWN_OIL: FindingOf<'thrownOil'> = {
+  code: 'thrownOil',
+  level: 'stop',
+  act: 'inspect',
+  answeredBy: 'inspect',
+};

@@ -1110,6 +1110,8 @@ export type StandingMachineFinding =
       foundPa: number;
       limitPa: number;
       against: PressureLimit;
+      /** Five times its target or usual, or more. */
+      isFar: boolean;
       entryId: string;
       at: string;
       /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
@@ -2635,6 +2637,8 @@ export type MachineFinding =
       foundPa: number;
       limitPa: number;
       against: PressureLimit;
+      /** Five times its target or usual, or more. */
+      isFar: boolean;
       entryId: string;
       at: string;
       /** The entry that drew the oil in which it was seen: a later reading of the same jar takes its place. */
