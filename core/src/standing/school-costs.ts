@@ -1,4 +1,4 @@
-import { SCHOOLS, type Limits, type SchoolId, type TaskId } from '../limits/index.js';
+import { SCHOOLS, type Measure, type SchoolId, type TaskId } from '../limits/index.js';
 import { HOUSE_RULES_ID, resolveRules, type PumpSetUp } from '../set-up/index.js';
 import type { Usage } from './due-forecast.js';
 
@@ -19,7 +19,12 @@ export interface SchoolCost {
 
 /** Minutes of hands for each task, waits left out (docs/trade.md 8). */
 const MINUTES: { readonly [T in TaskId]?: number } = {
-  ...{ oilChange: 30, bleed: 10, look: 5, flush: 60, labSample: 10, blankOff: 30 },
+  oilChange: 30,
+  bleed: 10,
+  look: 5,
+  flush: 60,
+  labSample: 10,
+  blankOff: 30,
 };
 const DAYS = 365;
 /** Of a charge that is used again, so much is new (docs/trade.md 9). */
@@ -50,26 +55,29 @@ export function schoolCosts(input: {
   const rules = house.houseRules[HOUSE_RULES_ID];
   return (Object.keys(SCHOOLS) as SchoolId[]).map((school) => {
     const resolved = resolveRules({ pump: { preset: school, limits: null }, model, product, equipment, house: rules });
-    const limitsOf = (task: TaskId): Limits =>
-      Object.fromEntries((resolved.tasks.find((t) => t.task === task)?.limits ?? []).map((l) => [l.measure, l.value]));
     const perYear = (task: TaskId, changes = 0): number => {
-      const { runs: r, weight, hours, days, changes: c } = limitsOf(task);
-      const of = (amount: number, limit: number | null | undefined): number => (limit ? amount / limit : 0);
-      return Math.max(
-        ...[of(runs, r), of(runs * use.meanWeight, weight), of(runs * use.meanHours, hours), of(DAYS, days)],
-        of(changes, c),
-      );
+      const used: Readonly<Record<Measure, number>> = {
+        runs,
+        weight: runs * use.meanWeight,
+        hours: runs * use.meanHours,
+        days: DAYS,
+        changes,
+      };
+      const limits = resolved.tasks.find((t) => t.task === task)?.limits ?? [];
+      return Math.max(0, ...limits.map((l) => used[l.measure] / l.value));
     };
     const changes = perYear('oilChange');
     const flushes = perYear('flush', changes);
     const reports = perYear('labSample');
     const reused = school === 'freshEveryRun' && isReusable(setUp);
     const litres = (charge.chargeMl / 1000) * (changes * (reused ? NEW_SHARE : 1) + flushes);
-    const times: readonly (readonly [TaskId, number])[] = [
-      ...([['oilChange', changes] as const, ['flush', flushes] as const, ['labSample', reports] as const] as const),
+    const often: readonly (readonly [TaskId, number])[] = [
+      ['oilChange', changes],
+      ['flush', flushes],
+      ['labSample', reports],
       ...(['bleed', 'look', 'blankOff'] as const).map((task) => [task, perYear(task)] as const),
     ];
-    const minutes = times.reduce((sum, [task, often]) => sum + often * (MINUTES[task] ?? 0), 0);
+    const minutes = often.reduce((sum, [task, times]) => sum + times * (MINUTES[task] ?? 0), 0);
     const [perL, perHour, perReport] = [product?.pricePerL, rules?.hourPrice, rules?.labPrice];
     const isPriced =
       typeof perL === 'number' && typeof perHour === 'number' && (reports === 0 || typeof perReport === 'number');

@@ -6,7 +6,7 @@ import { at, caseAt, changeAt, entryAt, lookAt, runAt, versionsOf } from '../tes
 import { VACUUM_CASES, type VacuumCase, type VacuumEvent } from '../testing/vacuum-cases.js';
 import { standingAt } from './standing.js';
 
-const NOW = 900;
+const NOW = 2300;
 
 function yardOf({ targetPa, blankOffPa, modelPa, byTheGauge }: VacuumCase): SetUpVersion[] {
   const model = modelPa ? { ultimatePa: modelPa } : {};
@@ -36,6 +36,8 @@ function entriesOf(event: VacuumEvent): Entry[] {
   if ('backPressurePa' in event) return test({ measured: [{ pa: event.backPressurePa, where: 'exhaust' }] });
   if ('done' in event) return [entryAt(hours, 'done', { task: event.done })];
   if ('closedWith' in event) return [caseAt.opened(hours), caseAt.closed(hours + 1, event.closedWith)];
+  if ('fillMl' in event)
+    return [entryAt(hours, 'topUp', { sump: 'oil', productId: 'oil-a', addedMl: event.fillMl, levelAfter: 'right' })];
   if ('held' in event) return [caseAt.checked(hours, event.held)];
   return [lookAt(hours, event.look)];
 }

@@ -19,7 +19,7 @@ const GOES_WITH_THE_OIL: readonly Act[] = ['purge', 'bleed', 'look', 'sample'];
 
 /**
  * What the verdict calls for heads the tasks. The oil that was looked at since its last run is looked at again after the next one:
- * at rest it shows the same, but for a jar that parts and for what was drained since.
+ * at rest it shows the same, but for a jar that parts, for what was drained since, and for water that nobody has looked for yet.
  */
 export function withWanted(
   tasks: readonly TaskStanding[],
@@ -42,6 +42,7 @@ export function withWanted(
     const waits =
       task === 'look' &&
       reason.level === 'lookSooner' &&
+      reason.code !== 'levelHolds' &&
       looked?.counts.runs === state.totals.runs &&
       !('drainedAt' in reason && reason.drainedAt && reason.drainedAt > looked.at);
     if (waits && stands.status !== 'reached' && stands.status !== 'now')

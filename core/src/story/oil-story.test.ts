@@ -75,7 +75,14 @@ test('what laboratories found is told per charge: iron by the hour, silicon as i
       changeAt(from + 1),
       runAt(from + 10, 100),
       sample,
-      entryAt(from + 130, 'labResult', { sampleId: sample.id, ironPpm: 4 + 2 * i, siliconPpm: 5, acidMgKohG: 0.4 }),
+      entryAt(from + 130, 'labResult', {
+        sampleId: sample.id,
+        ironPpm: 4 + 2 * i,
+        siliconPpm: 5,
+        acidMgKohG: 0.4,
+        count6PerMl: 1000 * 2 ** i,
+        count14PerMl: 50,
+      }),
     ];
   };
   const trends = chargeTrends(story([0, 1, 2, 3, 4, 5, 6].flatMap(charge)));
@@ -84,6 +91,8 @@ test('what laboratories found is told per charge: iron by the hour, silicon as i
   expect(of('ironPpmPer100h')?.values.map((v) => v.value)).toEqual([4, 6, 8, 10, 12, 14]);
   expect(of('ironPpmPer100h')?.trend).toMatchObject({ n: 6, slope: 2, verdict: 'rising' });
   expect(of('siliconPpm')?.trend).toMatchObject({ n: 6, verdict: 'none' });
+  // 1,000 per mL at 6 µm is class 17, and twice as many one class more.
+  expect(of('particleClass')?.values.map((v) => v.value)).toEqual([17, 18, 19, 20, 21, 22]);
   // The set-up of this oil does not say what is new: nothing is told.
   expect(of('acidRise')?.values).toEqual([]);
 });

@@ -1,6 +1,6 @@
 import type { Entry, LabResultBody } from '../journal/index.js';
 import { ownLimit, trendOf, type Trend } from '../statistics/index.js';
-import { waterUlOf } from '../oil/index.js';
+import { classesOf, waterUlOf } from '../oil/index.js';
 import type { VerdictLevel } from '../limits/index.js';
 import type { PumpSetUp, SetUpBook } from '../set-up/index.js';
 import { standingAt } from '../standing/index.js';
@@ -35,15 +35,24 @@ export interface ChargeStory {
 }
 
 /** What charges are compared by: water and colour per weighted run, iron per 100 h, the others as the last report has them. */
-const LAB_MEASURES = ['ironPpmPer100h', 'acidRise', 'thickerPercent', 'siliconPpm'] as const;
+const LAB_MEASURES = [
+  'ironPpmPer100h',
+  'acidRise',
+  'baseLostPercent',
+  'thickerPercent',
+  'siliconPpm',
+  'particleClass',
+] as const;
 type LabMeasure = (typeof LAB_MEASURES)[number];
 export const STORY_MEASURES = [
   'waterMl',
   'colourRise',
   'ironPpmPer100h',
   'acidRise',
+  'baseLostPercent',
   'thickerPercent',
   'siliconPpm',
+  'particleClass',
 ] as const;
 export type StoryMeasure = (typeof STORY_MEASURES)[number];
 
@@ -125,11 +134,15 @@ function labOf(state: PumpState, body: LabResultBody, setUp: PumpSetUp): ChargeS
   if (!sample || sample.sump !== 'oil' || sample.chargeNumber !== number) return {};
   const fresh = productIn(state, setUp, 'oil');
   const rate = state.ironRates.find((r) => r.chargeNumber === number);
+  const classes = classesOf(body);
   const [acid, thick] = [body.acidMgKohG ?? null, body.viscosity40Mm2s ?? null];
+  const [base, freshBase] = [body.baseMgKohG ?? null, fresh?.freshBaseMgKohG ?? null];
   const [freshAcid, freshThick] = [fresh?.freshAcidMgKohG ?? null, fresh?.viscosity40Mm2s ?? null];
   return {
     ...(rate && typeof body.ironPpm === 'number' ? { ironPpmPer100h: rate.milliPpmPer100h / 1000 } : {}),
     ...(acid !== null && freshAcid !== null ? { acidRise: acid - freshAcid } : {}),
+    ...(base !== null && freshBase ? { baseLostPercent: (1 - base / freshBase) * 100 } : {}),
+    ...(classes === null ? {} : { particleClass: classes[0] }),
     ...(thick !== null && freshThick !== null ? { thickerPercent: (thick / freshThick - 1) * 100 } : {}),
     ...(typeof body.siliconPpm === 'number' ? { siliconPpm: body.siliconPpm } : {}),
   };
@@ -156,7 +169,8 @@ function ofCharge(charge: ChargeStory, measure: StoryMeasure): number | null {
 /** The step in which a reading is taken: the least scatter that charges all alike are given. */
 const READING_STEP: Readonly<Record<StoryMeasure, number>> = {
   ...{ waterMl: 1, colourRise: 0.1 },
-  ...{ ironPpmPer100h: 1, acidRise: 0.05, thickerPercent: 1, siliconPpm: 2 },
+  ...{ ironPpmPer100h: 1, acidRise: 0.05, baseLostPercent: 5, thickerPercent: 1, siliconPpm: 2 },
+  particleClass: 1,
 };
 
 /** Is it getting worse from charge to charge? Answered by a test over the ended charges, oldest first. */

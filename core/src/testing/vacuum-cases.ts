@@ -22,6 +22,7 @@ export type VacuumEvent =
     }
   | { readonly at: number; readonly backPressurePa: number }
   | { readonly at: number; readonly done: string }
+  | { readonly at: number; readonly fillMl: number }
   | { readonly at: number; readonly closedWith: string }
   /** Whether its remedy held. */
   | { readonly at: number; readonly held: boolean }
@@ -48,6 +49,8 @@ export interface VacuumCase {
 
 const runs = (from: number, lowest: readonly number[]): VacuumEvent[] =>
   lowest.map((lowestPa, i) => ({ at: from + i * 30, run: { lowestPa } }));
+const shifts = (from: number, times: number): VacuumEvent[] =>
+  Array.from({ length: times }, (_, i) => ({ at: from + i * 50, run: {} }));
 const USUAL = [5, 6, 5.5, 5, 6, 5.2, 5.8, 5.4];
 
 const CHANGE: VacuumEvent = { at: 0, change: true };
@@ -429,6 +432,19 @@ export const VACUUM_CASES: readonly VacuumCase[] = [
     why: 'Now it is wanted.',
     story: [CHANGE, { at: 5, run: {} }, { at: 40, look: { clarity: 'hazy', hoursStood: 12 } }, { at: 50, run: {} }],
     verdict: 'lookSooner',
+    head: ['look', 'now'],
+  },
+  {
+    name: 'a level that holds where it always fell: water is looked for now',
+    why: 'That look has not been done: no run has to come first.',
+    story: [
+      CHANGE,
+      ...[0, 1, 2, 3].flatMap((i): VacuumEvent[] => [...shifts(10 + i * 300, 5), { at: 290 + i * 300, fillMl: 30 }]),
+      ...shifts(1300, 15),
+      { at: 2200, look: { level: 'right', hoursStood: 9 } },
+    ],
+    verdict: 'lookSooner',
+    says: 'levelHolds',
     head: ['look', 'now'],
   },
   {

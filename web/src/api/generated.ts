@@ -2941,11 +2941,21 @@ export type ChargeStory = {
   lab: {
     ironPpmPer100h?: number;
     acidRise?: number;
+    baseLostPercent?: number;
     thickerPercent?: number;
     siliconPpm?: number;
+    particleClass?: number;
   };
 };
-export type StoryMeasure = 'waterMl' | 'colourRise' | 'ironPpmPer100h' | 'acidRise' | 'thickerPercent' | 'siliconPpm';
+export type StoryMeasure =
+  | 'waterMl'
+  | 'colourRise'
+  | 'ironPpmPer100h'
+  | 'acidRise'
+  | 'baseLostPercent'
+  | 'thickerPercent'
+  | 'siliconPpm'
+  | 'particleClass';
 export type Trend = {
   n: number;
   /** Mann-Kendall's S: rising pairs less falling ones. */

@@ -6,6 +6,8 @@ const MEASURE_WORDS: Readonly<Record<StoryMeasure, string>> = {
   colourRise: 'Darkening per weighted run',
   ironPpmPer100h: 'Iron per 100\u00a0h',
   acidRise: 'Acid number above new',
+  baseLostPercent: 'Base number used up',
+  particleClass: 'Particle class at 6\u00a0µm',
   thickerPercent: 'Viscosity above new',
   siliconPpm: 'Silicon',
 };
@@ -14,6 +16,8 @@ const UNITS: Readonly<Record<Exclude<StoryMeasure, 'waterMl'>, string>> = {
   colourRise: 'steps',
   ironPpmPer100h: 'ppm',
   acidRise: 'mg\u00a0KOH/g',
+  baseLostPercent: '%',
+  particleClass: 'classes',
   thickerPercent: '%',
   siliconPpm: 'ppm',
 };
