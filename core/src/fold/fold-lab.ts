@@ -158,7 +158,7 @@ function withLabCharge(state: PumpState, sample: SampleDrawn, lab: JudgedLab): P
     classes: counted ?? known?.classes ?? null,
   };
   const next = [...others, charge].sort((a, b) => a.chargeNumber - b.chargeNumber);
-  return { ...state, labCharges: next.slice(-KEPT.ironRates) };
+  return { ...state, labCharges: next.slice(-KEPT.labCharges) };
 }
 
 /** The newest report on a charge gives its rate. */
@@ -168,5 +168,5 @@ function withIronRate(state: PumpState, sample: SampleDrawn, lab: JudgedLab): Pu
   const { chargeNumber } = sample;
   const others = state.ironRates.filter((r) => r.chargeNumber !== chargeNumber);
   const next = [...others, { chargeNumber, milliPpmPer100h: Math.round(rate * MILLI) }];
-  return { ...state, ironRates: next.sort((a, b) => a.chargeNumber - b.chargeNumber).slice(-KEPT.ironRates) };
+  return { ...state, ironRates: next.sort((a, b) => a.chargeNumber - b.chargeNumber).slice(-KEPT.labCharges) };
 }

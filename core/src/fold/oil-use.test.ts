@@ -28,6 +28,7 @@ const stretches = (...of: readonly (readonly [hours: number, mL: number])[]): En
   ];
 };
 const DAY = 24;
+const weeps = (hours: number): Entry => entryAt(hours, 'test', { findings: [{ id: 'pumpWeeps', state: 'yes' }] });
 const every = (days: number, times: number, mL: number): Entry[] =>
   Array.from({ length: times }, (_, i) => fill(10 + i * days * DAY, mL));
 const USUAL = [
@@ -52,6 +53,27 @@ test.each<[string, Entry[], string, string | null]>([
     null,
   ],
   ['60 mL after 30 h: too short to say', stretches(...USUAL, [30, 60]), 'runOn', null],
+  // With 100 mL between the marks less than 10 mL per 100 h is nothing to speak of.
+  ['five times next to nothing', stretches([100, 1], [100, 1], [100, 1], [100, 1], [100, 5]), 'runOn', null],
+  [
+    'twenty times next to nothing',
+    stretches([100, 1], [100, 1], [100, 1], [100, 1], [100, 20]),
+    'lookSooner',
+    'oilUse',
+  ],
+  // Five times in ten days, the leak found by hand, and then filled up as often again or less.
+  [
+    'filled up once more after the leak was found',
+    [changeAt(1), ...every(2, 5, 20), weeps(210), fill(220, 20)],
+    'runOn',
+    null,
+  ],
+  [
+    'filled up five times more after the leak was found',
+    [changeAt(1), ...every(2, 5, 20), weeps(210), ...[220, 230, 240, 250, 260].map((h) => fill(h, 20))],
+    'lookSooner',
+    'toppedUpOften',
+  ],
   ['two usual stretches are no usual yet', stretches([100, 20], [100, 20], [100, 60]), 'runOn', null],
   // At 20 mL per 100 h 140 mL should be gone after 700 h, and the marks are 100 mL apart.
   [
@@ -168,6 +190,8 @@ test.each<[string, Entry[], string, string | null]>([
 test.each([
   ['every second day', [2, 2, 2], true],
   ['every second week', [14, 14, 14], false],
+  ['weekly, now and then half a day early', [7, 6.5, 7, 6.5], false],
+  ['every fifth day', [5, 5], true],
   ['twice in a week, after a month', [30, 3], false],
 ])('a seal cup filled %s', (_what, gaps, leaks) => {
   let hours = 1;
@@ -192,4 +216,6 @@ test('a seal cup that empties ends with its shaft seal looked at', () => {
   const codes = (...entries: Entry[]) => rebuild({ pumpId: 'b1', entries, book: bookOf() }).machine.map((f) => f.act);
   expect(codes(cup(1), cup(50), cup(100))).toEqual(['sealCheck']);
   expect(codes(cup(1), cup(50), cup(100), seal)).toEqual([]);
+  expect(codes(cup(1), cup(50), cup(100), seal, cup(220))).toEqual([]);
+  expect(codes(cup(1), cup(50), cup(100), seal, cup(220), cup(240), cup(260))).toEqual(['sealCheck']);
 });

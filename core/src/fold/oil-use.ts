@@ -14,9 +14,11 @@ const LEAST_HOURS = 50;
 /** Stretches before a pump has a usual of its own, and how many times it is too much. */
 const LEAST_STRETCHES = 3;
 const MANY_TIMES = 2;
-/** Filled up so often in so many days, whatever was usual; a seal cup weekly or oftener. */
+/** Of what stands between the marks, per 100 h: less than that is no use of oil to speak of, however little was usual. */
+const LEAST_USE_SHARE = 0.1;
+/** Filled up so often in so many days, whatever was usual; a seal cup weekly is usual, oftener is not (docs/trade.md 7-G). */
 const OFTEN = { times: 5, days: 10 } as const;
-const CUP_OFTEN = { times: 3, days: 14 } as const;
+const CUP_OFTEN = { times: 3, days: 12 } as const;
 /** Of the charge, between the marks, where the model does not say it. */
 const MARKS_SHARE = 0.1;
 /** Of what stands between the marks: so much taken out, and somebody reads the level. */
@@ -60,6 +62,19 @@ const within = (times: readonly string[], { times: most, days }: { times: number
   return first !== undefined && Date.parse(times.at(-1) ?? first) - Date.parse(first) <= days * DAY_MS;
 };
 
+/** What happens so often is found; once that is answered (it was found, and stands no more) it is counted anew. */
+function countOften(
+  machine: readonly MachineFinding[],
+  { times, most, found }: { times: readonly string[]; most: typeof OFTEN | typeof CUP_OFTEN; found: MachineFinding },
+): { machine: MachineFinding[]; times: string[] } {
+  const answered = within(times, most) && !machine.some((f) => f.code === found.code);
+  const next = [...(answered ? [] : times), found.at].slice(-most.times);
+  return {
+    machine: within(next, most) ? withMachineFinding(machine, found) : without(machine, found.code),
+    times: next,
+  };
+}
+
 /** A new charge begins a stretch of its own. */
 export const useAfterChange = (state: PumpState, level: Level | null | undefined): PumpState => ({
   ...state,
@@ -75,21 +90,21 @@ export function useAfterTopUp(
 ): PumpState {
   const origin = originOf(context);
   if (sump === 'sealCup') {
-    const cups = [...state.use.cups, origin.at].slice(-CUP_OFTEN.times);
-    const machine = within(cups, CUP_OFTEN)
-      ? withMachineFinding(state.machine, {
-          ...{ code: 'sealCupLeak', ...CUP_OFTEN, ...origin },
-          ...{ level: 'lookSooner', act: 'sealCheck', answeredBy: 'sealCheck' },
-        })
-      : without(state.machine, 'sealCupLeak');
-    return { ...state, machine, use: { ...state.use, cups } };
+    const { machine, times } = countOften(state.machine, {
+      ...{ times: state.use.cups, most: CUP_OFTEN },
+      found: {
+        ...{ code: 'sealCupLeak', ...CUP_OFTEN, ...origin },
+        ...{ level: 'lookSooner', act: 'sealCheck', answeredBy: 'sealCheck' },
+      },
+    });
+    return { ...state, machine, use: { ...state.use, cups: times } };
   }
   if (sump !== 'oil') return state;
-  const topUps = [...state.use.topUps, origin.at].slice(-OFTEN.times);
-  const machine = within(topUps, OFTEN)
-    ? withMachineFinding(state.machine, { code: 'toppedUpOften', ...OFTEN, ...ASKS, ...origin })
-    : without(state.machine, 'toppedUpOften');
-  const use = { ...state.use, topUps, addedUl: state.use.addedUl + toUl(addedMl) };
+  const { machine, times } = countOften(state.machine, {
+    ...{ times: state.use.topUps, most: OFTEN },
+    found: { code: 'toppedUpOften', ...OFTEN, ...ASKS, ...origin },
+  });
+  const use = { ...state.use, topUps: times, addedUl: state.use.addedUl + toUl(addedMl) };
   return stretchEnded({ ...state, machine: without(machine, 'levelHolds'), use }, context, levelAfter);
 }
 
@@ -104,7 +119,8 @@ function stretchEnded(state: PumpState, context: Context, level: Level | null | 
   const ulPer100h = Math.max(0, Math.round(((use.addedUl - use.takenUl) * 100) / hours));
   const earlier = ofBallast(use, ballast);
   const usual = earlier.length >= LEAST_STRETCHES ? median(earlier) : null;
-  const tooMuch = usual !== null && ulPer100h > MANY_TIMES * usual;
+  const least = LEAST_USE_SHARE * marksUl(context.setUp.model);
+  const tooMuch = usual !== null && ulPer100h > Math.max(MANY_TIMES * usual, least);
   const found: MachineFinding = {
     ...{ code: 'oilUse', ulPer100h, usualUlPer100h: usual ?? 0 },
     ...ASKS,

@@ -14,7 +14,8 @@ const RECENT_RUNS = 21;
 const LAST_JARS = 4;
 /** A laboratory answers within weeks; a report on an older sample is kept, but judged no more. */
 const LAST_SAMPLES = 6;
-const LAST_IRON_RATES = 8;
+/** Charges that the laboratory's trends reach back over. */
+const LAST_LAB_CHARGES = 8;
 const LAST_EQUIPMENTS = 3;
 const LAST_NOT_TOLD = 20;
 const OTHER_PRODUCTS = 6;
@@ -24,7 +25,7 @@ export const KEPT = {
   recentRuns: RECENT_RUNS,
   jars: LAST_JARS,
   samples: LAST_SAMPLES,
-  ironRates: LAST_IRON_RATES,
+  labCharges: LAST_LAB_CHARGES,
   equipments: LAST_EQUIPMENTS,
   notTold: LAST_NOT_TOLD,
   products: OTHER_PRODUCTS,

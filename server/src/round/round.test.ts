@@ -45,13 +45,23 @@ test('the sentence counts Stop and before next run, not due looks', () => {
 });
 
 test('service that is overdue is counted beside, and moves no verdict', () => {
-  // Two thousand hours: an inlet screen is due after half a year, and a gauge after one.
-  house.write(changeAt(1), runAt(10, 20), lookAt(1990, { clarity: 'bright', level: 'right' }));
+  // Five thousand hours: an inlet screen is due after half a year, and a gauge after one; its oil is new.
+  house.write(changeAt(1), runAt(10, 20), changeAt(4900), lookAt(4990, { clarity: 'bright', level: 'right' }));
   const late = new RoundService({ nowMs: () => Date.parse(at(5000)) }, house.reading, house.store).round();
   const p1 = late.rows.find((r) => r.pumpId === 'p1');
-  expect(p1?.overdue).toEqual(['inletScreen']);
+  expect(p1).toMatchObject({ overdue: ['inletScreen'], verdict: 'runOn' });
   expect(round().rows.find((r) => r.pumpId === 'p1')?.overdue).toEqual([]);
-  expect(late.overdue).toBe(late.rows.filter((r) => r.overdue.length > 0 && r.verdict !== 'beforeNextRun').length);
+  expect(late.overdue).toBe(1);
+});
+
+test('overdue service of a pump that needs hands anyway is counted once, with its verdict', () => {
+  house.write(changeAt(1), runAt(10, 20), lookAt(4990, { level: 'low' }));
+  const late = new RoundService({ nowMs: () => Date.parse(at(5000)) }, house.reading, house.store).round();
+  expect(late.rows.find((r) => r.pumpId === 'p1')).toMatchObject({
+    overdue: ['inletScreen'],
+    verdict: 'beforeNextRun',
+  });
+  expect(late).toMatchObject({ overdue: 0, needHands: 1 });
 });
 
 test('names of the materials on the ruler come with the row', () => {
