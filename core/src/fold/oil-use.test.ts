@@ -28,7 +28,8 @@ const stretches = (...of: readonly (readonly [hours: number, mL: number])[]): En
   ];
 };
 const DAY = 24;
-const weeps = (hours: number): Entry => entryAt(hours, 'test', { findings: [{ id: 'pumpWeeps', state: 'yes' }] });
+const weeps = (hours: number): Entry =>
+  entryAt(hours, 'test', { findings: [{ id: 'pumpWeeps', state: 'yes', certainty: 1 }] });
 const every = (days: number, times: number, mL: number): Entry[] =>
   Array.from({ length: times }, (_, i) => fill(10 + i * days * DAY, mL));
 const USUAL = [
