@@ -2,6 +2,7 @@ import type { Unsettled } from './answers.js';
 import type { FieldIssue } from './check-entry.js';
 import type {
   Act,
+  CautionId,
   Correction,
   Entry,
   Equipment,
@@ -81,6 +82,8 @@ export interface RoundRow {
   readonly chargeMl: number | null;
   readonly oilName: string | null;
   readonly carriedOverRuns: number;
+  /** Of the pump itself, whatever is done at it. */
+  readonly dangers: readonly CautionId[];
   /** Runs that go on, the oldest first. */
   readonly running: readonly RunningRun[];
   readonly lent: boolean;

@@ -1,5 +1,5 @@
 // The room's door: every name that leaves core stands in this one list, so it is longer than other files.
-export { cautionsAt, CAUTIONS, cautionWords, type CautionId, type Deed } from './cautions/index.js';
+export { cautionsAt, CAUTIONS, cautionWords, dangersOf, type CautionId, type Deed } from './cautions/index.js';
 export {
   type Asked,
   type Cause,
@@ -314,6 +314,7 @@ export {
   simulatePump,
 } from './simulate/index.js';
 export {
+  type LayUp,
   canBleed,
   type DueForecast,
   dueForecastDays,

@@ -3,7 +3,7 @@ import type { Entry } from '../journal/index.js';
 import { TASKS } from '../limits/index.js';
 import { setUpBook, type ServiceClass, type SetUpVersion } from '../set-up/index.js';
 import { at, changeAt, lookAt, runAt, versionsOf, type YardOptions } from '../testing/small-yard.js';
-import { cautionsAt, type Deed } from './cautions-at.js';
+import { cautionsAt, dangersOf, type Deed } from './cautions-at.js';
 import type { CautionId } from './cautions.js';
 
 interface Place extends YardOptions {
@@ -12,13 +12,18 @@ interface Place extends YardOptions {
   readonly entries?: readonly Entry[];
 }
 
-function cautionsOf(deed: Deed, { service = [], pumpId = 'p1', entries = [], ...yard }: Place = {}): CautionId[] {
+function pumpAt({ service = [], pumpId = 'p1', entries = [], ...yard }: Place) {
   const versions = versionsOf(yard).map((v) =>
     v.subjectId === pumpId ? ({ ...v, body: { ...v.body, serviceClasses: service } } as SetUpVersion) : v,
   );
   const book = setUpBook(versions);
   const state = rebuild({ pumpId, entries: [...entries], book });
-  return cautionsAt(deed, state, book.pumpAt({ pumpId, instant: at(500) })!);
+  return { state, setUp: book.pumpAt({ pumpId, instant: at(500) })! };
+}
+
+function cautionsOf(deed: Deed, place: Place = {}): CautionId[] {
+  const { state, setUp } = pumpAt(place);
+  return cautionsAt(deed, state, setUp);
 }
 /** Styrene, of rating 3. */
 const SOLVENT = [changeAt(1), runAt(10, 10, 'co-polyester')];
@@ -68,4 +73,15 @@ test('no work at a pump is without a caution, and none is said twice', () => {
     const said = cautionsOf(id, { service: ['oxygen', 'flammable', 'toxic', 'biological', 'corrosive', 'food'] });
     expect([id, said.length > 0, said.length]).toEqual([id, true, new Set(said).size]);
   }
+});
+
+test.each<[string, Place, readonly CautionId[]]>([
+  ['a plain pump', {}, []],
+  ['solvent in the oil', { entries: SOLVENT }, ['noAir']],
+  ['PFPE in oxygen service', { base: 'pfpe', service: ['oxygen'] }, ['oxygen', 'pfpeHeat']],
+  ['cultures in a food area', { service: ['food', 'biological'] }, ['biological', 'food']],
+  ['a booster behind acid', { pumpId: 'b1', service: ['corrosive'] }, ['corrosive', 'boosterVent']],
+])('a label says of %s what is dangerous about it', (_, place, said) => {
+  const { state, setUp } = pumpAt(place);
+  expect(dangersOf(state, setUp)).toEqual(said);
 });

@@ -103,3 +103,23 @@ export function cautionsAt(deed: Deed, state: PumpState, setUp: PumpSetUp): Caut
   const place = placeOf(state, setUp);
   return CAUTIONS_AT.filter((row) => row.deeds.includes(deed) && (row.when?.(place) ?? true)).map((row) => row.caution);
 }
+
+/** What is dangerous about a pump itself, whatever is done at it. */
+const OF_THE_PUMP: readonly CautionId[] = [
+  'oxygen',
+  'pfpeHeat',
+  'noAir',
+  'biological',
+  'residues',
+  'corrosive',
+  'growth',
+  'boosterVent',
+  'food',
+];
+
+/** What whoever comes to a pump should know before anything else, the gravest first: for its label and for lists on paper. */
+export function dangersOf(state: PumpState, setUp: PumpSetUp): CautionId[] {
+  const place = placeOf(state, setUp);
+  const rows = CAUTIONS_AT.filter(({ caution, when }) => OF_THE_PUMP.includes(caution) && when?.(place));
+  return [...new Set(rows.map((row) => row.caution))];
+}

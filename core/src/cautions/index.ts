@@ -1,2 +1,2 @@
 export { type CautionId, CAUTIONS, cautionWords } from './cautions.js';
-export { cautionsAt, type Deed } from './cautions-at.js';
+export { cautionsAt, dangersOf, type Deed } from './cautions-at.js';

@@ -72,7 +72,7 @@ export function foldTopUp(state: PumpState, context: Context, body: TopUpBody): 
 export function foldChange(state: PumpState, context: Context, body: ChangeBody): PumpState {
   const { sump: key, productId, inMl, outMl, levelAfter } = body;
   const main = key === 'oil';
-  const counted = main ? { ...state, totals: { ...state.totals, changes: state.totals.changes + 1 } } : state;
+  const counted = main ? withChange(state) : state;
   const since = sinceNow(counted, context);
   const changed = onSump(counted, key, (sump): SumpState => {
     const { charge: before, cleaned } = sump;
@@ -110,6 +110,16 @@ export function foldChange(state: PumpState, context: Context, body: ChangeBody)
     notTold: [],
     collapsed: { runs: 0, weightMilli: 0, minutes: 0 },
   };
+}
+
+/** One change more. What fills a pump that was just flushed is the flush's own last fill: the next flush is counted from there. */
+function withChange(state: PumpState): PumpState {
+  const totals = { ...state.totals, changes: state.totals.changes + 1 };
+  const { flush } = state.tasks;
+  const isOfFlush = flush?.counts.changes === state.totals.changes && flush.counts.runs === state.totals.runs;
+  return isOfFlush
+    ? { ...state, totals, tasks: { ...state.tasks, flush: { ...flush, counts: totals } } }
+    : { ...state, totals };
 }
 
 /** What the jar of this change will be held against. */

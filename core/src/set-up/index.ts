@@ -1,4 +1,11 @@
-export { type CareRules, type LimitSource, oilLifeFactor, type ResolvedLimit, resolveRules } from './care-rules.js';
+export {
+  type CareRules,
+  type LimitSource,
+  oilLifeFactor,
+  type ResolvedLimit,
+  resolveRules,
+  isWetWork,
+} from './care-rules.js';
 export { equipmentOf, equipmentOfRun } from './equipment-of-run.js';
 export { MATERIAL_LIBRARY } from './material-library.js';
 export {

@@ -1,4 +1,5 @@
 export { type DueForecast, dueForecastDays, FEW_INTERVALS, type Usage, usageOf } from './due-forecast.js';
+export type { LayUp } from './lay-up.js';
 export type { LimitStanding } from './limit-standing.js';
 export { entryHazards, type EntryHazards } from './entry-hazards.js';
 export { heldAgainst, type PressureHeld } from './pressure-held.js';

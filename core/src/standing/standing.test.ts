@@ -107,6 +107,15 @@ describe('limits', () => {
     });
   });
 
+  test('what fills a pump after its flush is the flush’s last fill, and no change towards the next one', () => {
+    const flushed = [changeAt(1), changeAt(100), entryAt(200, 'done', { task: 'flush' }), changeAt(200)];
+    const used = (entries: Entry[]) => standing(entries, 400).tasks.find((t) => t.task === 'flush')?.limits[0]?.used;
+    expect(used(flushed)).toBe(0);
+    expect(used([...flushed, runAt(210, 10), changeAt(300)])).toBe(1);
+    // Filled, run, and changed: that one counts.
+    expect(used([changeAt(1), entryAt(200, 'done', { task: 'flush' }), runAt(210, 10), changeAt(300)])).toBe(1);
+  });
+
   test('an overdue look gives Look sooner; other overdue tasks never alter the verdict', () => {
     const noOilLimits = { oilChange: { runs: null, weight: null } };
     expect(

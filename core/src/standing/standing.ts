@@ -4,6 +4,7 @@ import { VERDICT_LEVELS, worstLevel, type VerdictLevel } from '../limits/index.j
 import { equipmentOf, withOilIn, type PumpSetUp } from '../set-up/index.js';
 import { FOLD_VERSION, takenSinceLevelUl, type OpenRun, type PumpState } from '../fold/index.js';
 import { usageOf, type Usage } from './due-forecast.js';
+import { layUpOf, type LayUp } from './lay-up.js';
 import type { Reason, StandingFinding, StandingMachineFinding } from './reason.js';
 import { isAirBarred, unfitOil } from './service-fitness.js';
 import { medianOf, STATUS_ORDER, taskStanding, type TaskStanding } from './task-standing.js';
@@ -21,6 +22,7 @@ export interface Standing {
   readonly tasks: readonly TaskStanding[];
   readonly nextTask: TaskStanding | null;
   readonly usage: Usage;
+  readonly layUp: LayUp | null;
   /** Runs of this charge that went out on oil that was due. */
   readonly carriedOverRuns: number;
   /** On the hour meter, but not logged as runs, since the oil change. */
@@ -197,6 +199,7 @@ export function standingAt(input: StandingInput): Standing {
     tasks: wanted,
     nextTask: wanted[0] ?? null,
     usage,
+    layUp: layUpOf({ state, setUp, usage, now }),
     carriedOverRuns,
     unloggedMinutes: state.totals.unloggedMinutes - (charge?.since.counts.unloggedMinutes ?? 0),
   };

@@ -1,6 +1,7 @@
 import type { NextTask, RoundRow } from '@winter-jar/contracts';
 import {
   canBleed,
+  dangersOf,
   overlongRuns,
   runRuler,
   standingAt,
@@ -80,6 +81,7 @@ export function roundRow(input: { setUp: PumpSetUp; state: PumpState; standing: 
     chargeMl: model.sumps[0]?.chargeMl ?? null,
     oilName: setUp.product?.name ?? null,
     carriedOverRuns: standing.carriedOverRuns,
+    dangers: dangersOf(state, setUp),
     running: runningOf({ setUp, state, now: standing.at }),
     lent: pump.place === 'lent',
     untouched: state.entries === 0,

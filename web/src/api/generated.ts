@@ -1440,6 +1440,42 @@ export type JarSeen = {
   level: Level | null;
   hoursStood: number | null;
 };
+export type CautionId =
+  | 'stop'
+  | 'lockOut'
+  | 'standing'
+  | 'vent'
+  | 'boosterVent'
+  | 'hotOil'
+  | 'hotFilter'
+  | 'drainWarm'
+  | 'drainCold'
+  | 'noAir'
+  | 'nitrogen'
+  | 'capacitor'
+  | 'supplyOff'
+  | 'exhaust'
+  | 'exhaustOpen'
+  | 'oxygen'
+  | 'pfpeHeat'
+  | 'residues'
+  | 'biological'
+  | 'corrosive'
+  | 'food'
+  | 'growth'
+  | 'solventWork'
+  | 'suspect'
+  | 'splashes'
+  | 'neverSolvent'
+  | 'furnace'
+  | 'boiling'
+  | 'heavy'
+  | 'tilt'
+  | 'thickOil'
+  | 'lever'
+  | 'coldMetal'
+  | 'rags'
+  | 'waste';
 export type RunningRun = {
   entryId: string;
   at: string;
@@ -1473,6 +1509,8 @@ export type RoundRow = {
   chargeMl: number | null;
   oilName: string | null;
   carriedOverRuns: number;
+  /** Of the pump itself, whatever is done at it. */
+  dangers: readonly CautionId[];
   /** Runs that go on, the oldest first. */
   running: readonly RunningRun[];
   lent: boolean;
@@ -2880,6 +2918,10 @@ export type Usage = {
   meanHours: number;
   hoursCv: number;
 };
+export type LayUp = {
+  why: 'idle' | 'wetOil' | 'acidOil';
+  days: number;
+};
 export type Standing = {
   at: string;
   todayDay: number;
@@ -2892,6 +2934,7 @@ export type Standing = {
   tasks: readonly TaskStanding[];
   nextTask: TaskStanding | null;
   usage: Usage;
+  layUp: LayUp | null;
   /** Runs of this charge that went out on oil that was due. */
   carriedOverRuns: number;
   /** On the hour meter, but not logged as runs, since the oil change. */

@@ -1,4 +1,5 @@
 import type { NextTask, RoundRow } from '@winter-jar/contracts';
+import { cautionWords } from '@winter-jar/core';
 import { Printer } from 'lucide-react';
 import { QRCodeSVG } from 'qrcode.react';
 import { Link, useParams } from 'react-router';
@@ -139,6 +140,11 @@ function Label({
             </li>
           ))}
         </ul>
+        {cautionWords([...row.dangers, 'standing']).map((said) => (
+          <p key={said} className="mt-2 border-l-4 border-black pl-2 text-[12.5px] leading-4">
+            {said}
+          </p>
+        ))}
         <p className="mt-auto pt-2 text-[12.5px] wrap-anywhere">
           {address} · printed {dayWords(words.now, words.zone, '1970-01-01T00:00:00.000Z')}
         </p>

@@ -1,5 +1,5 @@
-import type { TaskStanding, Usage } from '@winter-jar/core';
-import { amount, forecastWords, idleWords, measureWords, sourceWords, usedWords } from '../words/messages.js';
+import type { LayUp, TaskStanding, Usage } from '@winter-jar/core';
+import { amount, forecastWords, layUpWords, measureWords, sourceWords, usedWords } from '../words/messages.js';
 import type { Words } from '../words/words.js';
 
 /** All limits of the oil change with what is left; the one that decides first. */
@@ -45,13 +45,10 @@ export function LimitsTable({ change, words }: { change: TaskStanding; words: Wo
 /** The forecast of a task in one sentence, with what it rests on. */
 export function ForecastLine({ task, usage, words }: { task: TaskStanding; usage: Usage; words: Words }) {
   const { forecast } = task;
-  const { idleDays } = usage;
   if (task.status === 'reached') return null;
-  if (idleDays !== null)
+  if (usage.idleDays !== null)
     return (
-      <p className="text-[14px] text-ink-2">
-        {idleWords(idleDays)} {forecast && `The calendar stands: ${forecastWords(forecast, words).about}.`}
-      </p>
+      forecast && <p className="text-[14px] text-ink-2">The calendar stands: {forecastWords(forecast, words).about}.</p>
     );
   if (!forecast)
     return <p className="text-[14px] text-ink-2">Too few runs to say when: the forecast needs at least two.</p>;
@@ -63,4 +60,9 @@ export function ForecastLine({ task, usage, words }: { task: TaskStanding; usage
       {forecast.basis === 'fewRuns' && '; few runs so far, so the range is wide'}.
     </p>
   );
+}
+
+/** What to do with a pump that stands. */
+export function LayUpLine({ layUp }: { layUp: LayUp | null }) {
+  return layUp && <p className="text-[14px]">{layUpWords(layUp)}</p>;
 }

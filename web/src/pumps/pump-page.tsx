@@ -22,7 +22,7 @@ import { useWidth } from '../ui/use-width.js';
 import { Verdict } from '../ui/verdict.js';
 import { EarlierCharges } from './earlier-charges.js';
 import { JournalList } from './journal-list.js';
-import { ForecastLine, LimitsTable } from './limits-table.js';
+import { ForecastLine, LayUpLine, LimitsTable } from './limits-table.js';
 import { SchoolNote } from './school-note.js';
 import { TaskList } from './task-list.js';
 
@@ -91,6 +91,7 @@ function PumpSheets({ page, words }: { page: Page; words: Words }) {
               <h2 className="mb-1 text-[20px]">What decides next</h2>
               <LimitsTable change={change} words={words} />
               <div className="mt-2">
+                <LayUpLine layUp={standing.layUp} />
                 <ForecastLine task={change} usage={standing.usage} words={words} />
               </div>
               <SchoolNote page={page} />

@@ -1,4 +1,5 @@
 import type { RoundRow } from '@winter-jar/contracts';
+import { cautionWords } from '@winter-jar/core';
 import { Printer } from 'lucide-react';
 import { useRoundQuery } from '../api/house-api.js';
 import { momentWords } from '../words/dates.js';
@@ -69,6 +70,11 @@ export function PrintedRound() {
                       <td className="py-2 pr-3">
                         <span className="font-semibold">{verdictWords(row.verdict, row.act)}</span>
                         <span className="block">{rowLine(row, words)}</span>
+                        {cautionWords(row.dangers).map((said) => (
+                          <span key={said} className="mt-1 block text-[13px] font-semibold">
+                            {said}
+                          </span>
+                        ))}
                       </td>
                       <td className="py-2 pr-3">
                         {row.nextTask && `${TASK_WORDS[row.nextTask.task]} ${dueWords(row.nextTask, words)}`}
@@ -84,6 +90,10 @@ export function PrintedRound() {
           </div>
         </section>
       ))}
+      <p className="mt-5 break-inside-avoid border-l-4 border-before-next-run pl-3 text-[13px]">
+        {cautionWords(['standing', 'hotOil', 'exhaustOpen', 'waste', 'rags']).join(' ')} Site rules, local codes and the
+        maker’s manual come first.
+      </p>
     </main>
   );
 }

@@ -1,6 +1,6 @@
 import type { LimitStanding, Reason, TaskStanding } from '@winter-jar/core';
 import { printDuration, printQuantity } from '@winter-jar/core';
-import { dueWords, forecastWords, idleWords, headline, reasonKey, reasonWords, verdictWords } from './messages.js';
+import { dueWords, forecastWords, headline, layUpWords, reasonKey, reasonWords, verdictWords } from './messages.js';
 import type { Words } from './words.js';
 
 const words: Words = {
@@ -124,9 +124,10 @@ const task = (more: Partial<TaskStanding>): TaskStanding => ({
 const forecast = { measure: 'runs', p10Days: 3, p50Days: 10, p90Days: 20, basis: 'use', runsLeft: 4 } as const;
 
 test('an idle pump is told from one with too few runs', () => {
-  expect(idleWords(50.7)).toMatch(
+  expect(layUpWords({ why: 'idle', days: 50.7 })).toMatch(
     /^Idle: no run for 50 days, so its use gives no date\. If it is to stand on, lay it up/,
   );
+  expect(layUpWords({ why: 'wetOil', days: 3.2 })).toMatch(/^It has stood for 3 days on oil from wet work: rust/);
 });
 
 test('a forecast gives the likely day and the range', () => {

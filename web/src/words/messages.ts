@@ -3,6 +3,7 @@ import type {
   Act,
   AnsweredBy,
   DueForecast,
+  LayUp,
   LimitStanding,
   Measure,
   Reason,
@@ -255,9 +256,15 @@ export function forecastWords(forecast: DueForecast, { now, zone }: Words): { ab
   return { about: `about ${about}`, range };
 }
 
-/** Of a pump that has not run for so long that no date follows from its use. */
-export const idleWords = (idleDays: number): string =>
-  `Idle: no run for ${Math.floor(idleDays)} days, so its use gives no date. If it is to stand on, lay it up: fresh oil, run it, cap inlet and exhaust, and tag the switch EXHAUST CAPPED.`;
+const LAID_UP_FOR: Readonly<Record<LayUp['why'], (days: number) => string>> = {
+  idle: (days) => `Idle: no run for ${days} days, so its use gives no date.`,
+  wetOil: (days) => `It has stood for ${days} days on oil from wet work: rust and growth begin within days.`,
+  acidOil: (days) => `It has stood for ${days} days on oil with acid from its loads: rust begins within days.`,
+};
+
+/** Of a pump that stands, why, and what keeps it sound. */
+export const layUpWords = ({ why, days }: LayUp): string =>
+  `${LAID_UP_FOR[why](Math.floor(days))} If it is to stand on, lay it up: fresh oil, run it, cap inlet and exhaust, and tag the switch EXHAUST CAPPED.`;
 
 /** When a task is wanted: "now", "after the next run", "about 9 Dec". */
 export function dueWords(task: NextTask, words: Words): string {
