@@ -59,7 +59,7 @@ test('a wet run is expected, more is bled than it explains, the sentence says so
   await expect(water.getByRole('img', { name: /^Expected in the oil .* Found 45.mL: bled 45.mL/ })).toBeVisible();
   await expect(water.getByText(/right after a defrost or with the drain open/)).toBeVisible();
   await expect(water.getByText(/A leak of humid air would have to be/)).toBeVisible();
-  await expect(water.getByText(/^Trap efficiency 0\.\d+ \(nine in ten/)).toBeVisible();
+  await expect(water.getByText(/^The trap’s factor \d\.?\d* \(nine in ten/)).toBeVisible();
   await water.getByText('Run by run').click();
   await expect(water.getByRole('row').nth(1)).toContainText(/\d.g/);
 
@@ -91,17 +91,20 @@ test('on a phone the water is read and asked about without scrolling sideways', 
   await noSidewaysScroll(page);
 });
 
-test('a trap’s efficiency is put in the set-up, and the sum says where it comes from', async ({ page, yard }) => {
-  await open(page, yard, PUMP);
-  await waterOf(page)
-    .getByRole('link', { name: /Put it in the set-up/ })
-    .click();
-  const field = page.getByLabel('Trap efficiency');
+test('a trap’s factor of the set-up is held to its bounds, and the history of the trap comes before it', async ({
+  page,
+  yard,
+}) => {
+  const { equipmentId } = (await yard.pump('lf-02')).setUp.pump;
+  await open(page, yard, `/set-up/equipment/${equipmentId}`);
+  const field = page.getByLabel('Trap’s factor');
   await field.fill('7');
   await page.getByRole('button', { name: 'Change from now' }).click();
-  await expect(page.getByText(/trap efficiency from 0\.05 to 5/).first()).toBeVisible();
-  await field.fill('0.86');
+  await expect(page.getByText(/trap’s factor from 0\.05 to 5/).first()).toBeVisible();
+  await field.fill('3');
   await page.getByRole('button', { name: 'Change from now' }).click();
   await expect(page.getByText(/saved/).first()).toBeVisible();
-  expect((await yard.pump('lf-02')).setUp.equipment.trapEfficiency).toBe(0.86);
+  expect((await yard.pump('lf-02')).setUp.equipment.trapEfficiency).toBe(3);
+  await open(page, yard, PUMP);
+  await expect(waterOf(page).getByText(/What is expected goes by it, here and in the verdict/)).toBeVisible();
 });

@@ -20,22 +20,29 @@ export function benchWater({ core, at, bookOf }) {
         until: at(WEEKS * 7 * 24),
         random: core.seededRandom(seed),
       });
-    const says = (entries) =>
-      core.waterStory({ pumpId: 'p1', entries, book, now: entries.at(-1).happenedAt })?.budget.says === 'more';
+    /** By entry, whether more than expected was found on its charge by then; asked where somebody bled or looked. */
+    const saidOf = (all) => {
+      let state = core.initialState('p1');
+      return all.map((entry, i) => {
+        const now = entry.happenedAt;
+        state = core.step(state, entry, book.pumpAt({ pumpId: 'p1', instant: now }));
+        if (entry.kind !== 'bleed' && entry.kind !== 'look') return false;
+        const entries = all.slice(0, i + 1);
+        return core.waterStory({ pumpId: 'p1', entries, state, book, now })?.budget.says === 'more';
+      });
+    };
     const wet = life(MELTWATER);
     const runs = wet.flatMap((e, i) => (e.kind === 'run' ? [i] : []));
     const from = runs[MELTWATER.fromRun];
     const until = runs[MELTWATER.fromRun + WITHIN_RUNS] ?? wet.length;
-    const finds = (entries, low, high) =>
-      entries.flatMap((e, i) => (i >= low && i < high && (e.kind === 'bleed' || e.kind === 'look') ? [i] : []));
-    if (finds(wet, from, until).some((i) => says(wet.slice(0, i + 1)))) noticed += 1;
+    if (saidOf(wet).slice(from, until).some(Boolean)) noticed += 1;
 
     const clean = life(null);
     const changes = clean.flatMap((e, i) => (e.kind === 'change' ? [i] : []));
+    const said = saidOf(clean);
     for (const [n, start] of changes.entries()) {
-      const end = changes[n + 1] ?? clean.length;
       charges += 1;
-      if (finds(clean, start, end).some((i) => says(clean.slice(0, i + 1)))) suspected += 1;
+      if (said.slice(start, changes[n + 1]).some(Boolean)) suspected += 1;
     }
   }
   return { noticed: noticed / YARDS, falseAlarms: suspected / charges, yards: YARDS, charges, limits: LIMITS };

@@ -152,7 +152,7 @@ export class EquipmentDto {
   @IsBoolean(trueOrFalse) coldTrap!: boolean;
   @IsOptional() @IsIn(WETNESSES, oneOf(WETNESSES)) wetness?: string | null;
   @Maybe(Between(0.01, 100_000, 'kg')) trapHoldsKg?: number | null;
-  @Maybe(Between(0.05, 5, 'trap efficiency')) trapEfficiency?: number | null;
+  @Maybe(Between(0.05, 5, 'trap’s factor')) trapEfficiency?: number | null;
   @Maybe(Between(-20, 90, '°C')) productTempC?: number | null;
   @Maybe(Between(0, 1, 'humidity')) productHumidity?: number | null;
   @Maybe(Between(0, 10_000, 'g per cycle')) flashGPerCycle?: number | null;

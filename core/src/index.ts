@@ -99,6 +99,7 @@ export {
   type WaterFound,
   WEIGHT_DEFAULTS,
   type Draw,
+  withKnownTrap,
 } from './fold/index.js';
 export {
   BACK_PRESSURE,

@@ -25,6 +25,11 @@ export function newCharge(input: {
     expectedWaterUl: 0,
     answeredExpectedUl: 0,
     unestimatedRuns: 0,
+    standingWaterUl: 0,
+    waterSeen: null,
+    // Of oil that was in before its record nobody knows what it held.
+    stretch: null,
+    goneStretch: null,
     bledSinceWaterSeen: false,
     purgedSinceSeen: false,
     draws: [],
@@ -62,6 +67,7 @@ export function initialState(pumpId: string): PumpState {
     machine: [],
     goodPa: [],
     use: NO_USE,
+    traps: [],
     case: null,
   };
 }

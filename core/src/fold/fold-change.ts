@@ -14,10 +14,11 @@ import { afterNewOil } from '../machine/index.js';
 import type { PumpSetUp } from '../set-up/index.js';
 import { newCharge } from './first-state.js';
 import { done, onSump, originOf, sinceNow, type Context } from './fold-context.js';
-import { expectedMl, raise } from './judge-look.js';
+import { expectedMl, isWaterAnswered, raise } from './judge-look.js';
 import { jarOf, keepJar } from './kept-jars.js';
 import { useAfterChange, useAfterTopUp } from './oil-use.js';
 import { KEPT, type PumpState, type SumpState } from './state.js';
+import { fitted, newStretch } from './trap-known.js';
 
 /** Filled to the marks or below them: a level above them later has come by itself. */
 const isLevelKnown = (level: Level | null | undefined): boolean => (level ?? 'high') !== 'high';
@@ -77,7 +78,7 @@ export function foldChange(state: PumpState, context: Context, body: ChangeBody)
   const changed = onSump(counted, key, (sump): SumpState => {
     const { charge: before, cleaned } = sump;
     const stripped = cleaned?.by === 'stripClean';
-    const charge = newCharge({
+    const opened = newCharge({
       number: before.number + 1,
       since,
       productId,
@@ -85,6 +86,8 @@ export function foldChange(state: PumpState, context: Context, body: ChangeBody)
       levelKnown: isLevelKnown(levelAfter),
       gone: goneCharge(counted, sump, context.setUp),
     });
+    const goneStretch = { stretch: before.stretch, foundUl: before.bledWaterUl + before.sampledWaterUl };
+    const charge = { ...opened, stretch: newStretch(0), goneStretch };
     const isOther = before.productId && before.productId !== productId && !cleaned;
     const findings = [
       ...sump.findings.map((f) => afterChange(f, since.at)).filter((f) => f !== null),
@@ -106,6 +109,7 @@ export function foldChange(state: PumpState, context: Context, body: ChangeBody)
   return {
     ...useAfterChange(done(jarred, context, 'look', 'bleed'), levelAfter),
     machine: afterNewOil(jarred.machine, since.at),
+    traps: fitted(jarred.traps),
     bars: [],
     notTold: [],
     collapsed: { runs: 0, weightMilli: 0, minutes: 0 },
@@ -131,6 +135,7 @@ function goneCharge(state: PumpState, { key, charge, findings }: SumpState, { mo
     chargeMl: (charge.filledUl ?? toUl(model.sumps.find((s) => s.key === key)?.chargeMl)) / 1000,
     waterTakenOutMl: (charge.bledWaterUl + charge.sampledWaterUl - charge.answeredWaterUl) / 1000,
     expectedWaterMl: expectedMl(charge),
+    ...(isWaterAnswered(charge) ? { waterAnswered: true } : {}),
     answered: findings.filter((f) => f.half?.done === 'pump').map((f) => f.code),
   };
 }

@@ -5,6 +5,7 @@ import { oilChangeDue } from './carry-over.js';
 import { onSump, originOf, withBar, withNotTold, type Context } from './fold-context.js';
 import { heaviestMaterial, loadOf, runMinutes, runWeightMilli } from './run-weight.js';
 import { machineAfterRun } from './fold-machine.js';
+import { withKnownTrap, withRun } from './trap-known.js';
 import { KEPT, type BestPressures, type PumpState } from './state.js';
 
 /** A run whose end is not known yet shows, and does not count. */
@@ -79,7 +80,8 @@ export function foldRun(state: PumpState, context: Context, body: RunBody): Pump
     },
   };
   const isOxygen = bringsOxygen(material, equipment.serviceClasses ?? []);
-  const water = runWater({ body, minutes, equipment, model: setUp.model });
+  const runOn = withKnownTrap({ body, minutes, equipment, model: setUp.model }, state.traps, equipmentId);
+  const water = runWater(runOn);
   return onSump(counted, 'oil', (s) => ({
     ...s,
     oxygenAt: isOxygen ? entry.happenedAt : s.oxygenAt,
@@ -89,6 +91,7 @@ export function foldRun(state: PumpState, context: Context, body: RunBody): Pump
       carriedOverRuns: s.charge.carriedOverRuns + (carriedOver ? 1 : 0),
       expectedWaterUl: s.charge.expectedWaterUl + (water.ok ? waterUlOfG(water.leftG) : 0),
       unestimatedRuns: s.charge.unestimatedRuns + (water.ok ? 0 : 1),
+      stretch: withRun(s.charge.stretch, equipmentId, runOn, water),
     },
   }));
 }

@@ -3,7 +3,7 @@ export { takenSinceLevelUl } from './oil-use.js';
 export { initialState, startState } from './first-state.js';
 export { labReading } from './fold-lab.js';
 export { reachedOn } from './fold-machine.js';
-export { holdsDenserOil, lookInContext, productIn } from './judge-look.js';
+export { foundOn, holdsDenserOil, lookInContext, productIn } from './judge-look.js';
 export { isRunningIn, limitsOf, sinceOf, usedSince } from './limit-use.js';
 export { type Folded, type Projection, type States, subjectKey, type SubjectRef, subjectsIn } from './projection.js';
 export { pumpProjection, rebuild, refoldPump } from './pump-projection.js';
@@ -37,14 +37,5 @@ export {
   type SumpState,
 } from './state.js';
 export { step } from './step.js';
-export {
-  afterBleed,
-  afterLook,
-  foundUlOf,
-  NOTHING_FOUND,
-  saysWater,
-  withStaleDraws,
-  type Draw,
-  type WaterCount,
-  type WaterFound,
-} from './water-found.js';
+export { withKnownTrap } from './trap-known.js';
+export { foundUlOf, saysWater, type Draw, type WaterFound } from './water-found.js';

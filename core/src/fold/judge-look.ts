@@ -20,7 +20,7 @@ import {
 import { isHarder, jarShapeOf, stepPassed } from '../limits/index.js';
 import type { OilProduct, PumpSetUp } from '../set-up/index.js';
 import type { PumpState, SumpState } from './state.js';
-import { afterBleed, afterLook, drawOf, isEarlier, NOTHING_FOUND, saysWater, type WaterCount } from './water-found.js';
+import { afterBleed, afterLook, drawOf, isEarlier, saysWater, type WaterCount } from './water-found.js';
 
 /** Where the oil's product is not known, the strictest of the common ones. */
 export const UNKNOWN_PRODUCT: JudgedProduct = {
@@ -69,6 +69,10 @@ export function expectedMl(charge: SumpState['charge']): number | null {
   return number === 0 || unestimatedRuns > 0 || stillUl <= 0 ? null : stillUl / 1000;
 }
 
+/** Some of its water was found and answered: what is found from here on is held to what its runs bring from here on. */
+export const isWaterAnswered = (charge: SumpState['charge']): boolean =>
+  Math.min(charge.answeredWaterUl, charge.answeredExpectedUl) > 0;
+
 /** What the charge has shown before this look. A jar that was drawn or read before is weighed by this reading alone. */
 function chargeSeen({ state, sump, look, setUp, origin }: LookAtSump): ChargeSeen {
   const { charge } = sump;
@@ -82,6 +86,7 @@ function chargeSeen({ state, sump, look, setUp, origin }: LookAtSump): ChargeSee
     startColour: charge.startColour,
     waterTakenOutMl: (charge.bledWaterUl + charge.sampledWaterUl - charge.answeredWaterUl - readAgainUl) / 1000,
     expectedWaterMl: expectedMl(charge),
+    ...(isWaterAnswered(charge) ? { waterAnswered: true } : {}),
     purgedSinceSeen: charge.purgedSinceSeen && !draw?.stale,
     addedSinceLevel: !charge.levelKnown,
     productChanged: sump.findings.some((f) => f.code === 'otherProduct'),
@@ -153,7 +158,7 @@ export function judgeBleed(input: Omit<LookAtSump, 'look'> & { body: BleedBody }
   const { findings } = readOil(lookInContext({ ...input, look: { ...look, drawnId: origin.entryId } }));
   const charge = {
     ...sump.charge,
-    ...takenOutOf(afterBleed(foundOn(sump.charge), body.waterMl, origin)),
+    ...foundIn(afterBleed(foundOn(sump.charge), body.waterMl, origin)),
     bledSinceWaterSeen: true,
   };
   // What stood in the glass above the mark has come out.
@@ -272,19 +277,20 @@ function chargeAfter(input: LookAtSump, context: LookInContext): SumpState['char
     answeredWaterUl: answered ? charge.bledWaterUl + charge.sampledWaterUl : charge.answeredWaterUl,
     answeredExpectedUl: answered ? charge.expectedWaterUl : charge.answeredExpectedUl,
   };
-  const water = takenOutOf(afterLook(foundOn(charge), look, origin, context.charge.chargeMl));
+  const water = foundIn(afterLook(foundOn(charge), look, origin, context.charge.chargeMl));
   return look.source === 'bleed' ? { ...next, ...water, bledSinceWaterSeen: true } : { ...next, ...water };
 }
 
-/** What is kept of the water on a charge: what was taken out. What stands in the oil, the jars show. */
-const foundOn = ({ bledWaterUl, sampledWaterUl, draws }: SumpState['charge']): WaterCount => ({
-  ...NOTHING_FOUND,
+/** The water that was found on a charge: taken out, and seen standing in it. */
+export const foundOn = ({ bledWaterUl, sampledWaterUl, standingWaterUl, draws }: SumpState['charge']): WaterCount => ({
   bledUl: bledWaterUl,
   sampledUl: sampledWaterUl,
+  standingUl: standingWaterUl,
   draws,
 });
-const takenOutOf = ({ bledUl, sampledUl, draws }: WaterCount) => ({
+const foundIn = ({ bledUl, sampledUl, standingUl, draws }: WaterCount) => ({
   bledWaterUl: bledUl,
   sampledWaterUl: sampledUl,
+  standingWaterUl: standingUl,
   draws,
 });

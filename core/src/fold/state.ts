@@ -1,12 +1,13 @@
 import type { BallastUse, Clarity, LabReading, Level, LookSource, OrderKey, SumpKey, YesNo } from '../journal/index.js';
 import type { Finding, GoneCharge } from '../oil/index.js';
 import type { MachineFinding } from '../machine/index.js';
+import type { TrapFit, TrapStretch } from '../water/index.js';
 import type { Load } from './run-weight.js';
 import type { TaskId } from '../limits/index.js';
 import type { Draw } from './water-found.js';
 
 /** Raised whenever the meaning of a stored state changes; states of another version are rebuilt at start. */
-export const FOLD_VERSION = 10;
+export const FOLD_VERSION = 11;
 
 /** The state keeps at most so many bars; older ones are one collapsed piece. The ruler shows the last twelve. */
 export const MAX_BARS = 20;
@@ -20,6 +21,8 @@ const LAST_EQUIPMENTS = 3;
 const LAST_NOT_TOLD = 20;
 const OTHER_PRODUCTS = 6;
 const LAST_STRETCHES = 12;
+/** A trap that changes is known anew after so many looks for water. */
+const LAST_TRAP_STRETCHES = 12;
 export const KEPT = {
   bars: MAX_BARS,
   recentRuns: RECENT_RUNS,
@@ -30,6 +33,7 @@ export const KEPT = {
   notTold: LAST_NOT_TOLD,
   products: OTHER_PRODUCTS,
   stretches: LAST_STRETCHES,
+  trapStretches: LAST_TRAP_STRETCHES,
 } as const;
 
 /** Integer counters since the pump's first entry. */
@@ -66,6 +70,30 @@ export interface RulerBar {
   readonly looked: boolean;
 }
 
+/** What has run since the oil was last looked into for water; null where nobody can say what was in it by then. */
+export type OpenStretch = (TrapStretch & { readonly equipmentId: string | null }) | null;
+
+/** A trap as this pump's own charges tell of it: its factor times the share of the water that settles and is caught. */
+export interface TrapKnown {
+  readonly equipmentId: string;
+  /** The last of them. */
+  readonly stretches: readonly TrapStretch[];
+  /** Of the stretches before the charge that goes on: its own water does not explain itself. */
+  readonly fit: TrapFit | null;
+}
+
+export interface WaterSeen {
+  readonly runs: number;
+  /** Null where one of its runs could not be estimated, or nobody knows what was in the oil before. */
+  readonly expectedUl: number | null;
+}
+
+export interface GoneStretch {
+  readonly stretch: OpenStretch;
+  /** Out of the oil before the change. */
+  readonly foundUl: number;
+}
+
 export interface Charge {
   /** 0 until the first change that was logged. */
   readonly number: number;
@@ -86,6 +114,14 @@ export interface Charge {
   readonly answeredExpectedUl: number;
   /** Runs whose water could not be estimated. */
   readonly unestimatedRuns: number;
+  /** Free water and half the cream that its last look for them showed in it. */
+  readonly standingWaterUl: number;
+  /** When it was last bled or looked into for water: its runs until then, and what they should have left. */
+  readonly waterSeen: WaterSeen | null;
+  /** What has run since the oil was looked into, to learn about the trap from. */
+  readonly stretch: OpenStretch;
+  /** Of the charge that went out, until its jar is read. */
+  readonly goneStretch: GoneStretch | null;
   readonly bledSinceWaterSeen: boolean;
   /** A purge was done since cream or haze was seen. */
   readonly purgedSinceSeen: boolean;
@@ -279,6 +315,8 @@ export interface PumpState {
   /** Blanked off, on fresh oil, Pa: the first tests, of which its good value is the median. */
   readonly goodPa: readonly number[];
   readonly use: OilUse;
+  /** Of the equipments with a cold trap that it ran on, the newest last. */
+  readonly traps: readonly TrapKnown[];
   /** Null: no case, or the last one held. */
   readonly case: CaseState | null;
 }

@@ -1,6 +1,6 @@
-import { localDay, orderKeyOf, pumpIdsOf, type Entry, type LookBody } from '../journal/index.js';
+import { localDay, orderKeyOf, pumpIdsOf, type Entry, type LookBody, type SumpKey } from '../journal/index.js';
 import { afterMachineWork } from '../machine/index.js';
-import { afterDraining, afterWork, toUl } from '../oil/index.js';
+import { afterDraining, afterWork, toUl, waterUlOf } from '../oil/index.js';
 import { withOilIn, type PumpSetUp } from '../set-up/index.js';
 import { purgeRemovesG, waterUlOfG } from '../water/index.js';
 import { done, onSump, originOf, withNotTold, type Context } from './fold-context.js';
@@ -11,9 +11,10 @@ import { foldTest } from './fold-machine.js';
 import { foldMeter } from './fold-meter.js';
 import { foldOpenRun, foldRun } from './fold-run.js';
 import { foldTakeOver } from './fold-take-over.js';
-import { judgeBleed, judgeLook } from './judge-look.js';
+import { foundOn, judgeBleed, judgeLook } from './judge-look.js';
 import { useAfterDraw, useAfterLook } from './oil-use.js';
-import { drawOf, withStaleDraws } from './water-found.js';
+import { newStretch, withStretch } from './trap-known.js';
+import { drawOf, foundUlOf, saysWater, withStaleDraws } from './water-found.js';
 import { jarOf, keepJar } from './kept-jars.js';
 import type { Charge, NotTold, PumpState, SumpState } from './state.js';
 import { startState } from './first-state.js';
@@ -62,7 +63,7 @@ function fold(state: PumpState, context: Context): PumpState {
       const oilUl = Math.max(0, toUl(drawnMl) - toUl(waterMl));
       const jarred = read ? keepJar(bled, jarOf(context, { source: 'bleed', oilUl, waterUl: toUl(waterMl) })) : bled;
       const told = read || sump !== 'oil' ? jarred : notTold(jarred, { ...originOf(context), kind: 'bleed' });
-      const marked = markLastBar(done(told, context, 'bleed'), 'bled');
+      const marked = withWaterSeen(markLastBar(done(told, context, 'bleed'), 'bled'), sump);
       return sump === 'oil'
         ? useAfterDraw(marked, context, { oilUl, levelAfter: entry.body.levelAfter ?? null })
         : marked;
@@ -112,9 +113,10 @@ function markLastBar(state: PumpState, mark: 'bled' | 'looked'): PumpState {
 }
 
 function foldLook(state: PumpState, context: Context, look: LookBody): PumpState {
-  const judged = onSump(state, look.sump, (sump) =>
+  const read = onSump(state, look.sump, (sump) =>
     judgeLook({ state, sump, look, setUp: context.setUp, origin: originOf(context) }),
   );
+  const judged = look.sump === 'oil' ? withTrapSeen(read, look) : read;
   const layers = {
     sludgeUl: toUl(look.sludgeMl),
     waterUl: toUl(look.freeWaterMl),
@@ -131,13 +133,38 @@ function foldLook(state: PumpState, context: Context, look: LookBody): PumpState
     hoursStood: look.hoursStood,
     photoId: look.photoId ?? null,
   });
-  const read = look.source === 'bleed' ? withoutLastBleed(judged) : judged;
-  const looked = markLastBar(done(keepJar(read, jar), context, 'look'), 'looked');
+  const told = look.source === 'bleed' ? withoutLastBleed(judged) : judged;
+  const looked = markLastBar(done(keepJar(told, jar), context, 'look'), 'looked');
   const seen = look.sump === 'oil' ? withUse(looked, context, look) : looked;
   // The jar of a bleed that nobody wrote down speaks for the bleed too.
   const draws = state.sumps.find((s) => s.key === look.sump)?.charge.draws ?? [];
   const unwritten = look.source === 'bleed' && drawOf(draws, look, originOf(context)) === null;
   return unwritten ? markLastBar(done(seen, context, 'bleed'), 'bled') : seen;
+}
+
+/** So far its water is known now, and what was expected of its runs. */
+const withWaterSeen = (state: PumpState, key: SumpKey): PumpState =>
+  onSump(state, key, (s) => {
+    const { number, unestimatedRuns, expectedWaterUl, since } = s.charge;
+    const expectedUl = number === 0 || unestimatedRuns > 0 ? null : expectedWaterUl;
+    return { ...s, charge: { ...s.charge, waterSeen: { runs: state.totals.runs - since.counts.runs, expectedUl } } };
+  });
+
+/** What a look for water tells of the trap. A bleed leaves some behind, so it ends no stretch. */
+function withTrapSeen(state: PumpState, look: LookBody): PumpState {
+  const charge = state.sumps.find((s) => s.key === 'oil')?.charge;
+  if (!charge) return state;
+  const onCharge = (change: Partial<Charge>) =>
+    onSump(state, 'oil', (s) => ({ ...s, charge: { ...charge, ...change } }));
+  if (look.source === 'drained' && charge.goneStretch && state.totals.runs === charge.since.counts.runs) {
+    const { stretch, foundUl } = charge.goneStretch;
+    const traps = withStretch(state.traps, stretch, foundUl + waterUlOf(look));
+    return { ...onCharge({ goneStretch: null }), traps };
+  }
+  if (!saysWater(look)) return state;
+  const foundUl = foundUlOf(foundOn(charge));
+  const seen = withWaterSeen(look.source === 'bleed' ? state : onCharge({ stretch: newStretch(foundUl) }), 'oil');
+  return look.source === 'bleed' ? seen : { ...seen, traps: withStretch(state.traps, charge.stretch, foundUl) };
 }
 
 /** A jar that was drawn for it takes oil out, read the first time; the level in the glass says what is left. */
@@ -155,6 +182,8 @@ function afterPurge({ charge, findings }: SumpState, { model }: PumpSetUp): Char
   const found = Math.min(expectedWaterUl, bledWaterUl + sampledWaterUl);
   return {
     ...withStaleDraws(charge),
+    // What a purge took out cannot be found: until somebody looks again, the trap cannot be told from it.
+    stretch: null,
     bledSinceWaterSeen: true,
     expectedWaterUl: Math.max(found, expectedWaterUl - waterUlOfG(Math.max(0, removedG))),
     purgedSinceSeen: findings.some((f) => f.code === 'cream' || f.code === 'clarity'),

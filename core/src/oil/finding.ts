@@ -104,6 +104,8 @@ export type OilFinding = FindingBase &
         readonly code: 'waterAboveExpected';
         readonly foundUl: number;
         readonly expectedUl: number;
+        /** Since a clear look had answered what was found before. */
+        readonly sinceAnswer?: boolean;
         readonly limitTimes: number;
       }
     | { readonly code: 'waterAtPickUp' }

@@ -80,7 +80,8 @@ export const judgeUnexpectedWater: Judge = (judged) => {
   const level = isHarder(byTimes.level, byMl.level) ? byMl.level : byTimes.level;
   const limitTimes = limits[`waterTimesExpected.${level}`] ?? byTimes.limit;
   const act = waterAct(level, isDenserThanWater(product));
-  return { code: 'waterAboveExpected', level, act, answeredBy, foundUl, expectedUl, limitTimes };
+  const since = charge.waterAnswered ? { sinceAnswer: true } : {};
+  return { code: 'waterAboveExpected', level, act, answeredBy, foundUl, expectedUl, limitTimes, ...since };
 };
 
 export const judgeWaterAtPickUp: Judge = ({ look, limits }) => {

@@ -18,6 +18,8 @@ export interface ChargeSeen {
   readonly waterTakenOutMl: number;
   /** What the process explains; null when nobody knows. */
   readonly expectedWaterMl: number | null;
+  /** Found water of this charge was answered before: both figures are of what came since. */
+  readonly waterAnswered?: boolean;
   /** A purge was done since cream or haze was last seen. */
   readonly purgedSinceSeen: boolean;
   /** Oil was added since the level was last read between the marks, or nobody knows. */
@@ -39,6 +41,7 @@ export interface GoneCharge {
   readonly chargeMl: number;
   readonly waterTakenOutMl: number;
   readonly expectedWaterMl: number | null;
+  readonly waterAnswered?: boolean;
 }
 
 /** Everything one judge may look at. */

@@ -26,6 +26,6 @@ test('whoever speaks of the run means that equipment', () => {
   expect(state.totals).toMatchObject({ runs: 2, minutes: 1200 + 500, weightMilli: 1000 + 500 });
   const line = rebuildAll({ projection: equipmentProjection, entries, book }).get('equipment:line');
   expect(line).toMatchObject({ runs: 1, minutes: 500 });
-  const story = waterStory({ pumpId: 'p1', entries, book, now: at(60) });
+  const story = waterStory({ pumpId: 'p1', entries, state, book, now: at(60) });
   expect(story?.runs.map((r) => r.minutes)).toEqual([1200, 500]);
 });

@@ -1,5 +1,5 @@
 import type { Entry, EntryBodies } from '../journal/index.js';
-import { foundUlOf, NOTHING_FOUND, rebuild, type PumpState } from '../fold/index.js';
+import { foundUlOf, rebuild, type PumpState } from '../fold/index.js';
 import { setUpBook, type SetUpVersion } from '../set-up/index.js';
 import { waterStory } from '../story/index.js';
 import { QUIET } from '../testing/judged-pump.js';
@@ -99,7 +99,7 @@ test.each(WATER_CASES.map((c) => [c.name, c] as const))('%s', (_, story) => {
     expect(expectedMl).toBeLessThanOrEqual(story.expectedMl[1]);
   }
   if (story.foundMl !== undefined) {
-    const water = waterStory({ pumpId: 'p1', entries, book, now: at(NOW) });
-    expect(foundUlOf({ ...NOTHING_FOUND, ...water?.found }) / 1000).toBe(story.foundMl);
+    const water = waterStory({ pumpId: 'p1', entries, state, book, now: at(NOW) });
+    expect(foundUlOf(water!.found) / 1000).toBe(story.foundMl);
   }
 });

@@ -1,31 +1,16 @@
 import type { Entry } from '../journal/index.js';
-import { waterUlOf } from '../oil/index.js';
 import { equipmentOfRun, type PumpSetUp, type SetUpBook } from '../set-up/index.js';
 import {
   excessHints,
-  fitTrapEfficiency,
-  leftWithTrapG,
   runWater,
   waterBudget,
-  waterUlOfG,
   type ExcessHint,
   type RunWaterInput,
   type RunWater,
   type TrapFit,
   type WaterBudget,
-  type WaterSegment,
 } from '../water/index.js';
-import {
-  runMinutes,
-  afterBleed,
-  afterLook,
-  foundUlOf,
-  NOTHING_FOUND,
-  saysWater,
-  withStaleDraws,
-  type WaterCount,
-  type WaterFound,
-} from '../fold/index.js';
+import { foundOn, foundUlOf, runMinutes, withKnownTrap, type PumpState, type WaterFound } from '../fold/index.js';
 
 /** One run of the present charge with its water. */
 export interface WaterRun {
@@ -46,7 +31,7 @@ export interface WaterStory {
   readonly runsSeen: number;
   readonly found: WaterFound;
   readonly budget: WaterBudget;
-  /** Of the equipment's trap, from this pump's charges on it; null where it has none. */
+  /** Of the equipment's trap, from this pump's charges on it before this one; null where it has none. */
   readonly fit: TrapFit | null;
   /** What an excess may be; empty without one. */
   readonly hints: readonly ExcessHint[];
@@ -54,155 +39,74 @@ export interface WaterStory {
   readonly purged: boolean;
 }
 
-/** The stretch since the oil was last looked into: what ran, and what had been found by then. */
-interface Stretch {
-  readonly runs: readonly RunWaterInput[];
-  readonly foundUl: number;
-  /** Nobody can say what was in the oil when it began. */
-  readonly open: boolean;
-}
+type Run = Extract<Entry, { kind: 'run' }>;
 
-function runWaterInput(
-  entry: Extract<Entry, { kind: 'run' }>,
-  setUp: PumpSetUp,
-): RunWaterInput & { equipmentId: string } {
+function runWaterInput(entry: Run, setUp: PumpSetUp, { traps }: PumpState): RunWaterInput {
   const { equipmentId, equipment } = equipmentOfRun(entry, setUp);
-  const minutes = runMinutes(entry.body, equipment);
-  return { body: entry.body, minutes, equipment, model: setUp.model, equipmentId };
+  const run = { body: entry.body, minutes: runMinutes(entry.body, equipment), equipment, model: setUp.model };
+  return withKnownTrap(run, traps, equipmentId);
 }
 
-/** A stretch tells of the trap when all its runs can be estimated. */
-function segmentOf(runs: readonly RunWaterInput[], foundUl: number): WaterSegment | null {
-  const waters = runs.map((run) => (run.equipment.coldTrap ? runWater({ ...run, trapEfficiency: 1 }) : null));
-  const estimated = waters.filter((w) => w?.ok).filter((w) => w !== null);
-  if (runs.length === 0 || estimated.length < runs.length) return null;
-  return {
-    foundMl: foundUl / 1000,
-    leftMl: (efficiency) =>
-      estimated.reduce((sum, water) => sum + (water.ok ? waterUlOfG(leftWithTrapG(water, efficiency)) / 1000 : 0), 0),
-  };
-}
-
-interface PumpEntries {
-  readonly pumpId: string;
-  /** In the journal's order. */
-  readonly entries: Iterable<Entry>;
-}
-
-/** What a walk through a pump's entries brings. */
-interface Walked {
-  readonly since: string;
-  /** The charge began on record. */
-  readonly known: boolean;
-  readonly runs: readonly (WaterRun & { readonly input: RunWaterInput })[];
-  readonly runsSeen: number;
-  readonly found: WaterCount;
-  readonly purged: boolean;
-  /** Stretches between two looks in which all ran on one equipment. */
-  readonly segments: readonly WaterSegment[];
-}
-
-/** Where a model does not say its charge, a small pump's. */
-const chargeMl = ({ model }: PumpSetUp): number => model.sumps.find((s) => s.key === 'oil')?.chargeMl ?? 1000;
-
-const FRESH: Stretch = { runs: [], foundUl: 0, open: false };
-
-function walk({ pumpId, entries }: PumpEntries, equipmentId: string, book: SetUpBook): Walked {
-  let since = '';
-  let known = false;
-  let runs: (WaterRun & { readonly input: RunWaterInput })[] = [];
-  let found: WaterCount = NOTHING_FOUND;
-  let purged = false;
-  let runsSeen = 0;
-  let stretch: Stretch = { ...FRESH, open: true };
-  /** Of the charge that went out, until the jar of its change is read; with all that was found on that charge. */
-  let gone: (Stretch & { readonly foundByThenUl: number }) | null = null;
-  const segments: WaterSegment[] = [];
-
-  const learn = (from: Stretch, foundUl: number): void => {
-    const segment = from.open ? null : segmentOf(from.runs, foundUl - from.foundUl);
-    if (segment) segments.push(segment);
-  };
-
-  for (const entry of entries) {
-    const setUp = book.pumpAt({ pumpId, instant: entry.happenedAt });
-    if (!setUp) continue;
-    since ||= entry.happenedAt;
-    if (entry.kind === 'run' && !entry.body.stillRunning) {
-      const { equipmentId: on, ...input } = runWaterInput(entry, setUp);
-      const { body, minutes } = input;
-      runs.push({
-        entryId: entry.id,
-        at: entry.happenedAt,
-        minutes,
-        materialId: body.materialId ?? null,
-        water: runWater(input),
-        input,
-      });
-      stretch =
-        on === equipmentId ? { ...stretch, runs: [...stretch.runs, input] } : { ...stretch, runs: [], open: true };
-    } else if (entry.kind === 'bleed' && entry.body.sump === 'oil') {
-      found = afterBleed(found, entry.body.waterMl, { entryId: entry.id, at: entry.happenedAt });
-      runsSeen = runs.length;
-    } else if (entry.kind === 'look' && entry.body.sump === 'oil') {
-      const { source } = entry.body;
-      if (source === 'drained' && runs.length === 0 && gone) {
-        learn(gone, gone.foundByThenUl + waterUlOf(entry.body));
-        gone = null;
-        continue;
-      }
-      const origin = { entryId: entry.id, at: entry.happenedAt };
-      found = afterLook(found, entry.body, origin, chargeMl(setUp));
-      if (!saysWater(entry.body)) continue;
-      runsSeen = runs.length;
-      if (source === 'bleed') continue;
-      learn(stretch, foundUlOf(found));
-      stretch = { ...FRESH, foundUl: foundUlOf(found) };
-    } else if (entry.kind === 'change' && entry.body.sump === 'oil') {
-      gone = { ...stretch, foundByThenUl: found.bledUl + found.sampledUl };
-      stretch = FRESH;
-      [since, known, runs, runsSeen, found, purged] = [entry.happenedAt, true, [], 0, NOTHING_FOUND, false];
-    } else if (entry.kind === 'done' && entry.body.task === 'purge') {
-      purged = true;
-      found = withStaleDraws(found);
-      stretch = { ...FRESH, open: true };
-    }
-  }
-  return { since, known, runs, runsSeen, found, purged, segments };
+/** The entries since the present charge was filled or its record began, or all of them where neither is among them. */
+function ofThisCharge(entries: readonly Entry[]): readonly Entry[] {
+  const begins = ({ kind, body }: Entry) => kind === 'takeOver' || (kind === 'change' && body.sump === 'oil');
+  return entries.slice(entries.findLastIndex(begins) + 1);
 }
 
 /**
- * The water of a pump's present charge, run by run, against what was found, and the efficiency of its equipment's trap from all
- * the stretches between two looks. A bleed leaves some behind, so it ends no stretch. Earlier charges among the entries feed
- * the fit, and so do other pumps that ran on the same equipment.
+ * The water of a pump's present charge, run by run, against what was found. What is expected and what is known of the trap are
+ * those of the state, by which the verdict goes too; the entries add the single runs.
+ * @param entries of this pump in the journal's order, from its last change on at least
  */
-export function waterStory(
-  input: PumpEntries & { book: SetUpBook; now: string; otherPumps?: readonly PumpEntries[] },
-): WaterStory | null {
-  const { pumpId, book } = input;
+export function waterStory(input: {
+  pumpId: string;
+  entries: readonly Entry[];
+  state: PumpState;
+  book: SetUpBook;
+  now: string;
+}): WaterStory | null {
+  const { pumpId, state, book } = input;
   const present = book.pumpAt({ pumpId, instant: input.now });
-  if (!present || !present.model.sumps.some((s) => s.key === 'oil')) return null;
-  const { equipmentId } = present.pump;
-  const here = walk(input, equipmentId, book);
-  const others = (input.otherPumps ?? []).map((other) => walk(other, equipmentId, book));
-  const { since, known, runs, runsSeen, purged } = here;
-  const { draws: _, ...found } = here.found;
-  const hasTrap = present.equipment.coldTrap;
-  const fit = hasTrap ? fitTrapEfficiency([here, ...others].flatMap((w) => w.segments)) : null;
-  const estimated = known ? runs.slice(0, runsSeen).map((r) => r.input) : [];
+  const charge = state.sumps.find((s) => s.key === 'oil')?.charge;
+  if (!present || !charge) return null;
+  const { equipment, pump } = present;
+  const entries = ofThisCharge(input.entries);
+  const inputs = entries.flatMap((entry) => {
+    const setUp = book.pumpAt({ pumpId, instant: entry.happenedAt });
+    return setUp && entry.kind === 'run' && !entry.body.stillRunning
+      ? [{ entry, run: runWaterInput(entry, setUp, state) }]
+      : [];
+  });
+  const runsSeen = charge.waterSeen?.runs ?? 0;
+  const seen = inputs.slice(0, runsSeen).map(({ run }) => run);
+  const { draws: _, ...found } = foundOn(charge);
   const foundMl = foundUlOf(found) / 1000;
-  const setUpEfficiency = present.equipment.trapEfficiency ?? null;
-  const budget = waterBudget({ runs: estimated, foundMl, fit, setUpEfficiency });
+  const known = state.traps.find((t) => t.equipmentId === pump.equipmentId);
+  const tooFew = { ok: false, why: 'tooFewSegments', segments: known?.stretches.length ?? 0 } as const;
+  const fit = equipment.coldTrap ? (known?.fit ?? tooFew) : null;
+  const budget = waterBudget({
+    runs: seen,
+    expectedUl: charge.waterSeen?.expectedUl ?? null,
+    foundMl,
+    fit,
+    setUpEfficiency: equipment.trapEfficiency ?? null,
+  });
   return {
-    since,
-    equipmentId,
-    hasTrap,
-    runs: runs.map(({ input: _, ...run }) => run),
+    since: charge.since.at,
+    equipmentId: pump.equipmentId,
+    hasTrap: equipment.coldTrap,
+    runs: inputs.map(({ entry: { id, happenedAt, body }, run }) => ({
+      entryId: id,
+      at: happenedAt,
+      minutes: run.minutes,
+      materialId: body.materialId ?? null,
+      water: runWater(run),
+    })),
     runsSeen,
     found,
     budget,
     fit,
-    hints: budget.says === 'more' ? excessHints({ runs: estimated, excessMl: budget.unexplainedMl ?? 0, foundMl }) : [],
-    purged,
+    hints: budget.says === 'more' ? excessHints({ runs: seen, excessMl: budget.unexplainedMl ?? 0, foundMl }) : [],
+    purged: entries.some((e) => e.kind === 'done' && e.body.task === 'purge'),
   };
 }

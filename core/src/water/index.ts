@@ -21,6 +21,7 @@ export {
   type RunWater,
   type NotEstimated,
 } from './run-water.js';
+export { asSegment, leftAtFactorsUl, NOTHING_LEFT, type TrapStretch } from './trap-stretch.js';
 export { effectiveTrapTempC, type LeakNeeded, leakToExplain, trapCarryoverG, type TrapReading } from './trap.js';
 export { iceVapourPressurePa, waterSaturationPressurePa } from './vapour-pressure.js';
 export { waterBudget, type WaterBudget } from './water-budget.js';

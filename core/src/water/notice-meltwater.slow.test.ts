@@ -40,8 +40,9 @@ test('20 mL of meltwater are noticed after a few ordinary charges, whatever the 
     const fit = fitTrapEfficiency(segments);
     const { c, hours } = ordinary();
     const water = read(c, hours);
+    const expectedUl = (pastG(c, hours) / (fit.ok && fit.knowsEnough ? fit.efficiency : 1)) * 1000;
     const says = (ml: number) =>
-      waterBudget({ runs: [runOf(c, hours)], foundMl: seen(ml), fit, setUpEfficiency: null }).says;
+      waterBudget({ runs: [runOf(c, hours)], expectedUl, foundMl: seen(ml), fit, setUpEfficiency: null }).says;
     if (says(water + 20) === 'more') noticed += 1;
     if (says(water) === 'more') falsely += 1;
   }

@@ -29,7 +29,7 @@ export class PumpsController {
   @Get('pumps/:pumpId/water')
   @Documented({
     id: 'water',
-    summary: 'The water of the present charge: expected by its runs, found, unexplained, and the trap’s efficiency',
+    summary: 'The water of the present charge: expected by its runs, found, unexplained, and the trap’s factor',
     answer: 'WaterAnswer',
   })
   water(@Param('pumpId') pumpId: string): Promise<WaterAnswer> {

@@ -15,7 +15,6 @@ import {
   oilStory,
   runRuler,
   waterStory,
-  type EquipmentState,
   type PumpState,
 } from '@winter-jar/core';
 import { Reading } from '../database/reading.js';
@@ -79,25 +78,11 @@ export class PumpsService {
     return { charges, trends: chargeTrends(charges), product: setUp.house.oilProduct[productId] ?? null };
   }
 
-  /** The present charge's water, with the last charges to learn about the trap from. */
+  /** The present charge's water, run by run. */
   async water(pumpId: string): Promise<WaterAnswer> {
-    const { now } = this.pumps;
-    const { book } = this.store;
-    const { equipment, pump } = this.pumps.setUpOf(pumpId, now);
-    const others = equipment.coldTrap ? this.pumpsAt(pump.equipmentId) : [];
-    const [own, ...otherPumps] = await Promise.all(
-      [pumpId, ...others.filter((id) => id !== pumpId)].map(async (id) => ({
-        pumpId: id,
-        entries: (await lastCharges(this.reading, id, STORY_CHARGES)).entries,
-      })),
-    );
-    return { story: waterStory({ pumpId, entries: own?.entries ?? [], otherPumps, book, now }) };
-  }
-
-  /** Pumps that ever stood at an equipment. */
-  private pumpsAt(equipmentId: string): string[] {
-    const stored = this.reading.sql.subjectState.get({ subjectType: 'equipment', subjectId: equipmentId });
-    return stored ? (JSON.parse(stored.state) as EquipmentState).pumps.map((p) => p.pumpId) : [];
+    const { state, standing } = this.pumps.pump(pumpId);
+    const { entries } = await lastCharges(this.reading, pumpId, 1);
+    return { story: waterStory({ pumpId, entries, state, book: this.store.book, now: standing.at }) };
   }
 
   journal(pumpId: string, before: string | undefined): Promise<JournalPage> {

@@ -251,7 +251,7 @@ export type OilStoryApiResponse =
   /** status 200 The pump’s charges as its looks tell them, and their trends */ OilStory;
 export type OilStoryApiArg = string;
 export type WaterApiResponse =
-  /** status 200 The water of the present charge: expected by its runs, found, unexplained, and the trap’s efficiency */ WaterAnswer;
+  /** status 200 The water of the present charge: expected by its runs, found, unexplained, and the trap’s factor */ WaterAnswer;
 export type WaterApiArg = string;
 export type JournalApiResponse = /** status 200 A page of the pump’s entries, newest first */ JournalPage;
 export type JournalApiArg = {
@@ -499,6 +499,8 @@ export type StandingFinding =
       code: 'waterAboveExpected';
       foundUl: number;
       expectedUl: number;
+      /** Since a clear look had answered what was found before. */
+      sinceAnswer?: boolean;
       limitTimes: number;
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
@@ -1976,6 +1978,21 @@ export type Since = {
   entryId: string | null;
   counts: Counts;
 };
+export type WaterSeen = {
+  runs: number;
+  /** Null where one of its runs could not be estimated, or nobody knows what was in the oil before. */
+  expectedUl: number | null;
+};
+export type OpenStretch = {
+  equipmentId: string | null;
+  foundUl: number;
+  leftUl: readonly number[];
+} | null;
+export type GoneStretch = {
+  stretch: OpenStretch;
+  /** Out of the oil before the change. */
+  foundUl: number;
+};
 export type Draw = {
   /** Of the bleed, or of the first look at a sample. */
   id: string;
@@ -1997,6 +2014,7 @@ export type GoneCharge = {
   chargeMl: number;
   waterTakenOutMl: number;
   expectedWaterMl: number | null;
+  waterAnswered?: boolean;
 };
 export type Charge = {
   /** 0 until the first change that was logged. */
@@ -2018,6 +2036,14 @@ export type Charge = {
   answeredExpectedUl: number;
   /** Runs whose water could not be estimated. */
   unestimatedRuns: number;
+  /** Free water and half the cream that its last look for them showed in it. */
+  standingWaterUl: number;
+  /** When it was last bled or looked into for water: its runs until then, and what they should have left. */
+  waterSeen: WaterSeen | null;
+  /** What has run since the oil was looked into, to learn about the trap from. */
+  stretch: OpenStretch;
+  /** Of the charge that went out, until its jar is read. */
+  goneStretch: GoneStretch | null;
   bledSinceWaterSeen: boolean;
   /** A purge was done since cream or haze was seen. */
   purgedSinceSeen: boolean;
@@ -2063,6 +2089,8 @@ export type Finding =
       code: 'waterAboveExpected';
       foundUl: number;
       expectedUl: number;
+      /** Since a clear look had answered what was found before. */
+      sinceAnswer?: boolean;
       limitTimes: number;
       level: 'lookSooner' | 'beforeNextRun' | 'stop';
       act: Act;
@@ -2795,6 +2823,35 @@ export type OilUse = {
   topUps: readonly string[];
   cups: readonly string[];
 };
+export type TrapStretch = {
+  foundUl: number;
+  leftUl: readonly number[];
+};
+export type TrapFit =
+  | {
+      ok: true;
+      /** Median of the posterior and its 90 % interval. */
+      efficiency: number;
+      low: number;
+      high: number;
+      /** Median relative scatter of a segment about its expectation. */
+      scatter: number;
+      segments: number;
+      /** The interval, as a ratio, is narrower than half of what was known without any data. */
+      knowsEnough: boolean;
+    }
+  | {
+      ok: boolean;
+      why: 'tooFewSegments';
+      segments: number;
+    };
+export type TrapKnown = {
+  equipmentId: string;
+  /** The last of them. */
+  stretches: readonly TrapStretch[];
+  /** Of the stretches before the charge that goes on: its own water does not explain itself. */
+  fit: TrapFit | null;
+};
 export type CaseState =
   | {
       status: 'open';
@@ -2874,6 +2931,8 @@ export type PumpState = {
   /** Blanked off, on fresh oil, Pa: the first tests, of which its good value is the median. */
   goodPa: readonly number[];
   use: OilUse;
+  /** Of the equipments with a cold trap that it ran on, the newest last. */
+  traps: readonly TrapKnown[];
   /** Null: no case, or the last one held. */
   case: CaseState | null;
 };
@@ -3085,24 +3144,6 @@ export type WaterBudget = {
   /** Where the trap's efficiency comes from. */
   basis: 'fit' | 'setUp' | 'assumed';
 };
-export type TrapFit =
-  | {
-      ok: true;
-      /** Median of the posterior and its 90 % interval. */
-      efficiency: number;
-      low: number;
-      high: number;
-      /** Median relative scatter of a segment about its expectation. */
-      scatter: number;
-      segments: number;
-      /** The interval, as a ratio, is narrower than half of what was known without any data. */
-      knowsEnough: boolean;
-    }
-  | {
-      ok: boolean;
-      why: 'tooFewSegments';
-      segments: number;
-    };
 export type ExcessHint =
   | {
       code: 'meltwater';
@@ -3136,7 +3177,7 @@ export type WaterStory = {
   runsSeen: number;
   found: WaterFound;
   budget: WaterBudget;
-  /** Of the equipment's trap, from this pump's charges on it; null where it has none. */
+  /** Of the equipment's trap, from this pump's charges on it before this one; null where it has none. */
   fit: TrapFit | null;
   /** What an excess may be; empty without one. */
   hints: readonly ExcessHint[];

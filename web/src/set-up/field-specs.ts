@@ -136,7 +136,14 @@ export const FIELD_SPECS: Readonly<Record<SetUpKind, readonly FieldSpec[]>> = {
     },
     { path: 'coldTrap', label: 'Cold trap', type: 'flag', initial: 'no' },
     { path: 'trapHoldsKg', label: 'Ice the trap holds', type: 'number', unit: 'kg', when: hasTrap },
-    { path: 'trapEfficiency', label: 'Trap efficiency', type: 'number', unit: '0.05–5, empty: 1', when: hasTrap },
+    {
+      path: 'trapEfficiency',
+      label: 'Trap’s factor',
+      type: 'number',
+      unit: '0.05–5, empty: 1',
+      when: hasTrap,
+      hint: 'below 1 a poor trap, above 1 less is swallowed than S·p; a pump’s own charges come before it once they tell enough',
+    },
     { path: 'chamberVolumeL', label: 'Chamber volume', ...litres },
     {
       path: 'referenceHours',

@@ -1,6 +1,5 @@
 import type { PumpPage } from '@winter-jar/contracts';
 import type { WaterStory } from '@winter-jar/core';
-import { Link } from 'react-router';
 import { useWaterQuery } from '../api/house-api.js';
 import { dayWords } from '../words/dates.js';
 import { materialName } from '../words/material-words.js';
@@ -50,16 +49,7 @@ function Budget({ story, page, words }: { story: WaterStory; page: PumpPage; wor
           It was purged on this charge: what that took out cannot be found again.
         </p>
       )}
-      {fit && (
-        <p className="text-[14px] text-ink-2">
-          {fit}{' '}
-          {story.fit?.ok && story.fit.knowsEnough && (
-            <Link className="underline" to={`/set-up/equipment/${story.equipmentId}`}>
-              Put it in the set-up, for verdicts too
-            </Link>
-          )}
-        </p>
-      )}
+      {fit && <p className="text-[14px] text-ink-2">{fit}</p>}
       <RunsTable story={story} page={page} words={words} />
     </div>
   );

@@ -71,7 +71,7 @@ test('how good the trap is, and when too little is known', () => {
     knowsEnough: true,
   } as const;
   expect(fitWords({ fit, budget })).toMatch(
-    /^Trap efficiency 0\.62 \(nine in ten: 0\.55 to 0\.7\), from 23 stretches.*uses it/,
+    /^The trap’s factor 0\.62 \(nine in ten: 0\.55 to 0\.7\), from 23 stretches.*here and in the verdict/,
   );
   expect(fitWords({ fit: { ...fit, knowsEnough: false }, budget })).toMatch(/too wide to use/);
   expect(fitWords({ fit: { ok: false, why: 'tooFewSegments', segments: 1 }, budget })).toMatch(

@@ -78,13 +78,12 @@ export function hintWords(hint: ExcessHint): string {
 /** How good the trap is, by its own history. */
 export function fitWords({ fit, budget }: Pick<WaterStory, 'fit' | 'budget'>): string | null {
   if (!fit) return null;
-  if (!fit.ok)
-    return `Trap efficiency: too little is known (${fit.segments} stretch${fit.segments === 1 ? '' : 'es'} between two looks; four are needed).`;
+  const from = `${fit.segments} stretch${fit.segments === 1 ? '' : 'es'} between two looks before this charge`;
+  if (!fit.ok) return `The trap’s factor: too little is known (${from}; four are needed).`;
   const range = `${number(fit.low, 2)} to ${number(fit.high, 2)}`;
-  const from = `from ${fit.segments} stretches between two looks`;
-  if (!fit.knowsEnough) return `Trap efficiency: somewhere from ${range}, too wide to use (${from}).`;
-  const used = budget.basis === 'fit' ? ' The sum above uses it.' : '';
-  return `Trap efficiency ${number(fit.efficiency, 2)} (nine in ten: ${range}), ${from}.${used}`;
+  if (!fit.knowsEnough) return `The trap’s factor: somewhere from ${range}, too wide to use (from ${from}).`;
+  const used = budget.basis === 'fit' ? ' What is expected goes by it, here and in the verdict.' : '';
+  return `The trap’s factor ${number(fit.efficiency, 2)} (nine in ten: ${range}), from ${from}.${used}`;
 }
 
 const RULE_WORDS: Readonly<Record<BallastAdvice['rule'], string>> = {

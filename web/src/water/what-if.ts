@@ -3,6 +3,7 @@ import {
   BODY_VERSION,
   isAirBarred,
   runWater,
+  withKnownTrap,
   type BallastUse,
   type Entry,
   type RunBody,
@@ -76,7 +77,7 @@ export function whatIf(page: PumpPage, input: WhatIf, now: string): WhatIfAnswer
   };
   const preview = previewOfLast(page, entry, now);
   return {
-    water: runWater({ body, minutes, equipment, model }),
+    water: runWater(withKnownTrap({ body, minutes, equipment, model }, state.traps, setUp.pump.equipmentId)),
     weight: preview.kind === 'shown' ? (preview.state.totals.weightMilli - state.totals.weightMilli) / 1000 : 0,
     after: preview.kind === 'shown' ? preview.after : null,
   };

@@ -66,6 +66,11 @@ test.each<[Finding, string, RegExp]>([
     /52 mL of water found where 19 mL are expected \(today\)/,
   ],
   [
+    { ...look, code: 'waterAboveExpected', foundUl: 52_000, expectedUl: 19_000, limitTimes: 1.5, sinceAnswer: true },
+    '33 mL more water than expected',
+    /52 mL of water found since its last clear look where 19 mL are expected/,
+  ],
+  [
     { ...look, act: 'purge', code: 'water', foundUl: 41_000, chargeUl: 2_000_000, limitShare: 0.02 },
     'Water: 41 mL, 2.1\u00a0% of the charge',
     /It floats on this oil: skim it, purge, then look again/,

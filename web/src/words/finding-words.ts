@@ -88,7 +88,7 @@ export const FINDING_WORDS: { readonly [C in FindingCode]: (found: FoundOf<C>, w
   },
   waterAboveExpected: (r, { print, zone, now }) => ({
     short: `${ml(print, r.foundUl - r.expectedUl)} more water than expected`,
-    full: `${ml(print, r.foundUl)} of water found where ${ml(print, r.expectedUl)} are expected (${dayWords(r.at, zone, now)}); the limit is ${number(r.limitTimes, 1)} times as much. Find out where it comes from.`,
+    full: `${ml(print, r.foundUl)} of water found${r.sinceAnswer ? ' since its last clear look' : ''} where ${ml(print, r.expectedUl)} are expected (${dayWords(r.at, zone, now)}); the limit is ${number(r.limitTimes, 1)} times as much. Find out where it comes from.`,
   }),
   waterAtPickUp: (r, { zone, now }) => ({
     short: 'Water at the oil pick-up',
