@@ -22,7 +22,7 @@ const LAST_NOT_TOLD = 20;
 const OTHER_PRODUCTS = 6;
 const LAST_STRETCHES = 12;
 /** A trap that changes is known anew after so many looks for water. */
-const LAST_TRAP_STRETCHES = 12;
+const LAST_TRAP_STRETCHES = 8;
 export const KEPT = {
   bars: MAX_BARS,
   recentRuns: RECENT_RUNS,

@@ -26,7 +26,7 @@ export type TrapFit =
 const LEAST_SEGMENTS = 4;
 /** From a poor trap to a thin hose that lets the pump swallow a fifth of S·p; alike in the logarithm. */
 const PRIOR = { low: 0.1, high: 5 } as const;
-const EFFICIENCY_STEPS = 120;
+const EFFICIENCY_STEPS = 100;
 /** Relative scatter, wide enough for a trap read 5 K wrong each time; beforehand the larger the less likely, in proportion. */
 const SCATTERS = [0.06, 0.1, 0.15, 0.22, 0.32, 0.46, 0.65] as const;
 /** Student's t: heavy tails, so that one wrong trap temperature does not carry the fit away. */
@@ -35,8 +35,24 @@ const INTERVAL = { low: 0.05, middle: 0.5, high: 0.95 } as const;
 /** Logarithm of high over low, of the prior. */
 const PRIOR_WIDTH = (INTERVAL.high - INTERVAL.low) * Math.log(PRIOR.high / PRIOR.low);
 
-/** Log density of Student's t, without its constant. */
-const logT = (z: number): number => (-(DEGREES_OF_FREEDOM + 1) / 2) * Math.log(1 + (z * z) / DEGREES_OF_FREEDOM);
+/** So many factors are multiplied before their logarithm is taken; none of them can overflow then. */
+const AT_ONCE = 8;
+
+/** Log likelihood of what was found, but for its constant, by Student's t about what was expected. */
+function logLikelihood(found: readonly number[], expected: readonly number[], scatter: number): number {
+  let [log, tails, variances] = [0, 1, 1];
+  for (let i = 0; i < found.length; i++) {
+    const mean = expected[i] ?? 0;
+    const variance = (scatter * mean) ** 2 + READING_SD_ML ** 2;
+    tails *= 1 + ((found[i] ?? 0) - mean) ** 2 / (DEGREES_OF_FREEDOM * variance);
+    variances *= variance;
+    if (i % AT_ONCE === AT_ONCE - 1 || i === found.length - 1) {
+      log -= ((DEGREES_OF_FREEDOM + 1) / 2) * Math.log(tails) + Math.log(variances) / 2;
+      [tails, variances] = [1, 1];
+    }
+  }
+  return log;
+}
 
 /**
  * How good a cold trap is, from the water that was found after runs with known trap temperatures: above 1 where less is swallowed
@@ -51,15 +67,10 @@ export function fitTrapEfficiency(segments: readonly WaterSegment[]): TrapFit {
     { length: EFFICIENCY_STEPS },
     (_, i) => PRIOR.low * (PRIOR.high / PRIOR.low) ** ((i + 0.5) / EFFICIENCY_STEPS),
   );
+  const found = segments.map((s) => s.foundMl);
   const logs = grid.map((efficiency) => {
-    const left = segments.map((s) => s.leftMl(efficiency));
-    return SCATTERS.map((scatter) =>
-      segments.reduce((sum, { foundMl }, i) => {
-        const expected = left[i] ?? 0;
-        const sd = Math.hypot(scatter * expected, READING_SD_ML);
-        return sum + logT((foundMl - expected) / sd) - Math.log(sd);
-      }, -Math.log(scatter)),
-    );
+    const expected = segments.map((s) => s.leftMl(efficiency));
+    return SCATTERS.map((scatter) => logLikelihood(found, expected, scatter) - Math.log(scatter));
   });
   const top = Math.max(...logs.flat());
   const weights = logs.map((row) => row.map((log) => Math.exp(log - top)));

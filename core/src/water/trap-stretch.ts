@@ -3,7 +3,7 @@ import type { WaterSegment } from './fit-trap-efficiency.js';
 import { leftWithTrapG, type RunWater } from './run-water.js';
 
 /** Times as good as S·p, at which it is kept what a stretch should have left. */
-const FACTORS = [0.1, 0.2, 0.4, 0.7, 1, 1.5, 2.5, 5] as const;
+const FACTORS = [0.1, 0.3, 0.6, 1, 2, 5] as const;
 
 /** Runs between two looks for water: what was found, and what they should have left for a trap of each of the factors, µL. */
 export interface TrapStretch {
