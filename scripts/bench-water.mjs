@@ -11,10 +11,10 @@ export function benchWater({ core, at, bookOf }) {
   const book = bookOf();
   let [noticed, charges, suspected] = [0, 0, 0];
   for (let seed = 1; seed <= YARDS; seed++) {
-    const efficiency = 0.4 + (0.6 * (seed % 13)) / 12;
+    const trapWarmerK = (8 * (seed % 13)) / 12;
     const life = (meltwater) =>
       core.simulatePump({
-        profile: { ...DRYER, trap: { efficiency, ...(meltwater ? { meltwater } : {}) } },
+        profile: { ...DRYER, condition: { trapWarmerK }, ...(meltwater ? { meltwater } : {}) },
         book,
         from: at(0),
         until: at(WEEKS * 7 * 24),
@@ -51,14 +51,11 @@ export function benchWater({ core, at, bookOf }) {
 const DRYER = {
   pumpId: 'p1',
   runsPerWeek: 2.5,
-  intervalCv: 0.4,
-  hours: { mean: 30, cv: 0.2 },
+  shift: [6, 12],
+  hours: 30,
   materials: ['fd-paper-wet', 'fd-paper-damp'],
   ballast: 'closed',
   trapTempC: [-48, -38],
-  pressurePa: [3, 40],
-  waterMlPerRun: 0,
-  darkeningPerRun: 0.05,
   diligence: 0.95,
   looksEveryRuns: 2,
 };

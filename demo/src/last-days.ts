@@ -159,7 +159,7 @@ export const LAST_DAYS: readonly LastEntry[] = [
     hoursBefore: 4,
     body: { sump: 'oil', productId: 'linnet-68', outMl: 940, inMl: 1000, levelAfter: 'right' },
   },
-  look('hs-01', 3, { colour: 2.5, clarity: 'bright', freeWaterMl: 13 }),
+  look('hs-01', 3, { colour: 2.5, clarity: 'bright', freeWaterMl: 6 }),
   look('rl-01', 1, {
     source: 'sightGlass',
     hoursStood: 0,

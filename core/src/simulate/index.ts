@@ -3,3 +3,4 @@ export { type PumpProfile, simulatePump } from './pump-life.js';
 export { type Random, seededRandom } from './random.js';
 export { FAULTS } from './faults.js';
 export { AS_NEW, NO_LOAD, SimulatedPump, type Build, type Condition, type Inputs, type Load } from './pump.js';
+export { buildOfSetUp } from './set-of-pump.js';

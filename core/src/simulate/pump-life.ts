@@ -11,8 +11,9 @@ import {
   type Subject,
 } from '../journal/index.js';
 import type { PumpSetUp, SetUpBook } from '../set-up/index.js';
-import { trapCarryoverG } from '../water/index.js';
+import { AS_NEW, SimulatedPump, type Build, type Condition, type Inputs } from './pump.js';
 import type { Random } from './random.js';
+import { buildOfSetUp, loadOfMaterial } from './set-of-pump.js';
 
 const MINUTE_MS = 60_000;
 const HOUR_MS = 60 * MINUTE_MS;
@@ -25,6 +26,14 @@ const HELD_UP_SHARE = 0.03;
 const ROUTINE_CHECK_CHANCE = 0.06;
 /** A trap's gauge is off by up to so much. */
 const TRAP_READ_WRONG_K = [-1.5, 1.5] as const;
+const GAUGE_READ_WRONG = [0.92, 1.1] as const;
+/** Of the mean length of a run. */
+const SHORTEST_AND_LONGEST = [0.75, 1.25] as const;
+const WEEKEND = [0, 6];
+/** Nobody works then: days from the start of a life, in every half year. */
+const HOLIDAY = { from: 60, until: 70, every: 182 } as const;
+/** A machine stands still now and then, whatever is planned. */
+const STOPPAGE = { chance: 0.006, days: [3, 6] } as const;
 
 /** How a pump is used and looked after in the simulated yard. */
 export interface PumpProfile {
@@ -32,24 +41,24 @@ export interface PumpProfile {
   /** Pumps that run with it (a booster in front of it). */
   readonly runsWith?: readonly string[];
   readonly runsPerWeek: number;
-  /** Scatter of the intervals between runs. */
-  readonly intervalCv: number;
-  readonly hours: { readonly mean: number; readonly cv: number };
+  readonly weekends?: boolean;
+  /** When a day's run begins, local hours after midnight UTC. */
+  readonly shift: readonly [from: number, until: number];
+  /** Of a run, on the mean. */
+  readonly hours: number;
   /** Cycles per hour of running; runs are logged in cycles then. */
   readonly cyclesPerHour?: number;
   readonly materials: readonly [string, ...string[]];
   readonly ballast: BallastUse;
+  /** As its display is read. */
   readonly trapTempC?: readonly [low: number, high: number];
-  readonly pressurePa: readonly [low: number, high: number];
-  /** Free water that a run leaves at the bottom of the oil; `trap` takes its place. */
-  readonly waterMlPerRun: number;
-  /** What nobody has told the technician: how good the trap is, and water that comes beside it from some run on. */
-  readonly trap?: {
-    readonly efficiency: number;
-    readonly meltwater?: { readonly fromRun: number; readonly ml: number };
-  };
-  /** Steps of ASTM D1500 that a run darkens the oil by. */
-  readonly darkeningPerRun: number;
+  /** What of the machine is otherwise than its set-up says, or that does not say. */
+  readonly build?: Partial<Build>;
+  readonly condition?: Partial<Condition>;
+  /** Of bags and seals, anew with every run. */
+  readonly leaksPaM3S?: readonly [low: number, high: number];
+  /** Meltwater that is drawn in with every run from some run on. */
+  readonly meltwater?: { readonly fromRun: number; readonly ml: number };
   /** Chance that work that is due is done before the next run. */
   readonly diligence: number;
   readonly looksEveryRuns: number;
@@ -57,16 +66,29 @@ export interface PumpProfile {
   readonly neglectedLastDays?: number;
 }
 
-interface Oil {
-  waterMl: number;
-  colour: number;
+const halfStep = (colour: number): number => Math.min(8, Math.max(0.5, Math.round(colour * 2) / 2));
+const RUNS = { running: true, inlet: 'chamber' } as const;
+const STANDS: Inputs = { running: false, inlet: 'shut', ballast: 'closed' };
+
+/** Whole days until the next run may begin: free days, a holiday, a stoppage, and days on which there is nothing to run. */
+function nextDay(day: number, fromMs: number, profile: PumpProfile, random: Random): number {
+  const { runsPerWeek, weekends = false, hours } = profile;
+  const workdays = weekends ? 7 : 5;
+  // A long run takes the days after it.
+  const chance = Math.min(0.97, 1 / Math.max(1, workdays / runsPerWeek - Math.floor(hours / 24)));
+  for (let next = day; ; next++) {
+    const isFree = !weekends && WEEKEND.includes(new Date(fromMs + next * DAY_MS).getUTCDay());
+    const ofHalfYear = next % HOLIDAY.every;
+    if (isFree || (ofHalfYear >= HOLIDAY.from && ofHalfYear < HOLIDAY.until)) continue;
+    if (random.chance(STOPPAGE.chance)) next += Math.round(random.between(STOPPAGE.days));
+    else if (random.chance(chance)) return next;
+  }
 }
 
-const halfStep = (colour: number): number => Math.min(8, Math.max(0.5, Math.round(colour * 2) / 2));
-
 /**
- * The entries of one pump over a span, as its technician would have written them. The technician sees the same standing
- * as a user and acts on it with the profile's diligence. The same seed and dates give the same entries.
+ * The entries of one pump over a span, as its technician would have written them: what a machine does that obeys physics, read as
+ * eye, gauge and jar read it. The technician sees the same standing as a user and acts on it with the profile's diligence. The same
+ * seed and dates give the same entries.
  * @throws RangeError when the pump is not in the set-up
  */
 export function simulatePump(input: {
@@ -77,9 +99,13 @@ export function simulatePump(input: {
   random: Random;
 }): Entry[] {
   const { profile, book, random } = input;
+  const fromMs = Date.parse(input.from);
   const untilMs = Date.parse(input.until);
   const entries: Entry[] = [];
-  const oil: Oil = { waterMl: 0, colour: 1 };
+  const machine = new SimulatedPump(buildOfSetUp(setUpAt(fromMs), profile.build ?? {}), {
+    ...AS_NEW,
+    ...profile.condition,
+  });
   let state: PumpState = initialState(profile.pumpId);
   let runs = 0;
 
@@ -123,14 +149,14 @@ export function simulatePump(input: {
   function changeOil(atMs: number): void {
     const { model, product, pump } = setUpAt(atMs);
     const chargeMl = model.sumps[0]?.chargeMl ?? 1000;
-    const outMl = Math.round((chargeMl * random.between([0.88, 0.97])) / 5) * 5;
+    const outMl = Math.round((Math.min(chargeMl, machine.oil.oilMl) * random.between([0.88, 0.97])) / 5) * 5;
     write(
       'change',
       { sump: 'oil', productId: pump.oilProductId ?? '', outMl, inMl: chargeMl, levelAfter: 'right' },
       atMs,
     );
-    oil.waterMl = 0;
-    oil.colour = (product?.freshColour ?? 1) + random.between([0, 0.4]);
+    machine.change();
+    machine.oil.colour = product?.freshColour ?? 1;
   }
 
   const isNeglected = (atMs: number): boolean => atMs > untilMs - (profile.neglectedLastDays ?? 0) * DAY_MS;
@@ -145,15 +171,31 @@ export function simulatePump(input: {
     const bleedDue = standingAt({ state, setUp, now: new Date(at).toISOString(), todayDay }).tasks.find(
       (t) => t.task === 'bleed',
     );
+    const { oil } = machine;
     if (bleedDue?.limits.some((l) => l.reached) && oil.waterMl >= 2 && random.chance(profile.diligence)) {
       const waterMl = Math.round(oil.waterMl * random.between([0.7, 0.95]));
+      const drawnMl = waterMl + Math.round(random.between([8, 25]));
       oil.waterMl -= waterMl;
-      write('bleed', { sump: 'oil', drawnMl: waterMl + Math.round(random.between([8, 25])), waterMl }, at);
+      oil.oilMl -= drawnMl - waterMl;
+      write('bleed', { sump: 'oil', drawnMl, waterMl, levelAfter: 'right' }, at);
+      if (machine.level < 0.25) topUp(at + 10 * MINUTE_MS);
     }
+  }
+
+  function topUp(atMs: number): void {
+    const { build, oil } = machine;
+    const addedMl = Math.max(5, Math.round((build.chargeMl - oil.oilMl) / 5) * 5);
+    oil.oilMl += addedMl;
+    write(
+      'topUp',
+      { sump: 'oil', productId: setUpAt(atMs).pump.oilProductId ?? '', addedMl, levelAfter: 'right' },
+      atMs,
+    );
   }
 
   function look(atMs: number, stoodHours: number): void {
     const { model, product } = setUpAt(atMs);
+    const { oil, level } = machine;
     const heldUpMl = product?.waterBehaviour === 'detergent' ? HELD_UP_SHARE * (model.sumps[0]?.chargeMl ?? 0) : 0;
     write(
       'look',
@@ -161,7 +203,7 @@ export function simulatePump(input: {
         sump: 'oil',
         source: 'sightGlass',
         hoursStood: Math.max(0.5, Math.min(72, Math.round(stoodHours))),
-        level: 'right',
+        level: level < -0.05 ? 'low' : level > 1.05 ? 'high' : 'right',
         colour: halfStep(oil.colour),
         clarity: Math.round(oil.waterMl) > 12 ? 'hazy' : 'bright',
         freeWaterMl: Math.round(Math.max(0, oil.waterMl - heldUpMl)),
@@ -170,6 +212,7 @@ export function simulatePump(input: {
       },
       atMs,
     );
+    if (level < 0.1) topUp(atMs + 5 * MINUTE_MS);
   }
 
   function serviceAfter(endMs: number): void {
@@ -187,12 +230,15 @@ export function simulatePump(input: {
   }
 
   function run(startMs: number, minutes: number): void {
-    const [low, high] = profile.pressurePa;
+    const setUp = setUpAt(startMs);
     const materialId = random.pick(profile.materials);
     const cycles = profile.cyclesPerHour
       ? Math.round((minutes / 60) * profile.cyclesPerHour * random.between([0.8, 1.1]))
       : null;
-    const trapTempC = profile.trapTempC ? Math.round(random.between(profile.trapTempC) * 2) / 2 : null;
+    const trapC = profile.trapTempC ? random.between(profile.trapTempC) : null;
+    const trapTempC = trapC === null ? null : Math.round((trapC + random.between(TRAP_READ_WRONG_K)) * 2) / 2;
+    const vents = random.chance(0.9);
+    const lowestPa = runMachine({ setUp, materialId, minutes, trapC, vents });
     write(
       'run',
       {
@@ -202,44 +248,53 @@ export function simulatePump(input: {
         session: 'run',
         ballast: profile.ballast,
         ...(trapTempC === null ? {} : { trapTempC }),
-        lowestPressurePa: Number((low * (high / low) ** random.next()).toPrecision(2)),
-        ventedBeforeStop: random.chance(0.9) ? 'yes' : 'no',
+        lowestPressurePa: Number(lowestPa.toPrecision(2)),
+        ventedBeforeStop: vents ? 'yes' : 'no',
       },
       startMs,
       startMs + minutes * MINUTE_MS + 10 * MINUTE_MS,
     );
     runs += 1;
-    oil.waterMl += waterOf(trapTempC, minutes, startMs);
-    oil.colour += profile.darkeningPerRun * random.between([0.5, 1.5]);
   }
 
-  /** What the run really left: past the trap as good as it is and as cold as it really was, or the profile's own amount. */
-  function waterOf(readC: number | null, minutes: number, atMs: number): number {
-    const { trap, waterMlPerRun } = profile;
-    if (!trap || readC === null) return waterMlPerRun > 0 ? random.gamma({ mean: waterMlPerRun, cv: 0.4 }) : 0;
-    const { pumpingSpeedM3h } = setUpAt(atMs).model;
-    const trapTempC = readC + random.between(TRAP_READ_WRONG_K);
-    const past = trapCarryoverG({ trapTempC, pumpingSpeedM3h, hours: minutes / 60, efficiency: trap.efficiency });
-    const melted = trap.meltwater && runs >= trap.meltwater.fromRun ? trap.meltwater.ml : 0;
-    return past * random.gamma({ mean: 1, cv: 0.12 }) + melted;
+  /** @returns the lowest pressure that its gauge shows */
+  function runMachine(of: {
+    setUp: PumpSetUp;
+    materialId: string;
+    minutes: number;
+    trapC: number | null;
+    vents: boolean;
+  }): number {
+    const { setUp, materialId, minutes, trapC, vents } = of;
+    const load = loadOfMaterial(setUp.house.material[materialId], setUp);
+    const { meltwater, leaksPaM3S } = profile;
+    if (leaksPaM3S) machine.condition.leakPaM3S = random.between(leaksPaM3S);
+    machine.build = { ...machine.build, trapC };
+    machine.begin({ ...load, liquidMl: meltwater && runs >= meltwater.fromRun ? meltwater.ml : 0 });
+    const purges = profile.ballast === 'purge' ? Math.min(30, minutes / 2) : 0;
+    machine.advance((minutes - purges) * 60, { ...RUNS, ballast: profile.ballast === 'open' ? 'open' : 'closed' });
+    const lowestPa = machine.gaugePa() * random.between(GAUGE_READ_WRONG);
+    machine.advance(purges * 60, { ...RUNS, inlet: 'shut', ballast: 'open' });
+    machine.stop(vents);
+    machine.defrost();
+    return lowestPa;
   }
 
-  let startMs = Date.parse(input.from) + random.between([8, 14]) * HOUR_MS;
-  let lastEndMs = startMs;
-  const { model } = setUpAt(startMs);
-  if (model.kind === 'vane') changeOil(startMs - 2 * HOUR_MS);
+  const { model } = setUpAt(fromMs);
+  let day = 0;
+  let endMs = fromMs;
   for (;;) {
-    const minutes = Math.max(
-      20,
-      Math.round(random.gamma(profile.hours.cv > 0 ? profile.hours : { mean: profile.hours.mean, cv: 0.05 }) * 12) * 5,
-    );
-    const endMs = startMs + minutes * MINUTE_MS;
-    if (endMs > untilMs - 2 * HOUR_MS) return entries;
-    serviceBefore(startMs, (startMs - lastEndMs) / HOUR_MS - 2);
+    day = nextDay(day, fromMs, profile, random);
+    const wantedMs = fromMs + day * DAY_MS + random.between(profile.shift) * HOUR_MS;
+    const startMs = Math.round(Math.max(wantedMs, endMs + 4 * HOUR_MS) / (5 * MINUTE_MS)) * 5 * MINUTE_MS;
+    const minutes = Math.max(20, Math.round(profile.hours * random.between(SHORTEST_AND_LONGEST) * 12) * 5);
+    if (startMs + minutes * MINUTE_MS > untilMs - 2 * HOUR_MS) return entries;
+    if (runs === 0 && model.kind === 'vane') changeOil(startMs - 2 * HOUR_MS);
+    machine.advance((startMs - endMs) / 1000, STANDS);
+    serviceBefore(startMs, (startMs - endMs) / HOUR_MS - 2);
     run(startMs, minutes);
+    endMs = startMs + minutes * MINUTE_MS;
     serviceAfter(endMs);
-    lastEndMs = endMs;
-    const gapMs = random.gamma({ mean: 7 / profile.runsPerWeek, cv: profile.intervalCv }) * DAY_MS;
-    startMs = Math.round(Math.max(startMs + gapMs, endMs + 4 * HOUR_MS) / (5 * MINUTE_MS)) * 5 * MINUTE_MS;
+    day = Math.max(day + 1, Math.floor((endMs - fromMs) / DAY_MS));
   }
 }

@@ -159,6 +159,7 @@ const EVAPORATION_M3S = 4e-4;
 const LOAD_C = -12;
 const WET_ROOM_C = 15;
 const STEP_S = 300;
+const STANDING_STEP_S = 3600;
 
 const psat = (c: number): number => waterSaturationPressurePa({ tempC: Math.max(-39, Math.min(c, 180)) });
 const pice = (c: number): number => iceVapourPressurePa({ tempC: Math.min(0, c) });
@@ -278,7 +279,8 @@ export class SimulatedPump {
 
   /** Time passes. @param seconds of any length */
   advance(seconds: number, inputs: Inputs): void {
-    for (let left = seconds; left > 0; left -= STEP_S) this.step(Math.min(STEP_S, left), inputs);
+    const step = inputs.running ? STEP_S : STANDING_STEP_S;
+    for (let left = seconds; left > 0; left -= step) this.step(Math.min(step, left), inputs);
   }
 
   private step(dt: number, inputs: Inputs): void {
