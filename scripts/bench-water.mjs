@@ -48,6 +48,20 @@ export function benchWater({ core, at, bookOf }) {
   return { noticed: noticed / YARDS, falseAlarms: suspected / charges, yards: YARDS, charges, limits: LIMITS };
 }
 
+const HISTORIES = 400;
+const LEAST_STRETCHES = 5;
+
+/** @returns how far from 9 in 10 the share of true factors of a trap, 0.2 to 4, is that its interval holds after five stretches */
+export function trapCoverage({ core, trapHistory }) {
+  const held = Array.from({ length: HISTORIES }, (_, i) => trapHistory(20_000 + i, undefined, LEAST_STRETCHES)).filter(
+    ({ truth, segments }) => {
+      const fit = core.fitTrapEfficiency(segments);
+      return fit.ok && fit.low <= truth && truth <= fit.high;
+    },
+  ).length;
+  return { held: held / HISTORIES, off: Math.abs(held / HISTORIES - 0.9), limit: 0.05, histories: HISTORIES };
+}
+
 const DRYER = {
   pumpId: 'p1',
   runsPerWeek: 2.5,

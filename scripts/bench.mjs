@@ -9,7 +9,7 @@ import { benchRound } from './bench-round.mjs';
 import { coverageByUse } from './bench-forecast.mjs';
 import { benchDiagnosis } from './bench-diagnosis.mjs';
 import { benchImport } from './bench-import.mjs';
-import { benchWater } from './bench-water.mjs';
+import { benchWater, trapCoverage } from './bench-water.mjs';
 import { build, install, root } from './build.mjs';
 
 install();
@@ -354,6 +354,14 @@ report(
   water.falseAlarms,
   water.limits.falseAlarms,
   `${water.charges} charges`,
+);
+const { trapHistory } = await import(join(root, 'core/dist/testing/trap-histories.js'));
+const trap = trapCoverage({ core, trapHistory });
+report(
+  'how far from 9 in 10 the interval of a trap’s factor is after five stretches',
+  trap.off,
+  trap.limit,
+  `${(trap.held * 100).toFixed(1)} of 100 in ${trap.histories} histories`,
 );
 await benchDrag();
 await benchRound();
