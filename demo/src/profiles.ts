@@ -19,7 +19,7 @@ export const PROFILES: readonly PumpProfile[] = [
   {
     ...dryer,
     pumpId: 'lf-02',
-    runsPerWeek: 2.2,
+    runsPerWeek: 2,
     hours: 31,
     materials: ['fd-paper-damp', 'fd-paper-wet', 'fd-textile'],
     trapTempC: [-52, -45],
@@ -48,7 +48,7 @@ export const PROFILES: readonly PumpProfile[] = [
   {
     ...dryer,
     pumpId: 'hs-02',
-    runsPerWeek: 1.6,
+    runsPerWeek: 1.7,
     hours: 20,
     materials: ['fd-cultures', 'fd-plants'],
     trapTempC: [-60, -52],
@@ -132,6 +132,7 @@ export const PROFILES: readonly PumpProfile[] = [
     ballast: 'open',
     diligence: 0.9,
     looksEveryRuns: 4,
+    neglectedLastDays: 2,
   },
   {
     pumpId: 'qp-03',

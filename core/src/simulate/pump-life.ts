@@ -29,7 +29,8 @@ const TRAP_READ_WRONG_K = [-1.5, 1.5] as const;
 const GAUGE_READ_WRONG = [0.92, 1.1] as const;
 /** Of the mean length of a run. */
 const SHORTEST_AND_LONGEST = [0.75, 1.25] as const;
-const WEEKEND = [0, 6];
+/** Days of a week; weeks, days and shifts count from the life's own beginning, so that it is the same whenever it is told. */
+const WEEKEND = [1, 2];
 /** Nobody works then: days from the start of a life, in every half year. */
 const HOLIDAY = { from: 60, until: 70, every: 182 } as const;
 /** A machine stands still now and then, whatever is planned. */
@@ -42,7 +43,7 @@ export interface PumpProfile {
   readonly runsWith?: readonly string[];
   readonly runsPerWeek: number;
   readonly weekends?: boolean;
-  /** When a day's run begins, local hours after midnight UTC. */
+  /** When a day's run begins, hours. */
   readonly shift: readonly [from: number, until: number];
   /** Of a run, on the mean. */
   readonly hours: number;
@@ -71,13 +72,13 @@ const RUNS = { running: true, inlet: 'chamber' } as const;
 const STANDS: Inputs = { running: false, inlet: 'shut', ballast: 'closed' };
 
 /** Whole days until the next run may begin: free days, a holiday, a stoppage, and days on which there is nothing to run. */
-function nextDay(day: number, fromMs: number, profile: PumpProfile, random: Random): number {
+function nextDay(day: number, profile: PumpProfile, random: Random): number {
   const { runsPerWeek, weekends = false, hours } = profile;
   const workdays = weekends ? 7 : 5;
   // A long run takes the days after it.
   const chance = Math.min(0.97, 1 / Math.max(1, workdays / runsPerWeek - Math.floor(hours / 24)));
   for (let next = day; ; next++) {
-    const isFree = !weekends && WEEKEND.includes(new Date(fromMs + next * DAY_MS).getUTCDay());
+    const isFree = !weekends && WEEKEND.includes(next % 7);
     const ofHalfYear = next % HOLIDAY.every;
     if (isFree || (ofHalfYear >= HOLIDAY.from && ofHalfYear < HOLIDAY.until)) continue;
     if (random.chance(STOPPAGE.chance)) next += Math.round(random.between(STOPPAGE.days));
@@ -284,7 +285,7 @@ export function simulatePump(input: {
   let day = 0;
   let endMs = fromMs;
   for (;;) {
-    day = nextDay(day, fromMs, profile, random);
+    day = nextDay(day, profile, random);
     const wantedMs = fromMs + day * DAY_MS + random.between(profile.shift) * HOUR_MS;
     const startMs = Math.round(Math.max(wantedMs, endMs + 4 * HOUR_MS) / (5 * MINUTE_MS)) * 5 * MINUTE_MS;
     const minutes = Math.max(20, Math.round(profile.hours * random.between(SHORTEST_AND_LONGEST) * 12) * 5);
