@@ -47,6 +47,15 @@ describe.each(['2031-02-11T09:30:00.000Z', '2031-08-21T16:00:00.000Z'])('the yar
     expect(Object.keys(house.person)).toHaveLength(3);
   });
 
+  test('no pump runs twice at once', () => {
+    for (const { pumpId } of pumps) {
+      const runs = yard.entries.filter((e) => e.kind === 'run' && e.subjects.some((s) => s.id === pumpId));
+      const ends = runs.map((e) => Date.parse(e.happenedAt) + (e.kind === 'run' ? (e.body.minutes ?? 0) : 0) * 60_000);
+      for (const [i, run] of runs.slice(1).entries())
+        expect([pumpId, Date.parse(run.happenedAt) >= (ends[i] ?? 0)]).toEqual([pumpId, true]);
+    }
+  });
+
   test('covers six months, nothing lies in the future, and the run log holds every run', () => {
     const days = (Date.parse(now) - Date.parse(yard.entries[0]?.happenedAt ?? '')) / 86_400_000;
     expect(days).toBeGreaterThan(175);

@@ -30,9 +30,15 @@ export function yardHistory(now: string): Yard {
     (r) => ({ id: ids.uuid(Date.parse(from)), ...r, validFrom: from, recordedAt: from }) as SetUpVersion,
   );
   const book = setUpBook(versions);
-  const simulated = PROFILES.flatMap((profile, i) =>
-    simulatePump({ profile, book, from, until: now, random: seededRandom(SEED + 7 * (i + 1)) }),
-  );
+  /** A pump that runs now began that run after all others. */
+  const untilOf = (pumpId: string): string => {
+    const goesOn = LAST_DAYS.find((e) => e.pumpId === pumpId && e.kind === 'run');
+    return new Date(nowMs - (goesOn?.hoursBefore ?? 0) * 3_600_000).toISOString();
+  };
+  const simulated = PROFILES.flatMap((profile, i) => {
+    const random = seededRandom(SEED + 7 * (i + 1));
+    return simulatePump({ profile, book, from, until: untilOf(profile.pumpId), random });
+  });
   const placed = LAST_DAYS.map((said) => {
     const at = new Date(nowMs - said.hoursBefore * 3_600_000).toISOString();
     return { said, at, id: ids.uuid(Date.parse(at)) };
