@@ -71,10 +71,21 @@ async function startAndEndRun(page: Page, house: OwnHouse, pumpId: string): Prom
   // It started a minute ago at most: say that it began earlier.
   const start = await page.getByLabel('From', { exact: true }).inputValue();
   await page.getByLabel('From', { exact: true }).fill(start.replace(/T.*/, 'T00:00'));
+  // That is before the pump was taken over with two runs: it is not one of them.
+  await page.getByRole('button', { name: 'Save the run' }).click();
+  await expect(page.getByText(/Say whether it was counted then/)).toBeVisible();
+  await page
+    .getByRole('group', { name: /^Is it one of the 2 runs/ })
+    .getByRole('radio', { name: 'no, on top' })
+    .click();
   await expect(page.getByText('What this changes')).toBeVisible();
   await page.getByRole('button', { name: 'Save the run' }).click();
   await expect(page.getByText('Run ended on Cart 1').first()).toBeVisible();
   await expect(page.getByText('Running since')).toHaveCount(0);
+  await expect(
+    page.getByText(/^The record is complete from today, when it was taken over\. 2 runs on its oil had been counted/),
+  ).toBeVisible();
+  await expect(page.getByRole('group', { name: /^Cart 1: 3 runs/ })).toBeVisible();
 }
 
 async function lookAndCorrect(page: Page, house: OwnHouse, pumpId: string): Promise<void> {

@@ -4,6 +4,8 @@ import type { FieldIssue } from './check-entry.js';
 /** A soft rule that asks the person; sent again with its code in `acknowledged`, the entry is accepted. */
 export type Question =
   | { readonly code: 'overlap'; readonly otherEntryId: string; readonly otherFrom: string; readonly otherUntil: string }
+  /** It began before the take-over, at which so many runs were counted: is it one of them? */
+  | { readonly code: 'takenOver'; readonly takenOverAt: string; readonly runs: number }
   /** An oil where it does not belong: it can explode, spoil the pump, or get into food. */
   | { readonly code: 'unfitOil'; readonly unfit: Unfit; readonly productId: string | null }
   | { readonly code: 'airOnSolvent' }

@@ -85,6 +85,8 @@ export class RunBodyDto implements RunBody {
   @Maybe(Pressure()) lowestPressurePa?: number | null;
 
   @OneOf(YES_NO) ventedBeforeStop!: YesNo;
+  @Maybe(IsBoolean({ message: 'true where it was not among the runs counted at the take-over' }))
+  beyondTakeOver?: boolean | null;
   @Remark() remark?: string | null;
 }
 

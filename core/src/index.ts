@@ -99,6 +99,7 @@ export {
   type WaterFound,
   WEIGHT_DEFAULTS,
   type Draw,
+  countedAtTakeOver,
   withKnownTrap,
 } from './fold/index.js';
 export {

@@ -19,8 +19,8 @@ export const PROFILES: readonly PumpProfile[] = [
   {
     ...dryer,
     pumpId: 'lf-02',
-    runsPerWeek: 2,
-    hours: 31,
+    runsPerWeek: 1.45,
+    hours: 26,
     materials: ['fd-paper-damp', 'fd-paper-wet', 'fd-textile'],
     trapTempC: [-52, -45],
     condition: { trapWarmerK: 1.5 },
@@ -80,7 +80,7 @@ export const PROFILES: readonly PumpProfile[] = [
     pumpId: 'qp-02',
     build: { riseK: 48 },
     runsPerWeek: 5.9,
-    hours: 9.5,
+    hours: 10.8,
     cyclesPerHour: 210,
     materials: ['vp-brined', 'vp-fish-smoked', 'vp-cooked'],
     shift: [4, 5],
@@ -92,7 +92,7 @@ export const PROFILES: readonly PumpProfile[] = [
   {
     pumpId: 'rl-01',
     runsPerWeek: 3.5,
-    hours: 7.5,
+    hours: 7,
     materials: ['co-polyester', 'co-polyester', 'co-epoxy'],
     shift: [6, 12],
     ballast: 'purge',

@@ -14,6 +14,7 @@ import { PEOPLE, YARD_RECORDS } from './records.js';
 const SEED = 20_260;
 const WRITERS = Object.keys(PEOPLE);
 const DAY_MS = 86_400_000;
+const FIVE_MINUTES_MS = 300_000;
 const MONTHS_OF_HISTORY_DAYS = 182;
 
 export interface Yard {
@@ -23,7 +24,8 @@ export interface Yard {
 
 /** The yard as it would stand at a moment: its set-up and six months of entries. Fixed seed, dates relative to `now`. */
 export function yardHistory(now: string): Yard {
-  const nowMs = Date.parse(now);
+  // Runs begin at whole five minutes: the yard is the same in each of them.
+  const nowMs = Math.floor(Date.parse(now) / FIVE_MINUTES_MS) * FIVE_MINUTES_MS;
   const from = new Date(nowMs - MONTHS_OF_HISTORY_DAYS * DAY_MS).toISOString();
   const ids = seededRandom(SEED);
   const versions = YARD_RECORDS.map(

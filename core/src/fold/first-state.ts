@@ -68,6 +68,7 @@ export function initialState(pumpId: string): PumpState {
     goodPa: [],
     use: NO_USE,
     traps: [],
+    takenOver: null,
     case: null,
   };
 }

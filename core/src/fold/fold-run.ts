@@ -44,7 +44,7 @@ export function foldRun(state: PumpState, context: Context, body: RunBody): Pump
   const carriedOver = oilChangeDue({ state, setUp, todayDay: day });
   const lowestPa = body.session === 'run' ? (body.lowestPressurePa ?? null) : null;
   const counts = { at: entry.happenedAt, weightMilli, minutes };
-  const run = { ...counts, equipmentId, lowestPa };
+  const run = { ...counts, equipmentId, lowestPa, ...(body.beyondTakeOver ? { beyondTakeOver: true as const } : {}) };
   const bar = {
     entryId: entry.id,
     ...counts,

@@ -1,4 +1,5 @@
 export { oilChangeDue } from './carry-over.js';
+export { countedAtTakeOver } from './counted-at-take-over.js';
 export { takenSinceLevelUl } from './oil-use.js';
 export { initialState, startState } from './first-state.js';
 export { labReading } from './fold-lab.js';

@@ -228,6 +228,8 @@ export interface RecentRun {
   /** On which set, and the lowest pressure that it reached there; null where nobody noted it, or it was not let to. */
   readonly equipmentId: string;
   readonly lowestPa: number | null;
+  /** It began before the take-over, and was not counted then. */
+  readonly beyondTakeOver?: true;
 }
 
 /** The best that a pump has reached on one equipment, Pa; null where nothing was logged. */
@@ -281,6 +283,16 @@ export type CaseState =
       readonly ended: readonly MachineFinding[];
     };
 
+export interface TakenOver {
+  readonly entryId: string;
+  readonly at: string;
+  /** As it was told. */
+  readonly changedAt: string | null;
+  readonly runs: number | null;
+  /** No change of the oil that it found is logged. */
+  readonly onlyTold: boolean;
+}
+
 /** Clock-free state of one pump: what its entries add up to. Bounded in size. */
 export interface PumpState {
   readonly foldVersion: number;
@@ -315,6 +327,8 @@ export interface PumpState {
   /** Blanked off, on fresh oil, Pa: the first tests, of which its good value is the median. */
   readonly goodPa: readonly number[];
   readonly use: OilUse;
+  /** When its record began with what was told of it; null where it began with its entries. */
+  readonly takenOver: TakenOver | null;
   /** Of the equipments with a cold trap that it ran on, the newest last. */
   readonly traps: readonly TrapKnown[];
   /** Null: no case, or the last one held. */

@@ -92,6 +92,79 @@ describe('take-over', () => {
   });
 });
 
+// Taken over at hour 100. By hand: what was counted then is K; what the log has since the change is among it unless somebody says not.
+describe('what happened before a take-over and is written later', () => {
+  /** Hours of the table count from here, and the take-over is at 100. */
+  const ZERO = 240;
+  const TAKEN = ZERO + 100;
+  const ran = (hours: number, length = 20) => runAt(ZERO + hours, length);
+  const onTop = (hours: number, length = 20) =>
+    runAt(ZERO + hours, length, 'any-empty', { body: { beyondTakeOver: true } });
+  const changed = (hours: number) => changeAt(ZERO + hours);
+  const two = { oilChangedAt: at(ZERO + 10), runsSince: 2 };
+
+  test.each<[string, TakeOverBody, Entry[], { runs: number; hours: number; unknownAge: boolean }]>([
+    ['nothing', two, [], { runs: 2, hours: 40, unknownAge: false }],
+    ['one of the two', two, [ran(60)], { runs: 2, hours: 40, unknownAge: false }],
+    ['both of them, one of 30 h', two, [ran(30, 30), ran(70)], { runs: 2, hours: 50, unknownAge: false }],
+    ['three, where two were counted', two, [ran(20), ran(45), ran(70)], { runs: 3, hours: 60, unknownAge: false }],
+    ['one that came on top', two, [onTop(60)], { runs: 3, hours: 60, unknownAge: false }],
+    ['one of the two, and two on top', two, [ran(20), onTop(45), onTop(70)], { runs: 4, hours: 80, unknownAge: false }],
+    ['one on the oil before', two, [ran(-20)], { runs: 2, hours: 40, unknownAge: false }],
+    [
+      'one, where hours were told too',
+      { ...two, minutesSince: 70 * 60 },
+      [ran(60)],
+      { runs: 2, hours: 70, unknownAge: false },
+    ],
+    [
+      'two, where nobody knew how many',
+      { oilChangedAt: at(ZERO + 10) },
+      [ran(40), ran(65)],
+      { runs: 2, hours: 40, unknownAge: true },
+    ],
+    ['two, where nobody knew anything', {}, [ran(40), ran(65)], { runs: 2, hours: 40, unknownAge: true }],
+    [
+      'the change that nobody knew of, and a run',
+      {},
+      [changed(50), ran(65)],
+      { runs: 1, hours: 20, unknownAge: false },
+    ],
+    ['a newer change, and a run', two, [changed(50), ran(65)], { runs: 1, hours: 20, unknownAge: false }],
+    ['the same change, and one of the two', two, [changed(11), ran(65)], { runs: 2, hours: 40, unknownAge: false }],
+    [
+      'an older change, and runs on both',
+      two,
+      [changed(-60), ran(-40), ran(40)],
+      { runs: 2, hours: 40, unknownAge: false },
+    ],
+  ])('%s', (_, body, before, wanted) => {
+    const limits = { oilChange: { runs: 50, hours: 5000, weight: null } };
+    const { standing } = pump([...before, takeOver(TAKEN, body)], TAKEN + 1, { limits });
+    const used = Object.fromEntries(
+      standing.tasks.find((t) => t.task === 'oilChange')?.limits.map((l) => [l.measure, l.used]) ?? [],
+    );
+    const unknownAge = standing.reasons.some((r) => r.code === 'unknownAge');
+    expect({ runs: used['runs'], hours: used['hours'], unknownAge }).toEqual(wanted);
+  });
+
+  test('runs after it go on from there, and the ruler has the bars of those that are on record', () => {
+    const { state } = pump([ran(60), takeOver(TAKEN, { ...two, runsSince: 3 }), ran(120)], ZERO + 150);
+    expect(state.bars).toHaveLength(2);
+    expect(state.collapsed).toEqual({ runs: 2, weightMilli: 2000, minutes: 40 * 60 });
+    expect(state.totals.runs - state.sumps[0]!.charge.since.counts.runs).toBe(4);
+  });
+
+  test('water that a logged charge was found to hold stands, and what nobody logged leaves it open', () => {
+    const trap = { body: { trapTempC: -40 } };
+    const known = [changed(50), runAt(ZERO + 60, 30, 'any-empty', trap), takeOver(TAKEN, {})];
+    const charge = (entries: Entry[]) => pump(entries, ZERO + 150).state.sumps[0]!.charge;
+    expect(charge(known).expectedWaterUl / 1000).toBeCloseTo(17.1, 0);
+    expect(charge(known).unestimatedRuns).toBe(0);
+    expect(charge([...known.slice(0, 2), takeOver(TAKEN, { runsSince: 3 })]).unestimatedRuns).toBe(2);
+  });
+});
+
 describe('hour meter', () => {
   const start = takeOver(1, { oilChangedAt: at(0), runsSince: 0, meterMinutes: 1000 * 60 });
 

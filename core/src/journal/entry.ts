@@ -82,6 +82,8 @@ export interface RunBody {
   readonly firstPressurePa?: number | null;
   readonly lowestPressurePa?: number | null;
   readonly ventedBeforeStop: YesNo;
+  /** It began before the pump was taken over, and was not among the runs that were counted then. */
+  readonly beyondTakeOver?: boolean | null;
   readonly remark?: string | null;
 }
 

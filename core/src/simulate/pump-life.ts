@@ -12,7 +12,7 @@ import {
 } from '../journal/index.js';
 import type { PumpSetUp, SetUpBook } from '../set-up/index.js';
 import { AS_NEW, SimulatedPump, type Build, type Condition, type Inputs } from './pump.js';
-import type { Random } from './random.js';
+import { seededRandom, type Random } from './random.js';
 import { buildOfSetUp, loadOfMaterial } from './set-of-pump.js';
 
 const MINUTE_MS = 60_000;
@@ -107,6 +107,10 @@ export function simulatePump(input: {
     ...AS_NEW,
     ...profile.condition,
   });
+  const seed = Math.floor(random.next() * 2 ** 31);
+  const ids = seededRandom(seed);
+  /** Anew with every run: what is decided otherwise on another day of the year changes nothing of the runs after it. */
+  let luck = seededRandom(seed);
   let state: PumpState = initialState(profile.pumpId);
   let runs = 0;
 
@@ -123,7 +127,7 @@ export function simulatePump(input: {
     recordedMs = atMs + 5 * MINUTE_MS,
   ): void {
     const setUp = setUpAt(atMs);
-    const id = random.uuid(recordedMs);
+    const id = ids.uuid(recordedMs);
     const pumps: Subject[] = [profile.pumpId, ...(kind === 'run' ? (profile.runsWith ?? []) : [])].map((p) => ({
       type: 'pump',
       id: p,
@@ -150,7 +154,7 @@ export function simulatePump(input: {
   function changeOil(atMs: number): void {
     const { model, product, pump } = setUpAt(atMs);
     const chargeMl = model.sumps[0]?.chargeMl ?? 1000;
-    const outMl = Math.round((Math.min(chargeMl, machine.oil.oilMl) * random.between([0.88, 0.97])) / 5) * 5;
+    const outMl = Math.round((Math.min(chargeMl, machine.oil.oilMl) * luck.between([0.88, 0.97])) / 5) * 5;
     write(
       'change',
       { sump: 'oil', productId: pump.oilProductId ?? '', outMl, inMl: chargeMl, levelAfter: 'right' },
@@ -168,14 +172,14 @@ export function simulatePump(input: {
     if (isNeglected(startMs) || setUp.model.kind !== 'vane' || runs === 0) return;
     if (runs % profile.looksEveryRuns === 0) look(at - 30 * MINUTE_MS, stoodHours);
     const todayDay = localDay({ at: new Date(at).toISOString(), zone: setUp.site.zone });
-    if (oilChangeDue({ state, setUp, todayDay }) && random.chance(profile.diligence)) return changeOil(at);
+    if (oilChangeDue({ state, setUp, todayDay }) && luck.chance(profile.diligence)) return changeOil(at);
     const bleedDue = standingAt({ state, setUp, now: new Date(at).toISOString(), todayDay }).tasks.find(
       (t) => t.task === 'bleed',
     );
     const { oil } = machine;
-    if (bleedDue?.limits.some((l) => l.reached) && oil.waterMl >= 2 && random.chance(profile.diligence)) {
-      const waterMl = Math.round(oil.waterMl * random.between([0.7, 0.95]));
-      const drawnMl = waterMl + Math.round(random.between([8, 25]));
+    if (bleedDue?.limits.some((l) => l.reached) && oil.waterMl >= 2 && luck.chance(profile.diligence)) {
+      const waterMl = Math.round(oil.waterMl * luck.between([0.7, 0.95]));
+      const drawnMl = waterMl + Math.round(luck.between([8, 25]));
       oil.waterMl -= waterMl;
       oil.oilMl -= drawnMl - waterMl;
       write('bleed', { sump: 'oil', drawnMl, waterMl, levelAfter: 'right' }, at);
@@ -223,11 +227,11 @@ export function simulatePump(input: {
     const ticked = tasks.filter(
       (t) => t.limits.some((l) => l.reached) && TASKS.some(({ id, doneBy }) => id === t.task && doneBy === 'done'),
     );
-    const checked = random.chance(ROUTINE_CHECK_CHANCE)
+    const checked = luck.chance(ROUTINE_CHECK_CHANCE)
       ? tasks.find((t) => ROUTINE_CHECKS.includes(t.task) && t.status !== 'reached')
       : undefined;
     for (const { task } of checked ? [...ticked, checked] : ticked)
-      if (random.chance(profile.diligence)) write('done', { task: task satisfies TaskId }, endMs + 30 * MINUTE_MS);
+      if (luck.chance(profile.diligence)) write('done', { task: task satisfies TaskId }, endMs + 30 * MINUTE_MS);
   }
 
   function run(startMs: number, minutes: number): void {
@@ -292,6 +296,7 @@ export function simulatePump(input: {
     if (startMs + minutes * MINUTE_MS > untilMs - 2 * HOUR_MS) return entries;
     if (runs === 0 && model.kind === 'vane') changeOil(startMs - 2 * HOUR_MS);
     machine.advance((startMs - endMs) / 1000, STANDS);
+    luck = seededRandom(seed + 1 + runs);
     serviceBefore(startMs, (startMs - endMs) / HOUR_MS - 2);
     run(startMs, minutes);
     endMs = startMs + minutes * MINUTE_MS;

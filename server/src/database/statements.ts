@@ -224,6 +224,11 @@ export function writingStatements(db: Sqlite) {
       `SELECT s."happenedAt", ${CONTENT} AS "content" FROM ${ENTRIES} WHERE ${OF_PUMP} AND s."happenedAt" <= @until
        AND s."kind" IN ('meter', 'takeOver') AND s."entryId" <> @entryId ORDER BY s."happenedAt" DESC LIMIT 5`,
     ),
+    /** Before a run is written: was the pump taken over after it began? */
+    takeOverAfter: db.prepare<{ pumpId: string; from: string }, { content: string }>(
+      `SELECT ${CONTENT} AS "content" FROM ${ENTRIES} WHERE ${OF_PUMP} AND s."happenedAt" > @from
+       AND s."kind" = 'takeOver' ORDER BY s."happenedAt" LIMIT 1`,
+    ),
     /** Before a run is written: does it overlap another? */
     runsBefore: db.prepare<
       { pumpId: string; until: string; entryId: string; limit: number },

@@ -1,6 +1,7 @@
 import type { FieldIssue, Question } from '@winter-jar/contracts';
 import {
   capacityMl,
+  countedAtTakeOver,
   entryHazards,
   equipmentIdOf,
   equipmentOfRun,
@@ -227,6 +228,17 @@ function stateOf(pumpId: string, sql: WritingStatements): PumpState | null {
   return stored ? (JSON.parse(stored.state) as PumpState) : null;
 }
 
+/** A run from before a take-over: one of those that were counted then, or one on top? Where none were counted it counts by itself. */
+function takeOverQuestions(entry: Extract<Entry, { kind: 'run' }>, pumpId: string, sql: WritingStatements): Question[] {
+  if ((entry.body.beyondTakeOver ?? null) !== null) return [];
+  const row = sql.takeOverAfter.get({ pumpId, from: entry.happenedAt });
+  if (!row) return [];
+  const { happenedAt, body } = JSON.parse(row.content) as Extract<Entry, { kind: 'takeOver' }>;
+  const told = { at: happenedAt, changedAt: body.oilChangedAt ?? null, runs: body.runsSince ?? null };
+  const runs = countedAtTakeOver(told, entry.happenedAt);
+  return runs === null ? [] : [{ code: 'takenOver', takenOverAt: happenedAt, runs }];
+}
+
 /** Soft rules: the person is asked, and may say yes. */
 export function questionsAbout(entry: Entry, book: SetUpBook, sql: WritingStatements): Question[] {
   const readings = unusualReadings(entry);
@@ -246,6 +258,7 @@ export function questionsAbout(entry: Entry, book: SetUpBook, sql: WritingStatem
           otherUntil: other.endedAt,
         });
     }
+    if (entry.kind === 'run') open.push(...takeOverQuestions(entry, pumpId, sql));
     const hazards = entryHazards(entry, pump, () => stateOf(pumpId, sql));
     if (hazards.unfit) open.push({ code: 'unfitOil', ...hazards.unfit });
     if (hazards.airOnSolvent) open.push({ code: 'airOnSolvent' });

@@ -2635,6 +2635,8 @@ export type RecentRun = {
   /** On which set, and the lowest pressure that it reached there; null where nobody noted it, or it was not let to. */
   equipmentId: string;
   lowestPa: number | null;
+  /** It began before the take-over, and was not counted then. */
+  beyondTakeOver?: true;
 };
 export type BallastUse = 'closed' | 'open' | 'purge' | 'unknown';
 export type YesNo = 'yes' | 'no' | 'unknown';
@@ -2823,6 +2825,15 @@ export type OilUse = {
   topUps: readonly string[];
   cups: readonly string[];
 };
+export type TakenOver = {
+  entryId: string;
+  at: string;
+  /** As it was told. */
+  changedAt: string | null;
+  runs: number | null;
+  /** No change of the oil that it found is logged. */
+  onlyTold: boolean;
+};
 export type TrapStretch = {
   foundUl: number;
   leftUl: readonly number[];
@@ -2931,6 +2942,8 @@ export type PumpState = {
   /** Blanked off, on fresh oil, Pa: the first tests, of which its good value is the median. */
   goodPa: readonly number[];
   use: OilUse;
+  /** When its record began with what was told of it; null where it began with its entries. */
+  takenOver: TakenOver | null;
   /** Of the equipments with a cold trap that it ran on, the newest last. */
   traps: readonly TrapKnown[];
   /** Null: no case, or the last one held. */
@@ -3216,6 +3229,8 @@ export type RunBody = {
   firstPressurePa?: number | null;
   lowestPressurePa?: number | null;
   ventedBeforeStop: YesNo;
+  /** It began before the pump was taken over, and was not among the runs that were counted then. */
+  beyondTakeOver?: boolean | null;
   remark?: string | null;
 };
 export type Subject = {
@@ -4044,6 +4059,11 @@ export type Question =
       otherEntryId: string;
       otherFrom: string;
       otherUntil: string;
+    }
+  | {
+      code: 'takenOver';
+      takenOverAt: string;
+      runs: number;
     }
   | {
       code: 'unfitOil';

@@ -6,7 +6,7 @@ import type { Pending } from './use-entry-form.js';
 
 export type Preview =
   | { readonly kind: 'none' }
-  /** A correction, or an entry of an earlier charge: the server says what it changes; null until it has. */
+  /** A correction, or an entry from before the last one: the server says what it changes; null until it has. */
   | { readonly kind: 'effects'; readonly effects: readonly PumpEffect[] | null }
   | {
       readonly kind: 'shown';
@@ -16,7 +16,7 @@ export type Preview =
       readonly ruler: RunRuler;
     };
 
-/** What the schedule would be with one more entry of this charge, by the same functions as on the server. */
+/** What the schedule would be with one more entry at the end, by the same functions as on the server. */
 export function previewOfLast(page: PumpPage, entry: Entry, now: string): Preview {
   const { state, setUp, standing: before } = page;
   try {
@@ -31,9 +31,9 @@ export function previewOfLast(page: PumpPage, entry: Entry, now: string): Previe
 
 /** What would change with what is typed now. */
 export function usePreview(page: PumpPage, pending: Pending | null, now: string): Preview {
-  const chargeSince = page.state.sumps[0]?.charge.since.at;
-  const late =
-    pending !== null && (pending.correcting || (chargeSince !== undefined && pending.entry.happenedAt < chargeSince));
+  // Only what comes last can be folded here: before others the order decides what it means.
+  const last = page.state.last?.happenedAt;
+  const late = pending !== null && (pending.correcting || (last !== undefined && pending.entry.happenedAt < last));
   const effects = useEntriesEffect(late && pending ? pending.makeEntries : null, pending?.key ?? '');
   return useMemo((): Preview => {
     if (!pending) return { kind: 'none' };

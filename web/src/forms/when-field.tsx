@@ -24,6 +24,10 @@ export const happenedAt = (instant: string, zone: string): When => ({
 });
 
 /** When it happened; null when the field does not name a moment that has passed. */
+/** The minute that an instant is in, as times are typed: what is typed to happen in the same minute does not come before it. */
+export const ofMinute = (instant: string): string =>
+  new Date(Math.floor(Date.parse(instant) / 60_000) * 60_000).toISOString();
+
 export function whenOf(values: When, zone: string, nowMs: number): string | null {
   if (values.whenMode === 'now') return new Date(nowMs).toISOString();
   const at = fromLocalField(values.at, zone);

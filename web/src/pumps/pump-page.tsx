@@ -82,6 +82,7 @@ function PumpSheets({ page, words }: { page: Page; words: Words }) {
           <p className="text-[15px]">{facts.join(' · ')}</p>
           <p className="text-[14px] text-ink-2 wide:ml-auto">{hoursWords(page)}</p>
         </div>
+        <CompleteFrom page={page} words={words} />
         <PumpLinks row={row} />
         {!wide && <Standing page={page} words={words} />}
         <ChargeRuler page={page} words={words} />
@@ -225,5 +226,19 @@ function ChargeRuler({ page, words }: { page: Page; words: Words }) {
         <Legend />
       </div>
     </section>
+  );
+}
+
+/** From when on the record knows everything; of before, what somebody told and what was logged since. */
+function CompleteFrom({ page, words }: { page: Page; words: Words }) {
+  const { takenOver } = page.state;
+  if (!takenOver) return null;
+  return (
+    <p className="text-[14px] text-ink-2">
+      The record is complete from {dayWords(takenOver.at, words.zone, words.now)}, when it was taken over.
+      {takenOver.runs !== null &&
+        takenOver.onlyTold &&
+        ` ${takenOver.runs === 1 ? 'One run' : `${takenOver.runs} runs`} on its oil had been counted by then.`}
+    </p>
   );
 }

@@ -7,6 +7,7 @@ import { EntryScreen, WithPump, type EntryPageProps } from '../entry/entry-page.
 import { MaterialField } from './material-field.js';
 import { Remark } from '../forms/remark.js';
 import {
+  countedBefore,
   LENGTH_BOUNDS,
   PRESSURE_BOUNDS,
   readRun,
@@ -19,6 +20,8 @@ import { PressuresHeld } from './pressures-held.js';
 import { MoreOfTheRun, YES_NO_CHIPS } from './more-of-the-run.js';
 import { useEntryForm } from '../entry/use-entry-form.js';
 import { useUnits } from '../device/use-units.js';
+import { dayWords } from '../words/dates.js';
+import { takeOverQuestion } from '../words/issue-words.js';
 import { boundTo } from '../forms/bound-to.js';
 
 const MODES = [
@@ -32,6 +35,10 @@ const BALLAST = [
   { value: 'open', words: 'open' },
   { value: 'purge', words: 'open to purge' },
   { value: 'unknown', words: 'don’t know' },
+] as const;
+const TAKE_OVER = [
+  { value: 'among', words: 'yes, counted' },
+  { value: 'onTop', words: 'no, on top' },
 ] as const;
 const SESSIONS = [
   { value: 'run', words: 'a run' },
@@ -60,6 +67,8 @@ function LogRun(props: EntryPageProps) {
   const equipment = equipmentOf(values.equipmentId, page.setUp);
   const countsCycles = Boolean(equipment.cyclesPerRun);
   const running = values.mode === 'started';
+  const counted = form.ready ? countedBefore(values, { page, units, nowMs: Date.now() }) : null;
+  const { takenOver } = page.state;
 
   return (
     <EntryScreen title="Log a run" props={props} form={form} saveWords={running ? 'Start the run' : 'Save the run'}>
@@ -100,6 +109,15 @@ function LogRun(props: EntryPageProps) {
             {...LENGTH_BOUNDS}
           />
         </div>
+      )}
+      {counted !== null && takenOver && (
+        <Chips
+          label={takeOverQuestion(counted, dayWords(takenOver.at, page.row.zone, props.words.now))}
+          chips={TAKE_OVER}
+          value={values.takeOver}
+          onChange={set('takeOver')}
+          error={error('takeOver')}
+        />
       )}
       {countsCycles && !running && (
         <TextField

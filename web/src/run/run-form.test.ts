@@ -1,8 +1,17 @@
 import type { PumpPage } from '@winter-jar/contracts';
 import { initialState, rebuild, standingAt, type Entry } from '@winter-jar/core';
-import { at, bookOf, changeAt, runAt } from '@winter-jar/core/testing';
+import { at, bookOf, changeAt, entryAt, runAt } from '@winter-jar/core/testing';
 import { unitsOf } from '../device/units-of.js';
-import { NOT_TOLD, readRun, recentMaterials, runDefaults, runsWith, runValuesOf, type RunValues } from './run-form.js';
+import {
+  countedBefore,
+  NOT_TOLD,
+  readRun,
+  recentMaterials,
+  runDefaults,
+  runsWith,
+  runValuesOf,
+  type RunValues,
+} from './run-form.js';
 import { mainDraft } from '../testing/main-draft.js';
 
 const units = unitsOf({ pressure: 'hPa', volume: 'mL', temperature: '°C' });
@@ -189,4 +198,23 @@ test('a run that has just started has no length, and is ended with what its end 
   const ended = mainDraft(readRun(ending, { page, units, nowMs: NOW }));
   expect(ended).toMatchObject({ ok: true, body: { minutes: 20 * 60 } });
   expect(ended.ok && ended.body.stillRunning).toBeUndefined();
+});
+
+describe('a run from before the take-over', () => {
+  const taken = pageOf([entryAt(495, 'takeOver', { oilChangedAt: at(400), runsSince: 2 })]);
+  const of = (more: Partial<RunValues>) => read({ takeOver: '', duration: '20 h', ...more }, taken);
+
+  test('asks whether it was counted, and says so in the entry', () => {
+    expect(of({})).toMatchObject({ ok: false, issues: { takeOver: expect.stringMatching(/^Say whether/) as string } });
+    expect(of({ takeOver: 'among' })).toMatchObject({ ok: true, body: { beyondTakeOver: false } });
+    expect(of({ takeOver: 'onTop' })).toMatchObject({ ok: true, body: { beyondTakeOver: true } });
+    expect(countedBefore({ ...defaults, duration: '20 h' }, { page: taken, units, nowMs: NOW })).toBe(2);
+  });
+
+  test('one that began later, or on the oil before, is not asked about', () => {
+    const later = of({ duration: '4 h' });
+    expect(later).toMatchObject({ ok: true });
+    expect(later.ok && later.body).not.toHaveProperty('beyondTakeOver');
+    expect(of({ duration: '110 h' })).toMatchObject({ ok: true });
+  });
 });

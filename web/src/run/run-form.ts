@@ -1,5 +1,6 @@
 import { MAX_RUN_MINUTES, type PumpPage } from '@winter-jar/contracts';
 import {
+  countedAtTakeOver,
   equipmentIdOf,
   equipmentOf,
   type BallastUse,
@@ -48,6 +49,8 @@ export interface RunValues {
   firstPressurePa: string;
   lowestPressurePa: string;
   ventedBeforeStop: YesNo;
+  /** Of a run from before the take-over: among those that were counted then, or on top. */
+  takeOver: '' | 'among' | 'onTop';
   remark: string;
 }
 
@@ -145,6 +148,9 @@ export function readRun(
   const { mode, start, end, day } = v;
   const answer = runTime({ mode, minutes: byCycles, start, end, day, zone: page.row.zone, nowMs });
   if (!answer.ok) fields.refuse(answer.field, answer.words);
+  const counted = answer.ok ? countedAtTakeOver(page.state.takenOver, answer.time.happenedAt) : null;
+  if (counted !== null && v.takeOver === '')
+    fields.refuse('takeOver', 'Say whether it was counted then: else it counts twice, or not at all.');
   if (fields.hasIssues() || !answer.ok) return { ok: false, issues: fields.issues };
   const length = mode === 'times' ? answer.time.minutes : minutes;
   const { happenedAt, precision } = answer.time;
@@ -163,9 +169,16 @@ export function readRun(
     ...(lowestPressurePa === null ? {} : { lowestPressurePa }),
     ...more,
     ventedBeforeStop: v.ventedBeforeStop,
+    ...(counted === null ? {} : { beyondTakeOver: v.takeOver === 'onTop' }),
     ...remarkOf(v),
   };
   return { ok: true, deed: { main: { kind: 'run', happenedAt, precision, alsoAbout, body } } };
+}
+
+/** How many runs were counted at the take-over, where this run, as its times are typed, may be one of them. */
+export function countedBefore(v: RunValues, input: Parameters<typeof readRun>[1]): number | null {
+  const read = readRun({ ...v, takeOver: 'among' }, input);
+  return read.ok ? countedAtTakeOver(input.page.state.takenOver, read.deed.main.happenedAt) : null;
 }
 
 /** A run like the last one that ended now. */
@@ -195,6 +208,7 @@ export function runDefaults({ page, units, nowMs }: { page: PumpPage; units: Uni
     firstPressurePa: '',
     lowestPressurePa: quantityText(last?.lowestPressurePa, units.pressure),
     ventedBeforeStop: last?.ventedBeforeStop ?? 'unknown',
+    takeOver: '',
     remark: '',
   };
 }
@@ -229,6 +243,7 @@ export function runValuesOf(
     firstPressurePa: quantityText(body.firstPressurePa, units.pressure),
     lowestPressurePa: quantityText(body.lowestPressurePa, units.pressure),
     ventedBeforeStop: body.ventedBeforeStop,
+    takeOver: body.beyondTakeOver == null ? '' : body.beyondTakeOver ? 'onTop' : 'among',
     remark: body.remark ?? '',
   };
 }

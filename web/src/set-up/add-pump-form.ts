@@ -1,3 +1,4 @@
+import { ofMinute } from '../forms/when-field.js';
 import { checkRecord } from '@winter-jar/contracts';
 import {
   MATERIAL_LIBRARY,
@@ -167,7 +168,7 @@ export function readAddPump(v: AddPumpValues, context: Context): Answer {
   const takeOver = readTakeOver(v, { units, zone, nowMs: Date.parse(now), hasOil: !isDry });
   const issues = { ...fields.issues, ...(takeOver.ok ? {} : takeOver.issues) };
   if (!takeOver.ok || fields.hasIssues()) return { ok: false, issues };
-  const { deed } = exactly('takeOver', now, takeOver.body);
+  const { deed } = exactly('takeOver', ofMinute(now), takeOver.body);
   const { main: entry } = entriesOf(deed, { subject: { type: 'pump', id: pumpId }, zone, now, idFor, shared });
   return { ok: true, pumpId, versions: [...versions, ...libraryOf(house, now, newId)], entry };
 }

@@ -6,7 +6,7 @@ import { Remark } from '../forms/remark.js';
 import { nothingKnown, readTakeOver, takeOverValuesOf, type TakeOverValues } from './take-over-form.js';
 import { TakeOverFields } from './take-over-fields.js';
 import { useEntryForm } from '../entry/use-entry-form.js';
-import { happenedAt, happensNow, WHEN_WRONG, WhenField, whenOf, type When } from '../forms/when-field.js';
+import { happenedAt, happensNow, ofMinute, WHEN_WRONG, WhenField, whenOf, type When } from '../forms/when-field.js';
 
 type Values = TakeOverValues & When & { remark: string };
 
@@ -26,7 +26,7 @@ function TakeOver(props: EntryPageProps) {
     const answer = readTakeOver(v, { units, zone, nowMs: at ? Date.parse(at) : Date.now(), hasOil });
     if (!at) return { ok: false, issues: { ...(answer.ok ? {} : answer.issues), at: WHEN_WRONG } };
     if (!answer.ok) return answer;
-    return exactly('takeOver', at, { ...answer.body, ...remarkOf(v) });
+    return exactly('takeOver', ofMinute(at), { ...answer.body, ...remarkOf(v) });
   }
   const form = useEntryForm<'takeOver', Values>({
     kind: 'takeOver',

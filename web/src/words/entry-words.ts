@@ -63,6 +63,7 @@ export function entryWords(entry: Entry, house: HouseSetUp, { print, zone, now }
         entry.body.firstPressurePa && `first ${print.pressure(entry.body.firstPressurePa)}`,
         lowestPressurePa && `lowest ${print.pressure(lowestPressurePa)}`,
         ventedBeforeStop === 'no' && 'stopped under vacuum',
+        entry.body.beyondTakeOver && 'on top of what was counted at the take-over',
         remark,
       ]);
     }

@@ -56,6 +56,12 @@ const UNFIT_QUESTIONS: Readonly<Record<Unfit, string>> = {
   food: 'The service of this pump is food, and this oil is not registered for incidental food contact (H1). Is it really this oil?',
 };
 
+/** Of a run that began before its pump was taken over. */
+export const takeOverQuestion = (runs: number, day: string): string =>
+  runs === 1
+    ? `Is it the run that was counted when the pump was taken over ${day}?`
+    : `Is it one of the ${runs} runs that were counted when the pump was taken over ${day}?`;
+
 /** A soft rule as the question that it is. */
 export function questionWords(question: Question, { print, zone, now }: Words): { question: string; yes: string } {
   switch (question.code) {
@@ -68,6 +74,11 @@ export function questionWords(question: Question, { print, zone, now }: Words): 
       return {
         question: `This pump has a run already from ${momentWords(question.otherFrom, zone, now)} to ${momentWords(question.otherUntil, zone, now)}. Did it really run twice at that time?`,
         yes: 'Yes, keep both',
+      };
+    case 'takenOver':
+      return {
+        question: takeOverQuestion(question.runs, dayWords(question.takenOverAt, zone, now)),
+        yes: 'Yes, it is',
       };
     case 'meterBackwards':
       return {
