@@ -362,6 +362,8 @@ export {
   inUnit,
   type ParsedQuantity,
   parseQuantity,
+  readNumber,
+  type NumberRead,
   printDuration,
   printQuantity,
   QUANTITY_EXAMPLES,

@@ -12,7 +12,7 @@ export const PROFILES: readonly PumpProfile[] = [
     runsPerWeek: 2.5,
     hours: 34,
     materials: ['fd-paper-wet', 'fd-paper-wet', 'fd-paper-damp', 'fd-parchment'],
-    trapTempC: [-57, -48],
+    trapTempC: [-62, -53],
     condition: { trapWarmerK: 2 },
     neglectedLastDays: 12,
   },

@@ -54,7 +54,7 @@ test.each<[string, Dimension, string, string]>([
   ['some', 'volume', 'notANumber', 'some'],
   ['12 stones', 'volume', 'unknownUnit', 'stones'],
   ['12 hPa', 'volume', 'otherKindOfUnit', 'hPa'],
-  ['1.2.3 mL', 'volume', 'notANumber', '.3 mL'],
+  ['1.2.3 mL', 'volume', 'notANumber', '1.2.3 mL'],
 ])('"%s" as %s is refused with an example: %s', (text, dimension, code, part) => {
   const parsed = parse(text, dimension, 'mL');
   expect(parsed).toMatchObject({ ok: false, issue: { code, part } });

@@ -29,11 +29,19 @@ export function previewOfLast(page: PumpPage, entry: Entry, now: string): Previe
   }
 }
 
+/**
+ * Only what comes last can be folded here: before others the order decides what it means. A run counts the same wherever it lies on
+ * the charge that goes on.
+ */
+export function isLate({ last, takenOver, sumps }: PumpState, { kind, happenedAt }: Entry): boolean {
+  if (last === null || happenedAt >= last.happenedAt) return false;
+  const since = [sumps[0]?.charge.since.at ?? '', takenOver?.at ?? ''];
+  return kind !== 'run' || since.some((at) => happenedAt < at);
+}
+
 /** What would change with what is typed now. */
 export function usePreview(page: PumpPage, pending: Pending | null, now: string): Preview {
-  // Only what comes last can be folded here: before others the order decides what it means.
-  const last = page.state.last?.happenedAt;
-  const late = pending !== null && (pending.correcting || (last !== undefined && pending.entry.happenedAt < last));
+  const late = pending !== null && (pending.correcting || isLate(page.state, pending.entry));
   const effects = useEntriesEffect(late && pending ? pending.makeEntries : null, pending?.key ?? '');
   return useMemo((): Preview => {
     if (!pending) return { kind: 'none' };

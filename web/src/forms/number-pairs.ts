@@ -1,9 +1,14 @@
+import { typedNumber } from '../ui/typed-number.js';
+
 /** Two numbers on each line, as people type or paste them; a first line without numbers is a heading. */
 export type Pairs =
   | { readonly ok: true; readonly pairs: readonly (readonly [number, number])[] }
   | { readonly ok: false; readonly line: number; readonly text: string };
 
-const numberOf = (part: string): number => (part.trim() === '' ? NaN : Number(part.trim().replace(',', '.')));
+function numberOf(part: string): number {
+  const read = typedNumber(part);
+  return read.ok ? read.value : NaN;
+}
 
 /** Parts of a line: by semicolon, tab, colon, equals sign or blanks; by a comma where nothing else parts them. */
 function partsOf(line: string): string[] {

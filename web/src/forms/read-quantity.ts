@@ -1,4 +1,5 @@
-import { parseQuantity, type Dimension } from '@winter-jar/core';
+import type { Dimension } from '@winter-jar/core';
+import { typedQuantity } from '../ui/typed-number.js';
 import { quantityIssueWords } from '../ui/quantity-text.js';
 
 /** Gathers the fields of a form: each quantity parsed, each issue kept under its field. */
@@ -12,7 +13,12 @@ export function fieldReader(units: Readonly<Record<Dimension, string>>) {
     optional: boolean,
   ): number | null {
     if (optional && text.trim() === '') return null;
-    const parsed = parseQuantity({ text, dimension, defaultUnit: units[dimension], ...bounds });
+    const parsed = typedQuantity({
+      text,
+      dimension,
+      defaultUnit: units[dimension],
+      ...bounds,
+    });
     if (parsed.ok) return parsed.value;
     issues[name] = quantityIssueWords(parsed.issue, units[dimension]);
     return null;

@@ -1,8 +1,8 @@
+import { typedQuantity } from '../ui/typed-number.js';
 import {
   capacityMl,
   JAR_SHAPES,
   jarShapeOf,
-  parseQuantity,
   productIn,
   settlingOf,
   shelfJar,
@@ -154,7 +154,11 @@ export const jarsDrawn = (state: PumpState, v: Pick<ReadJarValues, 'sump' | 'sou
 
 /** mL in the jar as typed; 0 while nothing can be understood. */
 export function totalMlOf(values: Pick<ReadJarValues, 'lookedAtMl'>, units: Units): number {
-  const parsed = parseQuantity({ text: values.lookedAtMl, dimension: 'volume', defaultUnit: units.volume });
+  const parsed = typedQuantity({
+    text: values.lookedAtMl,
+    dimension: 'volume',
+    defaultUnit: units.volume,
+  });
   return parsed.ok ? parsed.value : 0;
 }
 
@@ -175,7 +179,7 @@ export function settlingOfFields(v: ReadJarValues, units: Units, state: PumpStat
   const lookedAtMl = totalMlOf(v, units);
   if (!product || (v.source !== 'sightGlass' && lookedAtMl === 0)) return null;
   const read = (text: string, dimension: Dimension) => {
-    const parsed = parseQuantity({ text, dimension, defaultUnit: units[dimension] });
+    const parsed = typedQuantity({ text, dimension, defaultUnit: units[dimension] });
     return parsed.ok ? parsed.value : null;
   };
   const warmth = read(v.jarTempC, 'temperature');

@@ -1,3 +1,4 @@
+import { typedQuantity } from '../ui/typed-number.js';
 import { capital } from '../words/number.js';
 import type { Print } from '../device/use-print.js';
 import { useUnits } from '../device/use-units.js';
@@ -19,7 +20,7 @@ import {
   type JarLayers,
   type SetLayer,
 } from './jar-volumes.js';
-import { parseQuantity, type JarShape } from '@winter-jar/core';
+import { type JarShape } from '@winter-jar/core';
 import { MoveVertical } from 'lucide-react';
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 
@@ -227,7 +228,7 @@ function EdgeHandle({
 function LayerInput({ kind, ml, onMl }: { kind: SetLayer; ml: number; onMl: (ml: number) => void }) {
   const unit = useUnits().volume;
   const [typed, setTyped] = useState<string | null>(null);
-  const read = (text: string) => parseQuantity({ text, dimension: 'volume', defaultUnit: unit, min: 0 });
+  const read = (text: string) => typedQuantity({ text, dimension: 'volume', defaultUnit: unit, min: 0 });
   const wrong = typed !== null && typed.trim() !== '' && !read(typed).ok;
   const words = LAYER_WORDS[kind];
   return (

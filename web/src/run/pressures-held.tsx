@@ -1,5 +1,6 @@
+import { typedQuantity } from '../ui/typed-number.js';
 import type { PumpPage } from '@winter-jar/contracts';
-import { equipmentOf, heldAgainst, parseQuantity, type PressureHeld } from '@winter-jar/core';
+import { equipmentOf, heldAgainst, type PressureHeld } from '@winter-jar/core';
 import type { Print } from '../device/use-print.js';
 import { useUnits } from '../device/use-units.js';
 import { PRESSURE_BOUNDS, type RunValues } from './run-form.js';
@@ -24,7 +25,12 @@ export function PressuresHeld({ values, page, print }: { values: RunValues; page
   const units = useUnits();
   const equipment = equipmentOf(values.equipmentId, page.setUp);
   const read = (text: string): number | null => {
-    const parsed = parseQuantity({ text, dimension: 'pressure', defaultUnit: units.pressure, ...PRESSURE_BOUNDS });
+    const parsed = typedQuantity({
+      text,
+      dimension: 'pressure',
+      defaultUnit: units.pressure,
+      ...PRESSURE_BOUNDS,
+    });
     return parsed.ok ? parsed.value : null;
   };
   const held = heldAgainst({

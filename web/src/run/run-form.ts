@@ -19,6 +19,7 @@ import { readNumberPairs } from '../forms/number-pairs.js';
 import { quantityText } from '../ui/quantity-text.js';
 import type { FormAnswer } from '../entry/deed.js';
 import { fieldReader } from '../forms/read-quantity.js';
+import { typedNumber } from '../ui/typed-number.js';
 import { remarkOf } from '../forms/remark-of.js';
 import { runTime, type TimeMode } from '../forms/run-time.js';
 
@@ -85,8 +86,11 @@ export function recentMaterials({ state }: Pick<PumpPage, 'state'>): string[] {
   return [...new Set(newestFirst.filter((m) => typeof m === 'string'))].slice(0, RECENT_MATERIALS);
 }
 
-/** A number of cycles, with or without separators between the thousands; NaN when it is none. */
-const cyclesOf = (text: string): number => Number(text.replace(/[\s,.](?=\d{3}\b)/g, ''));
+/** NaN when it is none. */
+function cyclesOf(text: string): number {
+  const read = typedNumber(text, { min: 1, max: 1_000_000 });
+  return read.ok ? read.value : NaN;
+}
 
 const YES_NO_FIELDS = ['defrostedBefore', 'drainClosed', 'inLineFilter'] as const;
 

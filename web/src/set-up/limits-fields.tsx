@@ -12,10 +12,11 @@ import {
   type TaskId,
 } from '@winter-jar/core';
 import { limitWords, measureWords, sourceWords, TASK_WORDS } from '../words/messages.js';
+import { echoOf, typedNumber } from '../ui/typed-number.js';
 import { inputClass } from '../ui/field.js';
 import { Unfolding } from '../ui/unfolding.js';
 import type { RecordValues } from './field-specs.js';
-import { limitName, NO_LIMIT } from './limit-values.js';
+import { LIMIT_BOUNDS, limitName, NO_LIMIT } from './limit-values.js';
 import type { RecordFormProps } from './record-fields.js';
 
 type Inherited = {
@@ -54,7 +55,8 @@ const ownLimits = (values: RecordValues, task: TaskId): string[] =>
     const text = (values[limitName(task, measure)] ?? '').trim();
     if (text === '') return [];
     if (text.toLowerCase() === NO_LIMIT) return [`no limit in ${measureWords(measure).toLowerCase()}`];
-    return [limitWords(measure, Number(text.replace(',', '.')))];
+    const read = typedNumber(text, LIMIT_BOUNDS);
+    return read.ok ? [limitWords(measure, read.value)] : [];
   });
 
 /** Limits task by task: what is inherited, from where, and what is said otherwise here. Empty inherits. */
@@ -92,6 +94,7 @@ export function LimitsFields({ kind, values, set, error, house }: RecordFormProp
                 const name = limitName(task, measure);
                 const beneath = limits.find((l) => l.measure === measure);
                 const message = error(name);
+                const echo = echoOf(values[name] ?? '', LIMIT_BOUNDS);
                 return (
                   <label key={measure} className="flex min-w-0 flex-col gap-1 text-[14px]">
                     {measureWords(measure)}
@@ -103,6 +106,7 @@ export function LimitsFields({ kind, values, set, error, house }: RecordFormProp
                       value={values[name] ?? ''}
                       onChange={(e) => set(name)(e.target.value)}
                     />
+                    {!message && echo && <span className="text-ink-2">{echo}</span>}
                     {message && (
                       <span role="alert" className="font-semibold text-stop">
                         {message}

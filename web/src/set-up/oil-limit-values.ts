@@ -1,9 +1,11 @@
 import { MAX_OIL_LIMIT } from '@winter-jar/contracts';
 import { OIL_LIMITS, OIL_SIGNS, VERDICT_LEVELS, type SignId, type SparseOilLimits } from '@winter-jar/core';
+import { typedNumber, typedText } from '../ui/typed-number.js';
 import type { RecordValues } from './field-specs.js';
 import { NO_LIMIT } from './limit-values.js';
 
 export type OilLimitKey = keyof typeof OIL_LIMITS;
+export const OIL_LIMIT_BOUNDS = { min: 0, max: MAX_OIL_LIMIT } as const;
 export const OIL_LIMIT_KEYS = Object.keys(OIL_LIMITS) as readonly OilLimitKey[];
 export const oilLimitName = (key: OilLimitKey): string => `oilLimits/${key.replaceAll('.', '/')}`;
 const isSign = (key: OilLimitKey): key is SignId => (OIL_SIGNS as readonly string[]).includes(key);
@@ -13,7 +15,10 @@ export function oilLimitValues(limits: SparseOilLimits): RecordValues {
   return Object.fromEntries(
     OIL_LIMIT_KEYS.map((key) => {
       const value = limits[key];
-      return [oilLimitName(key), value === undefined ? '' : value === null ? NO_LIMIT : String(value)];
+      return [
+        oilLimitName(key),
+        value === undefined ? '' : value === null ? NO_LIMIT : typeof value === 'number' ? typedText(value) : value,
+      ];
     }),
   );
 }
@@ -33,10 +38,12 @@ export function readOilLimits(values: RecordValues): Read {
       if ((VERDICT_LEVELS as readonly string[]).includes(text)) limits[key] = text;
       continue;
     }
-    const value = text.toLowerCase() === NO_LIMIT ? null : Number(text.replace(',', '.'));
-    if (value === null || (value >= 0 && value <= MAX_OIL_LIMIT)) limits[key] = value;
+    const read = text.toLowerCase() === NO_LIMIT ? null : typedNumber(text, OIL_LIMIT_BOUNDS);
+    if (read === null) limits[key] = null;
+    else if (read.ok) limits[key] = read.value;
     else
       issues[name] =
+        read.twoWays ??
         `“${text}” is not a limit. Right would be a number from 0 to ${MAX_OIL_LIMIT.toLocaleString('en-GB')}, or “${NO_LIMIT}”.`;
   }
   return Object.keys(issues).length > 0 ? { ok: false, issues } : { ok: true, limits: limits };

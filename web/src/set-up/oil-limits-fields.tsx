@@ -1,3 +1,4 @@
+import { echoOf } from '../ui/typed-number.js';
 import {
   LAB_SIGNS,
   LAB_STEPS,
@@ -17,7 +18,7 @@ import { verdictWords } from '../words/messages.js';
 import { SIGN_WORDS, STEP_WORDS } from '../words/oil-limit-words.js';
 import type { RecordValues } from './field-specs.js';
 import { NO_LIMIT } from './limit-values.js';
-import { oilLimitName } from './oil-limit-values.js';
+import { OIL_LIMIT_BOUNDS, oilLimitName } from './oil-limit-values.js';
 import { Unfolding } from '../ui/unfolding.js';
 import type { RecordFormProps } from './record-fields.js';
 
@@ -106,6 +107,7 @@ function StepRow({ id, beneath, values, set, error }: RowProps & { id: StepId })
                 value={values[name] ?? ''}
                 onChange={(e) => set(name)(e.target.value)}
               />
+              {!error(name) && echoOf(values[name] ?? '', OIL_LIMIT_BOUNDS)}
               {error(name) && (
                 <span role="alert" className="font-semibold text-stop">
                   {error(name)}

@@ -4,6 +4,7 @@ import { ManyChips } from '../ui/many-chips.js';
 import { Chips } from '../ui/chips.js';
 import { Field, inputClass, TextField } from '../ui/field.js';
 import { QuantityField } from '../ui/quantity-field.js';
+import { echoOf } from '../ui/typed-number.js';
 import { SelectField } from '../ui/select-field.js';
 import { nameOf, type FieldSpec, type RecordValues } from './field-specs.js';
 import { fieldsOf, notAssumed } from './record-form.js';
@@ -131,6 +132,7 @@ function RecordField({ spec, values, set, error, house }: RecordFormProps & { sp
       return (
         <TextField
           {...shared}
+          {...(echoOf(value) ? { hint: echoOf(value) ?? '' } : {})}
           label={spec.unit ? `${spec.label} (${spec.unit})` : spec.label}
           value={value}
           onText={onText}

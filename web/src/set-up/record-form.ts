@@ -1,6 +1,7 @@
 import { checkRecord, SUMPS_OF } from '@winter-jar/contracts';
 import { inUnit, type Dimension, type JarShape, type PumpKind, type SetUpKind } from '@winter-jar/core';
 import { readNumberPairs } from '../forms/number-pairs.js';
+import { typedNumber, typedText } from '../ui/typed-number.js';
 import { fieldReader } from '../forms/read-quantity.js';
 import { issueWords } from '../words/issue-words.js';
 import { FIELD_SPECS, nameOf, type FieldSpec, type RecordValues } from './field-specs.js';
@@ -25,7 +26,7 @@ function valueAt(body: Body, path: string): unknown {
   return path.split('.').reduce<unknown>((at, key) => (at as Body | undefined)?.[key], body);
 }
 
-const plain = (value: number): string => String(Number(value.toPrecision(8)));
+const plain = (value: number): string => typedText(Number(value.toPrecision(8)));
 
 function textOf(spec: FieldSpec, value: unknown, units: Units): string {
   if (value === null || value === undefined) return spec.type === 'choice' ? (spec.initial ?? '') : '';
@@ -148,9 +149,9 @@ function readField(spec: FieldSpec, text: string, reader: ReturnType<typeof fiel
     }
     case 'rating':
     case 'number': {
-      const value = Number(trimmed.replace(/(\d),(\d)/, '$1.$2'));
-      if (Number.isFinite(value)) return value;
-      reader.refuse(name, `“${trimmed}” is not a number. Right would be a number, such as 12.5.`);
+      const read = typedNumber(trimmed);
+      if (read.ok) return read.value;
+      reader.refuse(name, read.twoWays ?? `“${trimmed}” is not a number. Right would be a number, such as 12.5.`);
       return null;
     }
   }

@@ -2,6 +2,7 @@ import type { PumpPage } from '@winter-jar/contracts';
 import type { Dimension, Entry, TakeOverBody } from '@winter-jar/core';
 import { toLocalField } from '../words/dates.js';
 import { meterText, METER_BOUNDS } from '../forms/meter-text.js';
+import { typedNumber } from '../ui/typed-number.js';
 import { fieldReader } from '../forms/read-quantity.js';
 import { timeOfDayRun } from '../forms/run-time.js';
 
@@ -34,8 +35,9 @@ export function readTakeOver(
   const fields = fieldReader(input.units);
   const meterMinutes = fields.optional('meter', v.meter, 'duration', METER_BOUNDS);
   const minutesSince = input.hasOil ? fields.optional('hoursSince', v.hoursSince, 'duration', METER_BOUNDS) : null;
-  const runs = input.hasOil && v.runsSince.trim() !== '' ? Number(v.runsSince) : null;
-  if (runs !== null && !(Number.isInteger(runs) && runs >= 0 && runs <= 100_000))
+  const typed = input.hasOil && v.runsSince.trim() !== '' ? typedNumber(v.runsSince, { min: 0, max: 100_000 }) : null;
+  const runs = typed?.ok ? typed.value : null;
+  if (typed && !(runs !== null && Number.isInteger(runs)))
     fields.refuse('runsSince', `“${v.runsSince}” is not a number of runs. Right would be a whole number, such as 3.`);
   let oilChangedAt: string | null = null;
   if (input.hasOil && v.changed === 'day') {

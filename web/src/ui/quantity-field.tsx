@@ -1,4 +1,5 @@
-import { parseQuantity, printQuantity, UNITS, type Dimension } from '@winter-jar/core';
+import { printQuantity, UNITS, type Dimension } from '@winter-jar/core';
+import { typedQuantity } from './typed-number.js';
 import { Field, inputClass } from './field.js';
 import { useUnits } from '../device/use-units.js';
 import { quantityIssueWords } from './quantity-text.js';
@@ -19,7 +20,7 @@ const hasOthers = (dimension: Dimension): boolean => UNITS.filter((u) => u.dimen
 /** One field for every quantity: any unit typed with its symbol, and what was understood beneath. */
 export function QuantityField({ label, dimension, text, onText, error, min, max, hint }: QuantityFieldProps) {
   const unit = useUnits()[dimension];
-  const parsed = parseQuantity({
+  const parsed = typedQuantity({
     text,
     dimension,
     defaultUnit: unit,

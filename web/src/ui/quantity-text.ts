@@ -1,4 +1,5 @@
 import { inUnit, printQuantity, type QuantityIssue } from '@winter-jar/core';
+import { twoWaysWords, typedText } from './typed-number.js';
 
 /** Says what was not understood, and gives an example. */
 export function quantityIssueWords(issue: QuantityIssue, unit: string): string {
@@ -13,6 +14,8 @@ export function quantityIssueWords(issue: QuantityIssue, unit: string): string {
       return `“${issue.part}” is not a unit known here${such}`;
     case 'otherKindOfUnit':
       return `“${issue.part}” measures something else${such}`;
+    case 'twoWays':
+      return twoWaysWords(issue.part, issue.readings ?? [NaN, NaN]);
     case 'belowRange':
       return `“${issue.part}” is less than the least that can be right, ${bound}`;
     case 'aboveRange':
@@ -24,5 +27,5 @@ export function quantityIssueWords(issue: QuantityIssue, unit: string): string {
 export function quantityText(value: number | null | undefined, unit: string): string {
   if (value === null || value === undefined) return '';
   if (unit === 'h') return printQuantity({ value, unit });
-  return `${Number(inUnit({ value, unit }).toPrecision(6))} ${unit}`;
+  return `${typedText(Number(inUnit({ value, unit }).toPrecision(6)))} ${unit}`;
 }

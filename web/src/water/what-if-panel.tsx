@@ -1,5 +1,6 @@
+import { typedQuantity } from '../ui/typed-number.js';
 import type { PumpPage } from '@winter-jar/contracts';
-import { parseQuantity, type Dimension } from '@winter-jar/core';
+import { type Dimension } from '@winter-jar/core';
 import { useState } from 'react';
 import { useUnits } from '../device/use-units.js';
 import { forecastWords, measureWords, usedWords } from '../words/messages.js';
@@ -33,7 +34,12 @@ export function WhatIfPanel({ page, words }: { page: PumpPage; words: Words }) {
   const [hours, setHours] = useState(() => quantityText(start.hours * 60, units.duration));
   const [ballast, setBallast] = useState<Ballast>(start.ballast === 'unknown' ? 'closed' : start.ballast);
   const read = (text: string, dimension: Dimension, bounds: { min: number; max: number }): number | null => {
-    const parsed = parseQuantity({ text, dimension, defaultUnit: units[dimension], ...bounds });
+    const parsed = typedQuantity({
+      text,
+      dimension,
+      defaultUnit: units[dimension],
+      ...bounds,
+    });
     return parsed.ok ? parsed.value : null;
   };
   const trapTempC = page.setUp.equipment.coldTrap ? read(trap, 'temperature', BOUNDS.trapTempC) : start.trapTempC;
