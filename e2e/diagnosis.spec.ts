@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test';
 import type { DiagnosisAnswer } from '@winter-jar/contracts';
 import { CHECKS, FINDINGS, type CheckId } from '@winter-jar/core';
-import { expect, logRun, minutesAgo, noSidewaysScroll, open, test, type Yard } from './yard.js';
+import { expect, levelRight, logRun, minutesAgo, noSidewaysScroll, open, test, type Yard } from './yard.js';
 
 const WRONG = '/pumps/lf-01/what-is-wrong';
 const diagnosis = async (yard: Yard) =>
@@ -91,6 +91,7 @@ for (const size of [
     // The remedy is an oil change; after the run the pump asks whether it held.
     await open(page, yard, '/pumps/lf-01/change');
     await page.getByLabel('Came out').fill('650 mL');
+    await levelRight(page);
     await page.getByRole('button', { name: 'Save the oil change' }).click();
     await expect(page.getByText('Oil changed on LF-01').first()).toBeVisible();
     expect((await yard.pump('lf-01')).row.reasons.map((r) => r.code)).not.toContain('cream');
@@ -114,7 +115,10 @@ test('the remedy is asked after once the pump has run, and the confirmed cause s
   await expect(page.getByText('Oil in the hose on Monday').first()).toBeVisible();
   await page.getByRole('link', { name: 'Confirm a cause and close' }).click();
   await page.getByLabel('What was it?').selectOption('suckback');
-  await expect(page.getByLabel('What was done about it?')).not.toHaveValue('');
+  // What is usually done stands beside; what was done is written by hand.
+  await expect(page.getByText(/^Usually:/)).toBeVisible();
+  await expect(page.getByLabel('What was done about it?')).toHaveValue('');
+  await page.getByLabel('What was done about it?').fill('Anti-suckback ball and its ring replaced');
   await page.getByRole('radio', { name: '1 run', exact: true }).click();
   await earlier(page, 20);
   await page.getByRole('button', { name: 'Close the case' }).click();

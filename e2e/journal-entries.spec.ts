@@ -1,4 +1,4 @@
-import { expect, logRun, minutesAgo, open, test } from './yard.js';
+import { expect, levelRight, logRun, minutesAgo, open, test } from './yard.js';
 
 test('who writes is chosen once, and every entry bears the name', async ({ page, yard }) => {
   await open(page, yard, '/');
@@ -125,6 +125,7 @@ test('a late entry shows what it changes before it is saved', async ({ page, yar
   await page.getByLabel('At', { exact: true }).fill(field);
   await expect(page.getByRole('heading', { name: 'What this changes' })).toBeVisible();
   await expect(page.getByText(/stands? as before|→/).last()).toBeVisible();
+  await levelRight(page);
   await page.getByRole('button', { name: 'Save the oil change' }).click();
   await expect(page.getByText('Oil changed on LF-02').first()).toBeVisible();
 });
@@ -183,6 +184,7 @@ test('a change whose level nobody read asks for a look', async ({ page, yard }) 
   await open(page, yard, '/pumps/lf-02/change');
   await page.getByLabel('not measured').check();
   await page.getByRole('radio', { name: 'not read yet' }).click();
+  await levelRight(page);
   await page.getByRole('button', { name: 'Save the oil change' }).click();
   await expect(page.getByText(/Filled, and the level not read since/).first()).toBeVisible();
   await expect(page.getByText(/not measured what came out/).first()).toBeVisible();

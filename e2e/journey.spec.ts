@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, logRun, open, test } from './yard.js';
+import { expect, levelRight, logRun, open, test } from './yard.js';
 
 const PUMP = 'lf-02';
 
@@ -41,6 +41,7 @@ test('runs fill the ruler, the limit flips the verdict, the next run is carried 
     .first()
     .click();
   await page.getByLabel('Came out').fill('650');
+  await levelRight(page);
   await page.getByRole('button', { name: 'Save the oil change' }).click();
   await expect(page.getByRole('group', { name: /^LF-02: 0 runs since the oil change/ })).toBeVisible();
   await expect(page.getByText('Run on').first()).toBeVisible();
@@ -89,6 +90,7 @@ test('a look, a bleed and a top-up are saved with what they say, and answer what
     .click();
   await page.getByLabel('Filled in').fill('0,1 L');
   await expect(page.getByText('= 100 mL')).toBeVisible();
+  await levelRight(page);
   await page.getByRole('button', { name: 'Save the top-up' }).click();
   await expect(page.getByText('Run on').first()).toBeVisible();
 
@@ -125,6 +127,7 @@ test('an oil change with its filter is one deed: undone together, taken back tog
     await open(page, yard, '/pumps/qp-02/change');
     await page.getByLabel('Came out').fill('1,9 L');
     await page.getByRole('radio', { name: 'changed too' }).click();
+    await levelRight(page);
     await page.getByRole('button', { name: 'Save the oil change' }).click();
     await expect(page.getByText('Oil changed on QP-02').first()).toBeVisible();
     expect((await yard.pump('qp-02')).state.tasks.oilFilter?.day).not.toBe(before.state.tasks.oilFilter?.day);
@@ -143,6 +146,7 @@ test('a drain larger than the charge is asked, and said yes to', async ({ page, 
   yard.expectedErrors = [/422/];
   await open(page, yard, '/pumps/lf-02/change');
   await page.getByLabel('Came out').fill('760');
+  await levelRight(page);
   await page.getByRole('button', { name: 'Save the oil change' }).click();
   await expect(page.getByText(/760.mL came out, but the charge is 700.mL. Was there water in it\?/)).toBeVisible();
   await page.getByRole('button', { name: 'Yes, it is right' }).click();

@@ -1,6 +1,6 @@
 import { devices, type Locator, type Page } from '@playwright/test';
 import { png } from './png.js';
-import { expect, open, test, type Yard } from './yard.js';
+import { expect, levelRight, open, test, type Yard } from './yard.js';
 
 const PUMP = '/pumps/lf-02';
 
@@ -212,6 +212,7 @@ test('metal in the oil stops the pump until it was inspected and has clean oil, 
     .first()
     .click();
   await page.getByLabel('Came out').fill('650 mL');
+  await levelRight(page);
   await page.getByRole('button', { name: 'Save the oil change' }).click();
   await expect(page.getByText('Oil changed on LF-02').first()).toBeVisible();
   await expect(page.getByText('Stop', { exact: true })).toHaveCount(0);

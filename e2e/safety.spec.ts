@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, open, test } from './yard.js';
+import { expect, levelRight, open, test } from './yard.js';
 
 const stop = (page: Page) => page.getByText('Stop', { exact: true });
 
@@ -22,6 +22,7 @@ test('a pump that is put into oxygen service stops at once, and only a strip wit
   await open(page, yard, '/pumps/qp-02/change');
   await expect(page.getByText(/Only inert \(PFPE\) oil/)).toBeVisible();
   await page.getByLabel('Came out').fill('1900 mL');
+  await levelRight(page);
   await page.getByRole('button', { name: 'Save the oil change' }).click();
   await expect(page.getByText(/Did it really come about\?/)).toBeVisible();
   await page.getByRole('button', { name: /^It happened so/ }).click();
@@ -31,6 +32,7 @@ test('a pump that is put into oxygen service stops at once, and only a strip wit
   await page.getByRole('link', { name: /^Strip and clean, then log it/ }).click();
   await expect(page.getByLabel('Which task')).toHaveValue('stripClean');
   await page.getByLabel('Oil', { exact: true }).selectOption({ label: await pfpe(page) });
+  await levelRight(page);
   await page.getByRole('button', { name: 'Save the task' }).click();
   await expect(page.getByText('Strip and solvent clean done on QP-02').first()).toBeVisible();
   await expect(stop(page)).toHaveCount(0);
@@ -57,6 +59,7 @@ test('no oil in the glass: filled up it is a Stop until somebody says where the 
     .first()
     .click();
   await page.getByLabel('Filled in').fill('200 mL');
+  await levelRight(page);
   await page.getByRole('button', { name: 'Save the top-up' }).click();
   await expect(page.getByText('Top-up saved on LF-02').first()).toBeVisible();
   await expect(page.getByText(/nobody said where the oil went/).first()).toBeVisible();

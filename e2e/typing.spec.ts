@@ -137,7 +137,10 @@ test('units change everywhere at once and are remembered', async ({ page, yard }
   await page.reload();
   await expect(page.getByText(/23.7.fl.oz of Linnet 68/)).toBeVisible();
   await open(page, yard, '/pumps/lf-01/run');
+  await expect(page.getByLabel('Trap, coldest')).toHaveValue('');
+  await page.getByRole('button', { name: /^as last time: .*°F$/ }).click();
   await expect(page.getByLabel('Trap, coldest')).toHaveValue(/°F$/);
+  await page.getByRole('button', { name: /^as last time: .*mTorr$/ }).click();
   await expect(page.getByLabel('Lowest pressure')).toHaveValue(/mTorr$/);
 });
 

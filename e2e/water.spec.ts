@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, logRun, minutesAgo, noSidewaysScroll, open, test, type Yard } from './yard.js';
+import { expect, levelRight, logRun, minutesAgo, noSidewaysScroll, open, test, type Yard } from './yard.js';
 
 const PUMP = '/pumps/lf-02';
 
@@ -12,6 +12,7 @@ async function changeOil(page: Page, yard: Yard, minutes: number): Promise<void>
   await open(page, yard, `${PUMP}/change`);
   await page.getByLabel('Came out').fill('650 mL');
   await earlier(page, minutes);
+  await levelRight(page);
   await page.getByRole('button', { name: 'Save the oil change' }).click();
   await expect(page.getByText('Oil changed on LF-02').first()).toBeVisible();
 }

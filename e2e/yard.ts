@@ -107,6 +107,13 @@ export async function logRun(
   await expect(page.getByText('Run logged on').first()).toBeVisible();
 }
 
+/** The level after a filling is said by hand. */
+export const levelRight = (page: Page): Promise<void> =>
+  page
+    .getByRole('group', { name: /^Level after/ })
+    .getByRole('radio', { name: 'right', exact: true })
+    .click();
+
 export const noSidewaysScroll = (page: Page) =>
   expect
     .poll(() => page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth))

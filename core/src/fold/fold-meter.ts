@@ -10,7 +10,10 @@ export function foldMeter(state: PumpState, context: Context, body: MeterBody): 
   const { meter } = state;
   const loggedMinutes = state.totals.minutes - state.totals.unloggedMinutes;
   const onMeter = body.action === 'replaced' ? (body.newMinutes ?? 0) : body.minutes;
-  const segment = { ...originOf(context), minutes: onMeter, loggedMinutes };
+  const goesOn = meter !== null && body.action !== 'replaced' && body.minutes >= meter.minutes;
+  const { at } = originOf(context);
+  const first = goesOn ? meter.first : { at, minutes: onMeter };
+  const segment = { ...originOf(context), minutes: onMeter, loggedMinutes, first };
   if (!meter || body.minutes < meter.minutes) return { ...state, meter: { ...segment, aheadMinutes: 0 } };
   const balance = body.minutes - meter.minutes - (loggedMinutes - meter.loggedMinutes) - meter.aheadMinutes;
   const read = { ...state, meter: { ...segment, aheadMinutes: Math.max(0, -balance) } };

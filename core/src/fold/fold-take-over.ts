@@ -126,7 +126,13 @@ export function foldTakeOver(state: PumpState, context: Context, body: TakeOverB
   const meter =
     meterMinutes === null
       ? state.meter
-      : { ...originOf(context), minutes: meterMinutes, loggedMinutes, aheadMinutes: 0 };
+      : {
+          ...originOf(context),
+          minutes: meterMinutes,
+          loggedMinutes,
+          aheadMinutes: 0,
+          first: { at: entry.happenedAt, minutes: meterMinutes },
+        };
   const bars = state.bars.filter((b) => b.at >= begins);
   const older = sumOf(bars.map((b) => ({ ...b, runs: b.load === 'unlogged' ? 0 : 1 })));
   return {

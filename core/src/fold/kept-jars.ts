@@ -7,6 +7,7 @@ export function jarOf(context: Context, seen: Pick<JarSeen, 'source'> & Partial<
     oilUl: 0,
     sludgeUl: 0,
     waterUl: 0,
+    waterRead: false,
     creamUl: 0,
     hazyUl: 0,
     photoId: null,

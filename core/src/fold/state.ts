@@ -158,6 +158,8 @@ export interface JarSeen {
   readonly oilUl: number;
   readonly sludgeUl: number;
   readonly waterUl: number;
+  /** Somebody looked for water in it; without that none is not no water. */
+  readonly waterRead: boolean;
   readonly creamUl: number;
   readonly hazyUl: number;
   readonly photoId: string | null;
@@ -219,6 +221,8 @@ export interface MeterSegment {
   readonly loggedMinutes: number;
   /** Logged beyond what the meter had counted by then: a run that was still going, or one logged too long. */
   readonly aheadMinutes: number;
+  /** The first reading of this meter, or since it was set back. */
+  readonly first: { readonly at: string; readonly minutes: number };
 }
 
 export interface RecentRun {

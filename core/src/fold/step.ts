@@ -61,7 +61,9 @@ function fold(state: PumpState, context: Context): PumpState {
       const bled = onSump(state, sump, (s) => judgeBleed({ ...judging, sump: s }));
       const read = (waterMl ?? null) !== null;
       const oilUl = Math.max(0, toUl(drawnMl) - toUl(waterMl));
-      const jarred = read ? keepJar(bled, jarOf(context, { source: 'bleed', oilUl, waterUl: toUl(waterMl) })) : bled;
+      const jarred = read
+        ? keepJar(bled, jarOf(context, { source: 'bleed', oilUl, waterUl: toUl(waterMl), waterRead: true }))
+        : bled;
       const told = read || sump !== 'oil' ? jarred : notTold(jarred, { ...originOf(context), kind: 'bleed' });
       const marked = withWaterSeen(markLastBar(done(told, context, 'bleed'), 'bled'), sump);
       return sump === 'oil'
@@ -126,6 +128,7 @@ function foldLook(state: PumpState, context: Context, look: LookBody): PumpState
     source: look.source,
     oilUl: Math.max(0, toUl(look.lookedAtMl) - layers.sludgeUl - layers.waterUl - layers.creamUl),
     ...layers,
+    waterRead: saysWater(look),
     hazyUl: toUl(look.hazyMl),
     colour: look.colour ?? null,
     clarity: look.clarity ?? null,

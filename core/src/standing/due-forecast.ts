@@ -45,6 +45,8 @@ export interface Usage {
   readonly weightCv: number;
   readonly meanHours: number;
   readonly hoursCv: number;
+  /** By its hour meter; null where it was not read twice some days apart. */
+  readonly meterHoursPerDay: number | null;
 }
 
 function meanAndCv(values: readonly number[]): { mean: number; cv: number } {
@@ -52,6 +54,16 @@ function meanAndCv(values: readonly number[]): { mean: number; cv: number } {
   if (values.length < 2 || mean === 0) return { mean, cv: 0 };
   const variance = values.reduce((sum, v) => sum + (v - mean) ** 2, 0) / (values.length - 1);
   return { mean, cv: Math.sqrt(variance) / mean };
+}
+
+/** Between two readings of a meter that tell of a rate. */
+const LEAST_METER_DAYS = 3;
+
+function meterRate(meter: PumpState['meter']): number | null {
+  if (meter === null) return null;
+  const days = (Date.parse(meter.at) - Date.parse(meter.first.at)) / DAY_MS;
+  const hours = (meter.minutes - meter.first.minutes) / 60;
+  return days >= LEAST_METER_DAYS && hours > 0 ? hours / days : null;
 }
 
 /** Runs that began in the same minute are told apart by that much. */
@@ -62,9 +74,11 @@ export function usageOf(
   {
     recentRuns: runs,
     running,
+    meter = null,
   }: {
     readonly recentRuns: readonly Pick<PumpState['recentRuns'][number], 'at' | 'weightMilli' | 'minutes'>[];
     readonly running: PumpState['running'];
+    readonly meter?: PumpState['meter'];
   },
   fallback: { weight: number; hours: number },
   now: string,
@@ -86,6 +100,7 @@ export function usageOf(
     weightCv: weight.cv,
     meanHours: hours.mean,
     hoursCv: hours.cv,
+    meterHoursPerDay: meterRate(meter),
   };
 }
 
@@ -94,8 +109,8 @@ export interface DueForecast {
   readonly p10Days: number;
   readonly p50Days: number;
   readonly p90Days: number;
-  /** `date`: a calendar limit; `use`: this pump's own use; `fewRuns`: own use, with too few runs to know their scatter. */
-  readonly basis: 'date' | 'use' | 'fewRuns';
+  /** `date`: a calendar limit; `use`: this pump's own use; `fewRuns`: own use, with too few runs to know their scatter; `meter`: hours by its meter alone. */
+  readonly basis: 'date' | 'use' | 'fewRuns' | 'meter';
   /** Runs until the limit; null for a date on a pump without a known rate. */
   readonly runsLeft: number | null;
 }
@@ -118,6 +133,9 @@ export function runsLeftOf(input: {
   return null;
 }
 
+/** Hours that a meter counts in a week vary by so much, 8 in 10: of work in shifts, where nobody logs single runs. */
+const METER_BAND = [0.75, 1.5] as const;
+
 /** Forecast of one limit that is not reached yet; null when the pump's runs say nothing about it. */
 export function forecastLimit(input: { measure: Measure; left: number; usage: Usage }): DueForecast | null {
   const { measure, left, usage } = input;
@@ -126,6 +144,11 @@ export function forecastLimit(input: { measure: Measure; left: number; usage: Us
     return { measure, p10Days: left, p50Days: left, p90Days: left, basis: 'date', runsLeft };
   }
   const need = runsLeftOf(input);
+  if (usage.runsPerDay === null && measure === 'hours' && usage.meterHoursPerDay !== null) {
+    const days = left / usage.meterHoursPerDay;
+    const [p10Days, p90Days] = [days * METER_BAND[0], days * METER_BAND[1]];
+    return { measure, p10Days, p50Days: days, p90Days, basis: 'meter', runsLeft: need?.runs ?? null };
+  }
   if (!need || usage.runsPerDay === null) return null;
   const [p10Days, p50Days, p90Days] = daysOfRuns(need, usage, usage.runsPerDay);
   return { measure, p10Days, p50Days, p90Days, basis: usage.stream ? 'use' : 'fewRuns', runsLeft: need.runs };

@@ -1,5 +1,5 @@
 import type { LimitSource, ResolvedLimit } from '../set-up/index.js';
-import { forecastLimit, type DueForecast, type Usage } from './due-forecast.js';
+import { forecastLimit, runsLeftOf, type DueForecast, type Usage } from './due-forecast.js';
 import type { Measure } from '../limits/index.js';
 import { usedSince, type Counts, type Since } from '../fold/index.js';
 
@@ -14,6 +14,8 @@ export interface LimitStanding {
   readonly reached: boolean;
   /** Not reached yet, but at the end of the next planned run it will be. */
   readonly withinNextRun: boolean;
+  /** By the use of its runs, or of its set’s plain ones; null where runs do not use it up. */
+  readonly runsLeft: number | null;
   readonly forecast: DueForecast | null;
 }
 
@@ -51,6 +53,7 @@ export function limitStanding(input: {
     from: limit.from,
     reached,
     withinNextRun: !reached && measure !== 'changes' && used + usedByNextRun(measure, nextRun) >= value,
+    runsLeft: reached ? 0 : (runsLeftOf({ measure, left, usage })?.runs ?? null),
     forecast: reached ? null : forecastLimit({ measure, left, usage }),
   };
 }

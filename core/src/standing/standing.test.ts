@@ -99,6 +99,29 @@ describe('limits', () => {
     expect(next).toMatchObject({ limit: 750, from: 'preset' });
   });
 
+  // Five runs, 7 weighted, and half a year are allowed; four runs of it are gone, and nobody has logged one.
+  test('before any run is logged the limit in runs decides, not the far date of the calendar', () => {
+    const taken = entryAt(480, 'takeOver', { oilChangedAt: at(24), runsSince: 4 });
+    const change = oilChange(standing([taken], 481));
+    expect(change?.decides).toMatchObject({ measure: 'runs', left: 1, runsLeft: 1, forecast: null });
+    expect(change?.limits.find((l) => l.measure === 'days')?.forecast?.p50Days).toBeGreaterThan(100);
+    // Three days before the half-year is over with one run gone, the date decides.
+    const old = entryAt(24 * 181, 'takeOver', { oilChangedAt: at(24 * 1), runsSince: 1 });
+    expect(oilChange(standing([old], 24 * 181))?.decides).toMatchObject({ measure: 'days' });
+  });
+
+  test('two readings of the hour meter give a rate: 60 h in 5 days, and 240 h left are 20 days', () => {
+    const meter = (hours: number, onMeter: number) =>
+      entryAt(hours, 'meter', { action: 'read', minutes: onMeter * 60 });
+    const taken = entryAt(24, 'takeOver', { oilChangedAt: at(23), minutesSince: 450 * 60, meterMinutes: 1000 * 60 });
+    const options: YardOptions = { preset: 'byTheHour' };
+    const forecastOf = (entries: Entry[], now: number) => oilChange(standing(entries, now, options))?.forecast;
+    expect(forecastOf([taken, meter(24 * 3, 1030)], 24 * 3)?.basis).not.toBe('meter');
+    const read = forecastOf([taken, meter(24 * 6, 1060)], 24 * 6);
+    expect(read).toMatchObject({ measure: 'hours', basis: 'meter' });
+    expect(read?.p50Days).toBeCloseTo(20, 5);
+  });
+
   test('a flush is counted in oil changes', () => {
     const s = standing([changeAt(1), changeAt(100), changeAt(200)], 201);
     expect(s.tasks.find((t) => t.task === 'flush')).toMatchObject({

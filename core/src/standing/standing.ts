@@ -7,7 +7,7 @@ import { usageOf, type Usage } from './due-forecast.js';
 import { layUpOf, type LayUp } from './lay-up.js';
 import type { Reason, StandingFinding, StandingMachineFinding } from './reason.js';
 import { isAirBarred, unfitOil } from './service-fitness.js';
-import { medianOf, STATUS_ORDER, taskStanding, type TaskStanding } from './task-standing.js';
+import { expectedDays, STATUS_ORDER, taskStanding, type TaskStanding } from './task-standing.js';
 import { withWanted } from './wanted-tasks.js';
 
 export interface Standing {
@@ -172,7 +172,9 @@ export function standingAt(input: StandingInput): Standing {
     .filter(({ task }) => task !== 'bleed' || canBleed(setUp))
     .map(({ task }) => taskStanding({ task, state, setUp, todayDay, usage }))
     .filter((t) => t.limits.length > 0)
-    .sort((a, b) => STATUS_ORDER.indexOf(a.status) - STATUS_ORDER.indexOf(b.status) || medianOf(a) - medianOf(b));
+    .sort(
+      (a, b) => STATUS_ORDER.indexOf(a.status) - STATUS_ORDER.indexOf(b.status) || expectedDays(a) - expectedDays(b),
+    );
   const charge = state.sumps[0]?.charge;
   const carriedOverRuns = charge?.carriedOverRuns ?? 0;
   const unknown = state.entries === 0 && setUp.model.sumps.length > 0 ? [NOT_TAKEN_OVER] : [];

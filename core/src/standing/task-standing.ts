@@ -18,7 +18,14 @@ export interface TaskStanding {
 }
 
 export const STATUS_ORDER = ['now', 'reached', 'withinNextRun', 'ok', 'noLimit'] as const;
-export const medianOf = (limit: { forecast: DueForecast | null }): number => limit.forecast?.p50Days ?? Infinity;
+/** A pump of which no use is known may run once a day. */
+const MOST_RUNS_A_DAY = 1;
+/** Days until it is expected: of a limit in runs without any rate, as if it ran every day, so that it stands before far dates. */
+export const expectedDays = (of: {
+  forecast: DueForecast | null;
+  decides?: LimitStanding | null;
+  runsLeft?: number | null;
+}): number => of.forecast?.p50Days ?? (of.decides?.runsLeft ?? of.runsLeft ?? Infinity) / MOST_RUNS_A_DAY;
 
 export function taskStanding(input: {
   task: TaskId;
@@ -43,7 +50,9 @@ export function taskStanding(input: {
     limitStanding({ limit, since, totals: state.totals, todayDay, usage }),
   );
   const reached = limits.filter((l) => l.reached).sort((a, b) => b.used / b.limit - a.used / a.limit)[0];
-  const expected = [...limits].sort((a, b) => medianOf(a) - medianOf(b) || a.left / a.limit - b.left / b.limit)[0];
+  const expected = [...limits].sort(
+    (a, b) => expectedDays(a) - expectedDays(b) || a.left / a.limit - b.left / b.limit,
+  )[0];
   const decides = reached ?? expected ?? null;
   const status = reached
     ? 'reached'

@@ -3,7 +3,7 @@ import { sinceOf, type PumpState } from '../fold/index.js';
 import type { Act } from '../oil/index.js';
 import type { PumpSetUp } from '../set-up/index.js';
 import type { Reason, ReasonCode } from './reason.js';
-import { medianOf, STATUS_ORDER, type TaskStanding } from './task-standing.js';
+import { expectedDays, STATUS_ORDER, type TaskStanding } from './task-standing.js';
 
 /** The task by which each act is done; an act that is none, such as a top-up, stands in the verdict alone. */
 const TASK_OF: { readonly [A in Act]?: TaskId } = {
@@ -54,7 +54,9 @@ export function withWanted(
     return first < 0 ? reasons.length : first;
   };
   const rank = (t: TaskStanding): number => STATUS_ORDER.indexOf(t.status);
-  return [...known.values()].sort((a, b) => rank(a) - rank(b) || place(a) - place(b) || medianOf(a) - medianOf(b));
+  return [...known.values()].sort(
+    (a, b) => rank(a) - rank(b) || place(a) - place(b) || expectedDays(a) - expectedDays(b),
+  );
 }
 
 /** A task without a limit that could come due, as it stands. */

@@ -1252,8 +1252,8 @@ export type DueForecast = {
   p10Days: number;
   p50Days: number;
   p90Days: number;
-  /** `date`: a calendar limit; `use`: this pump's own use; `fewRuns`: own use, with too few runs to know their scatter. */
-  basis: 'date' | 'use' | 'fewRuns';
+  /** `date`: a calendar limit; `use`: this pump's own use; `fewRuns`: own use, with too few runs to know their scatter; `meter`: hours by its meter alone. */
+  basis: 'date' | 'use' | 'fewRuns' | 'meter';
   /** Runs until the limit; null for a date on a pump without a known rate. */
   runsLeft: number | null;
 };
@@ -1268,6 +1268,8 @@ export type LimitStanding = {
   reached: boolean;
   /** Not reached yet, but at the end of the next planned run it will be. */
   withinNextRun: boolean;
+  /** By the use of its runs, or of its set’s plain ones; null where runs do not use it up. */
+  runsLeft: number | null;
   forecast: DueForecast | null;
 };
 export type Unfit = 'oxygen' | 'pfpe' | 'food';
@@ -1434,6 +1436,8 @@ export type JarSeen = {
   oilUl: number;
   sludgeUl: number;
   waterUl: number;
+  /** Somebody looked for water in it; without that none is not no water. */
+  waterRead: boolean;
   creamUl: number;
   hazyUl: number;
   photoId: string | null;
@@ -2672,6 +2676,11 @@ export type MeterSegment = {
   loggedMinutes: number;
   /** Logged beyond what the meter had counted by then: a run that was still going, or one logged too long. */
   aheadMinutes: number;
+  /** The first reading of this meter, or since it was set back. */
+  first: {
+    at: string;
+    minutes: number;
+  };
 };
 export type LabReading =
   'waterPpm' | 'viscosity40Mm2s' | 'ironPpm' | 'acidMgKohG' | 'baseMgKohG' | 'siliconPpm' | 'count6PerMl';
@@ -2989,6 +2998,8 @@ export type Usage = {
   weightCv: number;
   meanHours: number;
   hoursCv: number;
+  /** By its hour meter; null where it was not read twice some days apart. */
+  meterHoursPerDay: number | null;
 };
 export type LayUp = {
   why: 'idle' | 'wetOil' | 'acidOil';

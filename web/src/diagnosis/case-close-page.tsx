@@ -50,7 +50,7 @@ function CloseCase({ answer, ...props }: CaseProps) {
     draft: `${answer.case?.caseId ?? ''} ${asked}`,
     defaults: {
       causeId: asked,
-      remedy: causeOf(asked)?.remedy ?? '',
+      remedy: '',
       checkAfterRuns: '3',
       remark: '',
       ...happensNow(zone),
@@ -99,11 +99,7 @@ function CloseCase({ answer, ...props }: CaseProps) {
         label="What was it?"
         value={values.causeId}
         error={error('causeId')}
-        onChange={(id) => {
-          set('causeId')(id);
-          // What the remedy usually is, until somebody writes what was really done.
-          if (!values.remedy || values.remedy === cause?.remedy) set('remedy')(causeOf(id)?.remedy ?? '');
-        }}
+        onChange={set('causeId')}
         options={[
           ...likely.map((l) => ({ value: l.id, words: l.words, group: 'Likely' })),
           ...others.map((id) => ({ value: id, words: CAUSES[id].name, group: 'Others' })),
@@ -124,6 +120,11 @@ function CloseCase({ answer, ...props }: CaseProps) {
           />
         )}
       </Field>
+      {cause && (
+        <p className="text-[15px]">
+          <span className="font-semibold">Usually:</span> {cause.remedy}
+        </p>
+      )}
       {cause && cause.cautions.length > 0 && <Caution>{cautionWords(cause.cautions).join(' ')}</Caution>}
       {cause && (
         <p className="text-[15px]">

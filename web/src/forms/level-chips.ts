@@ -13,3 +13,4 @@ export const LEVEL_AFTER_CHIPS: readonly { readonly value: Level | 'notRead'; re
   ...LEVEL_CHIPS.filter((c) => c.value !== 'none' && c.value !== 'hair'),
   { value: 'notRead', words: 'not read yet' },
 ];
+export const LEVEL_NOT_SAID = 'Say how the level stood, or that it was not read yet.';

@@ -97,6 +97,7 @@ function unusedJar(colour: number, chargeMl: number | null): JarSeen {
     oilUl: (chargeMl ?? 500) * 1000,
     sludgeUl: 0,
     waterUl: 0,
+    waterRead: true,
     creamUl: 0,
     hazyUl: 0,
     photoId: null,

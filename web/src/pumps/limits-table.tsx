@@ -1,5 +1,14 @@
 import type { LayUp, TaskStanding, Usage } from '@winter-jar/core';
-import { amount, forecastWords, layUpWords, measureWords, sourceWords, usedWords } from '../words/messages.js';
+import {
+  amount,
+  dueWords,
+  forecastWords,
+  layUpWords,
+  measureWords,
+  sourceWords,
+  usedWords,
+} from '../words/messages.js';
+import { capital } from '../words/number.js';
 import type { Words } from '../words/words.js';
 
 /** All limits of the oil change with what is left; the one that decides first. */
@@ -50,14 +59,22 @@ export function ForecastLine({ task, usage, words }: { task: TaskStanding; usage
     return (
       forecast && <p className="text-[14px] text-ink-2">The calendar stands: {forecastWords(forecast, words).about}.</p>
     );
-  if (!forecast)
-    return <p className="text-[14px] text-ink-2">Too few runs to say when: the forecast needs at least two.</p>;
+  if (!forecast) {
+    const calendar = task.limits.find((l) => l.measure === 'days')?.forecast;
+    return (
+      <p className="text-[14px] text-ink-2">
+        {capital(dueWords(task, words))}; a date follows from two runs, or two readings of the hour meter
+        {calendar && `, and at the latest it is ${forecastWords(calendar, words).about}`}.
+      </p>
+    );
+  }
   const { about, range } = forecastWords(forecast, words);
   return (
     <p className="text-[14px] text-ink-2">
       Expected {about}
       {range && <> (8 in 10: {range})</>}, by {measureWords(forecast.measure).toLowerCase()}
-      {forecast.basis === 'fewRuns' && '; few runs so far, so the range is wide'}.
+      {forecast.basis === 'fewRuns' && '; few runs so far, so the range is wide'}
+      {forecast.basis === 'meter' && ', as its hour meter goes'}.
     </p>
   );
 }

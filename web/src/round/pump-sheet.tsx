@@ -3,7 +3,7 @@ import { CAUTIONS, type NotTold } from '@winter-jar/core';
 import { Link } from 'react-router';
 import { dayWords, momentWords } from '../words/dates.js';
 import { stoodWords } from '../words/entry-words.js';
-import { jarWords, LAYER_WORDS } from '../words/jar-words.js';
+import { jarWords, layerWords, waterWords } from '../words/jar-words.js';
 import { dueWords, reasonKey, reasonWords, TASK_WORDS, verdictWords } from '../words/messages.js';
 import type { Words } from '../words/words.js';
 import { actionPath, actionsOffered, correctPath, letterOf, rightAction } from '../words/pump-actions.js';
@@ -105,7 +105,7 @@ export function JarShelf({ row, words }: { row: Pick<RoundRow, 'jars' | 'chargeM
               label={`${dayWords(jar.at, row.zone, words.now)}: ${jarWords(jar, row.chargeMl, words.print)}`}
             />
           </span>
-          <span className="figure block">{jar.waterUl > 0 ? words.print.volume(jar.waterUl / 1000) : 'no water'}</span>
+          <span className="figure block">{waterWords(jar, words.print)}</span>
           <span className="block text-ink-2">{dayWords(jar.at, row.zone, words.now)}</span>
         </li>
       ))}
@@ -131,7 +131,7 @@ export function NamedJar({
       <div className="min-w-0 pb-1 text-[14px] leading-6">
         {[...layers].reverse().map((l) => (
           <span key={l.kind} className="block">
-            {LAYER_WORDS[l.kind]} <span className="figure">{words.print.volume(l.ml)}</span>
+            {layerWords(l.kind, jar)} <span className="figure">{words.print.volume(l.ml)}</span>
           </span>
         ))}
         {jar ? (
@@ -143,6 +143,7 @@ export function NamedJar({
             }{' '}
             {dayWords(jar.at, row.zone, words.now)}
             {jar.hoursStood ? `, stood ${stoodWords(jar.hoursStood)}` : ''}
+            {jar.source === 'change' && ': not looked at yet'}
           </span>
         ) : (
           <span className="block text-ink-2">No oil has been looked at yet</span>

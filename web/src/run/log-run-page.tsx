@@ -8,6 +8,7 @@ import { MaterialField } from './material-field.js';
 import { Remark } from '../forms/remark.js';
 import {
   countedBefore,
+  lastReadings,
   LENGTH_BOUNDS,
   PRESSURE_BOUNDS,
   readRun,
@@ -56,7 +57,7 @@ function LogRun(props: EntryPageProps) {
   const form = useEntryForm<'run', RunValues>({
     kind: 'run',
     page,
-    defaults: runDefaults({ page, units, nowMs: Date.now() }),
+    defaults: runDefaults({ page, nowMs: Date.now() }),
     fieldOf: { minutes: 'duration' },
     read: (values) => readRun(values, { page, units, nowMs: Date.now() }),
     fill: (entry) => runValuesOf(entry, { zone: page.row.zone, units, nowMs: Date.now() }),
@@ -69,6 +70,7 @@ function LogRun(props: EntryPageProps) {
   const running = values.mode === 'started';
   const counted = form.ready ? countedBefore(values, { page, units, nowMs: Date.now() }) : null;
   const { takenOver } = page.state;
+  const last = lastReadings({ page, units });
 
   return (
     <EntryScreen title="Log a run" props={props} form={form} saveWords={running ? 'Start the run' : 'Save the run'}>
@@ -140,6 +142,7 @@ function LogRun(props: EntryPageProps) {
                 label="Trap, coldest"
                 dimension="temperature"
                 {...boundTo(form, 'trapTempC')}
+                offer={last.trapTempC}
                 {...TRAP_BOUNDS}
               />
             )}
@@ -147,6 +150,7 @@ function LogRun(props: EntryPageProps) {
               label="Lowest pressure"
               dimension="pressure"
               {...boundTo(form, 'lowestPressurePa')}
+              offer={last.lowestPressurePa}
               {...PRESSURE_BOUNDS}
             />
           </div>

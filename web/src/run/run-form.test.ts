@@ -29,7 +29,7 @@ function pageOf(entries: Entry[] = []): PumpPage {
   } as unknown as PumpPage;
 }
 const page = pageOf([changeAt(1), runAt(10, 20, 'fd-meat'), runAt(100, 30, 'fd-paper-wet')]);
-const defaults = runDefaults({ page, units, nowMs: NOW });
+const defaults = runDefaults({ page, nowMs: NOW });
 const read = (more: Partial<RunValues>, on = page, inUnits = units) =>
   mainDraft(readRun({ ...defaults, ...more }, { page: on, units: inUnits, nowMs: NOW }));
 
@@ -39,7 +39,9 @@ test('it starts from the last run, ended now', () => {
     mode: 'endedNow',
     duration: '30 h',
     ballast: 'closed',
-    ventedBeforeStop: 'yes',
+    ventedBeforeStop: 'unknown',
+    trapTempC: '',
+    lowestPressurePa: '',
     session: 'run',
     remark: '',
   });
@@ -53,13 +55,22 @@ test('it starts from the last run, ended now', () => {
       { type: 'pump', id: 'b1' },
       { type: 'equipment', id: 'chamber' },
     ],
-    body: { materialId: 'fd-paper-wet', minutes: 1800, session: 'run', ballast: 'closed', ventedBeforeStop: 'yes' },
+    body: { materialId: 'fd-paper-wet', minutes: 1800, session: 'run', ballast: 'closed', ventedBeforeStop: 'unknown' },
   });
+});
+
+test('what was read at the last run is offered, and no reading of this one', () => {
+  const cold = runAt(100, 30, 'fd-paper-wet', { body: { trapTempC: -48, lowestPressurePa: 12 } });
+  expect(lastReadings({ page: pageOf([changeAt(1), cold]), units })).toEqual({
+    trapTempC: '-48 °C',
+    lowestPressurePa: '0.12 hPa',
+  });
+  expect(lastReadings({ page: pageOf(), units })).toEqual({ trapTempC: '', lowestPressurePa: '' });
 });
 
 test('without a last run it starts from the reference hours, and asks what went in', () => {
   const empty = pageOf();
-  const fresh = runDefaults({ page: empty, units, nowMs: NOW });
+  const fresh = runDefaults({ page: empty, nowMs: NOW });
   expect(fresh).toMatchObject({ materialId: '', duration: '20 h', ballast: 'unknown' });
   expect(mainDraft(readRun(fresh, { page: empty, units, nowMs: NOW }))).toMatchObject({
     ok: false,

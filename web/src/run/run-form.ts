@@ -185,8 +185,23 @@ export function countedBefore(v: RunValues, input: Parameters<typeof readRun>[1]
   return read.ok ? countedAtTakeOver(input.page.state.takenOver, read.deed.main.happenedAt) : null;
 }
 
-/** A run like the last one that ended now. */
-export function runDefaults({ page, units, nowMs }: { page: PumpPage; units: Units; nowMs: number }): RunValues {
+/** What the last run's readings were: to be taken over by hand where they are the same, never by themselves. */
+export function lastReadings({
+  page,
+  units,
+}: {
+  page: PumpPage;
+  units: Units;
+}): Pick<RunValues, 'trapTempC' | 'lowestPressurePa'> {
+  const last = page.state.lastRun;
+  return {
+    trapTempC: quantityText(last?.trapTempC, units.temperature),
+    lowestPressurePa: quantityText(last?.lowestPressurePa, units.pressure),
+  };
+}
+
+/** A run like the last one that ended now; what was read then is no reading of this one. */
+export function runDefaults({ page, nowMs }: { page: PumpPage; nowMs: number }): RunValues {
   const last = page.state.lastRun;
   const { zone } = page.row;
   const minutes = last?.minutes ?? page.setUp.equipment.referenceHours * 60;
@@ -202,7 +217,7 @@ export function runDefaults({ page, units, nowMs }: { page: PumpPage; units: Uni
     cycles: last?.cycles ? String(last.cycles) : '',
     session: 'run',
     ballast: last?.ballast ?? 'unknown',
-    trapTempC: quantityText(last?.trapTempC, units.temperature),
+    trapTempC: '',
     trapProfile: '',
     loadKg: '',
     oilTempC: '',
@@ -210,8 +225,8 @@ export function runDefaults({ page, units, nowMs }: { page: PumpPage; units: Uni
     drainClosed: 'unknown',
     inLineFilter: 'unknown',
     firstPressurePa: '',
-    lowestPressurePa: quantityText(last?.lowestPressurePa, units.pressure),
-    ventedBeforeStop: last?.ventedBeforeStop ?? 'unknown',
+    lowestPressurePa: '',
+    ventedBeforeStop: 'unknown',
     takeOver: '',
     remark: '',
   };

@@ -11,7 +11,7 @@ import { DeedCautions } from '../entry/deed-cautions.js';
 import { exactly, type FormAnswer } from '../entry/deed.js';
 import { ProductField, productOf } from '../entry/product-field.js';
 import { chargeMlOf } from '../entry/sump-field.js';
-import { LEVEL_AFTER_CHIPS } from '../forms/level-chips.js';
+import { LEVEL_AFTER_CHIPS, LEVEL_NOT_SAID } from '../forms/level-chips.js';
 import { fieldReader } from '../forms/read-quantity.js';
 import { boundTo } from '../forms/bound-to.js';
 import { remarkOf } from '../forms/remark-of.js';
@@ -25,7 +25,7 @@ interface DoneValues extends When {
   filled: 'yes' | 'no';
   productId: string;
   inMl: string;
-  levelAfter: Level | 'notRead';
+  levelAfter: Level | 'notRead' | '';
   remark: string;
 }
 
@@ -70,6 +70,7 @@ function Done(props: EntryPageProps) {
     const inMl = fields.wanted('inMl', v.inMl, 'volume', { min: 1 });
     if (!v.productId) fields.refuse('productId', 'Say which oil was filled.');
     if (fields.hasIssues() || inMl === null) return { ok: false, issues: fields.issues };
+    if (v.levelAfter === '') return { ok: false, issues: { levelAfter: LEVEL_NOT_SAID } };
     const levelAfter = v.levelAfter === 'notRead' ? null : v.levelAfter;
     const body = { sump: SUMP, productId: v.productId, inMl, levelAfter } as const;
     return {
@@ -84,7 +85,7 @@ function Done(props: EntryPageProps) {
     filled: 'yes',
     productId: productOf(page, SUMP) ?? '',
     inMl: quantityText(chargeMlOf(page, SUMP), units.volume),
-    levelAfter: 'right',
+    levelAfter: '',
   });
   const [search] = useSearchParams();
   const asked = tasks.find((t) => t === search.get('task')) ?? '';
@@ -126,8 +127,9 @@ function Done(props: EntryPageProps) {
           <Chips
             label="Level after a minute’s run and a wait"
             chips={LEVEL_AFTER_CHIPS}
-            value={values.levelAfter}
+            value={values.levelAfter || null}
             onChange={set('levelAfter')}
+            error={error('levelAfter')}
           />
         </>
       )}

@@ -7,7 +7,7 @@ import { OilWentField } from '../entry/oil-went-field.js';
 import { ProductField, productOf } from '../entry/product-field.js';
 import { SumpField, useAskedSump } from '../entry/sump-field.js';
 import { useEntryForm } from '../entry/use-entry-form.js';
-import { LEVEL_AFTER_CHIPS } from '../forms/level-chips.js';
+import { LEVEL_AFTER_CHIPS, LEVEL_NOT_SAID } from '../forms/level-chips.js';
 import { fieldReader } from '../forms/read-quantity.js';
 import { Remark } from '../forms/remark.js';
 import { happenedAt, happensNow, WHEN_WRONG, WhenField, whenOf } from '../forms/when-field.js';
@@ -51,6 +51,7 @@ function SumpWorkForm<K extends SumpWorkKind>({ kind, props }: { kind: K; props:
         v.unmeasured?.includes(name) ? null : fields.wanted(name, v[name], 'volume', { min }),
       ]),
     );
+    if (v.levelAfter === '') fields.refuse('levelAfter', LEVEL_NOT_SAID);
     if (work.fills && !v.productId) fields.refuse('productId', 'Say which oil was filled.');
     const at = whenOf(v, zone, Date.now());
     if (!at) fields.refuse('at', WHEN_WRONG);
@@ -67,7 +68,7 @@ function SumpWorkForm<K extends SumpWorkKind>({ kind, props }: { kind: K; props:
     productId: productOf(page, sump) ?? '',
     ...NO_VOLUMES,
     ...begun(sump),
-    levelAfter: work.fills ? 'right' : 'notRead',
+    levelAfter: work.fills ? '' : 'notRead',
     oilWent: '',
     unmeasured: [],
     oilFilter: 'no',
@@ -143,7 +144,13 @@ function SumpWorkForm<K extends SumpWorkKind>({ kind, props }: { kind: K; props:
           </div>
         ))}
       </div>
-      <Chips label={work.levelLabel} chips={LEVEL_AFTER_CHIPS} value={values.levelAfter} onChange={set('levelAfter')} />
+      <Chips
+        label={work.levelLabel}
+        chips={LEVEL_AFTER_CHIPS}
+        value={values.levelAfter || null}
+        onChange={set('levelAfter')}
+        error={error('levelAfter')}
+      />
       {work.fills && (
         <OilWentField page={page} sump={values.sump} value={values.oilWent ?? ''} onChange={set('oilWent')} />
       )}

@@ -10,7 +10,8 @@ export type Volume = 'drawnMl' | 'waterMl' | 'outMl' | 'inMl' | 'addedMl';
 export interface SumpWorkValues extends When, Record<Volume, string> {
   sump: SumpKey;
   productId: string;
-  levelAfter: Level | 'notRead';
+  /** Empty until somebody says it. */
+  levelAfter: Level | 'notRead' | '';
   /** A draft of before may not have it. */
   oilWent?: OilWent | '';
   /** Volumes that nobody measured. A draft of before may not have it. */
@@ -94,7 +95,7 @@ export function bodyOf<K extends SumpWorkKind>(
   v: SumpWorkValues,
   volumesMl: Readonly<Record<string, number | null>>,
 ): EntryBodies[K] {
-  const levelAfter = v.levelAfter === 'notRead' ? null : v.levelAfter;
+  const levelAfter = v.levelAfter === 'notRead' || v.levelAfter === '' ? null : v.levelAfter;
   const filled = SUMP_WORK[kind].fills
     ? { productId: v.productId, levelAfter, ...(v.oilWent ? { oilWent: v.oilWent } : {}) }
     : { levelAfter };

@@ -33,6 +33,7 @@ test('a sight glass shows the whole charge, a jar what is in it; haze is a layer
     oilUl: 0,
     sludgeUl: 0,
     waterUl: 20_000,
+    waterRead: true,
     creamUl: 0,
     hazyUl: 0,
     photoId: null,

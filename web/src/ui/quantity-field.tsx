@@ -13,12 +13,14 @@ interface QuantityFieldProps {
   readonly min?: number;
   readonly max?: number;
   readonly hint?: string;
+  /** What it was last time: taken over by a tap, never by itself. */
+  readonly offer?: string;
 }
 
 const hasOthers = (dimension: Dimension): boolean => UNITS.filter((u) => u.dimension === dimension).length > 1;
 
 /** One field for every quantity: any unit typed with its symbol, and what was understood beneath. */
-export function QuantityField({ label, dimension, text, onText, error, min, max, hint }: QuantityFieldProps) {
+export function QuantityField({ label, dimension, text, onText, error, min, max, hint, offer }: QuantityFieldProps) {
   const unit = useUnits()[dimension];
   const parsed = typedQuantity({
     text,
@@ -32,7 +34,7 @@ export function QuantityField({ label, dimension, text, onText, error, min, max,
   const echo = parsed.ok
     ? `= ${printQuantity({ value: parsed.value, unit })}`
     : (hint ?? `in ${unit}${hasOthers(dimension) ? ', or with another unit' : ''}`);
-  return (
+  const field = (
     <Field label={label} error={wrong ?? error} hint={echo}>
       {({ id, describedBy, invalid }) => (
         <input
@@ -48,5 +50,18 @@ export function QuantityField({ label, dimension, text, onText, error, min, max,
         />
       )}
     </Field>
+  );
+  if (!offer || !empty) return field;
+  return (
+    <div>
+      {field}
+      <button
+        type="button"
+        className="min-h-11 text-left text-[14px] underline underline-offset-4"
+        onClick={() => onText(offer)}
+      >
+        as last time: {offer}
+      </button>
+    </div>
   );
 }

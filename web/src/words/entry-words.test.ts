@@ -174,6 +174,7 @@ test('a jar is named by its layers', () => {
     oilUl: 292_000,
     sludgeUl: 0,
     waterUl: 31_000,
+    waterRead: true,
     creamUl: 0,
     hazyUl: 0,
     photoId: null,

@@ -10,9 +10,18 @@ export const LAYER_WORDS: Readonly<Record<LayerKind, string>> = {
   oil: 'clear oil',
 };
 
+/** A layer by its name; oil that nobody has looked at is not clear oil. */
+export const layerWords = (kind: LayerKind, jar: Pick<JarSeen, 'clarity'> | null): string =>
+  kind === 'oil' && (jar?.clarity ?? null) === null ? 'oil' : LAYER_WORDS[kind];
+
 /** The jar as a screen reader says it: "free water 31 mL, hazy oil 292 mL". */
 export function jarWords(jar: JarSeen | null, chargeMl: number | null, print: Print): string {
   const layers = layersOf(jar, chargeMl).filter((l) => l.ml > 0);
   if (layers.length === 0) return 'No oil has been looked at yet';
-  return layers.map((l) => `${LAYER_WORDS[l.kind]} ${print.volume(l.ml)}`).join(', ');
+  const said = layers.map((l) => `${layerWords(l.kind, jar)} ${print.volume(l.ml)}`).join(', ');
+  return jar?.source === 'change' ? `drained, not looked at yet: ${said}` : said;
 }
+
+/** What was found of water in a jar; where nobody looked for it, none is not no water. */
+export const waterWords = ({ waterUl, waterRead }: JarSeen, print: Print): string =>
+  waterUl > 0 ? print.volume(waterUl / 1000) : waterRead ? 'no water' : 'not read';

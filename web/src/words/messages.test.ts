@@ -23,6 +23,7 @@ const limit: LimitStanding = {
   from: 'preset',
   reached: true,
   withinNextRun: false,
+  runsLeft: null,
   forecast: null,
 };
 
@@ -139,7 +140,12 @@ test('when a task is wanted', () => {
   expect(dueWords(task({ status: 'reached' }), words)).toBe('now');
   expect(dueWords(task({ status: 'withinNextRun', forecast }), words)).toBe('after the next run');
   expect(dueWords(task({ forecast }), words)).toBe('about Wed 19 Mar');
-  expect(dueWords(task({ decides: { ...limit, left: 3, measure: 'runs' } }), words)).toBe('in 3 runs');
+  expect(dueWords(task({ decides: { ...limit, left: 3, measure: 'runs' } }), words)).toBe('after 3 more runs');
+  expect(dueWords(task({ decides: { ...limit, left: 0.6, measure: 'runs' } }), words)).toBe('after 1 more run');
+  expect(dueWords(task({ decides: { ...limit, left: 11.2, measure: 'hours' } }), words)).toBe('after 12 more hours');
+  expect(dueWords(task({ decides: { ...limit, left: 1.43, measure: 'weight' } }), words)).toBe(
+    'after 1.4 more weighted runs',
+  );
 });
 
 test('the row says the worst reason, else what comes next', () => {

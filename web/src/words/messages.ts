@@ -266,13 +266,21 @@ const LAID_UP_FOR: Readonly<Record<LayUp['why'], (days: number) => string>> = {
 export const layUpWords = ({ why, days }: LayUp): string =>
   `${LAID_UP_FOR[why](Math.floor(days))} If it is to stand on, lay it up: fresh oil, run it, cap inlet and exhaust, and tag the switch EXHAUST CAPPED.`;
 
+/** "after 1 more run": where no use is known that would give a date. */
+export function moreWords({ measure, left }: Pick<LimitStanding, 'measure' | 'left'>): string {
+  if (measure === 'weight') return `after ${number(left, 1)} more weighted runs`;
+  if (measure === 'hours') return `after ${number(Math.ceil(left), 0)} more hours`;
+  const noun = { runs: 'run', days: 'day', changes: 'change' }[measure];
+  return `after ${countOf(Math.ceil(left), `more ${noun}`)}`;
+}
+
 /** When a task is wanted: "now", "after the next run", "about 9 Dec". */
 export function dueWords(task: NextTask, words: Words): string {
   if (task.status === 'now' || task.status === 'reached') return 'now';
   if (task.forecast && !(task.status === 'withinNextRun' && task.forecast.basis !== 'date'))
     return forecastWords(task.forecast, words).about;
   if (task.status === 'withinNextRun') return 'after the next run';
-  return task.decides ? `in ${limitWords(task.decides.measure, Math.ceil(task.decides.left))}` : 'no limit';
+  return task.decides ? moreWords(task.decides) : 'no limit';
 }
 
 /** One line for the Round: the worst reason, else what comes next. */
