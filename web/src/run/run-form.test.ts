@@ -4,6 +4,7 @@ import { at, bookOf, changeAt, entryAt, runAt } from '@winter-jar/core/testing';
 import { unitsOf } from '../device/units-of.js';
 import {
   countedBefore,
+  lastReadings,
   NOT_TOLD,
   readRun,
   recentMaterials,
