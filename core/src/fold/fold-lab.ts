@@ -1,4 +1,10 @@
-import { LAB_READINGS, type LabResultBody, type LabSampleBody, type LabValues } from '../journal/index.js';
+import {
+  LAB_READINGS,
+  type LabReading,
+  type LabResultBody,
+  type LabSampleBody,
+  type LabValues,
+} from '../journal/index.js';
 import {
   afterViscosity,
   classesOf,
@@ -105,6 +111,7 @@ export function foldLabResult(state: PumpState, { setUp, entry }: Context, body:
       ? sump.findings.map((f) => afterViscosity(f, isThin(report.findings))).filter((f) => f !== null)
       : sump.findings;
     const standing = left.filter((f) => {
+      if (f.code === 'unknownAge') return !TELLS_OF_AGE.some((r) => measured.includes(r)) || f.at > sample.at;
       const reading = labReadingOf(f);
       return reading === undefined || !measured.includes(reading) || f.answeredBy === 'inspectAndChange';
     });
@@ -115,6 +122,9 @@ export function foldLabResult(state: PumpState, { setUp, entry }: Context, body:
   const next = withLabCharge({ ...judged, samples }, sample, lab);
   return measured.includes('ironPpm') ? withIronRate(next, sample, lab) : next;
 }
+
+/** What shows how far an oil has gone, whoever changed it when. */
+const TELLS_OF_AGE: readonly LabReading[] = ['acidMgKohG', 'viscosity40Mm2s'];
 
 const isThin = (findings: LabReport['findings']): boolean => findings.some((f) => f.code === 'viscosity' && f.thinner);
 

@@ -240,7 +240,9 @@ function isCleared(finding: Finding, input: LookAtSump, context: LookInContext, 
     case 'whereItWent':
       return Boolean(look.oilWent);
     case 'look':
-      if (finding.code === 'unknownAge') return Boolean(look.clarity ?? look.colour);
+      // What has not settled yet tells nothing of oil that nobody knows; a jar of a bleed is what lay at its bottom.
+      if (finding.code === 'unknownAge')
+        return Boolean(look.clarity ?? look.colour) && reading.settling.settled && look.source !== 'bleed';
       return finding.code === 'goneCharge' || isDirty(finding, look) !== null;
     case 'topUp':
     case 'drainToMark':

@@ -64,6 +64,13 @@ describe('take-over', () => {
     });
     expect(pump([unknown, lookAt(12, { level: 'right' })], 13).standing.verdict).toBe('lookSooner');
     expect(pump([unknown, lookAt(12, { clarity: 'bright' })], 13).standing.verdict).toBe('runOn');
+    // Looked at while it ran, or half an hour after: nothing has settled that would show.
+    for (const hoursStood of [0, 0.5])
+      expect(pump([unknown, lookAt(12, { clarity: 'bright', hoursStood })], 13).standing.verdict).toBe('lookSooner');
+    const sample = entryAt(12, 'labSample', { sump: 'oil', drawnMl: 50 });
+    expect(pump([unknown, sample], 13).standing.verdict).toBe('lookSooner');
+    const report = entryAt(14, 'labResult', { sampleId: sample.id, waterPpm: 40, acidMgKohG: 0.1 });
+    expect(pump([unknown, sample, report], 15).standing.reasons.map((r) => r.code)).not.toContain('unknownAge');
     expect(pump([unknown, changeAt(12)], 13).standing.verdict).toBe('runOn');
   });
 

@@ -249,7 +249,7 @@ export const FINDING_WORDS: { readonly [C in FindingCode]: (found: FoundOf<C>, w
     short: r.changedKnown ? 'Oil of unknown use' : 'Oil of unknown age',
     full: `${
       r.changedKnown ? 'Nobody knows how many runs this oil has seen' : 'Nobody knows when this oil was changed'
-    } (taken over ${dayWords(r.at, zone, now)}). Look at it before you trust it; its limits count from the take-over.`,
+    } (taken over ${dayWords(r.at, zone, now)}). Its limits count from the take-over. A change ends this, a report of the laboratory, or a look at its colour and clarity once it has settled.`,
   }),
   goneCharge: (r, { zone, now }) => ({
     short: `The last charge came out bad: ${GONE[r.cause] ?? 'see its jar'}`,
