@@ -123,9 +123,9 @@ test('a late entry shows what it changes before it is saved', async ({ page, yar
   await page.getByLabel('Came out').fill('600');
   await page.getByRole('radio', { name: 'earlier' }).click();
   await page.getByLabel('At', { exact: true }).fill(field);
+  await levelRight(page);
   await expect(page.getByRole('heading', { name: 'What this changes' })).toBeVisible();
   await expect(page.getByText(/stands? as before|→/).last()).toBeVisible();
-  await levelRight(page);
   await page.getByRole('button', { name: 'Save the oil change' }).click();
   await expect(page.getByText('Oil changed on LF-02').first()).toBeVisible();
 });
@@ -183,8 +183,9 @@ test('what nobody knows yet is saved, counts on the cautious side, and is told l
 test('a change whose level nobody read asks for a look', async ({ page, yard }) => {
   await open(page, yard, '/pumps/lf-02/change');
   await page.getByLabel('not measured').check();
+  await page.getByRole('button', { name: 'Save the oil change' }).click();
+  await expect(page.getByText(/Say how the level stood/)).toBeVisible();
   await page.getByRole('radio', { name: 'not read yet' }).click();
-  await levelRight(page);
   await page.getByRole('button', { name: 'Save the oil change' }).click();
   await expect(page.getByText(/Filled, and the level not read since/).first()).toBeVisible();
   await expect(page.getByText(/not measured what came out/).first()).toBeVisible();

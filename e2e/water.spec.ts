@@ -80,7 +80,7 @@ test('a wet run is expected, more is bled than it explains, the sentence says so
 
   // The advice is taken: fresh oil, and the next run brings what it should.
   await changeOil(page, yard, 40);
-  await logRun(page, yard, 'lf-02', 35, 30);
+  await logRun(page, yard, 'lf-02', 35, 30, '-48');
   await bleed(page, yard, 20, '20 mL', '0 mL');
   await expect(water.getByText(/: as it should be\.$/)).toBeVisible();
 });

@@ -98,11 +98,13 @@ export async function logRun(
   pumpId: string,
   fromMinutesAgo: number,
   toMinutesAgo: number,
+  trap?: string,
 ): Promise<void> {
   await open(page, yard, `/pumps/${pumpId}/run`);
   await page.getByRole('radio', { name: 'from – to' }).click();
   await page.getByLabel('From', { exact: true }).fill(minutesAgo(fromMinutesAgo));
   await page.getByLabel('To', { exact: true }).fill(minutesAgo(toMinutesAgo));
+  if (trap) await page.getByLabel('Trap, coldest').fill(trap);
   await page.getByRole('button', { name: 'Save the run' }).click();
   await expect(page.getByText('Run logged on').first()).toBeVisible();
 }

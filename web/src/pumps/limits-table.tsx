@@ -55,16 +55,14 @@ export function LimitsTable({ change, words }: { change: TaskStanding; words: Wo
 export function ForecastLine({ task, usage, words }: { task: TaskStanding; usage: Usage; words: Words }) {
   const { forecast } = task;
   if (task.status === 'reached') return null;
-  if (usage.idleDays !== null)
-    return (
-      forecast && <p className="text-[14px] text-ink-2">The calendar stands: {forecastWords(forecast, words).about}.</p>
-    );
-  if (!forecast) {
+  if (!forecast || usage.idleDays !== null) {
     const calendar = task.limits.find((l) => l.measure === 'days')?.forecast;
+    const atLatest = calendar ? `, and ${forecastWords(calendar, words).about} at the latest` : '';
     return (
       <p className="text-[14px] text-ink-2">
-        {capital(dueWords(task, words))}; a date follows from two runs, or two readings of the hour meter
-        {calendar && `, and at the latest it is ${forecastWords(calendar, words).about}`}.
+        {capital(dueWords(task, words))}
+        {task.decides?.measure === 'days' ? '' : atLatest}.
+        {usage.idleDays === null && ' A date follows from two runs, or from two readings of the hour meter.'}
       </p>
     );
   }

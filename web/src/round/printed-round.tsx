@@ -8,7 +8,7 @@ import { usePrint } from '../device/use-print.js';
 import { dueWords, TASK_WORDS, verdictWords } from '../words/messages.js';
 import { Button } from '../ui/button.js';
 import { Loading, Trouble } from '../ui/page-state.js';
-import { roundGroups, sentenceOfService, sentenceOfTheDay } from './round-order.js';
+import { roundGroups, sentenceOfService, looksOf, sentenceOfTheDay } from './round-order.js';
 import { rowLine } from './running.js';
 
 /** The Round on paper: every pump with what to do, and room to write. */
@@ -29,7 +29,7 @@ export function PrintedRound() {
       <PageTitle title="Round on paper" />
       <div className="flex flex-wrap items-baseline justify-between gap-3">
         <h1 className="text-[24px]">
-          {sentenceOfTheDay(data.needHands)}
+          {sentenceOfTheDay(data.needHands, looksOf(rows))}
           {data.overdue > 0 && (
             <span className="block font-sans text-[15px] font-normal">
               {sentenceOfService(data.overdue, data.needHands)}

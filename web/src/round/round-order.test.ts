@@ -66,10 +66,11 @@ test.each([
 });
 
 test.each([
-  [0, 'No pumps need hands today'],
-  [1, 'One pump needs hands today'],
-  [3, 'Three pumps need hands today'],
-  [40, '40 pumps need hands today'],
-])('%d: %s', (count, sentence) => {
-  expect(sentenceOfTheDay(count)).toBe(sentence);
+  [0, 0, 'No pump needs hands today'],
+  [0, 2, 'No pump must be stopped or changed today, two want a look'],
+  [1, 0, 'One pump needs hands today'],
+  [3, 1, 'Three pumps need hands today, one wants a look'],
+  [40, 14, '40 pumps need hands today, 14 want a look'],
+])('%d, and %d looks: %s', (count, looks, sentence) => {
+  expect(sentenceOfTheDay(count, looks)).toBe(sentence);
 });

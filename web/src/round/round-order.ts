@@ -1,3 +1,4 @@
+import { uncapital } from '../words/number.js';
 import type { RoundRow } from '@winter-jar/contracts';
 
 export const ORDERS = ['site', 'runs', 'day'] as const;
@@ -87,15 +88,23 @@ const COUNT_WORDS = [
   'Twelve',
 ];
 
-/** The sentence of the day. It counts Stop and before next run. */
-export function sentenceOfTheDay(needHands: number): string {
-  const count = COUNT_WORDS[needHands] ?? String(needHands);
-  return `${count} pump${needHands === 1 ? ' needs' : 's need'} hands today`;
+const countWords = (count: number): string => COUNT_WORDS[count] ?? String(count);
+
+/** Pumps that want a look before their time, and nothing harder. */
+export const looksOf = (rows: readonly Pick<RoundRow, 'verdict'>[]): number =>
+  rows.filter((r) => r.verdict === 'lookSooner').length;
+
+/** The sentence of the day: Stop and before next run, then those that want a look. */
+export function sentenceOfTheDay(needHands: number, looks: number): string {
+  const look = looks === 0 ? '' : `, ${uncapital(countWords(looks))} want${looks === 1 ? 's' : ''} a look`;
+  if (needHands === 0)
+    return looks === 0 ? 'No pump needs hands today' : `No pump must be stopped or changed today${look}`;
+  return `${countWords(needHands)} pump${needHands === 1 ? ' needs' : 's need'} hands today${look}`;
 }
 
 /** The second sentence: service that is overdue is no verdict on the oil. Empty where nothing is. */
 export function sentenceOfService(overdue: number, needHands: number): string {
   if (overdue === 0) return '';
-  const count = (COUNT_WORDS[overdue] ?? String(overdue)) + (needHands > 0 ? ' more' : '');
+  const count = countWords(overdue) + (needHands > 0 ? ' more' : '');
   return `${count} ha${overdue === 1 ? 's' : 've'} service overdue.`;
 }

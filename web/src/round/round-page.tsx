@@ -10,7 +10,7 @@ import type { Words } from '../words/words.js';
 import { LinkButton } from '../ui/button.js';
 import { Empty, Loading, Trouble } from '../ui/page-state.js';
 import { Legend } from './legend.js';
-import { ORDERS, roundGroups, sentenceOfService, sentenceOfTheDay, type RoundOrder } from './round-order.js';
+import { ORDERS, roundGroups, sentenceOfService, looksOf, sentenceOfTheDay, type RoundOrder } from './round-order.js';
 import { linesOf, RoundList } from './round-list.js';
 
 /** Beside the list, where there is room for it. */
@@ -107,7 +107,7 @@ export function RoundPage() {
         <PageTitle title="Round" />
         <div className="flex flex-wrap items-baseline justify-between gap-x-4 gap-y-2 py-3 wide:pb-1">
           <h1 className="text-[22px] wide:text-[28px]">
-            {sentenceOfTheDay(data.needHands)}{' '}
+            {sentenceOfTheDay(data.needHands, looksOf(data.rows))}{' '}
             <span className="font-sans text-[15px] font-normal text-ink-2">of {data.rows.length}</span>
             {data.overdue > 0 && (
               <span className="block font-sans text-[15px] font-normal text-ink-2">

@@ -96,7 +96,8 @@ function RecordEditor({
   useEffect(() => {
     lastKey.current = key;
   }, [key]);
-  const back = search.get('back') ?? `/set-up/${kind}`;
+  // The house has one set of rules, and no list of them.
+  const back = search.get('back') ?? (kind === 'houseRules' ? '/set-up' : `/set-up/${kind}`);
   const words = RECORD_KIND_WORDS[kind];
   // Our defaults stood before the first rules of the house: they change them, from now on.
   const isNew = history === null && kind !== 'houseRules';
