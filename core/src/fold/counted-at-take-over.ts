@@ -1,14 +1,14 @@
-import type { TakenOver } from './state.js';
+import type { PumpState } from './state.js';
 
 /**
  * How many runs were counted when a pump was taken over, where a run that began then may be one of them; null where it cannot be:
- * it began later, or on the oil before, or nobody counted.
+ * it began later, or on oil that is gone, or nobody counted.
  */
 export function countedAtTakeOver(
-  takenOver: Pick<TakenOver, 'at' | 'changedAt' | 'runs'> | null,
+  { takenOver, sumps }: Pick<PumpState, 'takenOver' | 'sumps'>,
   startedAt: string,
 ): number | null {
   if (takenOver === null || startedAt >= takenOver.at) return null;
-  if (takenOver.changedAt !== null && startedAt < takenOver.changedAt) return null;
-  return takenOver.runs || null;
+  const since = sumps.find((s) => s.key === 'oil')?.charge.since.at;
+  return since !== undefined && startedAt >= since ? takenOver.runs || null : null;
 }

@@ -146,6 +146,10 @@ export function foldTakeOver(state: PumpState, context: Context, body: TakeOverB
       minutes: before.minutes - older.minutes,
     },
     meter,
-    takenOver: { ...originOf(context), changedAt, runs: body.runsSince ?? null, onlyTold: own === null },
+    takenOver: {
+      ...originOf(context),
+      runs: speaksOfIt ? (body.runsSince ?? null) : null,
+      onlyTold: own === null,
+    },
   };
 }

@@ -290,8 +290,7 @@ export type CaseState =
 export interface TakenOver {
   readonly entryId: string;
   readonly at: string;
-  /** As it was told. */
-  readonly changedAt: string | null;
+  /** Told of the charge that it found; null where nobody counted, or what was told is of the oil before. */
   readonly runs: number | null;
   /** No change of the oil that it found is logged. */
   readonly onlyTold: boolean;

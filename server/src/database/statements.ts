@@ -225,9 +225,8 @@ export function writingStatements(db: Sqlite) {
        AND s."kind" IN ('meter', 'takeOver') AND s."entryId" <> @entryId ORDER BY s."happenedAt" DESC LIMIT 5`,
     ),
     /** Before a run is written: was the pump taken over after it began? */
-    takeOverAfter: db.prepare<{ pumpId: string; from: string }, { content: string }>(
-      `SELECT ${CONTENT} AS "content" FROM ${ENTRIES} WHERE ${OF_PUMP} AND s."happenedAt" > @from
-       AND s."kind" = 'takeOver' ORDER BY s."happenedAt" LIMIT 1`,
+    takeOverAfter: db.prepare<{ pumpId: string; from: string }, { entryId: string }>(
+      `SELECT s."entryId" FROM subject_entry s WHERE ${OF_PUMP} AND s."happenedAt" > @from AND s."kind" = 'takeOver' LIMIT 1`,
     ),
     /** Before a run is written: does it overlap another? */
     runsBefore: db.prepare<

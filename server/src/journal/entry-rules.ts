@@ -231,12 +231,10 @@ function stateOf(pumpId: string, sql: WritingStatements): PumpState | null {
 /** A run from before a take-over: one of those that were counted then, or one on top? Where none were counted it counts by itself. */
 function takeOverQuestions(entry: Extract<Entry, { kind: 'run' }>, pumpId: string, sql: WritingStatements): Question[] {
   if ((entry.body.beyondTakeOver ?? null) !== null) return [];
-  const row = sql.takeOverAfter.get({ pumpId, from: entry.happenedAt });
-  if (!row) return [];
-  const { happenedAt, body } = JSON.parse(row.content) as Extract<Entry, { kind: 'takeOver' }>;
-  const told = { at: happenedAt, changedAt: body.oilChangedAt ?? null, runs: body.runsSince ?? null };
-  const runs = countedAtTakeOver(told, entry.happenedAt);
-  return runs === null ? [] : [{ code: 'takenOver', takenOverAt: happenedAt, runs }];
+  if (!sql.takeOverAfter.get({ pumpId, from: entry.happenedAt })) return [];
+  const state = stateOf(pumpId, sql);
+  const runs = state && countedAtTakeOver(state, entry.happenedAt);
+  return runs && state.takenOver ? [{ code: 'takenOver', takenOverAt: state.takenOver.at, runs }] : [];
 }
 
 /** Soft rules: the person is asked, and may say yes. */

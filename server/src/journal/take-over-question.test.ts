@@ -42,7 +42,10 @@ test('what cannot be one of those that were counted is not asked about', () => {
   expect(asked(changeAt(120))).toEqual([]);
   // The change that nobody knew of begins the charge: what was told of the oil before it says nothing of it.
   expect(counted()).toBe(0);
+  // A run on that newer charge is none of those that were counted on the one before.
+  expect(asked(runAt(140, 10))).toEqual([]);
+  expect(counted()).toBe(1);
   expect(asked(entryAt(300, 'takeOver', {}))).toEqual([]);
   expect(asked(runAt(250, 10))).toEqual([]);
-  expect(counted()).toBe(1);
+  expect(counted()).toBe(2);
 });

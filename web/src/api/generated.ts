@@ -2837,8 +2837,7 @@ export type OilUse = {
 export type TakenOver = {
   entryId: string;
   at: string;
-  /** As it was told. */
-  changedAt: string | null;
+  /** Told of the charge that it found; null where nobody counted, or what was told is of the oil before. */
   runs: number | null;
   /** No change of the oil that it found is logged. */
   onlyTold: boolean;

@@ -152,7 +152,7 @@ export function readRun(
   const { mode, start, end, day } = v;
   const answer = runTime({ mode, minutes: byCycles, start, end, day, zone: page.row.zone, nowMs });
   if (!answer.ok) fields.refuse(answer.field, answer.words);
-  const counted = answer.ok ? countedAtTakeOver(page.state.takenOver, answer.time.happenedAt) : null;
+  const counted = answer.ok ? countedAtTakeOver(page.state, answer.time.happenedAt) : null;
   if (counted !== null && v.takeOver === '')
     fields.refuse('takeOver', 'Say whether it was counted then: else it counts twice, or not at all.');
   if (fields.hasIssues() || !answer.ok) return { ok: false, issues: fields.issues };
@@ -182,7 +182,7 @@ export function readRun(
 /** How many runs were counted at the take-over, where this run, as its times are typed, may be one of them. */
 export function countedBefore(v: RunValues, input: Parameters<typeof readRun>[1]): number | null {
   const read = readRun({ ...v, takeOver: 'among' }, input);
-  return read.ok ? countedAtTakeOver(input.page.state.takenOver, read.deed.main.happenedAt) : null;
+  return read.ok ? countedAtTakeOver(input.page.state, read.deed.main.happenedAt) : null;
 }
 
 /** What the last run's readings were: to be taken over by hand where they are the same, never by themselves. */

@@ -170,7 +170,7 @@ const REASON_WORDS: { readonly [C in ReasonCode]: (reason: ReasonOf<C>, words: W
   }),
   lastRunBeforeChange: (r) => ({
     short: 'Last run before the change',
-    full: `The next run ends over the limit: ${amount(r.decides.measure, r.decides.left)} ${measureWords(r.decides.measure).toLowerCase()} left of ${amount(r.decides.measure, r.decides.limit)}.`,
+    full: `The next run ends over the limit: ${limitWords(r.decides.measure, r.decides.left)} left of ${amount(r.decides.measure, r.decides.limit)}.`,
   }),
   notTakenOver: () => ({
     short: 'Not taken over yet',
