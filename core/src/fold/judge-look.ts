@@ -123,7 +123,7 @@ export function judgeLook(input: LookAtSump): SumpState {
   const standing = before
     .filter((f) => !isCleared(f, input, context, reading))
     .map((f) => (f.answeredBy === 'whereItWent' && (look.level ?? 'none') !== 'none' ? filledUp(f) : f));
-  const charge = chargeAfter(input, context);
+  const charge = chargeAfter(input, context, reading.settling.settled);
   const found = look.oilWent ? [...reading.findings, oilLost(look.oilWent)] : reading.findings;
   return raise({ ...input.sump, charge, findings: standing }, found, origin);
 }
@@ -264,7 +264,7 @@ function isCleared(finding: Finding, input: LookAtSump, context: LookInContext, 
 /** The nose and the foam speak at once; what floats or sinks must have had its time. */
 const needsSettling = ({ code }: Finding): boolean => code !== 'smell' && code !== 'foam';
 
-function chargeAfter(input: LookAtSump, context: LookInContext): SumpState['charge'] {
+function chargeAfter(input: LookAtSump, context: LookInContext, settled: boolean): SumpState['charge'] {
   const { sump, look, origin } = input;
   const { charge } = sump;
   const answered = answersWater(input, context);
@@ -279,7 +279,8 @@ function chargeAfter(input: LookAtSump, context: LookInContext): SumpState['char
     answeredWaterUl: answered ? charge.bledWaterUl + charge.sampledWaterUl : charge.answeredWaterUl,
     answeredExpectedUl: answered ? charge.expectedWaterUl : charge.answeredExpectedUl,
   };
-  const water = foundIn(afterLook(foundOn(charge), look, origin, context.charge.chargeMl));
+  const { chargeMl } = context.charge;
+  const water = foundIn(afterLook(foundOn(charge), look, origin, { chargeMl, settled }));
   return look.source === 'bleed' ? { ...next, ...water, bledSinceWaterSeen: true } : { ...next, ...water };
 }
 

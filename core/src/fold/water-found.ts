@@ -1,5 +1,5 @@
 import type { LookBody } from '../journal/index.js';
-import { SETTLING, inOilUlOf, drawnUlOf, toUl, waterUlOf } from '../oil/index.js';
+import { drawnUlOf, inOilUlOf, leftInOilUlOf, toUl, waterUlOf } from '../oil/index.js';
 
 /** Water of a charge by where it was found, µL. */
 export interface WaterFound {
@@ -94,14 +94,19 @@ export const isEarlier = (draw: Draw | null, { hoursStood }: LookBody): boolean 
   draw !== null && hoursStood < (draw.stood ?? 0);
 
 /** A look at the oil of the charge that goes on; a reading of a jar takes the place of what was said of it before. */
-export function afterLook(found: WaterCount, look: LookBody, origin: Origin, chargeMl: number): WaterCount {
+export function afterLook(
+  found: WaterCount,
+  look: LookBody,
+  origin: Origin,
+  { chargeMl, settled }: { readonly chargeMl: number; readonly settled: boolean },
+): WaterCount {
   const { source } = look;
-  const judged = { look, charge: { chargeMl }, settled: look.hoursStood >= SETTLING.leastHours };
+  const judged = { look, charge: { chargeMl }, settled };
   if (source === 'sightGlass') return saysWater(look) ? { ...found, standingUl: inOilUlOf(judged) } : found;
   if (source === 'drained') return { ...found, sampledUl: found.sampledUl + waterUlOf(look) };
   const known = drawOf(found.draws, look, origin);
   if (isEarlier(known, look)) return found;
-  const waterUl = drawnUlOf(look);
+  const waterUl = drawnUlOf(judged);
   const draw: Draw = {
     id: known?.id ?? look.drawnId ?? origin.entryId,
     source,
@@ -113,8 +118,7 @@ export function afterLook(found: WaterCount, look: LookBody, origin: Origin, cha
   const draws = known ? found.draws.map((d) => (d === known ? draw : d)) : [...found.draws, draw].slice(-DRAWS_KEPT);
   const more = waterUl - (known?.waterUl ?? 0);
   if (source === 'bleed') return { ...found, bledUl: found.bledUl + more, draws };
-  const shows = look.drawn === 'running' && !draw.stale && saysWater(look);
-  const inOil = shows ? inOilUlOf(judged) : found.standingUl;
+  const inOil = !draw.stale && saysWater(look) ? leftInOilUlOf(judged) : found.standingUl;
   return { ...found, sampledUl: found.sampledUl + more, standingUl: inOil, draws };
 }
 

@@ -18,6 +18,7 @@ export {
   type GoneCharge,
   type JudgedProduct,
   inOilUlOf,
+  leftInOilUlOf,
   drawnUlOf,
   toUl,
   waterUlOf,

@@ -107,7 +107,18 @@ export const takenOutUlOf = (look: LookBody): number =>
   look.source === 'bleed' ? waterUlOf(look) : isTakenOut(look) ? toUl(look.freeWaterMl) : 0;
 
 /** Water in a jar that counts as drawn; a sample of the running oil shows what is in the charge instead, µL. */
-export const drawnUlOf = (look: LookBody): number => (isOfRunningOil(look) ? 0 : waterUlOf(look));
+export const drawnUlOf = ({ look, settled }: { readonly look: LookBody; readonly settled: boolean }): number => {
+  if (isOfRunningOil(look)) return 0;
+  return look.source === 'sample' && mayBeAir(look, settled) ? toUl(look.freeWaterMl) : waterUlOf(look);
+};
+
+/** Water that a jar shows to be in the oil still, beside what it took out, µL: cream goes through all of it. */
+export const leftInOilUlOf = (judged: LookAtCharge & { readonly settled: boolean }): number =>
+  isOfRunningOil(judged.look)
+    ? inOilUlOf(judged)
+    : mayBeAir(judged.look, judged.settled)
+      ? 0
+      : Math.round((creamUlOf(judged) - toUl(judged.look.creamMl)) / 2);
 
 /** Water found over the charge so far, this look included: out of the oil, and in it. */
 export const foundUlOf = (judged: Pick<Judged, 'look' | 'charge' | 'settled'>): number =>

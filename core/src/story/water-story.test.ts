@@ -96,6 +96,23 @@ test('what a charge is expected to hold is one figure: verdict, budget, and run 
   expect(runs[0]?.water).toMatchObject({ leftG: expect.closeTo(budget.expectedMl! * 0.998, 1) as number });
 });
 
+// By hand, of 700 mL: 46 mL lie free in a jar of 340 and 18 mL are cream, 37.1 in the charge; half of that is water: 46 + 18.5.
+test('what was found is one figure too, also where a small sample stands for the charge', () => {
+  const jar = lookAt(90, {
+    source: 'sample',
+    lookedAtMl: 340,
+    hoursStood: 60,
+    jarTempC: 25,
+    freeWaterMl: 46,
+    creamMl: 18,
+  });
+  const entries = [changeAt(1), wet(10), jar];
+  const state = rebuild({ pumpId: 'p1', entries, book });
+  const found = state.sumps[0]!.findings.find((f) => f.code === 'waterAboveExpected');
+  expect(told(entries).budget.foundMl).toBeCloseTo(64.5, 1);
+  expect(found).toMatchObject({ foundUl: told(entries).budget.foundMl * 1000 });
+});
+
 test('runs on another set, a purge and oil of unknown age teach nothing about the trap', () => {
   const line = runAt(20, 5, 'any-empty', { equipmentId: 'line', body: { cycles: 100 } });
   const purge = entryAt(40, 'done', { task: 'purge' });

@@ -54,7 +54,7 @@ export function LimitsTable({ change, words }: { change: TaskStanding; words: Wo
 /** The forecast of a task in one sentence, with what it rests on. */
 export function ForecastLine({ task, usage, words }: { task: TaskStanding; usage: Usage; words: Words }) {
   const { forecast } = task;
-  if (task.status === 'reached') return null;
+  if (task.status === 'reached' || task.status === 'now') return null;
   if (!forecast || usage.idleDays !== null) {
     const calendar = task.limits.find((l) => l.measure === 'days')?.forecast;
     const atLatest = calendar ? `, and ${forecastWords(calendar, words).about} at the latest` : '';
