@@ -67,6 +67,8 @@ describe('take-over', () => {
     // Looked at while it ran, or half an hour after: nothing has settled that would show.
     for (const hoursStood of [0, 0.5])
       expect(pump([unknown, lookAt(12, { clarity: 'bright', hoursStood })], 13).standing.verdict).toBe('lookSooner');
+    const { tasks } = pump([unknown, lookAt(12, { clarity: 'bright', hoursStood: 0 })], 13).standing;
+    expect(tasks[0]).toMatchObject({ task: 'look', status: 'now' });
     const sample = entryAt(12, 'labSample', { sump: 'oil', drawnMl: 50 });
     expect(pump([unknown, sample], 13).standing.verdict).toBe('lookSooner');
     const report = entryAt(14, 'labResult', { sampleId: sample.id, waterPpm: 40, acidMgKohG: 0.1 });

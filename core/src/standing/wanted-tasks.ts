@@ -17,6 +17,9 @@ const OF_LIMITS: readonly ReasonCode[] = ['changeDue', 'lookDue', 'blankOffDue',
 /** What nobody does to oil that is changed. */
 const GOES_WITH_THE_OIL: readonly Act[] = ['purge', 'bleed', 'look', 'sample'];
 
+/** What no look so far has told: another one at once may. */
+const NOT_SEEN_YET: readonly ReasonCode[] = ['levelHolds', 'unknownAge'];
+
 /**
  * What the verdict calls for heads the tasks. The oil that was looked at since its last run is looked at again after the next one:
  * at rest it shows the same, but for a jar that parts, for what was drained since, and for water that nobody has looked for yet.
@@ -42,7 +45,7 @@ export function withWanted(
     const waits =
       task === 'look' &&
       reason.level === 'lookSooner' &&
-      reason.code !== 'levelHolds' &&
+      !NOT_SEEN_YET.includes(reason.code) &&
       looked?.counts.runs === state.totals.runs &&
       !('drainedAt' in reason && reason.drainedAt && reason.drainedAt > looked.at);
     if (waits && stands.status !== 'reached' && stands.status !== 'now')
