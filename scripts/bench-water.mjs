@@ -4,7 +4,7 @@ const YARDS = 60;
 const WEEKS = 40;
 const MELTWATER = { fromRun: 60, ml: 20 };
 const WITHIN_RUNS = 2;
-const LIMITS = { noticed: 0.9, falseAlarms: 0.05 };
+const LIMITS = { noticed: 0.95, falseAlarms: 0.05 };
 
 /** @returns shares of the yards in which meltwater was noticed, and of clean charges that were suspected */
 export function benchWater({ core, at, bookOf }) {

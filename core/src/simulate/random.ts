@@ -5,13 +5,11 @@ export interface Random {
   between(range: readonly [low: number, high: number]): number;
   chance(probability: number): boolean;
   pick<T>(items: readonly [T, ...T[]]): T;
-  /** Gamma with this mean and coefficient of variation. */
-  gamma(input: { mean: number; cv: number }): number;
   normal(): number;
   uuid(atMs: number): string;
 }
 
-/** Source: mulberry32 for the stream (public domain), Box & Muller (1958), Marsaglia & Tsang (2000) for Gamma. */
+/** Source: mulberry32 for the stream (public domain), Box & Muller (1958). */
 export function seededRandom(seed: number): Random {
   let a = seed >>> 0;
   function next(): number {
@@ -21,15 +19,6 @@ export function seededRandom(seed: number): Random {
     return ((t ^ (t >>> 14)) >>> 0) / 4_294_967_296;
   }
   const normal = () => Math.sqrt(-2 * Math.log(1 - next())) * Math.cos(2 * Math.PI * next());
-  function standardGamma(shape: number): number {
-    if (shape < 1) return standardGamma(shape + 1) * (1 - next()) ** (1 / shape);
-    const d = shape - 1 / 3;
-    for (;;) {
-      const x = normal();
-      const v = (1 + x / Math.sqrt(9 * d)) ** 3;
-      if (v > 0 && Math.log(1 - next()) < 0.5 * x * x + d - d * v + d * Math.log(v)) return d * v;
-    }
-  }
   const hex = (digits: number) => Array.from({ length: digits }, () => Math.floor(next() * 16).toString(16)).join('');
   return {
     next,
@@ -37,7 +26,6 @@ export function seededRandom(seed: number): Random {
     between: ([low, high]) => low + (high - low) * next(),
     chance: (probability) => next() < probability,
     pick: (items) => items[Math.floor(next() * items.length)] ?? items[0],
-    gamma: ({ mean, cv }) => standardGamma(1 / cv ** 2) * mean * cv ** 2,
     /** UUID v7 (RFC 9562, 5.7): milliseconds, then random digits. */
     uuid(atMs) {
       const time = Math.floor(atMs).toString(16).padStart(12, '0');

@@ -14,7 +14,6 @@ export { fitTrapEfficiency, type TrapFit, type WaterSegment } from './fit-trap-e
 export {
   type Assumed,
   ballastFlowM3h,
-  leftWithTrapG,
   purgeRemovesG,
   type RunWaterInput,
   runWater,
