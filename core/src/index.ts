@@ -14,6 +14,7 @@ export {
   type Evidence,
   type FindingId,
   FINDINGS,
+  SPOKEN_WORDS,
   type Found,
   gatherEvidence,
   hazardsOf,

@@ -75,6 +75,33 @@ test('findings are found by the words of their names and states; those that tell
   expect(matchingFindings('zzz', [])).toEqual([]);
 });
 
+// As people say it, and what they mean first.
+test.each([
+  ['milky', 'cream'],
+  ['white', 'cream'],
+  ['mayonnaise', 'cream'],
+  ['mayonaise', 'cream'],
+  ['emulsion', 'cream'],
+  ['cloudy', 'haze'],
+  ['noisy', 'noise'],
+  ['banging', 'noise'],
+  ['knoking', 'noise'],
+  ['smoke', 'exhaustMist'],
+  ['mist', 'exhaustMist'],
+  ['ultimate', 'chamberPressure'],
+  ['won’t pull down', 'chamberPressure'],
+  ["won't pull down", 'chamberPressure'],
+  ['leak', 'rateOfRise'],
+  ['oil leak', 'pumpWeeps'],
+  ['suckback', 'oilUpHose'],
+  ['breaker', 'starts'],
+  ['shavings', 'glitter'],
+  ['mould', 'growth'],
+  ['hot', 'caseTemp'],
+])('“%s” finds %s first', (said, id) => {
+  expect(matchingFindings(said, [])[0]).toBe(id);
+});
+
 test('what would stand on top: a new word takes the place of an older one on the same finding', () => {
   const line = { at: '', entryId: '', kind: 'run', sure: 0.95, certainty: 0.95, before: null } as const;
   const answer = {

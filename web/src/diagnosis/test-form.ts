@@ -1,7 +1,9 @@
+import Fuse from 'fuse.js';
 import type { DiagnosisAnswer } from '@winter-jar/contracts';
 import {
   CHECKS,
   FINDINGS,
+  SPOKEN_WORDS,
   rank,
   type Check,
   type MeasuredPressure,
@@ -127,16 +129,31 @@ export function fieldsOf({ body }: Extract<Entry, { kind: 'test' }>, units: Unit
 }
 
 const wordsOf = (id: FindingId): string =>
-  [FINDINGS[id].name, ...Object.values(FINDINGS[id].states)].join(' ').toLowerCase();
+  [FINDINGS[id].name, ...Object.values(FINDINGS[id].states), ...(SPOKEN_WORDS[id] ?? [])].join(' ').toLowerCase();
 
-/** Findings whose name or states hold every word typed; `first` ones come first. */
+/** For words that are nearly right: “mayonaise”, “knoking”. */
+const nearly = new Fuse(
+  (Object.keys(FINDINGS) as FindingId[]).map((id) => ({
+    id,
+    words: [FINDINGS[id].name, ...Object.values(FINDINGS[id].states), ...(SPOKEN_WORDS[id] ?? [])],
+  })),
+  { keys: ['words'], threshold: 0.25, ignoreLocation: true, minMatchCharLength: 4 },
+);
+
+/**
+ * Findings whose name, states or spoken words hold every word typed, else those that nearly do; `first` ones come first, and where
+ * people call one so comes before where the word stands in a sentence.
+ */
 export function matchingFindings(search: string, first: readonly string[]): FindingId[] {
-  const tokens = search.toLowerCase().split(/\s+/).filter(Boolean);
+  const text = search.trim().toLowerCase().replaceAll("'", '’');
+  const tokens = text.split(/\s+/).filter(Boolean);
   const ids = Object.keys(FINDINGS) as FindingId[];
   const place = (id: string) => (first.includes(id) ? first.indexOf(id) : first.length);
-  return ids
-    .filter((id) => tokens.every((t) => wordsOf(id).includes(t)))
-    .sort((a, b) => place(a) - place(b) || ids.indexOf(a) - ids.indexOf(b));
+  const called = (id: FindingId) => Number(SPOKEN_WORDS[id]?.includes(text) ?? false);
+  const held = ids.filter((id) => tokens.every((t) => wordsOf(id).includes(t)));
+  const found = held.length > 0 ? held : nearly.search(text).map(({ item }) => item.id);
+  if (held.length === 0) return found;
+  return found.sort((a, b) => called(b) - called(a) || place(a) - place(b) || ids.indexOf(a) - ids.indexOf(b));
 }
 
 /** The cause that would stand on top with what is said, in place of older words on the same findings. */
