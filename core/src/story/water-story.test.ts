@@ -113,6 +113,19 @@ test('what was found is one figure too, also where a small sample stands for the
   expect(found).toMatchObject({ foundUl: told(entries).budget.foundMl * 1000 });
 });
 
+test('a take-over that found a logged charge leaves its water as it was', () => {
+  const logged = [changeAt(1), wet(5), wet(60)];
+  const taken = entryAt(100, 'takeOver', {});
+  const plain = told([...logged, glass(120, 30)]);
+  const after = told([...logged, taken, glass(120, 30)]);
+  expect(after.runs).toHaveLength(2);
+  expect(after.budget).toEqual(plain.budget);
+  // Of runs that were only told of nobody knows the water.
+  expect(told([...logged, entryAt(100, 'takeOver', { runsSince: 4 }), glass(120, 30)]).budget.says).toBe(
+    'notEstimated',
+  );
+});
+
 test('runs on another set, a purge and oil of unknown age teach nothing about the trap', () => {
   const line = runAt(20, 5, 'any-empty', { equipmentId: 'line', body: { cycles: 100 } });
   const purge = entryAt(40, 'done', { task: 'purge' });

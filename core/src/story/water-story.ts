@@ -10,7 +10,15 @@ import {
   type TrapFit,
   type WaterBudget,
 } from '../water/index.js';
-import { foundOn, foundUlOf, runMinutes, withKnownTrap, type PumpState, type WaterFound } from '../fold/index.js';
+import {
+  foundOn,
+  foundUlOf,
+  runMinutes,
+  withKnownTrap,
+  type Charge,
+  type PumpState,
+  type WaterFound,
+} from '../fold/index.js';
 
 /** One run of the present charge with its water. */
 export interface WaterRun {
@@ -47,10 +55,10 @@ function runWaterInput(entry: Run, setUp: PumpSetUp, { traps }: PumpState): RunW
   return withKnownTrap(run, traps, equipmentId);
 }
 
-/** The entries since the present charge was filled or its record began, or all of them where neither is among them. */
-function ofThisCharge(entries: readonly Entry[]): readonly Entry[] {
-  const begins = ({ kind, body }: Entry) => kind === 'takeOver' || (kind === 'change' && body.sump === 'oil');
-  return entries.slice(entries.findLastIndex(begins) + 1);
+/** The entries since the present charge was filled; where that was only told of, those since it was. */
+function ofThisCharge(entries: readonly Entry[], { since }: Charge): readonly Entry[] {
+  const filled = entries.findIndex((e) => e.kind === 'change' && e.id === since.entryId);
+  return filled < 0 ? entries.filter((e) => e.happenedAt >= since.at) : entries.slice(filled + 1);
 }
 
 /**
@@ -70,7 +78,7 @@ export function waterStory(input: {
   const charge = state.sumps.find((s) => s.key === 'oil')?.charge;
   if (!present || !charge) return null;
   const { equipment, pump } = present;
-  const entries = ofThisCharge(input.entries);
+  const entries = ofThisCharge(input.entries, charge);
   const inputs = entries.flatMap((entry) => {
     const setUp = book.pumpAt({ pumpId, instant: entry.happenedAt });
     return setUp && entry.kind === 'run' && !entry.body.stillRunning
