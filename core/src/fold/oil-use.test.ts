@@ -38,6 +38,8 @@ const USUAL = [
   [100, 18],
   [100, 20],
 ] as const;
+/** 700 h more in which nothing went, as far as the glass tells. */
+const LEVEL_STANDS = [...stretches(...USUAL), run(570, 200), run(780, 200), run(990, 200), run(1200, 100)];
 
 // Written from the trade (docs/trade.md 6): what is consumed, and what was taken out.
 test.each<[string, Entry[], string, string | null]>([
@@ -77,27 +79,11 @@ test.each<[string, Entry[], string, string | null]>([
   ],
   ['two usual stretches are no usual yet', stretches([100, 20], [100, 20], [100, 60]), 'runOn', null],
   // At 20 mL per 100 h 140 mL should be gone after 700 h, and the marks are 100 mL apart.
-  [
-    'a level that no longer falls',
-    [
-      ...stretches(...USUAL),
-      run(570, 200),
-      run(780, 200),
-      run(990, 200),
-      run(1200, 100),
-      lookAt(1400, { level: 'right' }),
-    ],
-    'lookSooner',
-    'levelHolds',
-  ],
+  ['a level that no longer falls', [...LEVEL_STANDS, lookAt(1400, { level: 'right' })], 'lookSooner', 'levelHolds'],
   [
     'a level that no longer falls, and a look for water that finds none',
     [
-      ...stretches(...USUAL),
-      run(570, 200),
-      run(780, 200),
-      run(990, 200),
-      run(1200, 100),
+      ...LEVEL_STANDS,
       lookAt(1400, { level: 'right' }),
       lookAt(1420, { level: 'right', freeWaterMl: 0, hoursStood: 12 }),
     ],
@@ -106,41 +92,19 @@ test.each<[string, Entry[], string, string | null]>([
   ],
   [
     'water looked for at once, after a night',
-    [
-      ...stretches(...USUAL),
-      run(570, 200),
-      run(780, 200),
-      run(990, 200),
-      run(1200, 100),
-      lookAt(1400, { level: 'right', freeWaterMl: 0, hoursStood: 12 }),
-    ],
+    [...LEVEL_STANDS, lookAt(1400, { level: 'right', freeWaterMl: 0, hoursStood: 12 })],
     'runOn',
     null,
   ],
   [
     'water looked for while it ran says nothing',
-    [
-      ...stretches(...USUAL),
-      run(570, 200),
-      run(780, 200),
-      run(990, 200),
-      run(1200, 100),
-      lookAt(1400, { level: 'right', freeWaterMl: 0, hoursStood: 0 }),
-    ],
+    [...LEVEL_STANDS, lookAt(1400, { level: 'right', freeWaterMl: 0, hoursStood: 0 })],
     'lookSooner',
     'levelHolds',
   ],
   [
     'only the level looked at again',
-    [
-      ...stretches(...USUAL),
-      run(570, 200),
-      run(780, 200),
-      run(990, 200),
-      run(1200, 100),
-      lookAt(1400, { level: 'right' }),
-      lookAt(1420, { level: 'right' }),
-    ],
+    [...LEVEL_STANDS, lookAt(1400, { level: 'right' }), lookAt(1420, { level: 'right' })],
     'lookSooner',
     'levelHolds',
   ],

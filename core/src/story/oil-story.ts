@@ -44,17 +44,8 @@ const LAB_MEASURES = [
   'particleClass',
 ] as const;
 type LabMeasure = (typeof LAB_MEASURES)[number];
-export const STORY_MEASURES = [
-  'waterMl',
-  'colourRise',
-  'ironPpmPer100h',
-  'acidRise',
-  'baseLostPercent',
-  'thickerPercent',
-  'siliconPpm',
-  'particleClass',
-] as const;
-export type StoryMeasure = (typeof STORY_MEASURES)[number];
+export const STORY_MEASURES: readonly StoryMeasure[] = ['waterMl', 'colourRise', ...LAB_MEASURES];
+export type StoryMeasure = 'waterMl' | 'colourRise' | LabMeasure;
 
 export interface ChargeTrend {
   readonly measure: StoryMeasure;
