@@ -3,7 +3,7 @@
 /** Within a package a room knows only the rooms before it. */
 const ROOMS = {
   core: [
-    ...['units', 'statistics', 'journal', 'limits', 'set-up', 'oil', 'machine', 'water'],
+    ...['units', 'statistics', 'journal', 'limits', 'set-up', 'notebook', 'oil', 'machine', 'water'],
     ...['fold', 'equipment', 'standing', 'cautions', 'story', 'diagnosis', 'simulate', 'testing'],
   ],
   server: [
@@ -14,7 +14,7 @@ const ROOMS = {
   web: [
     ...['api', 'device', 'ui', 'words', 'forms', 'effect', 'entry', 'downloads'],
     ...['take-over', 'set-up', 'run', 'sump-work', 'service', 'journal', 'oil', 'water', 'diagnosis'],
-    ...['round', 'equipment', 'pumps', 'labels', 'backup', 'phone', 'entry-log', 'app', 'testing'],
+    ...['round', 'equipment', 'pumps', 'labels', 'backup', 'phone', 'entry-log', 'notebook', 'app', 'testing'],
   ],
 };
 /** Packages, and those that each may know besides itself. */

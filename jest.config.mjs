@@ -1,3 +1,5 @@
+import { fileURLToPath } from 'node:url';
+
 const transform = {
   '^.+\\.tsx?$': [
     '@swc/jest',
@@ -18,6 +20,8 @@ const transform = {
   ],
 };
 
+const FIXED_SEEDS = fileURLToPath(new URL('scripts/fixed-seeds.mjs', import.meta.url));
+
 const room = (name, more = {}) => ({
   displayName: name,
   rootDir: `<rootDir>/${name}`,
@@ -28,6 +32,7 @@ const room = (name, more = {}) => ({
   moduleNameMapper: { '^(\\.{1,2}/.*)\\.js$': '$1' },
   testEnvironmentOptions: { customExportConditions: ['winter-jar-source', 'node', 'node-addons'] },
   transform,
+  setupFiles: [FIXED_SEEDS],
   ...more,
 });
 
@@ -50,7 +55,7 @@ export default {
     room('server'),
     room('web', {
       testEnvironment: 'jest-environment-jsdom',
-      setupFiles: ['<rootDir>/test-globals.mjs'],
+      setupFiles: ['<rootDir>/test-globals.mjs', FIXED_SEEDS],
       testEnvironmentOptions: { customExportConditions: ['winter-jar-source', 'node'] },
     }),
   ],

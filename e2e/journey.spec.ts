@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, levelRight, logRun, open, test } from './yard.js';
+import { expect, levelRight, logRun, open, test, openSection } from './yard.js';
 
 const PUMP = 'lf-02';
 
@@ -45,6 +45,7 @@ test('runs fill the ruler, the limit flips the verdict, the next run is carried 
   await page.getByRole('button', { name: 'Save the oil change' }).click();
   await expect(page.getByRole('group', { name: /^LF-02: 0 runs since the oil change/ })).toBeVisible();
   await expect(page.getByText('Run on').first()).toBeVisible();
+  await openSection(page, 'Earlier charges');
   await expect(page.getByText(/6 runs, \d+ h/).first()).toBeVisible();
 
   await yard.restart();
@@ -57,6 +58,11 @@ test('Undo takes the last entry back, Correct changes it, Take back works from t
   const before = await yard.pump(PUMP);
   await logRun(page, yard, PUMP, 200, 100);
   expect((await yard.pump(PUMP)).state.totals.runs).toBe(before.state.totals.runs + 1);
+  // What was saved is said beneath the page: at its end no button lies under it.
+  await page.evaluate(() => window.scrollTo(0, document.body.scrollHeight));
+  const said = await page.getByRole('region', { name: /^Notifications/ }).boundingBox();
+  const last = await page.getByRole('main').boundingBox();
+  expect(said && last && last.y + last.height).toBeLessThanOrEqual((said?.y ?? 0) + 1);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByText('Undone', { exact: true })).toBeVisible();
   expect((await yard.pump(PUMP)).state).toEqual({ ...before.state });

@@ -1,4 +1,4 @@
-import { expect, open, test } from './yard.js';
+import { expect, open, test, openSection } from './yard.js';
 
 test('a pump that grinds is stopped, a usual noise ends nothing, and the inspection does', async ({ page, yard }) => {
   const say = async (state: string) => {
@@ -36,6 +36,7 @@ test('a pressure that is blanked off is held to the pump’s own, and says so be
   await expect(page.getByText(/at the pump, blanked off/).first()).toBeVisible();
   await expect(page.getByRole('link', { name: /^Find the cause/ }).first()).toBeVisible();
   // What each school costs is told on the pump's own use.
+  await openSection(page, 'What decides next');
   await page.getByText('What each school costs here').click();
   await expect(page.getByRole('region', { name: 'What each school costs here' })).toContainText('By the gauge');
 });

@@ -13,6 +13,7 @@ export interface OwnHouses {
   expectedErrors: RegExp[];
 }
 
+/** Its clock can be moved: letPass of yard.ts. */
 export interface OwnHouse {
   readonly address: string;
   readonly folder: string;
@@ -20,6 +21,8 @@ export interface OwnHouse {
   restart(): Promise<void>;
   round(): Promise<RoundAnswer>;
 }
+
+const FLAGS = ['--movable-clock'];
 
 export const test = base.extend<{ houses: OwnHouses }>({
   houses: async ({ page }, use) => {
@@ -31,7 +34,7 @@ export const test = base.extend<{ houses: OwnHouses }>({
       expectedErrors: [],
       async open() {
         const folder = mkdtempSync(join(tmpdir(), 'winter-jar-own-'));
-        const own = { server: await startServer({ folder }), folder };
+        const own = { server: await startServer({ folder, flags: FLAGS }), folder };
         open.push(own);
         return {
           address: own.server.address,
@@ -43,7 +46,7 @@ export const test = base.extend<{ houses: OwnHouses }>({
           restart: async () => {
             houses.expectedErrors.push(WHILE_STOPPED);
             await own.server.stop();
-            own.server = await startServer({ folder, port: own.server.port });
+            own.server = await startServer({ folder, flags: FLAGS, port: own.server.port });
           },
           round: async () => (await (await fetch(`${own.server.address}/api/round`)).json()) as RoundAnswer,
         };

@@ -1,6 +1,6 @@
 import { devices, type Locator, type Page } from '@playwright/test';
 import { png } from './png.js';
-import { expect, levelRight, open, test, type Yard } from './yard.js';
+import { expect, levelRight, open, test, type Yard, openSection } from './yard.js';
 
 const PUMP = '/pumps/lf-02';
 
@@ -164,6 +164,7 @@ test('a photograph is kept with the look, laid under the jar, and shown again', 
 
 test('the charge’s story is drawn, told as a table, and tested for a trend', async ({ page, yard }) => {
   await open(page, yard, PUMP);
+  await openSection(page, 'Story of the charge');
   await expect(page.getByRole('img', { name: /^Water found of \d+ charges/ })).toBeVisible();
   await expect(page.locator('.recharts-line-curve').last()).toBeVisible();
   await expect(page.getByText(/^Water per weighted run: .*(charges; by chance|five are needed)/)).toBeVisible();
@@ -252,6 +253,10 @@ test.describe('by touch at 390 px', () => {
     await tap('free water');
     for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'free water plus 5 mL' }).tap();
     await page.getByRole('button', { name: 'free water minus 1 mL' }).tap();
+    // Typed it is what was measured; then back to what was stepped.
+    await page.getByLabel('or type it: free water').fill('22');
+    await expect(page.getByRole('slider', { name: 'free water' })).toHaveAttribute('aria-valuenow', '22');
+    await page.getByLabel('or type it: free water').fill('14');
     await expect(page.getByRole('slider', { name: 'free water' })).toHaveAttribute('aria-valuetext', /^14.mL$/);
     await tap('sludge');
     await swipe(page, page.getByRole('slider', { name: 'sludge' }), 160);

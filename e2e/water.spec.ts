@@ -1,5 +1,15 @@
 import type { Page } from '@playwright/test';
-import { expect, levelRight, logRun, minutesAgo, noSidewaysScroll, open, test, type Yard } from './yard.js';
+import {
+  expect,
+  levelRight,
+  logRun,
+  minutesAgo,
+  noSidewaysScroll,
+  open,
+  test,
+  type Yard,
+  openSection,
+} from './yard.js';
 
 const PUMP = '/pumps/lf-02';
 
@@ -59,13 +69,14 @@ test('a wet run is expected, more is bled than it explains, the sentence says so
   ).toBeVisible();
   await expect(water.getByRole('img', { name: /^Expected in the oil .* Found 45.mL: bled 45.mL/ })).toBeVisible();
   await expect(water.getByText(/right after a defrost or with the drain open/)).toBeVisible();
+  await water.getByText('The sum, run by run').click();
   await expect(water.getByText(/A leak of humid air would have to be/)).toBeVisible();
   await expect(water.getByText(/^The trap’s factor \d\.?\d* \(nine in ten/)).toBeVisible();
-  await water.getByText('Run by run').click();
   await expect(water.getByRole('row').nth(1)).toContainText(/\d.g/);
 
   // What if: the ballast open on warm oil leaves next to nothing.
-  const whatIf = water.locator('section').filter({ hasText: 'What if the next run' });
+  await openSection(page, 'Ballast, what if');
+  const whatIf = page.locator('section section').filter({ hasText: 'What if the next run' });
   await whatIf.getByLabel('Length').fill('30 h');
   await whatIf.getByLabel('Trap').fill('-40');
   const stays = whatIf.locator('dd').nth(1);
@@ -90,8 +101,9 @@ test('on a phone the water is read and asked about without scrolling sideways', 
   await open(page, yard, '/pumps/lf-01');
   const water = waterOf(page);
   await expect(water.getByText(/more than they explain/)).toBeVisible();
-  await water.getByLabel('Trap').fill('-60');
-  await expect(water.getByText('Stays in the oil')).toBeVisible();
+  await openSection(page, 'Ballast, what if');
+  await page.getByLabel('Trap').fill('-60');
+  await expect(page.getByText('Stays in the oil')).toBeVisible();
   await noSidewaysScroll(page);
 });
 
@@ -110,5 +122,6 @@ test('a trap’s factor of the set-up is held to its bounds, and the history of 
   await expect(page.getByText(/saved/).first()).toBeVisible();
   expect((await yard.pump('lf-02')).setUp.equipment.trapEfficiency).toBe(3);
   await open(page, yard, PUMP);
+  await waterOf(page).getByText('The sum, run by run').click();
   await expect(waterOf(page).getByText(/What is expected goes by it, here and in the verdict/)).toBeVisible();
 });

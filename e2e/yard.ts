@@ -64,7 +64,7 @@ export function minutesAgo(minutes: number): string {
 }
 
 /** Time passes, at the server and in what is opened afterwards in the browser. */
-export async function letPass(page: Page, yard: Yard, hours: number): Promise<void> {
+export async function letPass(page: Page, yard: { readonly address: string }, hours: number): Promise<void> {
   const ms = hours * 3_600_000;
   const { now } = (await (await fetch(`${yard.address}/api/about`)).json()) as About;
   const answer = await fetch(`${yard.address}/api/clock`, {
@@ -120,3 +120,8 @@ export const noSidewaysScroll = (page: Page) =>
   expect
     .poll(() => page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth))
     .toBeLessThanOrEqual(0);
+
+/** A section of a pump's page that is one line until it is wanted. */
+export async function openSection(page: Page, name: string): Promise<void> {
+  await page.getByRole('button', { name: new RegExp(`^${name}.*open$`) }).click();
+}

@@ -9,7 +9,7 @@ import { startServer, stopServer } from './serve.mjs';
 
 const DESK = { width: 1280, height: 800 };
 /** The whole of what is said about one charge. */
-const TALL = { width: 1280, height: 1500 };
+const TALL = { width: 1280, height: 1200 };
 const PHONE = { width: 390, height: 844 };
 /** A drained jar with all its layers, as it is typed. */
 const readJar = async (page) => {
@@ -58,6 +58,24 @@ const openReport = async (page) => {
   await page.getByRole('link', { name: /^Anti-suckback valve stuck/ }).click();
   await page.getByRole('heading', { name: /^Case report/ }).waitFor();
 };
+/** As people keep them: any habit of writing, one name with a slip. */
+const pasteRows = async (page) => {
+  const day = (ago) =>
+    new Date(Date.now() - ago * 86_400_000).toLocaleDateString('en-GB', { day: 'numeric', month: 'short' });
+  const rows = [
+    ['Day', 'Pump', 'Hours', 'What went in', 'Trap', 'Vacuum (mbar)', 'Notes'],
+    [day(9), 'lf 02', '31 h 30', 'textile, rinsed', '-47', '0,27', ''],
+    [day(8), 'LF-02', 'oil change', '', '', '', 'dark'],
+    [day(6), 'LF-02', '30', 'Textile, rinsed', '-48 °C', '0.25', 'changed the oil after'],
+    [day(5), 'LF-O3', '26:15', 'Paper, damp', '-51', '0.3', ''],
+    [day(4), 'LF-03', 'all night', 'Paper, damp', '-51', '0.3', ''],
+  ];
+  await page.getByText('Or paste rows').click();
+  await page.getByLabel('Cells of a spreadsheet').fill(rows.map((row) => row.join('\t')).join('\n'));
+  await page.getByRole('button', { name: 'Read these rows' }).click();
+  await page.getByRole('heading', { name: 'what you pasted: 5 rows' }).waitFor();
+  await page.getByText('Or paste rows').click();
+};
 const SHOTS = [
   { name: 'round', path: '/?pump=lf-01', size: DESK },
   { name: 'pump', path: '/pumps/lf-01', size: TALL },
@@ -68,10 +86,10 @@ const SHOTS = [
   { name: 'equipment', path: '/equipment/ferry-b', size: DESK },
   { name: 'labels', path: '/labels', size: DESK },
   { name: 'what-is-wrong', path: '/pumps/lf-01/what-is-wrong', size: DESK },
-  { name: 'phone-what-is-wrong', path: '/pumps/hs-01/what-is-wrong', size: PHONE },
   { name: 'leak-hunt', path: '/pumps/lf-03/leak-hunt', size: DESK, act: huntToTheHose },
   { name: 'case-report', path: '/pumps/cw-02/what-is-wrong', size: DESK, act: openReport },
   { name: 'suspects', path: '/suspects?pump=lf-01', size: DESK },
+  { name: 'notebook', path: '/logs/notebook', size: TALL, act: pasteRows },
   { name: 'phone-round', path: '/', size: PHONE },
   { name: 'phone-log-run', path: '/pumps/lf-02/run', size: PHONE },
   { name: 'phone-read-the-jar', path: '/pumps/lf-02/look', size: PHONE, act: readJarByThumb },

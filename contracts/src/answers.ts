@@ -8,6 +8,8 @@ export type Question =
   | { readonly code: 'takenOver'; readonly takenOverAt: string; readonly runs: number }
   /** An oil where it does not belong: it can explode, spoil the pump, or get into food. */
   | { readonly code: 'unfitOil'; readonly unfit: Unfit; readonly productId: string | null }
+  /** It was retired by then. */
+  | { readonly code: 'retired' }
   | { readonly code: 'airOnSolvent' }
   | { readonly code: 'drainAboveCharge'; readonly outMl: number; readonly chargeMl: number }
   | { readonly code: 'meterBackwards'; readonly beforeMinutes: number; readonly beforeAt: string }
@@ -66,3 +68,17 @@ export interface ApiProblem {
   readonly right: string;
   readonly issues: readonly FieldIssue[];
 }
+
+const CODES: Readonly<Record<Question['code'], true>> = {
+  overlap: true,
+  takenOver: true,
+  unfitOil: true,
+  retired: true,
+  airOnSolvent: true,
+  drainAboveCharge: true,
+  meterBackwards: true,
+  meterTooFast: true,
+  unusual: true,
+};
+/** Every soft question there is: the compiler asks for one that is missing. */
+export const QUESTION_CODES = Object.keys(CODES) as readonly Question['code'][];

@@ -1,8 +1,12 @@
 import type { FieldIssue } from './check-entry.js';
+import type { PumpEffect } from './pages.js';
 
 /** Kinds of entries that come and go as a CSV file. */
-export const LOG_NAMES = ['runs', 'looks'] as const;
+export const LOG_NAMES = ['runs', 'looks', 'changes'] as const;
 export type LogName = (typeof LOG_NAMES)[number];
+/** What comes as a CSV file: a log, or the rows of a notebook, which are of several kinds. */
+export const IMPORT_NAMES = ['runs', 'looks', 'changes', 'notebook'] as const;
+export type ImportName = (typeof IMPORT_NAMES)[number];
 
 /** A log file, see docs/formats.md. */
 export type LogText = string;
@@ -18,14 +22,15 @@ export interface RefusedRow {
 
 /**
  * Where an import stands. It is read and checked first; what was found waits (`ready`) until it is told to write or is cancelled.
- * `failed`: the file as a whole cannot be read, or the server could not go on; nothing of it was left behind.
+ * `undone`: it was written whole, and all of it was taken back. `failed`: the file as a whole cannot be read, or the server could not go on; nothing of it was left behind.
  */
-export type LogImportState = 'reading' | 'ready' | 'writing' | 'done' | 'takingBack' | 'cancelled' | 'failed';
+export type LogImportState =
+  'reading' | 'ready' | 'writing' | 'done' | 'takingBack' | 'cancelled' | 'undone' | 'failed';
 
 /** The import of a log file. */
 export interface LogImportAnswer {
   readonly id: string;
-  readonly log: LogName;
+  readonly log: ImportName;
   readonly state: LogImportState;
   /** What is done of its present state, from 0 to 1. */
   readonly progress: number;
@@ -34,6 +39,8 @@ export interface LogImportAnswer {
   readonly unchanged: number;
   readonly refused: number;
   readonly written: number;
+  /** Entries that were written and can still be taken back together. */
+  readonly canBeUndone: boolean;
   /** The first of the refused rows; the report of refused rows has them all. */
   readonly firstRefused: readonly RefusedRow[];
   /** Set when the file as a whole cannot be read. */
@@ -43,4 +50,22 @@ export interface LogImportAnswer {
 /** What is to become of the good rows of an import where others were refused. */
 export interface WriteLogImport {
   readonly goodRowsOnly: boolean;
+}
+
+/** What an import that is ready would change, pump by pump; null where it is too long to try beforehand. */
+export interface LogImportEffect {
+  readonly effects: readonly PumpEffect[] | null;
+}
+
+/** What a log holds, by pump and month (UTC). */
+export interface LogContents {
+  readonly entries: number;
+  /** The last months that have any, "2031-03", the newest first. */
+  readonly months: readonly string[];
+  readonly pumps: readonly {
+    readonly pumpId: string;
+    readonly entries: number;
+    /** In the order of `months`. */
+    readonly byMonth: readonly number[];
+  }[];
 }

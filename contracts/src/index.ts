@@ -18,7 +18,14 @@ export { bodyOfNoKind, checkEntry, checkShape, type Checked, type FieldIssue } f
 export { asOfToday, checkStored, idsInOneSpelling } from './check-stored.js';
 export { checkUnsettled } from './check-unsettled.js';
 export { checkRecord, SUMPS_OF } from './check-record.js';
-export { HTTP_STATUS, type ApiProblem, type EntryAnswer, type Question, type Unsettled } from './answers.js';
+export {
+  HTTP_STATUS,
+  QUESTION_CODES,
+  type ApiProblem,
+  type EntryAnswer,
+  type Question,
+  type Unsettled,
+} from './answers.js';
 export {
   MAX_BACKUP_BYTES,
   MAX_BODY_BYTES,
@@ -76,8 +83,12 @@ export type { OilStory } from './oil-story.js';
 export type { WaterAnswer } from './water.js';
 export type { PhotoBytes, PhotoKept } from './photos.js';
 export {
+  IMPORT_NAMES,
+  type ImportName,
   LOG_NAMES,
+  type LogContents,
   type LogImportAnswer,
+  type LogImportEffect,
   type LogImportState,
   type LogName,
   type LogText,
@@ -92,6 +103,8 @@ export type {
   EquipmentPage,
   JournalLine,
   JournalPage,
+  TakenBack,
+  TakenBackLine,
   NextTask,
   PumpEffect,
   PumpPage,
@@ -105,5 +118,13 @@ export type {
   UnsettledAnswer,
   UnsettledLine,
 } from './pages.js';
-export type { EntriesAnswer, EntriesEffect, EntriesPost, SetUpPost, SetUpPosted } from './requests.js';
+export type {
+  EntriesAnswer,
+  EntriesEffect,
+  EntriesPost,
+  SetUpPost,
+  SetUpPosted,
+  SetUpRemove,
+  SetUpRemoved,
+} from './requests.js';
 export type { Change, ChangeKind, ChangesAnswer } from './changes.js';

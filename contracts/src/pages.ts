@@ -10,6 +10,7 @@ import type {
   HouseSetUp,
   JarSeen,
   PumpKind,
+  PumpPlace,
   PumpSetUp,
   PumpState,
   Process,
@@ -81,12 +82,15 @@ export interface RoundRow {
   readonly jars: readonly JarSeen[];
   readonly chargeMl: number | null;
   readonly oilName: string | null;
+  /** When its oil was changed, as far as anybody knows. */
+  readonly oilChangedAt: string | null;
   readonly carriedOverRuns: number;
   /** Of the pump itself, whatever is done at it. */
   readonly dangers: readonly CautionId[];
   /** Runs that go on, the oldest first. */
   readonly running: readonly RunningRun[];
-  readonly lent: boolean;
+  /** Where it is in its life. */
+  readonly place: PumpPlace;
   /** Nothing was ever written about it: it waits to be taken over. */
   readonly untouched: boolean;
   readonly lastMaterialId: string | null;
@@ -186,6 +190,18 @@ export interface SetUpEffect {
   readonly progress: number;
   /** Where the rest is asked for; null when all is here. */
   readonly id: string | null;
+}
+
+/** An entry that does not count any more, as it was first written. */
+export interface TakenBackLine {
+  readonly entry: Entry;
+  readonly takenBackAt: string;
+  readonly takenBackBy: string | null;
+}
+
+/** The entries of a pump that were taken back last. */
+export interface TakenBack {
+  readonly lines: readonly TakenBackLine[];
 }
 
 export interface JournalPage {

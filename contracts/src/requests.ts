@@ -1,4 +1,4 @@
-import type { JournalEntry, SetUpVersion } from '@winter-jar/core';
+import type { JournalEntry, SetUpKind, SetUpVersion } from '@winter-jar/core';
 import type { PumpEffect } from './pages.js';
 import type { EntryAnswer } from './answers.js';
 import type { FieldIssue } from './check-entry.js';
@@ -28,4 +28,13 @@ export interface SetUpPost {
 export interface SetUpPosted {
   readonly written: number;
   readonly issues: readonly FieldIssue[];
+}
+
+/** Body of `POST /api/set-up/remove`. */
+export interface SetUpRemove {
+  readonly records: readonly { readonly kind: SetUpKind; readonly id: string }[];
+}
+
+export interface SetUpRemoved {
+  readonly removed: number;
 }

@@ -4,10 +4,11 @@ import BetterSqlite3 from 'better-sqlite3';
 import { JOURNAL_LINES_JOB } from './backup/journal-lines.js';
 import { BACKUP_JOB } from './backup/make-backup.js';
 import { CONTENTS_JOB, WHOLE_CHECK_JOB } from './backup/whole-check.js';
-import { PUMPS_NAMING_JOB } from './set-up/pumps-naming.js';
+import { NAMED_IN_JOURNAL_JOB, PUMPS_NAMING_JOB } from './set-up/pumps-naming.js';
 import { readingStatements } from './database/statements.js';
 import { SUSPECTS_JOB } from './diagnosis/suspects.js';
 import { SET_UP_EFFECT_JOB } from './effect/set-up-effect.js';
+import { LOG_CONTENTS_JOB } from './entry-log/log-contents.js';
 import { LOG_FILE_JOBS } from './entry-log/log-files.js';
 import type { Job } from './work/job.js';
 import type { WorkerSays } from './work/work-queue.js';
@@ -17,11 +18,13 @@ const JOBS: readonly Job<never, unknown, unknown>[] = [
   SUSPECTS_JOB,
   SET_UP_EFFECT_JOB,
   PUMPS_NAMING_JOB,
+  NAMED_IN_JOURNAL_JOB,
   WHOLE_CHECK_JOB,
   CONTENTS_JOB,
   BACKUP_JOB,
   JOURNAL_LINES_JOB,
   ...Object.values(LOG_FILE_JOBS),
+  LOG_CONTENTS_JOB,
 ];
 
 const db = new BetterSqlite3(workerData as string, { readonly: true });

@@ -15,4 +15,4 @@ export { type Asked, DECIDED, rank, type RankedCause, type Ranking } from './ran
 export { sharesInSteps, type ShareStep } from './share-steps.js';
 export { type Stretch, stretchesOf, type SuspectEvent, type SuspectSign } from './stretches.js';
 export { type MaterialRate, suspectMaterials, type Suspects } from './suspect-material.js';
-export { SPOKEN_WORDS } from './spoken-words.js';
+export { SPOKEN_OF_CAUSES, SPOKEN_OF_CHECKS, SPOKEN_WORDS } from './spoken-words.js';

@@ -24,7 +24,7 @@ export {
   waterUlOf,
 } from './judge.js';
 export { nextLook, type NextLook } from './next-look.js';
-export { classesOf, iso4406Code } from './particle-code.js';
+export { classesOf, countsOfIso4406, iso4406Code } from './particle-code.js';
 export { type LabReport, type NotJudged, readLab } from './read-lab.js';
 export { type LookInContext, type OilReading, onNewCharge, readOil } from './read-oil.js';
 export { isDenserThanWater, type Settling, SETTLING, settlingOf, stokesSettlingMmPerH } from './settling.js';

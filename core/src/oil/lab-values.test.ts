@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { LAB_READINGS, type LabReading } from '../journal/index.js';
 import { isHarder } from '../limits/verdict-level.js';
 import { OIL_LIMITS, resolveOilLimits } from '../limits/oil-limits.js';
-import { iso4406Code } from './particle-code.js';
+import { countsOfIso4406, iso4406Code } from './particle-code.js';
 import { readLab } from './read-lab.js';
 import type { JudgedLab } from './judge-lab.js';
 import { waterSolubilityPpm } from './water-solubility.js';
@@ -142,4 +142,28 @@ test('a rate needs hours and earlier charges to be held against', () => {
   expect(codes({})).toEqual(['ironRate']);
   expect(codes({ hours: 10 })).toEqual([]);
   expect(codes({ earlierIronRates: [2, 2] })).toEqual([]);
+});
+
+/** Upper ends of the classes as the table of ISO 4406 has them. */
+test.each([
+  ['21/18/14', [20_000, 2500, 160]],
+  ['19/17/14', [5000, 1300, 160]],
+  ['ISO 4406: 16/14/11', [640, 160, 20]],
+  ['22 / 22 / 22', [40_000, 40_000, 40_000]],
+  ['7/6/4', [1.3, 0.64, 0.16]],
+  ['14/17/19', null],
+  ['19/17', null],
+  ['29/17/14', null],
+  ['clean', null],
+  ['', null],
+])('the code %j stands for at most %j particles per mL', (code, counts) => {
+  expect(countsOfIso4406(code)).toEqual(counts);
+});
+
+test('what a code stands for makes the same code again, for every class', () => {
+  for (let number = 0; number <= 28; number++) {
+    const code = `${number}/${number}/${number}`;
+    const counts = countsOfIso4406(code);
+    expect(counts && iso4406Code({ counts: [...counts] })).toBe(code);
+  }
 });

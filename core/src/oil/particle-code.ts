@@ -31,3 +31,21 @@ export const classesOf = ({ count6PerMl, count14PerMl }: LabValues): [six: numbe
   typeof count6PerMl === 'number' && typeof count14PerMl === 'number'
     ? [scaleNumber(count6PerMl), scaleNumber(count14PerMl)]
     : null;
+
+const CODE = /^(\d{1,2})\s*[/\\-]\s*(\d{1,2})\s*[/\\-]\s*(\d{1,2})$/;
+
+/**
+ * The most particles per mL that a code stands for, at or above 4, 6 and 14 µm(c): the upper ends of its three classes, so that they
+ * make the same code again.
+ * @returns null for what is no code of ISO 4406:2021, such as one that rises with the size
+ * @example countsOfIso4406('21/18/14') // [20000, 2500, 160]
+ */
+export function countsOfIso4406(code: string): readonly [number, number, number] | null {
+  const numbers =
+    CODE.exec(code.trim().replace(/^ISO\s*(4406)?:?\s*/i, ''))
+      ?.slice(1)
+      .map(Number) ?? [];
+  const [four, six, fourteen] = numbers.map((number) => UPPER_PER_ML[number]);
+  if (four === undefined || six === undefined || fourteen === undefined || six > four || fourteen > six) return null;
+  return [four, six, fourteen];
+}

@@ -13,11 +13,15 @@ test('a page goes on where the one before it ended, also among entries of one mo
   house.write(...notes);
   const subject = { type: 'pump', id: 'p1' };
   const { records } = house.reading;
-  const first = await records.page(subject, null, 3);
-  const more = await records.page(subject, await records.keyOf(first[2]?.entry.id ?? ''), 3);
+  const first = await records.page(subject, { before: null, kinds: [], limit: 3 });
+  const more = await records.page(subject, {
+    before: await records.keyOf(first[2]?.entry.id ?? ''),
+    kinds: [],
+    limit: 3,
+  });
   expect([...first, ...more].map((l) => l.entry.id)).toEqual(idsOf(notes).sort().reverse());
   expect(await records.keyOf('nothing')).toBeNull();
-  expect(await records.page({ type: 'equipment', id: 'line' }, null, 3)).toEqual([]);
+  expect(await records.page({ type: 'equipment', id: 'line' }, { before: null, kinds: ['run'], limit: 3 })).toEqual([]);
 });
 
 test('what was found is read up to a key, with it; between two instants with both ends', async () => {
@@ -45,7 +49,7 @@ test('corrected entries come as they count, voided ones not at all', async () =>
   const moved = correction(run, { action: 'replace', body: run.body, happenedAt: at(12) });
   house.write(run, other, moved, correction(other, { action: 'void' }));
   const { records } = house.reading;
-  expect(await records.page({ type: 'pump', id: 'p1' }, null, 9)).toMatchObject([
+  expect(await records.page({ type: 'pump', id: 'p1' }, { before: null, kinds: [], limit: 9 })).toMatchObject([
     { entry: { id: run.id }, correctionId: moved.id, contradicted: false },
   ]);
   expect(await records.original(run.id)).toMatchObject({ kind: 'run', entry: { happenedAt: at(10) } });

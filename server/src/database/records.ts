@@ -1,4 +1,4 @@
-import type { Correction, Entry, OrderKey, SubjectRef } from '@winter-jar/core';
+import type { Correction, Entry, EntryKind, OrderKey, SubjectRef } from '@winter-jar/core';
 import type { UnsettledLine } from '@winter-jar/contracts';
 import { IsNull, type DataSource, type SelectQueryBuilder } from 'typeorm';
 import {
@@ -97,8 +97,11 @@ export class Records {
     return rows.map((row) => row.id);
   }
 
-  /** A page of a subject's entries as they count, newest first. @param before the key to go on from; null from the newest */
-  async page(subject: SubjectRef, before: OrderKey | null, limit: number): Promise<CountedLine[]> {
+  /** A page of a subject's entries as they count, newest first. @param before the key to go on from; null from the newest @param kinds none for all */
+  async page(
+    subject: SubjectRef,
+    { before, kinds, limit }: { before: OrderKey | null; kinds: readonly EntryKind[]; limit: number },
+  ): Promise<CountedLine[]> {
     const query = this.ofSubject(subject)
       .addSelect(['c.correctionId AS "correctionId"', 'c.contradicted AS "contradicted"'])
       .orderBy('s.happenedAt', 'DESC')
@@ -106,6 +109,7 @@ export class Records {
       .addOrderBy('s.entryId', 'DESC')
       .limit(limit);
     if (before) query.andWhere(`${KEY} < (:happenedAt, :recordedAt, :id)`, { ...before });
+    if (kinds.length > 0) query.andWhere('s.kind IN (:...kinds)', { kinds });
     const rows = await query.getRawMany<{
       content: string;
       correctionId: string | null;

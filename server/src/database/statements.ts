@@ -126,6 +126,10 @@ export function writingStatements(db: Sqlite) {
       `INSERT INTO set_up_version ("id", "kind", "subjectId", "validFrom", "recordedAt", "body")
        VALUES (@id, @kind, @subjectId, @validFrom, @recordedAt, @body)`,
     ),
+    /** With a record that nothing names. */
+    deleteSetUp: db.prepare<{ kind: string; subjectId: string }>(
+      `DELETE FROM set_up_version WHERE "kind" = @kind AND "subjectId" = @subjectId`,
+    ),
     /** With every write, in its transaction: what changed has one sequence. */
     insertChange: db.prepare<Omit<ChangeRow, 'seq'>>(
       `INSERT INTO change_log ("kind", "pumpIds", "actor", "at") VALUES (@kind, @pumpIds, @actor, @at)`,
@@ -203,9 +207,14 @@ export function writingStatements(db: Sqlite) {
     imported: db.prepare<OpenImportRow & { limit: number }, { seq: number; id: string }>(
       `SELECT "seq", "id" FROM journal_entry WHERE "seq" > @afterSeq AND "importId" = @id ORDER BY "seq" LIMIT @limit`,
     ),
+    /** Before an import that is done is taken back. */
+    correctedOfImport: db.prepare<OpenImportRow, { n: number }>(
+      `SELECT COUNT(*) AS "n" FROM journal_entry c JOIN journal_entry e ON e."id" = c."targetId"
+       WHERE e."seq" > @afterSeq AND e."importId" = @id`,
+    ),
     /** An entry that somebody acknowledged stays, whatever becomes of its import. */
     keepImported: db.prepare<[id: string]>(`UPDATE journal_entry SET "importId" = NULL WHERE "id" = ?`),
-    /** Only while an import is taken back; nothing else ever leaves the journal. */
+    /** While an import is taken back, and with a pump of which nothing but its beginning was ever written. */
     deleteEntry: db.prepare<[id: string]>(`DELETE FROM journal_entry WHERE "id" = ?`),
     /** Ends of runs follow from the equipment's cycle time when it is corrected. */
     runsFrom: db.prepare<{ pumpId: string; from: string }, { seq: number; endedAt: string | null; content: string }>(
@@ -247,6 +256,10 @@ export function contentStatements(db: Sqlite) {
   return {
     /** The set-up in memory, also inside a rehearsal; and of a backup that is checked. */
     setUpVersions: db.prepare<[], SetUpVersionRow>(`SELECT * FROM set_up_version ORDER BY "seq"`),
+    /** Every entry is looked at, whether it counts or not: before a record of the set-up goes. */
+    entriesNaming: db.prepare<{ after: number; quoted: string }, { seq: number; content: string }>(
+      `SELECT "seq", "content" FROM journal_entry WHERE "seq" > @after AND instr("content", @quoted) > 0 ORDER BY "seq"`,
+    ),
     /** What a backup holds, before its tables are migrated. */
     contents: db.prepare<[], { entries: number; lastRecordedAt: string | null }>(
       `SELECT COUNT(*) AS "entries", MAX("recordedAt") AS "lastRecordedAt" FROM journal_entry WHERE "kind" <> 'correction'`,
@@ -366,6 +379,23 @@ export function readingStatements(db: Sqlite) {
        AND EXISTS (SELECT 1 FROM counted_entry c WHERE c."seq" = e."seq")`,
     ),
     /** With every entry that counts: has something been said about it? */
+    /** What a log holds: every entry of its kind is counted. */
+    countedByMonth: db.prepare<[kind: string], { pumpId: string; month: string; n: number }>(
+      `SELECT "subjectId" AS "pumpId", substr("happenedAt", 1, 7) AS "month", COUNT(*) AS "n" FROM subject_entry
+       WHERE "subjectType" = 'pump' AND "kind" = ? GROUP BY "subjectId", "month"`,
+    ),
+    /** Corrections are few among entries: their index finds what was taken back. */
+    takenBack: db.prepare<
+      { subjectType: string; subjectId: string; limit: number },
+      { correction: string; content: string }
+    >(
+      `SELECT v."content" AS "correction", j."content" FROM journal_entry v JOIN journal_entry j ON j."id" = v."targetId"
+       WHERE v."targetId" IS NOT NULL AND v."unsettled" IS NULL AND json_extract(v."content", '$.body.action') = 'void'
+       AND NOT EXISTS (SELECT 1 FROM counted_entry c WHERE c."seq" = j."seq")
+       AND EXISTS (SELECT 1 FROM json_each(j."content", '$.subjects') s
+                   WHERE json_extract(s.value, '$.type') = @subjectType AND json_extract(s.value, '$.id') = @subjectId)
+       GROUP BY j."id" HAVING v."recordedAt" = MAX(v."recordedAt") ORDER BY v."recordedAt" DESC LIMIT @limit`,
+    ),
     correctionsOf: db.prepare<[targetId: string], { content: string }>(
       `SELECT "content" FROM journal_entry WHERE "targetId" = ? AND "unsettled" IS NULL`,
     ),

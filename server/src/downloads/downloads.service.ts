@@ -57,6 +57,12 @@ const KINDS: Readonly<Record<DownloadName, Kind>> = {
     type: 'text/csv; charset=utf-8',
     fileName: (stamp) => `looks-${stamp}.csv`,
   },
+  changes: {
+    job: LOG_FILE_JOBS.changes,
+    needs: 'read',
+    type: 'text/csv; charset=utf-8',
+    fileName: (stamp) => `oil-changes-${stamp}.csv`,
+  },
 };
 
 /** So many are made or wait at a time; who asks for one more is told to come back. */

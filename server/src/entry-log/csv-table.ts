@@ -96,6 +96,11 @@ export function cellReader(row: Row, columns: Columns) {
       issues.push(bad(column, cell, 'notANumber', right));
       return null;
     },
+    /** A number that must be there. */
+    needed(column: string, right: string): number | null {
+      if (text(column) === '') issues.push(bad(column, '', 'missing', right));
+      return this.number(column, right);
+    },
     instant(column: string): string | null {
       const cell = text(column);
       if (cell === '') return null;

@@ -15,7 +15,14 @@ import {
   Res,
 } from '@nestjs/common';
 import { ApiConsumes, ApiParam } from '@nestjs/swagger';
-import { LOG_NAMES, MAX_LOG_BYTES, type LogImportAnswer, type LogName } from '@winter-jar/contracts';
+import {
+  IMPORT_NAMES,
+  MAX_LOG_BYTES,
+  type ImportName,
+  type LogContents,
+  type LogImportAnswer,
+  type LogImportEffect,
+} from '@winter-jar/contracts';
 import type { Request, Response } from 'express';
 import { Costly } from '../problems/costly.js';
 import { Documented } from '../api/documented.js';
@@ -24,12 +31,12 @@ import type { Actor } from '../journal/actor.js';
 import { uploadOf } from '../files/upload.js';
 import { EntryLogService } from './entry-log.service.js';
 
-const LOG_PARAM = { name: 'log', enum: [...LOG_NAMES] } as const;
+const LOG_PARAM = { name: 'log', enum: [...IMPORT_NAMES] } as const;
 const CSV = 'text/csv';
 
-function known(log: string): LogName {
-  const name = LOG_NAMES.find((n) => n === log);
-  if (!name) throw new NotFoundException(`one of the logs ${LOG_NAMES.join(', ')}; "${log}" is none`);
+function known(log: string): ImportName {
+  const name = IMPORT_NAMES.find((n) => n === log);
+  if (!name) throw new NotFoundException(`one of the logs ${IMPORT_NAMES.join(', ')}; "${log}" is none`);
   return name;
 }
 
@@ -57,6 +64,15 @@ export class EntryLogController {
   async begin(@Acting() actor: Actor, @Param('log') log: string, @Req() request: Request): Promise<LogImportAnswer> {
     const name = known(log);
     return (await this.service.begin(actor, name, uploadOf(request, [CSV], MAX_LOG_BYTES))).answer();
+  }
+
+  @Get('logs/:log/contents')
+  @ApiParam(LOG_PARAM)
+  @Documented({ id: 'logContents', summary: 'What a log holds, by pump and month', answer: 'LogContents' })
+  contents(@Param('log') log: string): Promise<LogContents> {
+    const name = known(log);
+    if (name === 'notebook') throw new NotFoundException('a log that goes out too: a notebook only comes in');
+    return this.service.contentsOf(name);
   }
 
   @Get('imports/:id')
@@ -93,6 +109,34 @@ export class EntryLogController {
     const job = this.service.importOf(id);
     await job.cancel();
     return job.answer();
+  }
+
+  @Post('imports/:id/undo')
+  @HttpCode(202)
+  @Documented({
+    id: 'undoLogImport',
+    summary: 'Begin to take back all that an import wrote, where none of it was corrected since',
+    answer: 'LogImportAnswer',
+    status: 202,
+  })
+  undo(@Param('id') id: string): LogImportAnswer {
+    const job = this.service.importOf(id);
+    const began = job.undo();
+    if (began === 'notDone') throw new ConflictException('an import that is done and wrote something');
+    if (began === 'corrected')
+      throw new ConflictException('an import whose entries nobody has corrected since: take them back one by one');
+    return job.answer();
+  }
+
+  @Get('imports/:id/effect')
+  @Costly(120)
+  @Documented({
+    id: 'logImportEffect',
+    summary: 'What an import that is ready would change, pump by pump, without writing it',
+    answer: 'LogImportEffect',
+  })
+  effect(@Acting() actor: Actor, @Param('id') id: string): LogImportEffect {
+    return this.service.effectOf(actor, id);
   }
 
   @Get('imports/:id/refused')

@@ -1,18 +1,31 @@
 import type { Readable } from 'node:stream';
 import { Inject, Injectable, NotFoundException, type OnModuleDestroy } from '@nestjs/common';
-import { MAX_LOG_BYTES, type LogName } from '@winter-jar/contracts';
+import {
+  MAX_LOG_BYTES,
+  QUESTION_CODES,
+  type ImportName,
+  type LogContents,
+  type LogImportEffect,
+  type LogName,
+} from '@winter-jar/contracts';
 import { dropWorkFolder, takeIn } from '../files/work-folder.js';
 import { CLOCK, type Clock } from '../clock/clock.js';
+import { EffectService } from '../effect/effect.service.js';
 import { Database } from '../database/open.js';
 import { Reading } from '../database/reading.js';
 import type { Actor } from '../journal/actor.js';
 import { JournalWriter } from '../journal/journal-writer.js';
 import { SetUpStore } from '../journal/set-up-store.js';
-import { logOf } from './log-files.js';
+import { logFileOf } from './log-files.js';
+import { LOG_CONTENTS_JOB } from './log-contents.js';
 import { LogImport } from './log-import.js';
+import { WorkQueue } from '../work/work-queue.js';
 
 /** Imports at rest that are remembered: ended ones for their result and report, others until somebody says what to do. */
 const REMEMBERED = 10;
+
+/** So many entries are tried beforehand. */
+const TRIED_AT_ONCE = 500;
 
 /** Logs as files come in through imports that go on by themselves. */
 @Injectable()
@@ -25,14 +38,16 @@ export class EntryLogService implements OnModuleDestroy {
     private readonly reading: Reading,
     private readonly store: SetUpStore,
     private readonly writer: JournalWriter,
+    private readonly effect: EffectService,
+    private readonly beside: WorkQueue,
   ) {}
 
   /** Takes a file in and begins to read it. @throws PayloadTooLargeException */
-  async begin(by: Actor, name: LogName, upload: Readable): Promise<LogImport> {
+  async begin(by: Actor, name: ImportName, upload: Readable): Promise<LogImport> {
     const { id, folder, file } = await takeIn(upload, this.database.folder, MAX_LOG_BYTES);
     const { clock, reading, store, writer } = this;
     try {
-      const job = new LogImport(id, name, logOf(name), file, folder, { clock, reading, store, writer, by });
+      const job = new LogImport(id, name, logFileOf(name), file, folder, { clock, reading, store, writer, by });
       await this.forgetTheOldest();
       this.imports.set(id, { job, folder });
       return job;
@@ -42,11 +57,25 @@ export class EntryLogService implements OnModuleDestroy {
     }
   }
 
+  /** What a log holds. */
+  contentsOf(name: LogName): Promise<LogContents> {
+    return this.beside.run(LOG_CONTENTS_JOB, name);
+  }
+
   /** @throws NotFoundException */
   importOf(id: string): LogImport {
     const known = this.imports.get(id);
     if (!known) throw new NotFoundException('an import that was begun since the server started');
     return known.job;
+  }
+
+  /** What an import that is ready would change: tried and taken back, where that takes no longer than others can wait. */
+  effectOf(by: Actor, id: string): LogImportEffect {
+    const entries = this.importOf(id).stagedEntries(TRIED_AT_ONCE);
+    if (!entries || entries.length === 0) return { effects: null };
+    // Soft questions count as answered, as they do when it is written.
+    const answered = entries.map((entry) => ({ ...entry, acknowledged: QUESTION_CODES }));
+    return { effects: this.effect.ofEntries(by, answered).effects };
   }
 
   async onModuleDestroy(): Promise<void> {

@@ -14,6 +14,8 @@ export interface EntryLog<K extends EntryKind> {
   readonly columnOf: Readonly<Record<string, string>>;
   /** What beside pump and time tells two rows apart that come without an id. */
   readonly tellsApart: readonly string[];
+  /** False where the remark is the body itself. */
+  readonly hasRemark?: boolean;
   /** Reads a body; what is wrong goes to the reader. Null when it cannot be made. */
   readBody(cells: CellReader, house: HouseSetUp, happenedAt: string | null): object | null;
   /** Subjects besides the pump of the row. */
@@ -22,9 +24,19 @@ export interface EntryLog<K extends EntryKind> {
   write(entry: Extract<Entry, { kind: K }>): Readonly<Record<string, string | number | null | undefined>>;
 }
 
+/** Names beside ids, for people who read an export; reading passes them over. */
+const NAMES_BESIDE = {
+  pump_name: { id: 'pump', records: 'pump' },
+  equipment_name: { id: 'equipment', records: 'equipment' },
+  material_name: { id: 'material', records: 'material' },
+  product_name: { id: 'product', records: 'oilProduct' },
+} as const;
+
+export const NAME_COLUMNS = Object.keys(NAMES_BESIDE);
+
 /** Columns that every log has. */
 export const SHARED_COLUMNS = {
-  first: ['id', 'pump'],
+  first: ['id', 'pump', 'pump_name'],
   last: ['remark', 'who', 'recorded_at', 'act_id'],
 } as const;
 const SHARED_COLUMN_OF: Readonly<Record<string, string>> = { 'body.remark': 'remark', actId: 'act_id' };
@@ -37,6 +49,25 @@ function idOfRow(happenedAt: string, telling: readonly unknown[]): string {
   const random = hash('sha256', JSON.stringify(telling), 'buffer').subarray(0, 16);
   return v7({ msecs: Math.max(0, Date.parse(happenedAt)), seq: random.readUInt32BE(0), random });
 }
+
+/** A file as it comes in: rows of one log, or each row of its own. */
+export interface LogFile {
+  readonly columns: Columns;
+  /** The column that says when it happened. */
+  readonly when: string;
+  /** Kinds that a row can name where they differ. */
+  readonly kinds?: readonly string[];
+  logOf(row: Row): EntryLog<EntryKind> | null;
+  /** The row in the columns of its log. */
+  asRowOf(log: EntryLog<EntryKind>, row: Row): Row;
+}
+
+export const fileOf = (log: EntryLog<EntryKind>): LogFile => ({
+  columns: log.columns,
+  when: log.when.column,
+  logOf: () => log,
+  asRowOf: (_, row) => row,
+});
 
 export type ReadRow =
   { readonly ok: true; readonly entry: Entry } | { readonly ok: false; readonly issues: readonly FieldIssue[] };
@@ -76,7 +107,7 @@ export function readRow<K extends EntryKind>(log: EntryLog<K>, row: Row, { house
       device: `${log.kind} log file`,
       acknowledged: [],
       bodyVersion: BODY_VERSION,
-      body: { ...body, ...(remark ? { remark } : {}) },
+      body: { ...body, ...(remark && log.hasRemark !== false ? { remark } : {}) },
     },
     nowMs,
   );
@@ -92,14 +123,28 @@ export function inColumns<K extends EntryKind>(log: EntryLog<K>, issue: FieldIss
   return { ...issue, field: issue.field === 'happenedAt' ? log.when.column : (column ?? issue.field) };
 }
 
-/** Entries of its kind as a CSV file that {@link readRow} reads back to the same entries, in parts. */
+type Cells = Readonly<Record<string, string | number | null | undefined>>;
+
+function withNames(cells: Cells, house: HouseSetUp): Cells {
+  const names = Object.entries(NAMES_BESIDE).map(([column, { id, records }]) => [
+    column,
+    house[records][String(cells[id] ?? '')]?.name,
+  ]);
+  return { ...cells, ...(Object.fromEntries(names) as Cells) };
+}
+
+/**
+ * Entries of its kind as a CSV file that {@link readRow} reads back to the same entries, in parts.
+ * @param house whose names stand beside the ids
+ */
 export function writeLog<K extends EntryKind>(
   log: EntryLog<K>,
   entries: Iterable<Extract<Entry, { kind: K }>>,
+  house: HouseSetUp,
 ): Iterable<string> {
   function* rows() {
-    for (const entry of entries)
-      yield {
+    for (const entry of entries) {
+      const cells = {
         id: entry.id,
         pump: entry.subjects.find((s) => s.type === 'pump')?.id,
         [log.when.column]: entry.happenedAt,
@@ -110,6 +155,8 @@ export function writeLog<K extends EntryKind>(
         remark: 'remark' in entry.body ? entry.body.remark : null,
         ...log.write(entry),
       };
+      yield withNames(cells, house);
+    }
   }
   return writeTable(log.columns, rows());
 }

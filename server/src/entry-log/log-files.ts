@@ -1,15 +1,22 @@
-import type { LogName } from '@winter-jar/contracts';
+import type { ImportName, LogName } from '@winter-jar/contracts';
 import type { Entry, EntryKind } from '@winter-jar/core';
 import { join } from 'node:path';
 import { writeText } from '../files/write-file.js';
 import type { FileAsked, FileJob, JobTools } from '../work/job.js';
-import { writeLog, type EntryLog } from './entry-log.js';
+import { SetUpStore } from '../journal/set-up-store.js';
+import { CHANGE_LOG } from './change-log.js';
+import { fileOf, writeLog, type EntryLog, type LogFile } from './entry-log.js';
 import { LOOK_LOG } from './look-log.js';
+import { NOTEBOOK_FILE } from './notebook-log.js';
 import { RUN_LOG } from './run-log.js';
 
 /** Every kind of entry that comes and goes as a CSV file. */
-const LOGS = { runs: RUN_LOG, looks: LOOK_LOG } as const satisfies Readonly<Record<LogName, unknown>>;
-export const logOf = (name: LogName) => LOGS[name] as unknown as EntryLog<EntryKind>;
+const LOGS = { runs: RUN_LOG, looks: LOOK_LOG, changes: CHANGE_LOG } as const satisfies Readonly<
+  Record<LogName, unknown>
+>;
+const logOf = (name: LogName) => LOGS[name] as unknown as EntryLog<EntryKind>;
+export const kindOf = (name: LogName): EntryKind => LOGS[name].kind;
+export const logFileOf = (name: ImportName): LogFile => (name === 'notebook' ? NOTEBOOK_FILE : fileOf(logOf(name)));
 
 const TOLD_EVERY = 1000;
 
@@ -24,9 +31,11 @@ function* counted({ sql, progress }: JobTools, kind: EntryKind): Generator<Entry
   }
 }
 
-function writeLogFile(name: LogName, tools: JobTools, { into, fileName }: FileAsked): null {
+function writeLogFile(name: LogName, tools: JobTools, { into, fileName, now }: FileAsked): null {
   const log = logOf(name);
-  writeText(join(into, fileName), writeLog(log, counted(tools, log.kind)));
+  const store = new SetUpStore();
+  store.reload(tools.sql);
+  writeText(join(into, fileName), writeLog(log, counted(tools, log.kind), store.book.at(now)));
   return null;
 }
 
@@ -37,6 +46,8 @@ const logFileJob = (name: LogName): FileJob => ({
 });
 
 /** Each log as a file. */
-export const LOG_FILE_JOBS = { runs: logFileJob('runs'), looks: logFileJob('looks') } as const satisfies Readonly<
-  Record<LogName, FileJob>
->;
+export const LOG_FILE_JOBS = {
+  runs: logFileJob('runs'),
+  looks: logFileJob('looks'),
+  changes: logFileJob('changes'),
+} as const satisfies Readonly<Record<LogName, FileJob>>;

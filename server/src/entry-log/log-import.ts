@@ -1,8 +1,8 @@
 import { createReadStream, statSync } from 'node:fs';
 import { setImmediate as nextTurn } from 'node:timers/promises';
 import { Logger } from '@nestjs/common';
-import type { FieldIssue, LogImportAnswer, LogImportState, LogName } from '@winter-jar/contracts';
-import type { Entry, EntryKind } from '@winter-jar/core';
+import type { FieldIssue, ImportName, LogImportAnswer, LogImportState } from '@winter-jar/contracts';
+import type { Entry } from '@winter-jar/core';
 import { isoNow, type Clock } from '../clock/clock.js';
 import type { Reading } from '../database/reading.js';
 import type { Actor } from '../journal/actor.js';
@@ -13,7 +13,7 @@ import type { JournalWriter } from '../journal/journal-writer.js';
 import type { SetUpStore } from '../journal/set-up-store.js';
 import { csvRows, FileRefused, type Piece } from './csv-rows.js';
 import { bad, type Row } from './csv-table.js';
-import { inColumns, readRow, type EntryLog, type LogReader } from './entry-log.js';
+import { inColumns, readRow, type LogFile, type LogReader } from './entry-log.js';
 import { RefusedRows } from './refused-rows.js';
 import { StagedRows, type StagedLine } from './staged-rows.js';
 
@@ -44,14 +44,16 @@ export class LogImport {
   private refusedLate = 0;
   private readonly staged: StagedRows;
   readonly refused: RefusedRows;
+  /** Where the journal stood before it was written; null until then. */
+  private afterSeq: number | null = null;
   private stop: 'takeBack' | 'leave' | null = null;
   private readonly logger = new Logger('Import');
   private working: Promise<void> = Promise.resolve();
 
   constructor(
     readonly id: string,
-    private readonly name: LogName,
-    private readonly log: EntryLog<EntryKind>,
+    private readonly name: ImportName,
+    private readonly form: LogFile,
     private readonly file: string,
     folder: string,
     private readonly tools: ImportTools,
@@ -63,7 +65,9 @@ export class LogImport {
 
   answer(): LogImportAnswer {
     const { id, name: log, state, progress, fileIssue, refused } = this;
-    return { id, log, state, progress, ...this.counts, refused: refused.count, firstRefused: refused.first, fileIssue };
+    const canBeUndone = state === 'done' && this.counts.written > 0;
+    const { count, first: firstRefused } = refused;
+    return { id, log, state, progress, ...this.counts, canBeUndone, refused: count, firstRefused, fileIssue };
   }
 
   /** Whether it works just now; if not it has ended, or waits for a word. */
@@ -82,6 +86,24 @@ export class LogImport {
     this.state = 'writing';
     this.working = this.work(() => this.writeAll(goodRowsOnly));
     return true;
+  }
+
+  /** What is ready to be written, where it is at most so many entries; null otherwise. */
+  stagedEntries(most: number): readonly Entry[] | null {
+    if (this.state !== 'ready' || this.counts.fresh > most) return null;
+    return [...this.staged.byLine(WRITTEN_PER_TURN)].flat().map(({ entry }) => entry);
+  }
+
+  /**
+   * Begins to take back what it wrote.
+   * @returns whether it can: it is done, and nobody has corrected an entry of it since
+   */
+  undo(): 'begun' | 'notDone' | 'corrected' {
+    const { afterSeq } = this;
+    if (!this.answer().canBeUndone || afterSeq === null) return 'notDone';
+    if (!this.tools.writer.bulk.reopen(this.id, afterSeq)) return 'corrected';
+    this.working = this.takeBack().then(() => void (this.state = 'undone'));
+    return 'begun';
   }
 
   /** Stops, and takes back what was written. What is done already stays. */
@@ -141,7 +163,7 @@ export class LogImport {
     const reader = { house: store.book.at(isoNow(clock)), nowMs: clock.nowMs() };
     const text = createReadStream(this.file, { encoding: 'utf8' });
     const bytes = Math.max(1, statSync(this.file).size);
-    for await (const piece of csvRows(text, this.log.columns)) {
+    for await (const piece of csvRows(text, this.form.columns)) {
       for (let i = 0; i < piece.rows.length; i += READ_PER_TURN) {
         reading.together(() => this.sortRows(piece, i, reader));
         this.refused.save();
@@ -163,7 +185,9 @@ export class LogImport {
 
   /** Stages a good row. @returns what is wrong with another */
   private sortRow(row: Row, line: number, reader: LogReader): readonly FieldIssue[] {
-    const read = readRow(this.log, row, reader);
+    const log = this.form.logOf(row);
+    if (!log) return [bad('what', row.what ?? '', 'unknownKind', `one of ${this.form.kinds?.join(', ')}`)];
+    const read = readRow(log, this.form.asRowOf(log, row), reader);
     if (!read.ok) return read.issues;
     const { entry } = read;
     const hash = contentHash(entry);
@@ -178,19 +202,21 @@ export class LogImport {
     if (issues.length > 0) return issues;
     const first = this.staged.put({ line, entry, contentHash: hash, content: JSON.stringify(entry) });
     if (first !== null)
-      return [bad('id', row.id ?? '', 'twice', `each ${this.log.kind} once: this one stands in line ${first} already`)];
+      return [bad('id', row.id ?? '', 'twice', `each ${entry.kind} once: this one stands in line ${first} already`)];
     this.counts.fresh += 1;
     return [];
   }
 
   private refuse(row: Row, line: number, issues: readonly FieldIssue[], header: readonly string[]): void {
-    const named = issues.map((issue) => inColumns(this.log, issue));
-    this.refused.add(row, { line, pump: row.pump ?? '', when: row[this.log.when.column] ?? '', issues: named }, header);
+    const log = this.form.logOf(row);
+    const named = log ? issues.map((issue) => inColumns(log, issue)) : issues;
+    const at = Number(row.line) || line;
+    this.refused.add(row, { line: at, pump: row.pump ?? '', when: row[this.form.when] ?? '', issues: named }, header);
   }
 
   private async writeAll(goodRowsOnly: boolean): Promise<void> {
     const { bulk } = this.tools.writer;
-    bulk.open(this.id);
+    this.afterSeq = bulk.open(this.id);
     for (const rows of this.staged.byLine(WRITTEN_PER_TURN)) {
       this.writeSome(rows);
       await this.turn();
@@ -228,7 +254,7 @@ export class LogImport {
   }
 
   private refuseLate({ line, entry }: StagedLine, issues: readonly FieldIssue[]): void {
-    const when = this.log.when.column;
+    const { when } = this.form;
     const pump = entry.subjects.find((s) => s.type === 'pump')?.id ?? '';
     const row = { id: entry.id, pump, [when]: entry.happenedAt };
     this.refusedLate += 1;

@@ -1,4 +1,4 @@
-import { SHARED_COLUMNS, type EntryLog } from './entry-log.js';
+import { NAME_COLUMNS, SHARED_COLUMNS, type EntryLog } from './entry-log.js';
 
 /** Columns that hold one number of the body. */
 const NUMBERS = [
@@ -53,7 +53,7 @@ export const LOOK_LOG: EntryLog<'look'> = {
       ...SHARED_COLUMNS.last,
     ],
     required: ['pump', 'looked_at', 'hours_stood'],
-    freeText: ['remark', 'who', 'pump', 'jar'],
+    freeText: ['remark', 'who', 'pump', 'jar', ...NAME_COLUMNS],
   },
   when: { column: 'looked_at', missing: 'when the oil was looked at, such as 2031-03-09T14:05+01:00' },
   columnOf: {

@@ -1,3 +1,4 @@
+import Papa from 'papaparse';
 import type { Entry } from '@winter-jar/core';
 import { bookOf, entryAt, runAt, START } from '@winter-jar/core/testing';
 import { exportedLog, importInto, logText, rowsOf } from '../testing/log-files.js';
@@ -166,13 +167,9 @@ test('what a run says beyond the short form goes out and comes back, a trap’s 
     { minutes: 600, tempC: -30 },
   ];
   const text = logText(RUN_LOG, [{ ...run, body: { ...run.body, ...said, trapProfile: profile } } as Entry]);
-  const header =
-    text
-      .split('\r\n')[0]
-      ?.replace(/^\uFEFF/, '')
-      .split(',') ?? [];
-  const cells = text.split('\r\n')[1]?.split(',') ?? [];
-  const cell = (column: string) => cells[header.indexOf(column)];
+  const [row] = Papa.parse<Record<string, string>>(text, { header: true }).data;
+  const cell = (column: string) => row?.[column];
+  expect([cell('pump_name'), cell('material_name')]).toEqual(['P-1', 'Empty, leak test or warm-up']);
   // Mean of the ice vapour pressure over -50 … -30 °C by Simpson's rule, 15.5 Pa: ice at -38.3 °C.
   expect(Number(cell('trap_temp_c'))).toBeCloseTo(-38.3, 1);
   expect([

@@ -1,6 +1,6 @@
 import { effectiveTrapTempC, equipmentIdOf, type HouseSetUp, type RunBody, type Subject } from '@winter-jar/core';
 import type { CellReader } from './csv-table.js';
-import { SHARED_COLUMNS, type EntryLog } from './entry-log.js';
+import { NAME_COLUMNS, SHARED_COLUMNS, type EntryLog } from './entry-log.js';
 
 /** Pumps that ran with it, and what it ran on: the pump's own where nothing is said. */
 function subjectsOf(cells: CellReader, house: HouseSetUp, pumpId: string | null): Subject[] {
@@ -48,12 +48,14 @@ export const RUN_LOG: EntryLog<'run'> = {
       ...SHARED_COLUMNS.first,
       'runs_with',
       'equipment',
+      'equipment_name',
       'started',
       'precision',
       'ended',
       'minutes',
       'cycles',
       'material',
+      'material_name',
       'session',
       'ballast',
       'load_kg',
@@ -68,7 +70,7 @@ export const RUN_LOG: EntryLog<'run'> = {
       ...SHARED_COLUMNS.last,
     ],
     required: ['pump', 'started', 'material'],
-    freeText: ['remark', 'who', 'pump', 'runs_with', 'equipment', 'material'],
+    freeText: ['remark', 'who', 'pump', 'runs_with', 'equipment', 'material', ...NAME_COLUMNS],
   },
   when: { column: 'started', missing: 'when the run started, such as 2031-03-09T14:05+01:00' },
   columnOf: {

@@ -32,7 +32,7 @@ export class EquipmentService {
       standsHere: Object.entries(house.pump).flatMap(([id, pump]) =>
         pump.equipmentId === equipmentId && onTheRound(pump) ? [id] : [],
       ),
-      journal: await journalPage(records, subject, before),
+      journal: await journalPage(records, subject, { before }),
       house,
     };
   }

@@ -1,6 +1,6 @@
-import { NotFoundException } from '@nestjs/common';
+import { BadRequestException, NotFoundException } from '@nestjs/common';
 import type { JournalPage } from '@winter-jar/contracts';
-import type { SubjectRef } from '@winter-jar/core';
+import { ENTRY_KINDS, type EntryKind, type SubjectRef } from '@winter-jar/core';
 import type { Records } from '../database/records.js';
 
 const LINES = 50;
@@ -8,15 +8,27 @@ const LINES = 50;
 /**
  * A page of a subject's entries as they count, newest first.
  * @param before an entry's id, to go on from it
- * @throws NotFoundException when it is none that counts
+ * @param kinds parted by commas; all when left out
+ * @throws NotFoundException when it is none that counts; BadRequestException on a kind that there is not
  */
 export async function journalPage(
   records: Records,
   subject: SubjectRef,
-  before: string | undefined,
+  { before, kinds }: { before?: string | undefined; kinds?: string | undefined },
 ): Promise<JournalPage> {
   const from = before ? await records.keyOf(before) : null;
   if (before && !from) throw new NotFoundException(`the id of an entry that counts; "${before}" is none`);
-  const lines = await records.page(subject, from, LINES);
+  const lines = await records.page(subject, { before: from, kinds: kindsOf(kinds), limit: LINES });
   return { lines, before: lines.length === LINES ? (lines.at(-1)?.entry.id ?? null) : null };
+}
+
+function kindsOf(text: string | undefined): EntryKind[] {
+  return (text ?? '')
+    .split(',')
+    .filter(Boolean)
+    .map((asked) => {
+      const kind = ENTRY_KINDS.find((one) => one === asked);
+      if (!kind) throw new BadRequestException(`kinds: some of ${ENTRY_KINDS.join(', ')}, parted by commas`);
+      return kind;
+    });
 }

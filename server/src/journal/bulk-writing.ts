@@ -35,8 +35,19 @@ export class BulkWriting {
     private readonly settling: Settling,
   ) {}
 
-  open(importId: string): void {
-    this.sql.insertImport.run({ id: importId, afterSeq: this.sql.lastSeq.get()?.seq ?? 0 });
+  /** @returns where the journal stands before it */
+  open(importId: string): number {
+    const afterSeq = this.sql.lastSeq.get()?.seq ?? 0;
+    this.sql.insertImport.run({ id: importId, afterSeq });
+    return afterSeq;
+  }
+
+  /** A closed import is to be taken back. @returns whether it can: none of its entries was corrected since */
+  reopen(importId: string, afterSeq: number): boolean {
+    const open = { id: importId, afterSeq };
+    if ((this.sql.correctedOfImport.get(open)?.n ?? 0) > 0) return false;
+    this.sql.insertImport.run(open);
+    return true;
   }
 
   /** One turn, in any order; the quicker the closer its entries lie in time. States follow with {@link catchUp}. */

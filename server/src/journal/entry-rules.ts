@@ -194,6 +194,9 @@ function sumpIssues(
 /** A run that overlaps is among the last few that started before the end of this one. */
 const RUNS_BEFORE = 3;
 
+/** Times are typed to the minute: a run that begins in the minute in which another ended does not overlap it. */
+const MINUTE_MS = 60_000;
+
 /** Later than any run: one that still goes on overlaps all that come after it. */
 const NOT_ENDED = '9999-12-31T00:00:00.000Z';
 
@@ -247,7 +250,7 @@ export function questionsAbout(entry: Entry, book: SetUpBook, sql: WritingStatem
     if (entry.kind === 'run' && entry.precision === 'exact') {
       const until = endOfRun(entry, pump) ?? entry.happenedAt;
       const before = sql.runsBefore.all({ pumpId, until, entryId: entry.id, limit: RUNS_BEFORE });
-      const other = before.find((run) => run.endedAt > entry.happenedAt);
+      const other = before.find((run) => Date.parse(run.endedAt) - Date.parse(entry.happenedAt) >= MINUTE_MS);
       if (other)
         open.push({
           code: 'overlap',
@@ -256,6 +259,7 @@ export function questionsAbout(entry: Entry, book: SetUpBook, sql: WritingStatem
           otherUntil: other.endedAt,
         });
     }
+    if (entry.kind === 'run' && pump.pump.place === 'retired') open.push({ code: 'retired' });
     if (entry.kind === 'run') open.push(...takeOverQuestions(entry, pumpId, sql));
     const hazards = entryHazards(entry, pump, () => stateOf(pumpId, sql));
     if (hazards.unfit) open.push({ code: 'unfitOil', ...hazards.unfit });

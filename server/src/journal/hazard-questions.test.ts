@@ -1,6 +1,7 @@
 import type { Question } from '@winter-jar/contracts';
 import type { Entry, SetUpVersion } from '@winter-jar/core';
 import { at, changeAt, entryAt, runAt, versionsOf } from '@winter-jar/core/testing';
+import { versionOf } from '../testing/served-house.js';
 import { openHouse, type TestHouse } from '../testing/test-house.js';
 import { SERVER } from './actor.js';
 
@@ -42,6 +43,16 @@ test('hydrocarbon oil for an oxygen or a PFPE pump is asked about before it is s
   saved('oil-b', { base: 'pfpe', densityKgM3: 1890 });
   expect(asked(topUp(20))).toEqual([{ ...unfit, unfit: 'pfpe' }]);
   expect(asked(changeAt(22, 'oil-b'))).toEqual([]);
+});
+
+test('a run after a pump was retired is asked about; one from before is not, nor is what else is done at it', () => {
+  const retired = versionOf(house, 'pump', 'p1', at(100), { place: 'retired' });
+  expect(house.writer.writeSetUp(SERVER, [retired])).toEqual([]);
+  const on = { equipmentId: 'chamber' };
+  expect(asked(runAt(50, 20, 'any-empty', on))).toEqual([]);
+  expect(asked(runAt(150, 20, 'any-empty', on))).toEqual([{ code: 'retired' }]);
+  expect(asked(changeAt(200))).toEqual([]);
+  expect(house.write({ ...runAt(250, 20, 'any-empty', on), acknowledged: ['retired'] })).toEqual(['written']);
 });
 
 test('oil that is not registered for food is asked about in a food pump', () => {

@@ -111,6 +111,13 @@ test('a fault inside the transaction takes the whole act back, and the next writ
   expect(runs()).toBe(1);
 });
 
+test('a run that begins in the minute in which the last one ended does not overlap it', () => {
+  house.write(runAt(10, 20));
+  const [minute, hours] = [1 / 60, 3];
+  expect(house.write(runAt(30 - minute / 2, hours))).toEqual(['written']);
+  expect(house.write(runAt(30 + hours - 2 * minute, hours))).toEqual(['asked']);
+});
+
 test('overlap and a drain larger than the charge are asked, not refused', () => {
   house.write(runAt(10, 20));
   const overlapping = runAt(15, 10);

@@ -15,7 +15,8 @@ import { EPOCH, type Database } from '../database/open.js';
 import { pumpStateIn } from '../database/reading.js';
 import { writingStatements, type WritingStatements } from '../database/statements.js';
 import { isDiskFull } from '../files/disk-full.js';
-import type { SetUpStore } from './set-up-store.js';
+import type { InJournal } from './set-up-removal.js';
+import type { RecordName, SetUpStore } from './set-up-store.js';
 import type { Actor } from './actor.js';
 import { BulkWriting } from './bulk-writing.js';
 import { ChangeLog } from './change-log.js';
@@ -154,6 +155,15 @@ export class JournalWriter {
     const issues = this.setUp.write(actor, versions, seenTag, found);
     if (this.lagging > 0) for (const hear of this.whenLagging) hear();
     return issues;
+  }
+
+  /** Takes records out of the set-up, see {@link SetUpWriting.remove}. @returns issues, and then nothing goes */
+  removeSetUp(
+    actor: Actor,
+    records: readonly RecordName[],
+    searched: { readonly until: number; readonly named: readonly InJournal[] },
+  ): FieldIssue[] {
+    return this.setUp.remove(actor, records, searched);
   }
 
   /** Whoever makes anew what a change of the set-up left lagging. */

@@ -111,6 +111,24 @@ export class SetUpStore {
     );
   }
 
+  /** Records of which any version names this one. */
+  naming({ kind, subjectId }: RecordName): RecordName[] {
+    const found = new Map<string, RecordName>();
+    for (const v of this.versions) {
+      const names = Object.entries(REFERENCES[v.kind] ?? {}).some(
+        ([field, target]) => target === kind && (v.body as unknown as Record<string, unknown>)[field] === subjectId,
+      );
+      if (names) found.set(`${v.kind} ${v.subjectId}`, { kind: v.kind, subjectId: v.subjectId });
+    }
+    return [...found.values()];
+  }
+
+  /** What people call a record. */
+  nameOf({ kind, subjectId }: RecordName): string {
+    const body = this.book.at(END_OF_TIME)[kind][subjectId];
+    return body && 'name' in body ? body.name : subjectId;
+  }
+
   /** Pumps that a record bears upon by the set-up alone, in any of its versions. */
   pumpsNaming({ kind, subjectId }: RecordName): string[] {
     const pumps = this.versions.filter((v): v is Extract<SetUpVersion, { kind: 'pump' }> => v.kind === 'pump');

@@ -7,6 +7,8 @@ import type { Actor } from './actor.js';
 import type { ChangeLog } from './change-log.js';
 import type { DerivedTables } from './derived-tables.js';
 import { bearingOf, freshIn, pumpsNamingInEntries } from './set-up-bearing.js';
+import { inJournal, removalIssues, type InJournal } from './set-up-removal.js';
+import { Touched } from './touched.js';
 
 /** Thrown inside a transaction to leave nothing of a set-up behind. */
 class SetUpRefused extends Error {
@@ -46,7 +48,7 @@ export class SetUpWriting {
     seenTag: number | null = null,
     found: FoundNaming | null = null,
   ): FieldIssue[] {
-    const run = this.database.writer.transaction((): void => {
+    return this.inOneWrite(() => {
       const { fresh, issues } = freshIn(this.store, versions, seenTag);
       if (issues.length > 0) throw new SetUpRefused(issues);
       for (const v of fresh) this.sql.insertSetUp.run({ ...v, body: JSON.stringify(v.body) });
@@ -57,6 +59,44 @@ export class SetUpWriting {
       // Names of a site or an oil stand on every page.
       if (fresh.length > 0) this.changes.note(actor, 'setUp', null);
     });
+  }
+
+  /**
+   * Takes records out of the set-up that nothing names, with all their versions; a pump with its beginning.
+   * @param searched what the journal has of each up to a line, as a worker thread has found it
+   * @returns issues, and then nothing goes
+   */
+  remove(
+    actor: Actor,
+    records: readonly RecordName[],
+    searched: { readonly until: number; readonly named: readonly InJournal[] },
+  ): FieldIssue[] {
+    return this.inOneWrite(() => {
+      const named = records.map((record, i): InJournal => {
+        const since = inJournal(this.sql, record, searched.until);
+        const before = searched.named[i] ?? { entries: 0, beginning: [] };
+        return {
+          entries: before.entries + since.entries,
+          beginning: [...before.beginning, ...since.beginning],
+        };
+      });
+      const issues = removalIssues(this.store, records, named);
+      if (issues.length > 0) throw new SetUpRefused(issues);
+      const touched = new Touched();
+      for (const { seq, id } of named.flatMap(({ beginning }) => beginning)) {
+        touched.addAll(this.derived.uncount(seq));
+        this.sql.deleteEntry.run(id);
+      }
+      this.derived.fold(touched);
+      for (const record of records) this.sql.deleteSetUp.run(record);
+      this.store.reload(this.sql);
+      this.changes.note(actor, 'setUp', null);
+    });
+  }
+
+  /** Whole or not at all. @returns why nothing was written */
+  private inOneWrite(work: () => void): FieldIssue[] {
+    const run = this.database.writer.transaction(work);
     try {
       run.immediate();
       this.changes.settle(true);

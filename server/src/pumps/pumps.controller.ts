@@ -1,6 +1,6 @@
 import { Controller, Get, Inject, Param, Query } from '@nestjs/common';
 import { ApiQuery } from '@nestjs/swagger';
-import type { EntryHistory, JournalPage, OilStory, PumpPage, WaterAnswer } from '@winter-jar/contracts';
+import type { EntryHistory, JournalPage, OilStory, PumpPage, TakenBack, WaterAnswer } from '@winter-jar/contracts';
 import { Documented } from '../api/documented.js';
 import { Needs } from '../house/needs.js';
 import { PumpsService } from './pumps.service.js';
@@ -38,9 +38,20 @@ export class PumpsController {
 
   @Get('pumps/:pumpId/journal')
   @ApiQuery({ name: 'before', required: false, type: String })
+  @ApiQuery({ name: 'kinds', required: false, type: String, description: 'parted by commas; all when left out' })
   @Documented({ id: 'journal', summary: 'A page of the pump’s entries, newest first', answer: 'JournalPage' })
-  journal(@Param('pumpId') pumpId: string, @Query('before') before?: string): Promise<JournalPage> {
-    return this.service.journal(pumpId, before);
+  journal(
+    @Param('pumpId') pumpId: string,
+    @Query('before') before?: string,
+    @Query('kinds') kinds?: string,
+  ): Promise<JournalPage> {
+    return this.service.journal(pumpId, { before, kinds });
+  }
+
+  @Get('pumps/:pumpId/taken-back')
+  @Documented({ id: 'takenBack', summary: 'Entries of the pump that were taken back last', answer: 'TakenBack' })
+  takenBack(@Param('pumpId') pumpId: string): TakenBack {
+    return this.service.takenBack(pumpId);
   }
 
   @Get('entries/:entryId')

@@ -6,6 +6,7 @@ import {
   type JournalPage,
   type OilStory,
   type PumpPage,
+  type TakenBack,
   type WaterAnswer,
 } from '@winter-jar/contracts';
 import {
@@ -15,6 +16,8 @@ import {
   oilStory,
   runRuler,
   waterStory,
+  type Correction,
+  type Entry,
   type PumpState,
 } from '@winter-jar/core';
 import { Reading } from '../database/reading.js';
@@ -27,6 +30,7 @@ import { SetUpStore } from '../journal/set-up-store.js';
 const EARLIER_CHARGES = 8;
 /** Ended charges that the story goes back: enough to test a trend. */
 const STORY_CHARGES = 15;
+const MOST_TAKEN_BACK = 100;
 
 @Injectable()
 export class PumpsService {
@@ -85,8 +89,18 @@ export class PumpsService {
     return { story: waterStory({ pumpId, entries, state, book: this.store.book, now: standing.at }) };
   }
 
-  journal(pumpId: string, before: string | undefined): Promise<JournalPage> {
-    return journalPage(this.reading.records, { type: 'pump', id: pumpId }, before);
+  journal(pumpId: string, asked: { before?: string | undefined; kinds?: string | undefined }): Promise<JournalPage> {
+    return journalPage(this.reading.records, { type: 'pump', id: pumpId }, asked);
+  }
+
+  /** What was taken back last; it stays, and can count again. */
+  takenBack(pumpId: string): TakenBack {
+    const rows = this.reading.sql.takenBack.all({ subjectType: 'pump', subjectId: pumpId, limit: MOST_TAKEN_BACK });
+    const lines = rows.map((row) => {
+      const { recordedAt, who } = JSON.parse(row.correction) as Correction;
+      return { entry: JSON.parse(row.content) as Entry, takenBackAt: recordedAt, takenBackBy: who ?? null };
+    });
+    return { lines };
   }
 
   /** An entry with everything ever said about it. */

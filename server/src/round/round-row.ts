@@ -80,14 +80,21 @@ export function roundRow(input: { setUp: PumpSetUp; state: PumpState; standing: 
     jars: state.jars,
     chargeMl: model.sumps[0]?.chargeMl ?? null,
     oilName: setUp.product?.name ?? null,
+    oilChangedAt: changedAt(standing),
     carriedOverRuns: standing.carriedOverRuns,
     dangers: dangersOf(state, setUp),
     running: runningOf({ setUp, state, now: standing.at }),
-    lent: pump.place === 'lent',
+    place: pump.place ?? 'inService',
     untouched: state.entries === 0,
     lastMaterialId: state.lastRun?.materialId ?? null,
     materialNames,
   };
+}
+
+/** Of the task that is done with it; null where it counts from something else, or nobody knows. */
+function changedAt({ tasks, reasons }: Standing): string | null {
+  if (reasons.some((reason) => reason.code === 'unknownAge' && !reason.changedKnown)) return null;
+  return tasks.find(({ task }) => task === 'oilChange' || task === 'boosterOil')?.sinceAt ?? null;
 }
 
 /** Stop first, then before next run, then due looks; the rest by site and name. */

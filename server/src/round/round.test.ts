@@ -1,4 +1,5 @@
 import type { RoundRow } from '@winter-jar/contracts';
+import type { Entry } from '@winter-jar/core';
 import { at, changeAt, entryAt, lookAt, runAt } from '@winter-jar/core/testing';
 import { PumpReader } from '../house/pump-reader.js';
 import { PumpsService } from '../pumps/pumps.service.js';
@@ -102,15 +103,55 @@ test('earlier charges come from their ends, newest first, with what was bled and
 
 test('the journal comes in pages of fifty, newest first, and ends', async () => {
   house.write(...Array.from({ length: 120 }, (_, i) => runAt(10 + i * 10, 5)));
-  const first = await pumps().journal('p1', undefined);
-  const second = await pumps().journal('p1', first.before ?? '');
-  const third = await pumps().journal('p1', second.before ?? '');
+  const first = await pumps().journal('p1', {});
+  const second = await pumps().journal('p1', { before: first.before ?? '' });
+  const third = await pumps().journal('p1', { before: second.before ?? '' });
   expect([first, second, third].map((p) => p.lines.length)).toEqual([50, 50, 20]);
   expect(third.before).toBeNull();
   const times = [first, second, third].flatMap((p) => p.lines.map((l) => l.entry.happenedAt));
   expect(times).toEqual([...times].sort().reverse());
   expect(new Set(times).size).toBe(120);
-  await expect(pumps().journal('p1', 'nothing')).rejects.toThrow(/"nothing" is none/);
+  await expect(pumps().journal('p1', { before: 'nothing' })).rejects.toThrow(/"nothing" is none/);
+});
+
+test('the journal shows some kinds only where it is asked to, and says what is none', async () => {
+  house.write(runAt(10, 5), changeAt(20), runAt(30, 5), lookAt(40, {}));
+  const kinds = async (asked: string) => (await pumps().journal('p1', { kinds: asked })).lines.map((l) => l.entry.kind);
+  expect(await kinds('run')).toEqual(['run', 'run']);
+  expect(await kinds('change,look')).toEqual(['look', 'change']);
+  expect(await kinds('')).toEqual(['look', 'run', 'change', 'run']);
+  await expect(pumps().journal('p1', { kinds: 'run,drain' })).rejects.toThrow(/some of run, look, bleed/);
+});
+
+test('what was taken back stays to be seen at its pump, the last first, until it counts again', () => {
+  const [run, other, elsewhere] = [runAt(10, 5), runAt(20, 5), runAt(30, 5, 'any-empty', { pumpId: 'b1' })];
+  let made = 0;
+  const correct = (target: Entry, hours: number, body: object) => {
+    const id = `40000000-0000-4000-8000-00000000000${++made}`;
+    const saw = { targetId: target.id, supersedes: null, saw: [], ...body };
+    house.write({
+      ...target,
+      id,
+      actId: id,
+      kind: 'correction',
+      happenedAt: at(hours),
+      recordedAt: at(hours),
+      body: saw,
+    });
+  };
+  house.write(run, other, elsewhere);
+  expect(pumps().takenBack('p1').lines).toEqual([]);
+  for (const [i, target] of [run, other, elsewhere].entries()) correct(target, 40 + i, { action: 'void' });
+  expect(pumps().takenBack('p1').lines).toEqual([
+    { entry: other, takenBackAt: at(41), takenBackBy: null },
+    { entry: run, takenBackAt: at(40), takenBackBy: null },
+  ]);
+  correct(other, 50, { action: 'replace', body: other.body });
+  expect(
+    pumps()
+      .takenBack('p1')
+      .lines.map(({ entry }) => entry.id),
+  ).toEqual([run.id]);
 });
 
 test('an entry’s history shows all that was ever said, and flags a contradiction', async () => {
@@ -135,7 +176,7 @@ test('an entry’s history shows all that was ever said, and flags a contradicti
     contradicted: true,
     actEntryIds: [run.id],
   });
-  expect((await pumps().journal('p1', undefined)).lines).toMatchObject([{ correctionId: b, contradicted: true }]);
+  expect((await pumps().journal('p1', {})).lines).toMatchObject([{ correctionId: b, contradicted: true }]);
   await expect(pumps().history('nothing')).rejects.toThrow(/"nothing" is none/);
 });
 

@@ -1,4 +1,5 @@
 import { pumpsNamingInEntries } from '../journal/set-up-bearing.js';
+import { inJournal, type InJournal } from '../journal/set-up-removal.js';
 import type { RecordName } from '../journal/set-up-store.js';
 import type { Job } from '../work/job.js';
 
@@ -17,5 +18,19 @@ export const PUMPS_NAMING_JOB: Job<readonly RecordName[], PumpsNaming> = {
     db.transaction(() => ({
       until: sql.lastSeq.get()?.seq ?? 0,
       pumpIds: records.map((record) => pumpsNamingInEntries(sql, record)),
+    }))(),
+};
+
+/** What the journal has of records, whether it counts or not: every entry is looked at. */
+export const NAMED_IN_JOURNAL_JOB: Job<
+  readonly RecordName[],
+  { readonly until: number; readonly named: readonly InJournal[] }
+> = {
+  name: 'records named in the journal',
+  lane: 'screen',
+  run: ({ db, sql }, records) =>
+    db.transaction(() => ({
+      until: sql.lastSeq.get()?.seq ?? 0,
+      named: records.map((record) => inJournal(sql, record)),
     }))(),
 };

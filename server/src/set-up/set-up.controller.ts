@@ -22,14 +22,16 @@ import type {
   SetUpFilePreview,
   SetUpFileResult,
   SetUpPosted,
+  SetUpRemoved,
 } from '@winter-jar/contracts';
-import type { SetUpVersion } from '@winter-jar/core';
+import { SET_UP_KINDS, type SetUpVersion } from '@winter-jar/core';
 import { Costly } from '../problems/costly.js';
 import { Documented } from '../api/documented.js';
 import { Acting, Needs } from '../house/needs.js';
 import type { Actor } from '../journal/actor.js';
 import { SetUpEffectsService } from '../effect/set-up-effects.service.js';
 import { CHANGED_MEANWHILE } from '../journal/set-up-bearing.js';
+import type { RecordName } from '../journal/set-up-store.js';
 import { CLOCK, type Clock } from '../clock/clock.js';
 import { checkVersions } from './check-versions.js';
 import { SetUpFileService } from './set-up-file.service.js';
@@ -95,6 +97,23 @@ export class SetUpController {
   })
   preview(@Body() body: unknown): Promise<SetUpEffect> {
     return this.effects.begin(this.checked(body));
+  }
+
+  @Post('remove')
+  @Costly(120)
+  @Needs('setUp')
+  @HttpCode(200)
+  @Documented({
+    id: 'removeSetUp',
+    summary: 'Take records out that nothing names, all or none; a pump with its take-over',
+    answer: 'SetUpRemoved',
+    body: 'SetUpRemove',
+  })
+  async remove(@Acting() actor: Actor, @Body() body: unknown): Promise<SetUpRemoved> {
+    const records = recordsIn(body);
+    const issues = await this.service.remove(actor, records);
+    if (issues.length > 0) throw refused(issues);
+    return { removed: records.length };
   }
 
   @Get('preview/:id')
@@ -164,3 +183,19 @@ export class SetUpController {
 
 const refused = (issues: FieldIssue[]) =>
   new BadRequestException({ message: issues[0]?.right ?? 'a set-up that fits together', issues });
+
+const MOST_AT_ONCE = 20;
+
+function recordsIn(body: unknown): RecordName[] {
+  const sent = typeof body === 'object' && body !== null && 'records' in body ? body.records : null;
+  const right = `a list of 1 to ${MOST_AT_ONCE} records, each with its kind and id`;
+  if (!Array.isArray(sent) || sent.length === 0 || sent.length > MOST_AT_ONCE)
+    throw refused([{ field: 'records', value: null, code: 'notAList', right }]);
+  return sent.map((one: unknown, i) => {
+    const { kind, id } = (typeof one === 'object' && one !== null ? one : {}) as { kind?: unknown; id?: unknown };
+    const known = SET_UP_KINDS.find((k) => k === kind);
+    if (!known || typeof id !== 'string')
+      throw refused([{ field: `records.${i}`, value: kind, code: 'notRight', right }]);
+    return { kind: known, subjectId: id };
+  });
+}

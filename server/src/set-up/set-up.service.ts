@@ -8,7 +8,7 @@ import { JournalWriter } from '../journal/journal-writer.js';
 import { isSearchedFor, pumpsBorneUpon } from '../journal/set-up-bearing.js';
 import { SetUpStore, type RecordName } from '../journal/set-up-store.js';
 import { WorkQueue } from '../work/work-queue.js';
-import { PUMPS_NAMING_JOB } from './pumps-naming.js';
+import { NAMED_IN_JOURNAL_JOB, PUMPS_NAMING_JOB } from './pumps-naming.js';
 
 @Injectable()
 export class SetUpService {
@@ -49,5 +49,10 @@ export class SetUpService {
     const pumpIdsOf = ({ kind, subjectId }: RecordName) =>
       records.flatMap((one, i) => (one.kind === kind && one.subjectId === subjectId ? (pumpIds[i] ?? []) : []));
     return this.writer.writeSetUp(actor, versions, seenTag, { until, pumpIdsOf });
+  }
+
+  /** Takes records out that nothing names, all or none. */
+  async remove(actor: Actor, records: readonly RecordName[]): Promise<FieldIssue[]> {
+    return this.writer.removeSetUp(actor, records, await this.beside.run(NAMED_IN_JOURNAL_JOB, records));
   }
 }

@@ -1,4 +1,4 @@
-import type { SetUpEffect } from '@winter-jar/contracts';
+import { QUESTION_CODES, type SetUpEffect } from '@winter-jar/contracts';
 import type { Entry, SetUpKind, SetUpVersion } from '@winter-jar/core';
 import { SERVER } from '../journal/actor.js';
 import { serveHouse, versionOf, type ServedHouse } from '../testing/served-house.js';
@@ -218,7 +218,7 @@ test('set-up changes, moved pumps, replaced meters, runs that go on and correcti
           const written: Entry[] = [];
           acts.forEach((act, n) => {
             if (act.do === 'entry') {
-              const e = { ...act.e, id: newId(), acknowledged: ['overlap', 'meterBackwards', 'meterTooFast'] } as Entry;
+              const e = { ...act.e, id: newId(), acknowledged: QUESTION_CODES } as Entry;
               const sent = { ...e, actId: e.id };
               expect(own.write(sent)).toEqual(['written']);
               written.push(sent);

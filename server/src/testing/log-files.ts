@@ -6,11 +6,14 @@ import { csvRows } from '../entry-log/csv-rows.js';
 import { readRow, writeLog, type EntryLog, type ReadRow } from '../entry-log/entry-log.js';
 import { LOG_FILE_JOBS } from '../entry-log/log-files.js';
 import { dropWorkFolder, newWorkFolder } from '../files/work-folder.js';
+import { EffectService } from '../effect/effect.service.js';
 import { EntryLogService } from '../entry-log/entry-log.service.js';
+import { WorkQueue } from '../work/work-queue.js';
 import type { LogImport } from '../entry-log/log-import.js';
 import { jobTools, nowMs, type TestHouse } from './test-house.js';
-import type { LogImportAnswer, LogName } from '@winter-jar/contracts';
+import type { ImportName, LogImportAnswer, LogName } from '@winter-jar/contracts';
 import type { Entry, EntryKind, HouseSetUp } from '@winter-jar/core';
+import { bookOf, START } from '@winter-jar/core/testing';
 
 /** Every row of a log's text as it is read. @throws FileRefused */
 export async function rowsOf<K extends EntryKind>(
@@ -31,7 +34,15 @@ const textStream = (text: string): Readable => {
 };
 
 export const logsOf = (house: TestHouse): EntryLogService =>
-  new EntryLogService({ nowMs }, house.database, house.reading, house.store, house.writer);
+  new EntryLogService(
+    { nowMs },
+    house.database,
+    house.reading,
+    house.store,
+    house.writer,
+    new EffectService({ nowMs }, house.store, house.writer),
+    new WorkQueue(house.database),
+  );
 
 /** The log as a file, made as a download is. */
 export async function exportedLog(house: TestHouse, name: LogName): Promise<string> {
@@ -44,10 +55,10 @@ export async function exportedLog(house: TestHouse, name: LogName): Promise<stri
 
 /** Entries as the text of a log file. */
 export const logText = <K extends EntryKind>(log: EntryLog<K>, entries: readonly Entry[]): string =>
-  [...writeLog(log, entries as Extract<Entry, { kind: K }>[])].join('');
+  [...writeLog(log, entries as Extract<Entry, { kind: K }>[], bookOf().at(START))].join('');
 
 /** An import that was read and waits. */
-export async function readInto(house: TestHouse, name: LogName, text: string): Promise<LogImport> {
+export async function readInto(house: TestHouse, name: ImportName, text: string): Promise<LogImport> {
   const job = await logsOf(house).begin(SERVER, name, Readable.from([Buffer.from(text)]));
   await job.atRest();
   return job;
@@ -56,7 +67,7 @@ export async function readInto(house: TestHouse, name: LogName, text: string): P
 /** Imports as a person would who clicks through; where rows are refused, only when the good ones are wanted. */
 export async function importInto(
   house: TestHouse,
-  name: LogName,
+  name: ImportName,
   text: string,
   goodRowsOnly = false,
 ): Promise<LogImportAnswer> {

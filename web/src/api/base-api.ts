@@ -11,6 +11,7 @@ const BODY_TYPES: Readonly<Record<string, string>> = {
   importJournal: 'application/x-ndjson',
   openDemoYard: 'application/json',
   stopDownload: 'application/json',
+  undoLogImport: 'application/json',
 };
 
 /** The one API slice; its endpoints are generated from the server's OpenAPI document. */

@@ -39,8 +39,12 @@ const injectedRtkApi = api.injectEndpoints({
         url: `/api/pumps/${queryArg.pumpId}/journal`,
         params: {
           before: queryArg.before,
+          kinds: queryArg.kinds,
         },
       }),
+    }),
+    takenBack: build.query<TakenBackApiResponse, TakenBackApiArg>({
+      query: (queryArg) => ({ url: `/api/pumps/${queryArg}/taken-back` }),
     }),
     entry: build.query<EntryApiResponse, EntryApiArg>({
       query: (queryArg) => ({ url: `/api/entries/${queryArg}` }),
@@ -109,6 +113,13 @@ const injectedRtkApi = api.injectEndpoints({
         body: queryArg,
       }),
     }),
+    removeSetUp: build.mutation<RemoveSetUpApiResponse, RemoveSetUpApiArg>({
+      query: (queryArg) => ({
+        url: `/api/set-up/remove`,
+        method: 'POST',
+        body: queryArg,
+      }),
+    }),
     moreOfSetUpEffect: build.query<MoreOfSetUpEffectApiResponse, MoreOfSetUpEffectApiArg>({
       query: (queryArg) => ({ url: `/api/set-up/preview/${queryArg}` }),
     }),
@@ -142,6 +153,9 @@ const injectedRtkApi = api.injectEndpoints({
         body: queryArg.logText,
       }),
     }),
+    logContents: build.query<LogContentsApiResponse, LogContentsApiArg>({
+      query: (queryArg) => ({ url: `/api/logs/${queryArg}/contents` }),
+    }),
     logImport: build.query<LogImportApiResponse, LogImportApiArg>({
       query: (queryArg) => ({ url: `/api/imports/${queryArg}` }),
     }),
@@ -157,6 +171,15 @@ const injectedRtkApi = api.injectEndpoints({
         url: `/api/imports/${queryArg}/cancel`,
         method: 'POST',
       }),
+    }),
+    undoLogImport: build.mutation<UndoLogImportApiResponse, UndoLogImportApiArg>({
+      query: (queryArg) => ({
+        url: `/api/imports/${queryArg}/undo`,
+        method: 'POST',
+      }),
+    }),
+    logImportEffect: build.query<LogImportEffectApiResponse, LogImportEffectApiArg>({
+      query: (queryArg) => ({ url: `/api/imports/${queryArg}/effect` }),
     }),
     refusedRows: build.query<RefusedRowsApiResponse, RefusedRowsApiArg>({
       query: (queryArg) => ({ url: `/api/imports/${queryArg}/refused` }),
@@ -257,7 +280,11 @@ export type JournalApiResponse = /** status 200 A page of the pump’s entries, 
 export type JournalApiArg = {
   pumpId: string;
   before?: string;
+  /** parted by commas; all when left out */
+  kinds?: string;
 };
+export type TakenBackApiResponse = /** status 200 Entries of the pump that were taken back last */ TakenBack;
+export type TakenBackApiArg = string;
 export type EntryApiResponse = /** status 200 An entry with all its corrections */ EntryHistory;
 export type EntryApiArg = string;
 export type EquipmentApiResponse =
@@ -300,6 +327,9 @@ export type RecordApiArg = {
 export type PreviewSetUpApiResponse =
   /** status 200 What versions would change, without writing them: the whole, or what was found so far */ SetUpEffect;
 export type PreviewSetUpApiArg = SetUpPost;
+export type RemoveSetUpApiResponse =
+  /** status 200 Take records out that nothing names, all or none; a pump with its take-over */ SetUpRemoved;
+export type RemoveSetUpApiArg = SetUpRemove;
 export type MoreOfSetUpEffectApiResponse = /** status 200 What more was found of an effect */ SetUpEffect;
 export type MoreOfSetUpEffectApiArg = string;
 export type SetUpSchemaApiResponse = /** status 200 JSON Schema of a set-up file */ Download;
@@ -318,9 +348,11 @@ export type PreviewSetUpFileApiArg = SetUpFile;
 export type BeginLogImportApiResponse =
   /** status 201 Take a log file in and begin to read it: nothing is written before it is told to */ LogImportAnswer;
 export type BeginLogImportApiArg = {
-  log: 'runs' | 'looks';
+  log: 'runs' | 'looks' | 'changes' | 'notebook';
   logText: LogText;
 };
+export type LogContentsApiResponse = /** status 200 What a log holds, by pump and month */ LogContents;
+export type LogContentsApiArg = 'runs' | 'looks' | 'changes' | 'notebook';
 export type LogImportApiResponse = /** status 200 Where an import stands */ LogImportAnswer;
 export type LogImportApiArg = string;
 export type WriteLogImportApiResponse =
@@ -332,6 +364,12 @@ export type WriteLogImportApiArg = {
 export type CancelLogImportApiResponse =
   /** status 200 Stop an import and take back what it wrote; what is done stays */ LogImportAnswer;
 export type CancelLogImportApiArg = string;
+export type UndoLogImportApiResponse =
+  /** status 202 Begin to take back all that an import wrote, where none of it was corrected since */ LogImportAnswer;
+export type UndoLogImportApiArg = string;
+export type LogImportEffectApiResponse =
+  /** status 200 What an import that is ready would change, pump by pump, without writing it */ LogImportEffect;
+export type LogImportEffectApiArg = string;
 export type RefusedRowsApiResponse = /** status 200 The refused rows of an import with the reasons, as CSV */ LogText;
 export type RefusedRowsApiArg = string;
 export type CheckBackupApiResponse = /** status 200 Upload a backup and see what is in it */ RestoreCheck;
@@ -1489,6 +1527,7 @@ export type RunningRun = {
   /** It has gone on so long that its end was probably forgotten. */
   overlong: boolean;
 };
+export type PumpPlace = 'inService' | 'lent' | 'spare' | 'retired';
 export type RoundRow = {
   pumpId: string;
   name: string;
@@ -1514,12 +1553,15 @@ export type RoundRow = {
   jars: readonly JarSeen[];
   chargeMl: number | null;
   oilName: string | null;
+  /** When its oil was changed, as far as anybody knows. */
+  oilChangedAt: string | null;
   carriedOverRuns: number;
   /** Of the pump itself, whatever is done at it. */
   dangers: readonly CautionId[];
   /** Runs that go on, the oldest first. */
   running: readonly RunningRun[];
-  lent: boolean;
+  /** Where it is in its life. */
+  place: PumpPlace;
   /** Nothing was ever written about it: it waits to be taken over. */
   untouched: boolean;
   lastMaterialId: string | null;
@@ -1547,7 +1589,6 @@ export type RoundParts = {
   order: readonly string[];
 };
 export type SchoolId = 'freshEveryRun' | 'bleedAndCount' | 'byTheHour' | 'byTheLook' | 'byTheLab' | 'byTheGauge';
-export type PumpPlace = 'inService' | 'lent' | 'spare' | 'retired';
 export type ServiceClass = 'oxygen' | 'flammable' | 'toxic' | 'biological' | 'corrosive' | 'food';
 export type ExhaustEnd = 'inside' | 'outdoors';
 export type ExhaustPipe = 'down' | 'rises';
@@ -3747,6 +3788,14 @@ export type JournalPage = {
   /** Entry id to ask from for older lines; null at the end. */
   before: string | null;
 };
+export type TakenBackLine = {
+  entry: Entry;
+  takenBackAt: string;
+  takenBackBy: string | null;
+};
+export type TakenBack = {
+  lines: readonly TakenBackLine[];
+};
 export type CorrectionBody = {
   targetId: string;
   /** The correction that its writer saw in force, null for the original. Two that name the same are flagged. */
@@ -4081,6 +4130,9 @@ export type Question =
       productId: string | null;
     }
   | {
+      code: 'retired';
+    }
+  | {
       code: 'airOnSolvent';
     }
   | {
@@ -4283,6 +4335,15 @@ export type SetUpEffect = {
   /** Where the rest is asked for; null when all is here. */
   id: string | null;
 };
+export type SetUpRemoved = {
+  removed: number;
+};
+export type SetUpRemove = {
+  records: readonly {
+    kind: SetUpKind;
+    id: string;
+  }[];
+};
 export type SetUpFileRecord =
   | {
       kind: 'site';
@@ -4371,8 +4432,9 @@ export type SetUpFilePreview = {
   /** Set when the file as a whole cannot be read. */
   fileIssue: FieldIssue | null;
 };
-export type LogName = 'runs' | 'looks';
-export type LogImportState = 'reading' | 'ready' | 'writing' | 'done' | 'takingBack' | 'cancelled' | 'failed';
+export type ImportName = 'runs' | 'looks' | 'changes' | 'notebook';
+export type LogImportState =
+  'reading' | 'ready' | 'writing' | 'done' | 'takingBack' | 'cancelled' | 'undone' | 'failed';
 export type RefusedRow = {
   line: number;
   pump: string;
@@ -4382,7 +4444,7 @@ export type RefusedRow = {
 };
 export type LogImportAnswer = {
   id: string;
-  log: LogName;
+  log: ImportName;
   state: LogImportState;
   /** What is done of its present state, from 0 to 1. */
   progress: number;
@@ -4391,14 +4453,30 @@ export type LogImportAnswer = {
   unchanged: number;
   refused: number;
   written: number;
+  /** Entries that were written and can still be taken back together. */
+  canBeUndone: boolean;
   /** The first of the refused rows; the report of refused rows has them all. */
   firstRefused: readonly RefusedRow[];
   /** Set when the file as a whole cannot be read. */
   fileIssue: FieldIssue | null;
 };
 export type LogText = string;
+export type LogContents = {
+  entries: number;
+  /** The last months that have any, "2031-03", the newest first. */
+  months: readonly string[];
+  pumps: readonly {
+    pumpId: string;
+    entries: number;
+    /** In the order of `months`. */
+    byMonth: readonly number[];
+  }[];
+};
 export type WriteLogImport = {
   goodRowsOnly: boolean;
+};
+export type LogImportEffect = {
+  effects: readonly PumpEffect[] | null;
 };
 export type BackupContents = {
   pumps: number;
@@ -4439,7 +4517,7 @@ export type JournalFileResult = {
   setUpVersions: number;
   entries: number;
 };
-export type DownloadName = 'backup' | 'everything' | 'runs' | 'looks';
+export type DownloadName = 'backup' | 'everything' | 'runs' | 'looks' | 'changes';
 export type DownloadState = 'preparing' | 'ready' | 'gone' | 'failed';
 export type DownloadAnswer = {
   id: string;

@@ -11,7 +11,9 @@ import type {
   JournalFileResult,
   JournalPage,
   KeptAnswer,
+  LogContents,
   LogImportAnswer,
+  LogImportEffect,
   OilStory,
   PumpPage,
   RecordHistory,
@@ -24,6 +26,7 @@ import type {
   SetUpFilePreview,
   SetUpFileResult,
   SuspectsAnswer,
+  TakenBack,
   UnsettledAnswer,
   WaterAnswer,
 } from '@winter-jar/contracts';
@@ -82,10 +85,13 @@ interface Answers {
   importJournal: JournalFileResult;
   openDemoYard: DemoYardOpened;
   logImport: LogImportAnswer;
+  logImportEffect: LogImportEffect;
+  logContents: LogContents;
   beginDownload: DownloadAnswer;
   download: DownloadAnswer;
   stopDownload: DownloadAnswer;
   unsettled: UnsettledAnswer;
+  takenBack: TakenBack;
 }
 type Generated = DefinitionsFromApi<typeof generatedApi>;
 type Definitions = {
@@ -104,6 +110,7 @@ export const houseApi = generatedApi.enhanceEndpoints<TagTypesFromApi<typeof gen
     },
     pump: { providesTags: (_answer, _error, id) => ofPump(id) },
     journal: { providesTags: (_answer, _error, { pumpId }) => ofPump(pumpId) },
+    takenBack: { providesTags: (_answer, _error, id) => ofPump(id) },
     oilStory: { providesTags: (_answer, _error, id) => ofPump(id) },
     water: { providesTags: (_answer, _error, id) => ofPump(id) },
     equipment: { providesTags: ['Equipment'] },
@@ -115,6 +122,8 @@ export const houseApi = generatedApi.enhanceEndpoints<TagTypesFromApi<typeof gen
     setUp: { providesTags: ['SetUp'] },
     record: { providesTags: ['SetUp'] },
     logImport: { providesTags: ['Import'] },
+    logImportEffect: { providesTags: ['Import'] },
+    logContents: { providesTags: ['Round'] },
     postEntries: {
       invalidatesTags: (_answer, _error, post) => tagsOf({ kinds: ['entries'], pumpIds: pumpsOf(post) }),
       // What the stream will say of it is known here already.
@@ -125,12 +134,14 @@ export const houseApi = generatedApi.enhanceEndpoints<TagTypesFromApi<typeof gen
         ),
     },
     postSetUp: { invalidatesTags: ALL_TAGS },
+    removeSetUp: { invalidatesTags: (_answer, error) => (error ? [] : ALL_TAGS) },
     importSetUpFile: { invalidatesTags: ALL_TAGS },
     keptData: { providesTags: ['About'] },
     restore: { invalidatesTags: ALL_TAGS },
     importJournal: { invalidatesTags: ALL_TAGS },
     writeLogImport: { invalidatesTags: ['Import'] },
     cancelLogImport: { invalidatesTags: ALL_TAGS },
+    undoLogImport: { invalidatesTags: ['Import'] },
   },
 });
 
@@ -145,6 +156,9 @@ export const {
   usePreviewEntriesMutation,
   useBeginLogImportMutation,
   useLogImportQuery,
+  useLogImportEffectQuery,
+  useLogContentsQuery,
+  useUndoLogImportMutation,
   useWriteLogImportMutation,
   useCancelLogImportMutation,
   useBeginDownloadMutation,
@@ -154,6 +168,7 @@ export const {
   useRecordQuery,
   usePostSetUpMutation,
   usePreviewSetUpMutation,
+  useRemoveSetUpMutation,
   useLazyMoreOfSetUpEffectQuery,
   usePreviewSetUpFileMutation,
   useImportSetUpFileMutation,
@@ -170,4 +185,5 @@ export const {
   useCaseInFullQuery,
   useSuspectsQuery,
   useUnsettledQuery,
+  useTakenBackQuery,
 } = houseApi;

@@ -20,7 +20,7 @@ export function Banners() {
   const { data: about, isError } = useAboutQuery(undefined, { pollingInterval: 60_000 });
   const online = useOnline();
   return (
-    <div className="no-print">
+    <section aria-label="About this data" className="no-print">
       {(!online || isError) && (
         <p role="status" className="border-b-2 border-stop bg-sheet px-4 py-2 font-semibold wide:px-5">
           No connection to the server. What you see may be old; what you type is kept on this device until it can be
@@ -37,6 +37,6 @@ export function Banners() {
           Demo yard of {wholeDayWords(about.demoDay)}: made-up pumps and people, simulated history.
         </p>
       )}
-    </div>
+    </section>
   );
 }

@@ -16,7 +16,10 @@ const rows = [
 ];
 const found = (search: string) => {
   const { pumps, deeds } = paletteMatches(rows, search);
-  return { pumps: pumps.map((p) => p.name), deeds: deeds.map((d) => `${d.row.name} ${d.action}`) };
+  return {
+    pumps: pumps.map((p) => p.name),
+    deeds: deeds.map(({ row, path }) => `${row.name} ${path.split('/').pop() ?? ''}`),
+  };
 };
 
 test('nothing typed: the first pumps, no deeds', () => {
@@ -33,11 +36,11 @@ test('a name finds the pump, then what can be done on it', () => {
       'LF-02 look',
       'LF-02 bleed',
       'LF-02 change',
-      'LF-02 topUp',
-      'LF-02 labSample',
-      'LF-02 labReport',
-      'LF-02 findCause',
-      'LF-02 leakHunt',
+      'LF-02 top-up',
+      'LF-02 lab-sample',
+      'LF-02 lab-report',
+      'LF-02 what-is-wrong',
+      'LF-02 leak-hunt',
       'LF-02 meter',
       'LF-02 done',
       'LF-02 label',
@@ -60,4 +63,21 @@ test('a dry pump has no oil to do anything with', () => {
 
 test('what nobody bears finds nothing', () => {
   expect(found('zeppelin')).toEqual({ pumps: [], deeds: [] });
+});
+
+test.each([
+  ['lf-02 milky', ['LF-02 what-is-wrong', 'LF-02 test?check=lookRunning']],
+  ['lf-02 mayonnaise', ['LF-02 what-is-wrong']],
+  ["lf-02 won't pull", ['LF-02 what-is-wrong']],
+  ['lf-02 won’t pull', ['LF-02 what-is-wrong']],
+  ['lf-02 leak rate', ['LF-02 what-is-wrong', 'LF-02 test?check=rateOfRise']],
+  ['lf-02 hot plate', ['LF-02 what-is-wrong', 'LF-02 test?check=crackleTest']],
+  ['lf-02 capacitor', ['LF-02 what-is-wrong']],
+] as const)('what people say finds what to do: %s', (typed, deeds) => {
+  expect(found(typed).deeds).toEqual(deeds);
+});
+
+test('a letter that is wrong is forgiven, in a name and in a deed', () => {
+  expect(found('ruder loft').pumps).toEqual(['RL-01']);
+  expect(found('exhuast filter').deeds[0]).toMatch(/^RL-01 /);
 });

@@ -3,7 +3,6 @@ import { Dialog } from 'radix-ui';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useRoundQuery } from '../api/house-api.js';
-import { actionPath } from '../words/pump-actions.js';
 import { paletteMatches } from './palette-matches.js';
 
 const ITEM =
@@ -29,8 +28,10 @@ export default function Palette({ close, show }: { close: () => void; show: (wha
     { words: 'The Round on paper', act: () => go('/round/print') },
     { words: 'Cart labels', act: () => go('/labels') },
     { words: 'Phone and tablet', act: () => go('/phone') },
+    { words: 'Import a notebook or spreadsheet', act: () => go('/logs/notebook') },
     { words: 'Import or export the run log', act: () => go('/logs/runs') },
     { words: 'Import or export the look log', act: () => go('/logs/looks') },
+    { words: 'Import or export the oil changes', act: () => go('/logs/changes') },
     { words: 'Who, units and look', act: () => show('prefs') },
     { words: 'All keys', act: () => show('keys') },
   ].filter((p) => p.words.toLowerCase().includes(search.trim().toLowerCase()));
@@ -62,13 +63,8 @@ export default function Palette({ close, show }: { close: () => void; show: (wha
               </span>
             </Command.Item>
           ))}
-          {deeds.map(({ row, action, words }) => (
-            <Command.Item
-              key={`${row.pumpId}/${action}`}
-              value={`${row.pumpId}/${action}`}
-              className={ITEM}
-              onSelect={() => go(actionPath(row.pumpId, { action }))}
-            >
+          {deeds.map(({ row, path, words }) => (
+            <Command.Item key={path} value={path} className={ITEM} onSelect={() => go(path)}>
               <span className="figure font-semibold">{row.name}</span>
               <span>{words}</span>
             </Command.Item>

@@ -1,7 +1,14 @@
 import { Dialog } from 'radix-ui';
 import { useAboutQuery, useSetUpQuery } from '../api/house-api.js';
 import { Chips } from '../ui/chips.js';
-import { PRESSURE_UNITS, prefsSlice, TEMPERATURE_UNITS, VOLUME_UNITS, type Prefs } from '../device/prefs-slice.js';
+import {
+  FLOW_UNITS,
+  PRESSURE_UNITS,
+  prefsSlice,
+  TEMPERATURE_UNITS,
+  VOLUME_UNITS,
+  type Prefs,
+} from '../device/prefs-slice.js';
 import { useAppDispatch, useAppSelector } from '../device/store.js';
 
 const asChips = <V extends string>(values: readonly V[]) => values.map((value) => ({ value, words: value }));
@@ -65,6 +72,12 @@ export default function PrefsDialog() {
         chips={asChips(TEMPERATURE_UNITS)}
         value={prefs.temperature}
         onChange={(temperature) => choose({ temperature })}
+      />
+      <Chips
+        label="Pumping speed"
+        chips={asChips(FLOW_UNITS)}
+        value={prefs.flow}
+        onChange={(flow) => choose({ flow })}
       />
       <Chips label="Theme" chips={THEMES} value={prefs.theme} onChange={(theme) => choose({ theme })} />
       <Chips

@@ -49,6 +49,7 @@ const PAGES: Readonly<Record<string, Page>> = {
   'set-up/file': async () => (await import('../set-up/set-up-file-page.js')).SetUpFilePage,
   'set-up/:kind': async () => (await import('../set-up/set-up-page.js')).SetUpPage,
   'set-up/:kind/:recordId': async () => (await import('../set-up/record-page.js')).RecordPage,
+  'logs/notebook': async () => (await import('../notebook/notebook-page.js')).NotebookPage,
   'logs/:log': async () => (await import('../entry-log/entry-log-page.js')).EntryLogPage,
   backup: async () => (await import('../backup/backup-page.js')).BackupPage,
   phone: async () => (await import('../phone/phone-page.js')).PhonePage,

@@ -38,7 +38,7 @@ function useTheme(): void {
 }
 
 const navClass = ({ isActive }: { isActive: boolean }): string =>
-  `h-full min-w-11 shrink-0 items-center border-b-4 pt-1 no-underline ${isActive ? 'border-oil font-semibold text-ink' : 'border-transparent text-ink-2 hover:text-ink'}`;
+  `h-full min-w-11 shrink-0 items-center justify-center border-b-4 pt-1 no-underline ${isActive ? 'border-oil font-semibold text-ink' : 'border-transparent text-ink-2 hover:text-ink'}`;
 
 /** Head with navigation and search, the page, and what may lie over it. */
 export function Shell() {

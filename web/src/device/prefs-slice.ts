@@ -1,13 +1,15 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
 export const PRESSURE_UNITS = ['hPa', 'mbar', 'Torr', 'mTorr'] as const;
-export const VOLUME_UNITS = ['mL', 'fl oz'] as const;
+export const VOLUME_UNITS = ['mL', 'L', 'fl oz', 'qt'] as const;
 export const TEMPERATURE_UNITS = ['°C', '°F'] as const;
+export const FLOW_UNITS = ['m³/h', 'L/s', 'cfm'] as const;
 
 export interface Prefs {
   readonly pressure: (typeof PRESSURE_UNITS)[number];
   readonly volume: (typeof VOLUME_UNITS)[number];
   readonly temperature: (typeof TEMPERATURE_UNITS)[number];
+  readonly flow: (typeof FLOW_UNITS)[number];
   readonly theme: 'system' | 'light' | 'dark';
   /** Id of the person who writes on this device. */
   readonly who: string | null;
@@ -16,7 +18,15 @@ export interface Prefs {
 }
 
 const KEY = 'winter-jar.prefs';
-const DEFAULTS: Prefs = { pressure: 'hPa', volume: 'mL', temperature: '°C', theme: 'system', who: null, letters: true };
+const DEFAULTS: Prefs = {
+  pressure: 'hPa',
+  volume: 'mL',
+  temperature: '°C',
+  flow: 'm³/h',
+  theme: 'system',
+  who: null,
+  letters: true,
+};
 
 export function loadPrefs(): Prefs {
   try {

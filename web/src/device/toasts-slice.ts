@@ -1,10 +1,14 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import type { Correction, Entry, SetUpVersion } from '@winter-jar/core';
+import type { Correction, Entry, SetUpKind, SetUpVersion } from '@winter-jar/core';
 
-/** What an Undo takes back: whole deeds, a correction, or a version of the set-up. */
+/** What an Undo takes back: whole deeds, a deed that was moved, a correction, records that were added, or a version of one. */
 export type Undoable =
   | { readonly entryIds: readonly string[] }
+  /** Taken back at one place and written at another. */
+  | { readonly moved: { readonly from: readonly string[]; readonly to: readonly string[] } }
   | { readonly correction: Correction; readonly before: Entry | null }
+  /** Records that were just added, each with its kind and id. */
+  | { readonly added: readonly { readonly kind: SetUpKind; readonly id: string }[] }
   | { readonly setUp: SetUpVersion };
 
 /** What was just written, and how it is undone. */

@@ -6,6 +6,7 @@ export interface Print {
   volume(ml: number): string;
   pressure(pa: number): string;
   temperature(c: number): string;
+  flow(m3h: number): string;
   duration(minutes: number): string;
 }
 
@@ -14,14 +15,15 @@ const unbroken = (text: string): string => text.replaceAll(' ', '\u00a0');
 
 /** Prints quantities in the units that this person has picked. */
 export function usePrint(): Print {
-  const { pressure, volume, temperature } = useAppSelector((s) => s.prefs);
+  const { pressure, volume, temperature, flow } = useAppSelector((s) => s.prefs);
   return useMemo(
     () => ({
       volume: (value) => unbroken(printQuantity({ value, unit: volume })),
       pressure: (value) => unbroken(printQuantity({ value, unit: pressure })),
       temperature: (value) => unbroken(printQuantity({ value, unit: temperature })),
+      flow: (value) => unbroken(printQuantity({ value, unit: flow })),
       duration: (minutes) => unbroken(printDuration(minutes)),
     }),
-    [pressure, volume, temperature],
+    [pressure, volume, temperature, flow],
   );
 }

@@ -72,7 +72,7 @@ function Report({ answer, words }: { answer: CaseAnswer; words: Words }) {
       </h1>
       <dl className="mt-3 grid grid-cols-[112px_1fr] gap-x-4 gap-y-2 text-[15px] wide:grid-cols-[152px_1fr]">
         <Line name="Pump">
-          {model.name}, {model.pumpingSpeedM3h} m³/h
+          {model.name}, {words.print.flow(model.pumpingSpeedM3h)}
         </Line>
         <Line name="What was wrong">{known.complaint}</Line>
         <Line name="Opened">{day(known.openedAt)}</Line>

@@ -14,7 +14,7 @@ import { unitsOf } from '../device/units-of.js';
 import { mainDraft } from '../testing/main-draft.js';
 
 const ZONE = 'Europe/Lisbon';
-const UNITS = unitsOf({ pressure: 'hPa', volume: 'mL', temperature: '°C' });
+const UNITS = unitsOf({ pressure: 'hPa', volume: 'mL', temperature: '°C', flow: 'm³/h' });
 const values = (given: Partial<TestValues>): TestValues => ({ ...nothingFound(ZONE), ...given });
 const read = (given: Partial<TestValues>) => mainDraft(readTest(values(given), UNITS, ZONE, Date.now()));
 

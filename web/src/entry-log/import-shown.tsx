@@ -1,7 +1,11 @@
 import type { LogImportAnswer, RefusedRow } from '@winter-jar/contracts';
-import { Download } from 'lucide-react';
+import { Download, Undo2 } from 'lucide-react';
+import { useLogImportEffectQuery } from '../api/house-api.js';
+import { useNow } from '../device/use-now.js';
+import { usePrint } from '../device/use-print.js';
+import { EffectList } from '../effect/effect-list.js';
 import { issueWords } from '../words/issue-words.js';
-import { Button, buttonClass } from '../ui/button.js';
+import { Button, buttonClass, LinkButton } from '../ui/button.js';
 import { UnderWay } from '../ui/under-way.js';
 import type { LogWords } from './log-words.js';
 
@@ -18,11 +22,12 @@ interface Shown {
   readonly onTake: (goodRowsOnly: boolean) => void;
   readonly onStop: () => void;
   readonly onLeave: () => void;
+  readonly onUndo: () => void;
 }
 
 /** An import where it stands: under way, waiting for a word, or at its end. */
 export function ImportShown(shown: Shown) {
-  const { name, words, answer, busy, onStop } = shown;
+  const { name, words, answer, busy, onStop, onUndo } = shown;
   switch (answer.state) {
     case 'reading':
       return (
@@ -59,9 +64,21 @@ export function ImportShown(shown: Shown) {
           <p>
             {count(answer.unchanged)} were there already. {leftOut(answer.refused)}
           </p>
+          {answer.canBeUndone && (
+            <div className="mt-3 flex flex-wrap gap-3">
+              <LinkButton look="solid" to="/">
+                To the Round
+              </LinkButton>
+              <Button disabled={busy} onClick={onUndo}>
+                <Undo2 size={18} aria-hidden="true" /> Undo the whole import
+              </Button>
+            </div>
+          )}
           <ReportLink answer={answer} />
         </div>
       );
+    case 'undone':
+      return <p role="status">The import of {name} was undone. Nothing of it was left behind.</p>;
     case 'cancelled':
       return <p role="status">{name} was not imported. Nothing of it was left behind.</p>;
     case 'failed':
@@ -101,6 +118,7 @@ function Ready({ name, words, answer, busy, onTake, onLeave }: Shown) {
           Import nothing
         </Button>
       </div>
+      {fresh > 0 && <WhatItChanges importId={answer.id} />}
       <ReportLink answer={answer} />
       {refused > 0 && <RefusedTable rows={firstRefused} when={words.when} />}
       {refused > firstRefused.length && (
@@ -109,6 +127,20 @@ function Ready({ name, words, answer, busy, onTake, onLeave }: Shown) {
         </p>
       )}
     </section>
+  );
+}
+
+/** Pump by pump, tried beforehand; a long import is not. */
+function WhatItChanges({ importId }: { importId: string }) {
+  const print = usePrint();
+  const now = useNow();
+  const { data } = useLogImportEffectQuery(importId, { refetchOnMountOrArgChange: true });
+  if (!data?.effects) return null;
+  return (
+    <div className="mt-4">
+      <h3 className="text-[17px]">What it changes</h3>
+      <EffectList effects={data.effects} wordsFor={(zone) => ({ print, zone, now })} />
+    </div>
   );
 }
 

@@ -19,4 +19,19 @@ export const LOGS: Readonly<Record<LogName, LogWords>> = {
     when: 'Looked at',
     example: 'pump, looked_at, hours_stood, colour',
   },
+  changes: {
+    title: 'Oil changes',
+    one: 'oil change',
+    many: 'oil changes',
+    when: 'Changed',
+    example: 'pump, changed, product, in_ml',
+  },
+};
+
+export const NOTEBOOK: LogWords = {
+  title: 'Notebook',
+  one: 'entry',
+  many: 'entries',
+  when: 'When',
+  example: 'what, pump, at',
 };

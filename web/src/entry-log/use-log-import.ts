@@ -1,4 +1,4 @@
-import type { LogImportAnswer, LogName } from '@winter-jar/contracts';
+import type { ImportName, LogImportAnswer } from '@winter-jar/contracts';
 import { useEffect, useState } from 'react';
 import { useDispatch } from 'react-redux';
 import { useSearchParams } from 'react-router';
@@ -6,6 +6,7 @@ import {
   useBeginLogImportMutation,
   useCancelLogImportMutation,
   useLogImportQuery,
+  useUndoLogImportMutation,
   useWriteLogImportMutation,
   houseApi,
   ALL_TAGS,
@@ -13,14 +14,17 @@ import {
 
 const MAX_MB = 200;
 const LOOK_EVERY_MS = 250;
+const UNDO_REFUSED =
+  'It cannot be undone as a whole any more: an entry of it was corrected since. Take its entries back one by one, in the journal of their pumps.';
 const GOES_ON: readonly string[] = ['reading', 'writing', 'takingBack'];
 
 /** The import of a log file as the page shows it. It goes on by itself on the server; which one it is stands in the address. */
-export function useLogImport(log: LogName) {
+export function useLogImport(log: ImportName) {
   const [params, setParams] = useSearchParams();
   const [begin, beginning] = useBeginLogImportMutation();
   const [write, writing] = useWriteLogImportMutation();
   const [cancel, cancelling] = useCancelLogImportMutation();
+  const [undo, undoing] = useUndoLogImportMutation();
   const [trouble, setTrouble] = useState<string | null>(null);
   const [waits, setWaits] = useState(false);
   const dispatch = useDispatch();
@@ -30,7 +34,7 @@ export function useLogImport(log: LogName) {
 
   const goesOn = answer !== null && GOES_ON.includes(answer.state);
   useEffect(() => setWaits(goesOn), [goesOn]);
-  const isDone = answer?.state === 'done';
+  const isDone = answer?.state === 'done' || answer?.state === 'undone';
   useEffect(() => {
     if (isDone) dispatch(houseApi.util.invalidateTags([...ALL_TAGS]));
   }, [isDone, dispatch]);
@@ -40,10 +44,18 @@ export function useLogImport(log: LogName) {
     fileName: params.get('file') ?? 'The file',
     answer,
     sending: beginning.isLoading,
-    busy: writing.isLoading || cancelling.isLoading,
+    busy: writing.isLoading || cancelling.isLoading || undoing.isLoading,
     trouble:
       trouble ??
       (id !== '' && asked.isError ? 'The server does not know this import any more. Choose the file again.' : null),
+    clear,
+    /** Takes back all that was written. */
+    async undo() {
+      setTrouble(null);
+      const { error } = await undo(id);
+      if (error) setTrouble(UNDO_REFUSED);
+      else setWaits(true);
+    },
     /** Drops what was found, and shows the page as it was. */
     leave() {
       void cancel(id);

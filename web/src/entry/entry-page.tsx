@@ -20,6 +20,7 @@ import { useWidth } from '../ui/use-width.js';
 import { Verdict } from '../ui/verdict.js';
 import { questionWords } from '../words/issue-words.js';
 import type { EntryForm } from './use-entry-form.js';
+import { PlaceNote } from './place-note.js';
 import { usePreview, type Preview } from './use-preview.js';
 
 export interface EntryPageProps {
@@ -99,6 +100,7 @@ export function EntryScreen<V extends FieldValues>({
   return (
     <form
       noValidate
+      aria-label={title}
       className={`mx-auto flex w-full flex-1 flex-col ${right ? 'max-w-[640px] wide:max-w-none' : 'max-w-[640px]'}`}
       onSubmit={(event) => {
         event.preventDefault();
@@ -119,7 +121,7 @@ export function EntryScreen<V extends FieldValues>({
               {form.ready ? children : <Loading what="what you typed last" />}
               {!wide && right?.(preview)}
             </div>
-            <div className="sticky bottom-0 flex flex-col gap-3 border-t border-rule bg-sheet px-4 py-4">
+            <div className="sticky bottom-[var(--toasts,0px)] flex flex-col gap-3 border-t border-rule bg-sheet px-4 py-4">
               <Outcome form={form} words={words} />
               <RootError form={form} />
               {foot ?? (!beside && <PreviewLine preview={preview} page={page} words={words} />)}
@@ -176,6 +178,7 @@ function EntryHead<V extends FieldValues>({
         <h1 className="text-[22px]">
           {form.ending ? 'End the run' : form.correcting ? `Correct: ${title.toLowerCase()}` : title}
         </h1>
+        <PlaceNote pumpId={page.row.pumpId} place={page.row.place} />
       </div>
     </div>
   );

@@ -1,5 +1,5 @@
 import type { EquipmentPage as Page, JournalLine } from '@winter-jar/contracts';
-import { pumpIdsOf } from '@winter-jar/core';
+import { pumpIdsOf, type PumpPlace } from '@winter-jar/core';
 import { ChevronLeft } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
@@ -16,6 +16,7 @@ import { materialName } from '../words/material-words.js';
 import { stateName } from '../words/diagnosis-words.js';
 import { entryWords, meterWords } from '../words/entry-words.js';
 import { KIND_WORDS } from '../words/kind-words.js';
+import { PLACE_WORDS } from '../words/place-words.js';
 import { PROCESS_WORDS } from '../words/process-words.js';
 import type { Words } from '../words/words.js';
 import { MeterField } from './meter-field.js';
@@ -153,7 +154,9 @@ function Pumps({ page, words }: { page: Page; words: Words }) {
               <Link to={`/pumps/${pumpId}`} className="figure text-ink">
                 {house.pump[pumpId]?.name ?? pumpId}
               </Link>
-              {standsHere.includes(pumpId) && <span className="block text-[14px] text-ink-2">stands here</span>}
+              {standsHere.includes(pumpId) && (
+                <span className="block text-[14px] text-ink-2">{standsWords(house.pump[pumpId]?.place)}</span>
+              )}
             </td>
             <td className="figure py-2 pr-4 text-right">{runs}</td>
             <td className="figure py-2 pr-6 text-right whitespace-nowrap">{meterWords(minutes)}</td>
@@ -164,6 +167,10 @@ function Pumps({ page, words }: { page: Page; words: Words }) {
     </table>
   );
 }
+
+/** Whether it works there, or only belongs there. */
+const standsWords = (place: PumpPlace | null | undefined): string =>
+  !place || place === 'inService' ? 'stands here' : `belongs here, ${PLACE_WORDS[place]}`;
 
 /** An entry about it alone is taken back here; one of a pump is mended at its pump. */
 function Line({ line: { entry, correctionId }, page, words }: { line: JournalLine; page: Page; words: Words }) {

@@ -19,6 +19,7 @@ import { correctPath } from '../words/pump-actions.js';
 import { WithPump, type EntryPageProps } from '../entry/entry-page.js';
 import { entryWords } from '../words/entry-words.js';
 import { KIND_WORDS } from '../words/kind-words.js';
+import { MoveSection } from './move-section.js';
 import { revisionsOf, type Revision } from './revisions.js';
 import { issueAt } from './unsettled-words.js';
 import { useEnvelope } from '../entry/use-envelope.js';
@@ -88,6 +89,7 @@ function History({ history, page, words }: { history: EntryHistory; page: PumpPa
               {isStillRunning(counts) ? 'End the run' : 'Correct it'}
             </LinkButton>
           </div>
+          <MoveSection history={history} page={page} words={words} />
           <TakeBack entryId={original.id} page={page} words={words} />
         </div>
       ) : (

@@ -5,7 +5,7 @@ import { awaitedSample, labResultValuesOf, readLabResult, type LabResultValues }
 import { figuresWords, notJudgedWords, siliconWords } from '../words/lab-words.js';
 import { mainDraft } from '../testing/main-draft.js';
 
-const units = unitsOf({ pressure: 'hPa', volume: 'mL', temperature: '°C' });
+const units = unitsOf({ pressure: 'hPa', volume: 'mL', temperature: '°C', flow: 'm³/h' });
 const ZONE = 'Europe/Lisbon';
 const NOW = Date.parse(at(900));
 const SAMPLE = '30000000-0000-4000-8000-000000000001';
@@ -21,6 +21,7 @@ const EMPTY: LabResultValues = {
   count4PerMl: '',
   count6PerMl: '',
   count14PerMl: '',
+  isoCode: '',
   wearSigns: [],
   remark: '',
   whenMode: 'now',
@@ -102,4 +103,18 @@ test('a report in words: figures, the code of its counts, what the pump showed',
   expect(notJudgedWords({ reading: 'acidMgKohG', why: 'noFreshValue' })).toMatch(/^Acid number is kept but not judged/);
   expect(siliconWords({ ...body, siliconPpm: 20 })).toMatch(/silicone/);
   expect(siliconWords({ ...body, siliconPpm: 20, aluminiumPpm: 5 })).toMatch(/dust/);
+});
+
+test('a report that has the code only is kept as the most particles that it stands for, and says the same code', () => {
+  const draft = read({ isoCode: '19/17/14' });
+  expect(draft).toMatchObject({ ok: true, body: { count4PerMl: 5000, count6PerMl: 1300, count14PerMl: 160 } });
+});
+
+test.each([
+  [{ isoCode: '19/17' }, /“19\/17” is no code of ISO 4406\. Right would be three classes, such as 19\/17\/14/],
+  [{ isoCode: '14/17/19' }, /is no code/],
+  [{ isoCode: '19/17/14', count6PerMl: '1200' }, /the counts or the code, not both/],
+] as const)('%j is refused at the code', (values, words) => {
+  const draft = read(values);
+  expect(!draft.ok && draft.issues.isoCode).toMatch(words);
 });

@@ -1,5 +1,7 @@
 import type { PumpPage } from '@winter-jar/contracts';
 import {
+  countsOfIso4406,
+  LAB_COUNTS,
   LAB_FIGURES,
   type Dimension,
   type Entry,
@@ -16,6 +18,8 @@ import { FIGURE_WORDS, type LabFigure } from '../words/lab-words.js';
 
 export interface LabResultValues extends When, Record<LabFigure, string> {
   sampleId: string;
+  /** The particle code of a report that has no counts, "19/17/14". */
+  isoCode: string;
   wearSigns: WearSign[];
   remark: string;
 }
@@ -34,6 +38,7 @@ export function labResultDefaults({ row, state }: Pick<PumpPage, 'row' | 'state'
   return {
     sampleId: awaitedSample(state.samples)?.entryId ?? '',
     ...figures(() => ''),
+    isoCode: '',
     wearSigns: [],
     remark: '',
     ...happensNow(row.zone),
@@ -48,10 +53,25 @@ export function labResultValuesOf(
   return {
     sampleId: body.sampleId,
     ...figures((f) => quantityText(body[f], units[FIGURE_WORDS[f].dimension])),
+    isoCode: '',
     wearSigns: [...(body.wearSigns ?? [])],
     remark: body.remark ?? '',
     ...happenedAt(instant, zone),
   };
+}
+
+/** The counts that a code stands for at most; counts that are typed beside it must make the same code. */
+function readCode(v: LabResultValues, fields: ReturnType<typeof fieldReader>): Partial<Record<LabFigure, number>> {
+  const counts = countsOfIso4406(v.isoCode);
+  if (!counts) {
+    fields.refuse('isoCode', `“${v.isoCode}” is no code of ISO 4406. Right would be three classes, such as 19/17/14.`);
+    return {};
+  }
+  if (LAB_COUNTS.some((figure) => v[figure].trim() !== '')) {
+    fields.refuse('isoCode', 'Type the counts or the code, not both: the code follows from the counts.');
+    return {};
+  }
+  return Object.fromEntries(LAB_COUNTS.map((figure, i) => [figure, counts[i]]));
 }
 
 export function readLabResult(v: LabResultValues, units: Units, zone: string, nowMs: number): FormAnswer<'labResult'> {
@@ -61,8 +81,10 @@ export function readLabResult(v: LabResultValues, units: Units, zone: string, no
     const value = fields.optional(figure, v[figure], FIGURE_WORDS[figure].dimension, { min: 0 });
     if (value !== null) values[figure] = value;
   }
+  if (v.isoCode.trim() !== '') Object.assign(values, readCode(v, fields));
   if (!v.sampleId) fields.refuse('sampleId', 'Say which sample the report is of.');
-  if (LAB_FIGURES.every((f) => v[f].trim() === '')) fields.refuse('viscosity40Mm2s', 'Type at least one figure.');
+  if ([...LAB_FIGURES.map((f) => v[f]), v.isoCode].every((text) => text.trim() === ''))
+    fields.refuse('viscosity40Mm2s', 'Type at least one figure.');
   const at = whenOf(v, zone, nowMs);
   if (!at) fields.refuse('at', WHEN_WRONG);
   if (fields.hasIssues() || !at) return { ok: false, issues: fields.issues };

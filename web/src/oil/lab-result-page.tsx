@@ -14,6 +14,7 @@ import { WhenField } from '../forms/when-field.js';
 import { LinkButton } from '../ui/button.js';
 import { ManyChips } from '../ui/many-chips.js';
 import { Empty } from '../ui/page-state.js';
+import { TextField } from '../ui/field.js';
 import { QuantityField } from '../ui/quantity-field.js';
 import { SelectField } from '../ui/select-field.js';
 import { Verdict, VerdictShape } from '../ui/verdict.js';
@@ -80,6 +81,13 @@ function LabResult(props: EntryPageProps) {
           </div>
         </fieldset>
       ))}
+      <TextField
+        label="or the particle code"
+        value={form.values.isoCode}
+        onText={form.set('isoCode')}
+        error={form.error('isoCode')}
+        hint="ISO 4406, such as 19/17/14: kept as the most particles that it stands for"
+      />
       <ManyChips
         label="What the pump shows beside it"
         chips={chipsOf(WEAR_SIGN_WORDS)}

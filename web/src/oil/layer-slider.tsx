@@ -2,12 +2,36 @@ import { Slider } from 'radix-ui';
 import { useState } from 'react';
 import type { Print } from '../device/use-print.js';
 import { LAYER_WORDS } from '../words/jar-words.js';
+import { useUnits } from '../device/use-units.js';
 import { Button } from '../ui/button.js';
 import { Chips } from '../ui/chips.js';
+import { QuantityField } from '../ui/quantity-field.js';
+import { typedQuantity } from '../ui/typed-number.js';
 import { mlOf, setLayer, stackOf, withOil, type SetLayer } from './jar-volumes.js';
 import { keyedMl, PaintedJar, type ReadingJarProps } from './reading-jar.js';
 
 const STEPS = [-5, -1, 1, 5] as const;
+
+/** The chosen layer as it was measured. */
+function TypedLayer({ kind, totalMl, onMl }: { kind: SetLayer; totalMl: number; onMl: (ml: number) => void }) {
+  const unit = useUnits().volume;
+  const [text, setText] = useState('');
+  return (
+    <QuantityField
+      label={`or type it: ${LAYER_WORDS[kind]}`}
+      dimension="volume"
+      text={text}
+      onText={(typed) => {
+        setText(typed);
+        const read = typedQuantity({ text: typed, dimension: 'volume', defaultUnit: unit, min: 0, max: totalMl });
+        if (read.ok) onMl(read.value);
+      }}
+      min={0}
+      max={totalMl}
+      hint="the others make room"
+    />
+  );
+}
 
 /** Layers with a gloved thumb: choose one, then one large slider and four steps. */
 export function LayerSlider({ print, ...jar }: ReadingJarProps & { print: Print }) {
@@ -73,7 +97,7 @@ export function LayerSlider({ print, ...jar }: ReadingJarProps & { print: Print 
           </Button>
         ))}
       </div>
-      <p className="-mt-2 text-[14px] text-ink-2">in mL; the others make room</p>
+      <TypedLayer key={kind} kind={kind} totalMl={totalMl} onMl={set} />
     </div>
   );
 }

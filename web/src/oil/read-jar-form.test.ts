@@ -11,7 +11,7 @@ import {
 } from './read-jar-form.js';
 import { mainDraft } from '../testing/main-draft.js';
 
-const UNITS = unitsOf({ pressure: 'hPa', volume: 'mL', temperature: '°C' });
+const UNITS = unitsOf({ pressure: 'hPa', volume: 'mL', temperature: '°C', flow: 'm³/h' });
 const ZONE = 'Europe/Lisbon';
 const NOW = Date.parse('2031-03-01T12:00:00.000Z');
 const values = (more: Partial<ReadJarValues>): ReadJarValues => ({

@@ -11,11 +11,34 @@ import { isStillRunning } from '../entry/still-running.js';
 import { correctPath } from '../words/pump-actions.js';
 import { Button, LinkButton } from '../ui/button.js';
 import { Empty, Loading, Trouble } from '../ui/page-state.js';
+import { TakenBack } from './taken-back.js';
+
+const SHOWN_FIRST = 6;
+
+/** What the journal can be narrowed to; null for everything. */
+const SHOWN_KINDS = {
+  all: null,
+  runs: 'run,meter',
+  looks: 'look,labSample,labResult,test',
+  oil: 'change,topUp,bleed,takeOver',
+  others: 'done,note,caseOpened,caseClosed,caseChecked',
+} as const;
+type ShownKinds = keyof typeof SHOWN_KINDS;
+const SHOWN_WORDS: Readonly<Record<ShownKinds, string>> = {
+  all: 'everything',
+  runs: 'runs',
+  looks: 'looks and tests',
+  oil: 'oil work',
+  others: 'service and notes',
+};
 
 /** Everything that was written about the pump, newest first; each entry can be corrected or taken back. */
 export function JournalList({ page, words }: { page: PumpPage; words: Words }) {
   const { pumpId } = page.row;
-  const first = useJournalQuery({ pumpId });
+  const [shown, setShown] = useState<ShownKinds>('all');
+  const [all, setAll] = useState(false);
+  const kinds = SHOWN_KINDS[shown];
+  const first = useJournalQuery({ pumpId, ...(kinds ? { kinds } : {}) });
   const [more, older] = useLazyJournalQuery();
   const [pages, setPages] = useState<{ of: unknown; lines: readonly JournalLine[]; before: string | null } | null>(
     null,
@@ -28,16 +51,15 @@ export function JournalList({ page, words }: { page: PumpPage; words: Words }) {
       </Trouble>
     );
   }
-  if (!first.data) return <Loading what="the journal" />;
   // Older pages belong to the first page they were asked after; a write brings a new first page and they are fetched anew.
-  const known = pages?.of === first.data ? pages : null;
-  const lines = [...(first.data.lines as JournalLine[]), ...(known?.lines ?? [])];
-  const before = known ? known.before : first.data.before;
+  const known = pages !== null && pages.of === first.currentData ? pages : null;
+  const lines = [...((first.currentData?.lines ?? []) as JournalLine[]), ...(known?.lines ?? [])];
+  const before = known ? known.before : first.currentData?.before;
   async function showOlder() {
     if (!before) return;
-    const answer = await more({ pumpId, before }).unwrap();
+    const answer = await more({ pumpId, before, ...(kinds ? { kinds } : {}) }).unwrap();
     setPages({
-      of: first.data,
+      of: first.currentData,
       lines: [...(known?.lines ?? []), ...(answer.lines as JournalLine[])],
       before: answer.before,
     });
@@ -45,11 +67,29 @@ export function JournalList({ page, words }: { page: PumpPage; words: Words }) {
   return (
     <div>
       <NoteField subject={{ type: 'pump', id: pumpId }} zone={words.zone} />
-      {lines.length === 0 && (
-        <Empty title="Nothing written yet">Log the first run, or look at the oil: every entry stands here.</Empty>
+      <div className="no-print mt-3 flex flex-wrap items-center gap-x-4" role="group" aria-label="Which entries">
+        {(Object.keys(SHOWN_KINDS) as ShownKinds[]).map((one) => (
+          <button
+            key={one}
+            type="button"
+            aria-pressed={one === shown}
+            className={`min-h-11 text-[15px] ${one === shown ? 'border-b-2 border-oil font-semibold' : 'text-ink-2'}`}
+            onClick={() => setShown(one)}
+          >
+            {SHOWN_WORDS[one]}
+          </button>
+        ))}
+      </div>
+      {!first.currentData && <Loading what="the journal" />}
+      {first.currentData && lines.length === 0 && (
+        <Empty title={shown === 'all' ? 'Nothing written yet' : 'None of these'}>
+          {shown === 'all'
+            ? 'Log the first run, or look at the oil: every entry stands here.'
+            : 'Nothing of this kind was written about the pump.'}
+        </Empty>
       )}
       <ol className="mt-2">
-        {lines.map(({ entry, correctionId, contradicted }) => {
+        {(all ? lines : lines.slice(0, SHOWN_FIRST)).map(({ entry, correctionId, contradicted }) => {
           return (
             <li
               key={entry.id}
@@ -110,11 +150,17 @@ export function JournalList({ page, words }: { page: PumpPage; words: Words }) {
           );
         })}
       </ol>
-      {before && (
+      {!all && lines.length > SHOWN_FIRST && (
+        <Button className="no-print mt-3" onClick={() => setAll(true)}>
+          More entries
+        </Button>
+      )}
+      {all && before && (
         <Button className="no-print mt-3" disabled={older.isFetching} onClick={() => void showOlder()}>
           {older.isFetching ? 'Fetching …' : 'Older entries'}
         </Button>
       )}
+      <TakenBack page={page} words={words} />
     </div>
   );
 }

@@ -1,4 +1,5 @@
 import type { PumpPage as Page } from '@winter-jar/contracts';
+import type { TaskStanding } from '@winter-jar/core';
 import { lazy, Suspense, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { usePumpQuery } from '../api/house-api.js';
@@ -9,7 +10,8 @@ import { useNow } from '../device/use-now.js';
 import { usePrint } from '../device/use-print.js';
 import { useWide } from '../device/use-wide.js';
 import { barWords, flagWords, rulerWords } from '../words/bar-words.js';
-import { verdictWords } from '../words/messages.js';
+import { measureWords, usedWords, verdictWords } from '../words/messages.js';
+import { SCHOOL_WORDS } from '../words/school-words.js';
 import type { Words } from '../words/words.js';
 import { Legend } from '../round/legend.js';
 import { Actions, JarShelf, NamedJar, Reasons, StopCaution } from '../round/pump-sheet.js';
@@ -17,12 +19,14 @@ import { Running } from '../round/running.js';
 import { actionPath, actionsOffered, letterKeys } from '../words/pump-actions.js';
 import { LinkButton } from '../ui/button.js';
 import { Loading, NotFetched } from '../ui/page-state.js';
+import { PlaceNote } from '../entry/place-note.js';
 import { RunRuler } from '../ui/run-ruler.js';
 import { useWidth } from '../ui/use-width.js';
 import { Verdict } from '../ui/verdict.js';
 import { EarlierCharges } from './earlier-charges.js';
 import { JournalList } from './journal-list.js';
 import { ForecastLine, LayUpLine, LimitsTable } from './limits-table.js';
+import { FoldedSection, JumpList, Section, type SectionName } from './page-sections.js';
 import { SchoolNote } from './school-note.js';
 import { TaskList } from './task-list.js';
 
@@ -30,6 +34,9 @@ import { TaskList } from './task-list.js';
 const ChargeStory = lazy(async () => ({ default: (await import('../oil/charge-story.js')).ChargeStory }));
 
 const WaterSection = lazy(async () => ({ default: (await import('../water/water-section.js')).WaterSection }));
+const BallastAndWhatIf = lazy(async () => ({
+  default: (await import('../water/ballast-and-what-if.js')).BallastAndWhatIf,
+}));
 
 export function PumpPage() {
   const { pumpId = '' } = useParams();
@@ -57,7 +64,7 @@ function PumpSheets({ page, words }: { page: Page; words: Words }) {
   const change = standing.tasks.find((t) => t.task === 'oilChange' || t.task === 'boosterOil' || t.task === 'tipSeals');
   const { model, product } = setUp;
   const facts = [
-    `${model.name}${model.stages ? `, ${model.stages === 1 ? 'single' : 'two'}-stage` : ''}, ${model.pumpingSpeedM3h} m³/h`,
+    `${model.name}${model.stages ? `, ${model.stages === 1 ? 'single' : 'two'}-stage` : ''}, ${words.print.flow(model.pumpingSpeedM3h)}`,
     row.chargeMl && product
       ? `${words.print.volume(row.chargeMl)} of ${product.name}, ${product.waterBehaviour}`
       : null,
@@ -82,53 +89,66 @@ function PumpSheets({ page, words }: { page: Page; words: Words }) {
           <p className="text-[15px]">{facts.join(' · ')}</p>
           <p className="text-[14px] text-ink-2 wide:ml-auto">{hoursWords(page)}</p>
         </div>
+        <PlaceNote pumpId={row.pumpId} place={row.place} />
         <CompleteFrom page={page} words={words} />
-        <PumpLinks row={row} />
         {!wide && <Standing page={page} words={words} />}
-        <ChargeRuler page={page} words={words} />
-        <div className="mt-6 grid gap-x-8 gap-y-6 wide:grid-cols-2">
-          {change && (
-            <section>
-              <h2 className="mb-1 text-[20px]">What decides next</h2>
-              <LimitsTable change={change} words={words} />
-              <div className="mt-2">
-                <LayUpLine layUp={standing.layUp} />
-                <ForecastLine task={change} usage={standing.usage} words={words} />
-              </div>
-              <SchoolNote page={page} />
-            </section>
-          )}
-          <section>
-            <h2 className="mb-1 text-[20px]">Next tasks</h2>
-            <TaskList page={page} words={words} />
-          </section>
+        <PumpLinks row={row} />
+        <JumpList sections={sectionsOf(row)} />
+        <div id="now" className="scroll-mt-16">
+          <ChargeRuler page={page} words={words} />
         </div>
-        {row.kind === 'vane' && (
-          <section className="mt-6">
-            <h2 className="mb-2 text-[20px]">Water</h2>
-            <Suspense fallback={<p className="text-[15px] text-ink-2">Calculating …</p>}>
-              <WaterSection page={page} words={words} />
-            </Suspense>
-          </section>
-        )}
-        {row.kind === 'vane' && (
-          <section className="mt-6">
-            <h2 className="mb-2 text-[20px]">The charge’s story</h2>
-            <Suspense fallback={<p className="text-[15px] text-ink-2">Fetching the story …</p>}>
-              <ChargeStory page={page} words={words} />
-            </Suspense>
-          </section>
-        )}
-        {row.kind === 'vane' && (
-          <section className="mt-6">
-            <h2 className="mb-1 text-[20px]">Earlier charges</h2>
-            <EarlierCharges page={page} words={words} />
-          </section>
-        )}
-        <section className="mt-6">
-          <h2 className="mb-2 text-[20px]">Journal</h2>
+        <div className="grid gap-x-8 wide:grid-cols-2">
+          <Section id="next" title="Next">
+            <LayUpLine layUp={standing.layUp} />
+            {change && <ForecastLine task={change} usage={standing.usage} words={words} />}
+            <TaskList page={page} words={words} />
+          </Section>
+          {row.kind === 'vane' && (
+            <Section id="water" title="Water">
+              <Suspense fallback={<p className="text-[15px] text-ink-2">Calculating …</p>}>
+                <WaterSection page={page} words={words} />
+              </Suspense>
+            </Section>
+          )}
+        </div>
+        <div className="mt-6 border-t border-rule">
+          {change && (
+            <FoldedSection id="limits" title="What decides next" says={decidesWords(change, page)}>
+              <LimitsTable change={change} words={words} />
+              <SchoolNote page={page} />
+            </FoldedSection>
+          )}
+          {row.kind === 'vane' && (
+            <>
+              <FoldedSection
+                id="story"
+                title="Story of the charge"
+                says="colour and water of each look, beside the charges before"
+              >
+                <Suspense fallback={<p className="text-[15px] text-ink-2">Fetching the story …</p>}>
+                  <ChargeStory page={page} words={words} />
+                </Suspense>
+              </FoldedSection>
+              <FoldedSection
+                id="ballast"
+                title="Ballast, what if"
+                says="what the gas ballast carries off; another trap, a longer run"
+              >
+                <Suspense fallback={<p className="text-[15px] text-ink-2">Calculating …</p>}>
+                  <BallastAndWhatIf page={page} words={words} />
+                </Suspense>
+              </FoldedSection>
+              {page.earlier.length > 0 && (
+                <FoldedSection id="earlier" title="Earlier charges" says={earlierWords(page)}>
+                  <EarlierCharges page={page} words={words} />
+                </FoldedSection>
+              )}
+            </>
+          )}
+        </div>
+        <Section id="journal" title="Journal">
           <JournalList page={page} words={words} />
-        </section>
+        </Section>
       </main>
       {wide && (
         <aside className="w-[380px] shrink-0 border-l border-rule bg-sheet">
@@ -146,6 +166,33 @@ function PumpSheets({ page, words }: { page: Page; words: Words }) {
       )}
     </div>
   );
+}
+
+/** What the page has of a pump, in order. */
+const sectionsOf = ({ kind }: Page['row']): SectionName[] => [
+  { id: 'now', title: 'Now' },
+  ...(kind === 'vane' ? [{ id: 'water', title: 'Water' }] : []),
+  { id: 'limits', title: 'Limits' },
+  ...(kind === 'vane'
+    ? [
+        { id: 'story', title: 'Story' },
+        { id: 'ballast', title: 'Ballast, what if' },
+        { id: 'earlier', title: 'Earlier charges' },
+      ]
+    : []),
+  { id: 'journal', title: 'Journal' },
+];
+
+const decidesWords = ({ decides }: TaskStanding, { setUp }: Page): string =>
+  [decides && `${measureWords(decides.measure)}: ${usedWords(decides)}`, SCHOOL_WORDS[setUp.pump.preset]]
+    .filter(Boolean)
+    .join(' · ');
+
+function earlierWords({ earlier }: Page): string {
+  const [last] = earlier;
+  const runs = (n: number) => `${n} run${n === 1 ? '' : 's'}`;
+  const ended = last ? `, the last after ${runs(last.runs)} and ${Math.round(last.hours)}\u00a0h` : '';
+  return `${earlier.length === 1 ? 'one' : `the last ${earlier.length}`}${ended}`;
 }
 
 /** Running hours: what was logged, what only the meter knows, and where the log is ahead of it. */
@@ -177,15 +224,25 @@ function PumpLinks({ row }: { row: Page['row'] }) {
   );
 }
 
-/** Verdict, why, and the one right action. */
+/** Verdict, why, and the one right action; on a phone the action stands within the first screen. */
 function Standing({ page: { row }, words }: { page: Page; words: Words }) {
+  const wide = useWide();
   return (
     <div className="flex flex-col gap-4 py-4">
       <Verdict level={row.verdict} words={verdictWords(row.verdict, row.act)} size="large" />
       {row.verdict === 'stop' && <StopCaution />}
       <Running row={row} words={words} />
-      <Reasons row={row} words={words} />
-      <Actions row={row} />
+      {wide ? (
+        <>
+          <Reasons row={row} words={words} />
+          <Actions row={row} />
+        </>
+      ) : (
+        <>
+          <Actions row={row} />
+          <Reasons row={row} words={words} />
+        </>
+      )}
     </div>
   );
 }

@@ -1,7 +1,21 @@
+import { useWide } from '../device/use-wide.js';
 import { hatchOf, LOADS } from '../ui/hatches.js';
 
-/** What the ruler's signs mean. */
+/** What the ruler's signs mean; folded away where room is short. */
 export function Legend() {
+  const wide = useWide();
+  if (wide) return <Signs />;
+  return (
+    <details className="px-2">
+      <summary className="flex min-h-11 cursor-pointer items-center text-[14px] text-ink-2 underline">
+        What the signs mean
+      </summary>
+      <Signs />
+    </details>
+  );
+}
+
+function Signs() {
   return (
     <ul
       aria-label="Signs on the ruler"

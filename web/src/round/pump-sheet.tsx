@@ -1,5 +1,5 @@
 import type { RoundRow } from '@winter-jar/contracts';
-import { CAUTIONS, type NotTold } from '@winter-jar/core';
+import { CAUTIONS, type NotTold, type Reason } from '@winter-jar/core';
 import { Link } from 'react-router';
 import { dayWords, momentWords } from '../words/dates.js';
 import { stoodWords } from '../words/entry-words.js';
@@ -64,6 +64,9 @@ function Untold({ pumpId, entries, words }: { pumpId: string; entries: readonly 
   );
 }
 
+/** The worst come first; every one of a Stop is shown. */
+const REASONS_SHOWN = 3;
+
 export function Reasons({ row, words }: { row: Pick<RoundRow, 'pumpId' | 'reasons' | 'nextTask'>; words: Words }) {
   if (row.reasons.length === 0) {
     return (
@@ -73,20 +76,42 @@ export function Reasons({ row, words }: { row: Pick<RoundRow, 'pumpId' | 'reason
       </p>
     );
   }
+  const shown = row.reasons.filter((reason, i) => i < REASONS_SHOWN || reason.level === 'stop');
+  const others = row.reasons.filter((reason) => !shown.includes(reason));
   return (
-    <ul className="list-disc pl-5 text-[15px] leading-6">
-      {row.reasons.map((reason) => (
-        <li key={reasonKey(reason)} className="mt-1 first:mt-0 first:font-semibold">
-          {reasonWords(reason, words).full}
-          {reason.code === 'unsettled' && (
-            <Link to="/unsettled" className="flex min-h-11 w-fit items-center underline underline-offset-4">
-              Settle
-            </Link>
-          )}
-          {reason.code === 'notTold' && <Untold pumpId={row.pumpId} entries={reason.entries} words={words} />}
-        </li>
-      ))}
-    </ul>
+    <div className="text-[15px] leading-6">
+      <ul className="list-disc pl-5">
+        {shown.map((reason) => (
+          <OneReason key={reasonKey(reason)} reason={reason} pumpId={row.pumpId} words={words} />
+        ))}
+      </ul>
+      {others.length > 0 && (
+        <details>
+          <summary className="flex min-h-11 cursor-pointer items-center underline underline-offset-4">
+            {others.length === 1 ? 'One more reason' : `${others.length} more reasons`}
+          </summary>
+          <ul className="list-disc pl-5">
+            {others.map((reason) => (
+              <OneReason key={reasonKey(reason)} reason={reason} pumpId={row.pumpId} words={words} />
+            ))}
+          </ul>
+        </details>
+      )}
+    </div>
+  );
+}
+
+function OneReason({ reason, pumpId, words }: { reason: Reason; pumpId: string; words: Words }) {
+  return (
+    <li className="mt-1 first:mt-0 first:font-semibold">
+      {reasonWords(reason, words).full}
+      {reason.code === 'unsettled' && (
+        <Link to="/unsettled" className="flex min-h-11 w-fit items-center underline underline-offset-4">
+          Settle
+        </Link>
+      )}
+      {reason.code === 'notTold' && <Untold pumpId={pumpId} entries={reason.entries} words={words} />}
+    </li>
   );
 }
 

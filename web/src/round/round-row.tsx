@@ -26,7 +26,7 @@ interface RoundRowProps {
 /** Where it stands; under its site's heading the site is not said again. */
 function placeWords(row: Row, wide: boolean): string {
   const place = row.verdict === 'runOn' && wide ? row.equipmentName : `${row.siteName} · ${row.equipmentName}`;
-  if (row.lent) return `Lent · ${place}`;
+  if (row.place === 'lent') return `Lent · ${place}`;
   return row.kind === 'vane' ? place : `${row.kind === 'dry' ? 'Dry' : 'Booster'} · ${place}`;
 }
 

@@ -14,6 +14,7 @@ import {
   readRun,
   runDefaults,
   runValuesOf,
+  startIn,
   TRAP_BOUNDS,
   type RunValues,
 } from './run-form.js';
@@ -76,7 +77,15 @@ function LogRun(props: EntryPageProps) {
     <EntryScreen title="Log a run" props={props} form={form} saveWords={running ? 'Start the run' : 'Save the run'}>
       <MaterialField page={page} value={values.materialId} onChange={set('materialId')} error={error('materialId')} />
       {!correctId && <EquipmentField page={page} value={values.equipmentId} onChange={set('equipmentId')} />}
-      <Chips label="When" chips={MODES} value={values.mode} onChange={set('mode')} />
+      <Chips
+        label="When"
+        chips={MODES}
+        value={values.mode}
+        onChange={(mode) => {
+          set('start')(startIn(mode, values, { page, nowMs: Date.now() }));
+          set('mode')(mode);
+        }}
+      />
       {running && (
         <TextField
           label="Started"

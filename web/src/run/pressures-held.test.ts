@@ -5,6 +5,7 @@ const print = {
   volume: String,
   temperature: String,
   duration: String,
+  flow: String,
   pressure: (pa: number) => `${pa / 100} hPa`,
 };
 const held: PressureHeld = { which: 'lowest', reachedPa: 12, targetPa: 5, met: false, bestPa: 4, timesBest: 3 };

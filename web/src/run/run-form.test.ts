@@ -11,11 +11,12 @@ import {
   runDefaults,
   runsWith,
   runValuesOf,
+  startIn,
   type RunValues,
 } from './run-form.js';
 import { mainDraft } from '../testing/main-draft.js';
 
-const units = unitsOf({ pressure: 'hPa', volume: 'mL', temperature: '°C' });
+const units = unitsOf({ pressure: 'hPa', volume: 'mL', temperature: '°C', flow: 'm³/h' });
 const NOW = Date.parse(at(500));
 
 function pageOf(entries: Entry[] = []): PumpPage {
@@ -33,6 +34,16 @@ const page = pageOf([changeAt(1), runAt(10, 20, 'fd-meat'), runAt(100, 30, 'fd-p
 const defaults = runDefaults({ page, nowMs: NOW });
 const read = (more: Partial<RunValues>, on = page, inUnits = units) =>
   mainDraft(readRun({ ...defaults, ...more }, { page: on, units: inUnits, nowMs: NOW }));
+
+test('a run that goes on starts now, one that is over a length ago, and a start that was typed stays', () => {
+  // 21 January 2031, 20:00 in Lisbon; the last run took 30 h.
+  const start = (mode: RunValues['mode'], from: string) =>
+    startIn(mode, { ...defaults, start: from }, { page, nowMs: NOW });
+  expect(start('started', defaults.start)).toBe('2031-01-21T20:00');
+  expect(start('times', '2031-01-21T20:00')).toBe('2031-01-20T14:00');
+  expect(start('times', '2031-01-19T08:00')).toBe('2031-01-19T08:00');
+  expect(start('started', '2031-01-21T17:30')).toBe('2031-01-21T17:30');
+});
 
 test('it starts from the last run, ended now', () => {
   expect(defaults).toMatchObject({

@@ -14,7 +14,7 @@ import {
   type TrapReading,
   type YesNo,
 } from '@winter-jar/core';
-import { toLocalField } from '../words/dates.js';
+import { fromLocalField, toLocalField } from '../words/dates.js';
 import { readNumberPairs } from '../forms/number-pairs.js';
 import { quantityText } from '../ui/quantity-text.js';
 import type { FormAnswer } from '../entry/deed.js';
@@ -230,6 +230,25 @@ export function runDefaults({ page, nowMs }: { page: PumpPage; nowMs: number }):
     takeOver: '',
     remark: '',
   };
+}
+
+/**
+ * When a run started, as another way of telling its time begins with it: one that goes on starts now, one that is over a length ago;
+ * a start that somebody typed stays.
+ */
+export function startIn(mode: TimeMode, v: RunValues, { page, nowMs }: { page: PumpPage; nowMs: number }): string {
+  const { zone } = page.row;
+  const fieldAt = (ms: number) => toLocalField(new Date(ms).toISOString(), zone);
+  const offered = runDefaults({ page, nowMs }).start;
+  const isTyped = v.start !== offered && !isAboutNow(v.start, { zone, nowMs });
+  if (isTyped) return v.start;
+  return mode === 'started' ? fieldAt(nowMs) : offered;
+}
+
+const ABOUT_NOW_MS = 10 * 60_000;
+function isAboutNow(start: string, { zone, nowMs }: { zone: string; nowMs: number }): boolean {
+  const at = fromLocalField(start, zone);
+  return at !== null && Math.abs(Date.parse(at) - nowMs) < ABOUT_NOW_MS;
 }
 
 /** The fields of a run that is to be corrected. */

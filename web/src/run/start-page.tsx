@@ -166,7 +166,7 @@ function Start({ rows, house }: { rows: readonly RoundRow[]; house: HouseSetUp }
           {rows.length - free.length} of {rows.length} pumps are running already.
         </p>
       )}
-      <div className="sticky bottom-0 mt-4 flex flex-col gap-4 border-t border-rule bg-ground py-4">
+      <div className="sticky bottom-[var(--toasts,0px)] mt-4 flex flex-col gap-4 border-t border-rule bg-ground py-4">
         {trouble && (
           <p role="alert" className="font-semibold text-stop">
             {trouble}

@@ -5,7 +5,7 @@ import { bookOf, START } from '@winter-jar/core/testing';
 import { unitsOf } from '../device/units-of.js';
 import { addPumpDefaults, NEW, readAddPump, type AddPumpValues } from './add-pump-form.js';
 
-const units = unitsOf({ pressure: 'hPa', volume: 'mL', temperature: '°C' });
+const units = unitsOf({ pressure: 'hPa', volume: 'mL', temperature: '°C', flow: 'm³/h' });
 const NOW = '2031-06-01T10:00:00.000Z';
 const { idFor } = draftIds();
 let made = 0;

@@ -14,6 +14,7 @@ import { issueWords } from '../words/issue-words.js';
 import { entriesOf, exactly } from '../entry/deed.js';
 import type { IdFor } from '../forms/draft-ids.js';
 import { nothingKnown, readTakeOver, type TakeOverValues } from '../take-over/take-over-form.js';
+import { assumedFrom } from './derived-fields.js';
 import { firstVersion, recordId } from './new-version.js';
 import type { Units } from './record-form.js';
 
@@ -49,14 +50,8 @@ export const BY_PROCESS: Readonly<
   industrial: { hours: 10, preset: 'byTheHour', coldTrap: false },
 };
 
-/** Shares of the charge that stand in for what a manual would say. */
-const ASSUMED = {
-  holdUpShare: 0.08,
-  betweenMarksShare: 0.3,
-  housingShare: 1.5,
-  ballastShareOfSpeed: 0.1,
-  oilTempC: 70,
-} as const;
+/** Stands in for what a manual would say. */
+const ASSUMED_OIL_TEMP_C = 70;
 
 const first = (records: object): string => Object.keys(records)[0] ?? NEW;
 
@@ -194,24 +189,23 @@ function modelBody(v: AddPumpValues, fields: ReturnType<typeof fieldReader>): ob
   const assumed = ['stages', 'operatingOilTempC', 'ballastRule', 'ballastFlowM3h', 'hasOilFilter', 'sumps.0.housingMl'];
   if (marks === null) assumed.push('sumps.0.betweenMarksMl');
   if (holdUp === null) assumed.push('sumps.0.holdUpMl');
-  const share = (of: number) => Math.round(chargeMl * of);
   return {
     name: v.modelName.trim(),
     kind: 'vane',
     pumpingSpeedM3h: speed || 1,
     stages: 2,
-    operatingOilTempC: ASSUMED.oilTempC,
+    operatingOilTempC: ASSUMED_OIL_TEMP_C,
     ballastRule: 'purge',
-    ballastFlowM3h: Number((speed * ASSUMED.ballastShareOfSpeed).toPrecision(3)),
+    ballastFlowM3h: assumedFrom('ballastFlowM3h', speed),
     hasOilFilter: false,
     hasHourMeter: v.meter.trim() !== '',
     sumps: [
       {
         key: 'oil',
         chargeMl: chargeMl || 1,
-        housingMl: share(ASSUMED.housingShare) || 1,
-        holdUpMl: holdUp ?? share(ASSUMED.holdUpShare),
-        betweenMarksMl: marks ?? share(ASSUMED.betweenMarksShare),
+        housingMl: assumedFrom('sumps.0.housingMl', chargeMl) || 1,
+        holdUpMl: holdUp ?? assumedFrom('sumps.0.holdUpMl', chargeMl),
+        betweenMarksMl: marks ?? assumedFrom('sumps.0.betweenMarksMl', chargeMl),
       },
     ],
     assumed,

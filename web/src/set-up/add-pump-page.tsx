@@ -16,16 +16,18 @@ import { useWriteEntries } from '../entry/use-write-entries.js';
 import { Button } from '../ui/button.js';
 import { Chips } from '../ui/chips.js';
 import { TextField } from '../ui/field.js';
+import { PageHead } from '../ui/page-head.js';
 import { Loading, Trouble } from '../ui/page-state.js';
 import { QuantityField } from '../ui/quantity-field.js';
 import { SelectField } from '../ui/select-field.js';
 import { addPumpDefaults, BY_PROCESS, NEW, readAddPump, usualAt, type AddPumpValues } from './add-pump-form.js';
 import { recordName } from './record-words.js';
+import { sameNamed } from './asked-before.js';
+import { QuestionBefore } from './question-before.js';
 import { useWriteSetUp } from './use-write-set-up.js';
-import { SCHOOLS, type HouseSetUp, type SchoolId, type SetUpKind } from '@winter-jar/core';
-import { ChevronLeft } from 'lucide-react';
+import { SCHOOLS, type HouseSetUp, type SchoolId, type SetUpKind, type SetUpVersion } from '@winter-jar/core';
 import { useRef, useState } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { useNavigate } from 'react-router';
 import { v7 as newId } from 'uuid';
 import { boundTo } from '../forms/bound-to.js';
 
@@ -57,6 +59,7 @@ function AddPump({ house }: { house: HouseSetUp }) {
   const { write, busy } = useWriteSetUp();
   const { write: writeEntries, busy: writing } = useWriteEntries();
   const [trouble, setTrouble] = useState<string | null>(null);
+  const [same, setSame] = useState<readonly string[]>([]);
   const lastRead = useRef<{ key: string; answer: ReturnType<typeof readAddPump> } | null>(null);
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
@@ -75,14 +78,17 @@ function AddPump({ house }: { house: HouseSetUp }) {
     return lastRead.current.answer;
   }
 
-  async function save() {
+  async function save(isAnother = false) {
     form.clearErrors();
     setTrouble(null);
+    setSame([]);
     const answer = read();
     if (!answer.ok) {
       setTrouble('Not saved yet: see the fields above.');
       return show(answer.issues);
     }
+    const known = isAnother ? [] : sameNamed(house, answer.versions.filter(isMadeHere).map(namedIn));
+    if (known.length > 0) return setSame(known);
     const setUp = await write(answer.versions, null);
     if (setUp.kind === 'refused') return setTrouble(setUp.issues.map(issueWords).join(' '));
     const entry = setUp.kind === 'written' ? await writeEntries([answer.entry]) : setUp;
@@ -92,7 +98,9 @@ function AddPump({ house }: { house: HouseSetUp }) {
         'Not saved: the server does not answer. What you typed is kept on this device; save again when it is back.',
       );
     await drafted.drop();
-    dispatch(toastsSlice.actions.shown({ id: newId(), words: `${values.name.trim()} added`, undo: null }));
+    const made = answer.versions.filter(isMadeHere);
+    const undo = { added: made.map(({ kind, subjectId }) => ({ kind, id: subjectId })) };
+    dispatch(toastsSlice.actions.shown({ id: newId(), words: `${values.name.trim()} added`, undo }));
     void navigate(`/pumps/${answer.pumpId}`, { replace: true });
   }
 
@@ -127,12 +135,7 @@ function AddPump({ house }: { house: HouseSetUp }) {
   return (
     <main className="mx-auto w-full max-w-[640px] px-4 pb-10 pt-4">
       <PageTitle title="Add a pump" />
-      <div className="flex items-center gap-3">
-        <Link to="/set-up/pump" aria-label="Back" className="flex size-11 items-center justify-center text-ink">
-          <ChevronLeft aria-hidden="true" />
-        </Link>
-        <h1 className="text-[24px]">Add a pump</h1>
-      </div>
+      <PageHead back="/set-up/pump">Add a pump</PageHead>
       <form
         noValidate
         className="desk mt-4 flex flex-col gap-6"
@@ -259,6 +262,7 @@ function AddPump({ house }: { house: HouseSetUp }) {
             {trouble}
           </p>
         )}
+        {same.length > 0 && <QuestionBefore said={same} onYes={() => void save(true)} />}
         <Button type="submit" look="solid" size="field" className="justify-center" disabled={busy || writing}>
           {busy || writing ? 'Saving …' : 'Add the pump'}
         </Button>
@@ -266,6 +270,10 @@ function AddPump({ house }: { house: HouseSetUp }) {
     </main>
   );
 }
+
+/** The materials of the library come with the first pump, and stay. */
+const isMadeHere = ({ kind }: SetUpVersion): boolean => kind !== 'material';
+const namedIn = ({ kind, body }: SetUpVersion) => ({ kind, name: 'name' in body ? body.name : '' });
 
 function Heading({ children }: { children: string }) {
   return <h2 className="border-b border-rule pb-1 text-[18px]">{children}</h2>;

@@ -11,7 +11,7 @@ import { Button } from '../ui/button.js';
 import { Chips } from '../ui/chips.js';
 import { SelectField } from '../ui/select-field.js';
 import { exchangeVersions } from './exchange-versions.js';
-import { PLACE_WORDS } from './record-words.js';
+import { PLACE_WORDS } from '../words/place-words.js';
 import { useWriteSetUp, type EffectSoFar } from './use-write-set-up.js';
 
 const BECOMES = [

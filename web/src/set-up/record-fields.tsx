@@ -1,4 +1,6 @@
 import type { HouseSetUp, SetUpKind } from '@winter-jar/core';
+import { useUnits } from '../device/use-units.js';
+import { derivedValues } from './derived-fields.js';
 import { useId } from 'react';
 import { ManyChips } from '../ui/many-chips.js';
 import { Chips } from '../ui/chips.js';
@@ -66,8 +68,14 @@ function RecordField({ spec, values, set, error, house }: RecordFormProps & { sp
   const zones = useId();
   const value = values[name] ?? '';
   const ours = (values.assumed ?? '').split(' ').includes(spec.path);
+  const units = useUnits();
   const onText = (text: string) => {
     set(name)(text);
+    if (spec.type === 'quantity')
+      for (const [other, said] of Object.entries(
+        derivedValues(spec.path, text, { values, units, dimension: spec.dimension }),
+      ))
+        set(other)(said);
     if (ours) set('assumed')(notAssumed(values, name));
   };
   const hint = [ours && 'not from the manual', spec.hint].filter(Boolean).join(' · ');

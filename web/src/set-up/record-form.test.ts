@@ -5,8 +5,8 @@ import { unitsOf } from '../device/units-of.js';
 import { nameOf, type RecordValues } from './field-specs.js';
 import { fieldsOf, initialValues, notAssumed, readRecord, valuesOf } from './record-form.js';
 
-const units = unitsOf({ pressure: 'hPa', volume: 'mL', temperature: '°C' });
-const other = { ...unitsOf({ pressure: 'mTorr', volume: 'fl oz', temperature: '°F' }), flow: 'cfm' };
+const units = unitsOf({ pressure: 'hPa', volume: 'mL', temperature: '°C', flow: 'm³/h' });
+const other = { ...unitsOf({ pressure: 'mTorr', volume: 'fl oz', temperature: '°F', flow: 'm³/h' }), flow: 'cfm' };
 const house = bookOf().at(START);
 const records = SET_UP_KINDS.flatMap((kind) =>
   Object.entries(house[kind]).map(([id, body]) => [`${kind} ${id}`, kind, body as Record<string, unknown>] as const),

@@ -1,8 +1,7 @@
 import type { RecordHistory, SetUpAnswer } from '@winter-jar/contracts';
 import { SET_UP_KINDS, type HouseSetUp, type SetUpKind, type SetUpVersion } from '@winter-jar/core';
-import { ChevronLeft } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
+import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { v7 as newId } from 'uuid';
 import { useRecordQuery, useSetUpQuery } from '../api/house-api.js';
 import { hereZone, momentWords } from '../words/dates.js';
@@ -16,6 +15,7 @@ import { EffectList } from '../effect/effect-list.js';
 import { useDraftedForm } from '../forms/use-drafted-form.js';
 import { issueWords } from '../words/issue-words.js';
 import { Button, LinkButton } from '../ui/button.js';
+import { PageHead } from '../ui/page-head.js';
 import { Loading, Trouble } from '../ui/page-state.js';
 import { ExchangePump } from './exchange-pump.js';
 import { nameOf, type RecordValues } from './field-specs.js';
@@ -26,6 +26,9 @@ import { TroubleLine, Versions } from './record-beside.js';
 import { RecordFields } from './record-fields.js';
 import { hasLimits, hasOilLimits, initialValues, readRecord, valuesOf, type Origin } from './record-form.js';
 import { RECORD_KIND_WORDS, recordName, weightOf } from './record-words.js';
+import { RemoveRecord } from './remove-record.js';
+import { misplaced, sameNamed } from './asked-before.js';
+import { QuestionBefore } from './question-before.js';
 import { SchoolsTable } from './schools-table.js';
 import { useWriteSetUp, type EffectSoFar, type SetUpResult } from './use-write-set-up.js';
 
@@ -87,6 +90,7 @@ function RecordEditor({
   const { write, effectOf, leave, busy } = useWriteSetUp();
   const [shown, setShown] = useState<({ mode: Mode; key: string } & EffectSoFar) | null>(null);
   const [trouble, setTrouble] = useState<Exclude<SetUpResult, { kind: 'written' }> | null>(null);
+  const [same, setSame] = useState<readonly string[]>([]);
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   // What moves was calculated for what stood in the fields then.
@@ -136,12 +140,27 @@ function RecordEditor({
       );
   }
 
+  /** Only of what was typed otherwise than it is. */
+  function askedBefore(): string[] {
+    const { name = '', siteId = '', equipmentId = '' } = values;
+    const named = [{ kind, name, id: history?.subjectId ?? null }];
+    return [
+      ...(name === start.name ? [] : sameNamed(house, named)),
+      ...(kind !== 'pump' || (siteId === start.siteId && equipmentId === start.equipmentId)
+        ? []
+        : misplaced(house, siteId, equipmentId)),
+    ];
+  }
+
   /** What moves is shown first; a change that moves nothing is saved at once. */
-  async function ask(mode: Mode) {
+  async function ask(mode: Mode, isMeantSo = false) {
     form.clearErrors();
     setTrouble(null);
     setShown(null);
     if (!read.ok) return show(read.issues);
+    const known = isMeantSo ? [] : askedBefore();
+    setSame(known);
+    if (known.length > 0) return;
     if (mode === 'new') return save(mode);
     const found = (soFar: EffectSoFar | null) => {
       if (lastKey.current !== key) return;
@@ -164,7 +183,11 @@ function RecordEditor({
     const result = await write([version], history ? tag : null);
     if (result.kind !== 'written') return refuse(result);
     await drafted.drop();
-    const undo = inForce ? { setUp: { ...version, body: inForce.body } as SetUpVersion } : null;
+    const undo = inForce
+      ? { setUp: { ...version, body: inForce.body } as SetUpVersion }
+      : kind === 'houseRules'
+        ? null
+        : { added: [{ kind, id: version.subjectId }] };
     const name = kind === 'houseRules' ? 'Care rules' : (values.name ?? words.one);
     dispatch(toastsSlice.actions.shown({ id: newId(), words: `${name} saved`, undo }));
     void navigate(back, { replace: true });
@@ -175,17 +198,9 @@ function RecordEditor({
   return (
     <main className="mx-auto w-full max-w-[760px] px-4 pb-10 pt-4">
       <PageTitle title={title} />
-      <div className="flex items-center gap-3">
-        <Link to={back} aria-label="Back" className="flex size-11 shrink-0 items-center justify-center text-ink">
-          <ChevronLeft aria-hidden="true" />
-        </Link>
-        <div className="min-w-0">
-          <p className="text-[14px] text-ink-2">{words.many}</p>
-          <h1 dir="auto" className="text-[24px] wrap-anywhere">
-            {title}
-          </h1>
-        </div>
-      </div>
+      <PageHead back={back} above={words.many}>
+        {title}
+      </PageHead>
       <form
         noValidate
         className="desk mt-4 flex flex-col gap-7"
@@ -213,13 +228,14 @@ function RecordEditor({
             {inForce ? momentWords(inForce.validFrom, hereZone(), now) : 'the beginning'}, and shows what moves.
           </p>
         )}
-        <div className="sticky bottom-0 flex flex-col gap-3 border-t border-rule bg-ground py-3">
+        <div className="sticky bottom-[var(--toasts,0px)] flex flex-col gap-3 border-t border-rule bg-ground py-3">
           {rootError && (
             <p role="alert" className="font-semibold text-stop">
               {rootError}
             </p>
           )}
           {trouble && <TroubleLine trouble={trouble} />}
+          {same.length > 0 && <QuestionBefore said={same} onYes={() => void ask(isNew ? 'new' : 'change', true)} />}
           {trouble?.kind === 'changedMeanwhile' && setUp.tag !== tag && (
             <Button
               className="self-start"
@@ -278,6 +294,7 @@ function RecordEditor({
         </p>
       )}
       {kind === 'pump' && history && <ExchangePump house={house} pumpId={history.subjectId} />}
+      {history && kind !== 'houseRules' && <RemoveRecord kind={kind} id={history.subjectId} name={title} back={back} />}
       {history && history.versions.length > 1 && <Versions history={history} now={now} />}
     </main>
   );

@@ -1,4 +1,6 @@
+import type { Print } from '../device/use-print.js';
 import { capacityMl, materialFactor, type HouseSetUp, type SetUpKind } from '@winter-jar/core';
+import { PLACE_WORDS } from '../words/place-words.js';
 import { PROCESS_WORDS } from '../words/process-words.js';
 import { SCHOOL_WORDS } from '../words/school-words.js';
 
@@ -53,7 +55,7 @@ export function recordName(house: HouseSetUp, kind: SetUpKind, id: string): stri
 export const weightOf = (material: HouseSetUp['material'][string]): string => materialFactor(material).toFixed(2);
 
 /** A record in one line beneath its name. */
-export function recordFacts(house: HouseSetUp, kind: SetUpKind, id: string): string {
+export function recordFacts(house: HouseSetUp, kind: SetUpKind, id: string, print: Print): string {
   const of = (k: SetUpKind, other: string | null | undefined) => (other ? recordName(house, k, other) : null);
   const joined = (parts: readonly (string | null | false | undefined)[]) => parts.filter(Boolean).join(' · ');
   switch (kind) {
@@ -63,12 +65,22 @@ export function recordFacts(house: HouseSetUp, kind: SetUpKind, id: string): str
     }
     case 'equipment': {
       const e = house.equipment[id];
-      return e ? joined([of('site', e.siteId), `plain run ${e.referenceHours} h`, e.coldTrap && 'cold trap']) : '';
+      return e
+        ? joined([
+            of('site', e.siteId),
+            `plain run ${print.duration(e.referenceHours * 60)}`,
+            e.coldTrap && 'cold trap',
+          ])
+        : '';
     }
     case 'pumpModel': {
       const m = house.pumpModel[id];
       return m
-        ? joined([`${m.pumpingSpeedM3h} m³/h`, m.sumps[0] && `${m.sumps[0].chargeMl} mL of oil`, KIND[m.kind]])
+        ? joined([
+            print.flow(m.pumpingSpeedM3h),
+            m.sumps[0] && `${print.volume(m.sumps[0].chargeMl)} of oil`,
+            KIND[m.kind],
+          ])
         : '';
     }
     case 'pump': {
@@ -80,6 +92,7 @@ export function recordFacts(house: HouseSetUp, kind: SetUpKind, id: string): str
             of('site', p.siteId),
             of('equipment', p.equipmentId),
             of('pumpModel', p.modelId),
+            of('oilProduct', p.oilProductId),
             SCHOOL_WORDS[p.preset],
           ])
         : '';
@@ -94,7 +107,7 @@ export function recordFacts(house: HouseSetUp, kind: SetUpKind, id: string): str
     }
     case 'jarShape': {
       const jar = house.jarShape[id];
-      return jar ? joined([`holds ${capacityMl(jar)} mL`, `${jar.points.length} heights`]) : '';
+      return jar ? joined([`holds ${print.volume(capacityMl(jar))}`, `${jar.points.length} heights`]) : '';
     }
     case 'person':
     case 'houseRules':
@@ -103,4 +116,3 @@ export function recordFacts(house: HouseSetUp, kind: SetUpKind, id: string): str
 }
 
 const KIND = { vane: 'vane pump', booster: 'booster', dry: 'dry pump' } as const;
-export const PLACE_WORDS = { inService: 'in service', lent: 'lent', spare: 'spare', retired: 'retired' } as const;

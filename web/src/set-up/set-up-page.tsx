@@ -3,7 +3,9 @@ import { Archive, FileJson, ListOrdered, Plus, QrCode, Smartphone } from 'lucide
 import { useState } from 'react';
 import { Link, NavLink, useParams } from 'react-router';
 import { v7 as newId } from 'uuid';
-import { useSetUpQuery } from '../api/house-api.js';
+import { useRoundQuery, useSetUpQuery } from '../api/house-api.js';
+import { usePrint } from '../device/use-print.js';
+import { dayWords } from '../words/dates.js';
 import { PageTitle } from '../ui/page-title.js';
 import { Button, LinkButton } from '../ui/button.js';
 import { Empty, Loading, Trouble } from '../ui/page-state.js';
@@ -78,7 +80,7 @@ function Kinds({ house }: { house: HouseSetUp }) {
         <Archive size={18} aria-hidden="true" /> Backup
       </Link>
       <Link to="/logs/runs" className={plain}>
-        <ListOrdered size={18} aria-hidden="true" /> Logs of runs and looks
+        <ListOrdered size={18} aria-hidden="true" /> Logs, and a notebook
       </Link>
       <Link to="/labels" className={plain}>
         <QrCode size={18} aria-hidden="true" /> Cart labels
@@ -91,13 +93,22 @@ function Kinds({ house }: { house: HouseSetUp }) {
 }
 
 function Records({ kind, house }: { kind: SetUpKind; house: HouseSetUp }) {
+  const print = usePrint();
   const [search, setSearch] = useState('');
+  const { data: round } = useRoundQuery(undefined, { skip: kind !== 'pump' });
+  /** When the oil of a pump was changed, where it is known. */
+  const changedWords = (id: string): string | null => {
+    const row = round?.rows.find(({ pumpId }) => kind === 'pump' && pumpId === id);
+    return row?.oilChangedAt ? `changed ${dayWords(row.oilChangedAt, row.zone, round?.at)}` : null;
+  };
   const words = RECORD_KIND_WORDS[kind];
   const ids = Object.keys(house[kind]);
   const wanted = search.trim().toLowerCase();
   const shown = ids
     .sort((a, b) => recordName(house, kind, a).localeCompare(recordName(house, kind, b)))
-    .filter((id) => `${recordName(house, kind, id)} ${recordFacts(house, kind, id)}`.toLowerCase().includes(wanted));
+    .filter((id) =>
+      `${recordName(house, kind, id)} ${recordFacts(house, kind, id, print)}`.toLowerCase().includes(wanted),
+    );
   return (
     <>
       <div className="flex flex-wrap items-center justify-between gap-3">
@@ -130,7 +141,9 @@ function Records({ kind, house }: { kind: SetUpKind; house: HouseSetUp }) {
               <span dir="auto" className="block font-semibold wrap-anywhere">
                 {recordName(house, kind, id)}
               </span>
-              <span className="block text-[14px] text-ink-2 wrap-anywhere">{recordFacts(house, kind, id)}</span>
+              <span className="block text-[14px] text-ink-2 wrap-anywhere">
+                {[recordFacts(house, kind, id, print), changedWords(id)].filter(Boolean).join(' · ')}
+              </span>
             </Link>
           </li>
         ))}

@@ -4,7 +4,7 @@ import { unitsOf } from '../device/units-of.js';
 import { nothingKnown, readTakeOver, takeOverValuesOf, type TakeOverValues } from './take-over-form.js';
 import { meterText } from '../forms/meter-text.js';
 
-const units = unitsOf({ pressure: 'hPa', volume: 'mL', temperature: '°C' });
+const units = unitsOf({ pressure: 'hPa', volume: 'mL', temperature: '°C', flow: 'm³/h' });
 const NOW = Date.parse('2031-06-01T10:00:00.000Z');
 const read = (more: Partial<TakeOverValues>, hasOil = true) =>
   readTakeOver({ ...nothingKnown(), ...more }, { units, zone: 'Europe/Lisbon', nowMs: NOW, hasOil });

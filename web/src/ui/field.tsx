@@ -1,4 +1,5 @@
 import { useId, type ReactNode } from 'react';
+import { typedDayWords } from './typed-day.js';
 
 export interface FieldNames {
   readonly id: string;
@@ -60,8 +61,9 @@ export function TextField({
   hint?: string;
   inputMode?: 'numeric';
 }) {
+  const said = type === 'text' ? null : typedDayWords(value);
   return (
-    <Field label={label} error={error} hint={hint}>
+    <Field label={label} error={error} hint={[said, hint].filter(Boolean).join(' · ') || undefined}>
       {({ id, describedBy, invalid }) => (
         <input
           id={id}

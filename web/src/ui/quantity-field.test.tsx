@@ -32,6 +32,26 @@ test('echoes what it understood, refuses with an example, names the bound', asyn
   expect(screen.getByRole('alert').textContent).toBe('“0,6 L” is more than the most that can be right, 500 mL');
 });
 
+test('a volume is typed on the number pad with its unit beside; a tap on the unit brings the letters', async () => {
+  const store = configureStore({ reducer: { prefs: prefsSlice.reducer } });
+  render(
+    <Provider store={store}>
+      <Form />
+      <QuantityField label="Trap" dimension="temperature" text="" onText={() => undefined} />
+    </Provider>,
+  );
+  const field = screen.getByLabelText('Free water');
+  // A trap is below zero, and the pad has no minus.
+  expect(screen.getByLabelText('Trap').getAttribute('inputmode')).toBe('text');
+  expect(field.getAttribute('inputmode')).toBe('decimal');
+  await userEvent.click(screen.getByRole('button', { name: 'in mL, or type another unit' }));
+  expect(field.getAttribute('inputmode')).toBe('text');
+  expect(document.activeElement).toBe(field);
+  await userEvent.type(field, '2 tbsp');
+  // Its own unit is said: the other one would contradict it.
+  expect(screen.queryByText('mL', { exact: true })).toBeNull();
+});
+
 test.each([
   [-41, '°F', '-41.8 °F'],
   [17.5, 'mL', '17.5 mL'],

@@ -1,7 +1,7 @@
 import { parseQuantity, readNumber, type ParsedQuantity } from '@winter-jar/core';
 
 /** Whether this device writes 1,5 for one and a half. */
-const DECIMAL_COMMA = new Intl.NumberFormat()
+export const DECIMAL_COMMA = new Intl.NumberFormat()
   .formatToParts(1.5)
   .some((part) => part.type === 'decimal' && part.value === ',');
 

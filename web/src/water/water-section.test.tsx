@@ -7,6 +7,7 @@ const print = {
   volume: (value: number) => printQuantity({ value, unit: 'mL' }),
   pressure: (value: number) => printQuantity({ value, unit: 'hPa' }),
   temperature: (value: number) => printQuantity({ value, unit: '°C' }),
+  flow: (m3h: number) => `${m3h} m³/h`,
   duration: printDuration,
 } as const;
 

@@ -5,6 +5,7 @@ const print = {
   volume: (ml: number) => `${ml} mL`,
   pressure: (pa: number) => `${(pa / 100).toPrecision(3)} hPa`,
   temperature: (c: number) => `${c} °C`,
+  flow: (m3h: number) => `${m3h} m³/h`,
   duration: (minutes: number) => `${minutes} min`,
 };
 const budget = {

@@ -44,6 +44,11 @@ export function shortDayWords(at: string, zone: string): string {
   return `${day} ${month}`;
 }
 
+const MONTH = new Intl.DateTimeFormat('en-GB', { timeZone: 'UTC', month: 'short', year: 'numeric' });
+
+/** "Mar 2031", of a calendar month such as 2031-03. */
+export const monthWords = (month: string): string => MONTH.format(new Date(`${month}-01T00:00:00.000Z`));
+
 /** "9 March 2031", of a calendar day such as 2031-03-09. */
 export const wholeDayWords = (day: string): string => WHOLE.format(new Date(`${day}T00:00:00.000Z`));
 

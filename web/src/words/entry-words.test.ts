@@ -14,6 +14,7 @@ const words: Words = {
     volume: (value) => printQuantity({ value, unit: 'mL' }),
     pressure: (value) => printQuantity({ value, unit: 'hPa' }),
     temperature: (value) => printQuantity({ value, unit: '°C' }),
+    flow: (m3h: number) => `${m3h} m³/h`,
     duration: printDuration,
   },
 };

@@ -1,3 +1,4 @@
+import { number } from './number.js';
 import type { Entry, HouseSetUp, OilWent, TaskId } from '@winter-jar/core';
 import { dayWords } from './dates.js';
 import { TASK_WORDS } from './messages.js';
@@ -52,7 +53,7 @@ export function entryWords(entry: Entry, house: HouseSetUp, { print, zone, now }
         cycles ? `${cycles.toLocaleString('en-GB')} cycles` : null,
         session === 'sideJob' ? 'side job' : session === 'aborted' ? 'aborted' : null,
         ballast === 'unknown' ? null : `ballast ${ballast === 'purge' ? 'to purge' : ballast}`,
-        entry.body.loadKg && `${entry.body.loadKg}\u00a0kg`,
+        entry.body.loadKg && `${number(entry.body.loadKg, 1)}\u00a0kg`,
         entry.body.trapProfile?.length
           ? `trap read ${entry.body.trapProfile.length} times`
           : trapTempC !== null && trapTempC !== undefined && `trap ${print.temperature(trapTempC)}`,

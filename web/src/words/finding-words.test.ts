@@ -8,6 +8,7 @@ const print: Words['print'] = {
   volume: (ml) => `${ml} mL`,
   pressure: (pa) => `${pa} Pa`,
   temperature: (c) => `${c} °C`,
+  flow: (m3h: number) => `${m3h} m³/h`,
   duration: (minutes) => `${minutes} min`,
 };
 const words: Words = { print, zone: 'Europe/Lisbon', now: '2031-03-09T12:00:00.000Z' };

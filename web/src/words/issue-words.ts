@@ -97,6 +97,11 @@ export function questionWords(question: Question, { print, zone, now }: Words): 
       };
     case 'unfitOil':
       return { question: UNFIT_QUESTIONS[question.unfit], yes: 'It happened so: save it, and stop the pump' };
+    case 'retired':
+      return {
+        question: 'This pump was retired by then, and takes no new runs. Did it really run?',
+        yes: 'It ran: save it',
+      };
     case 'airOnSolvent':
       return {
         question:

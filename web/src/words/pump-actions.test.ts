@@ -1,7 +1,7 @@
 import { ENTRY_KINDS, TASKS, type Reason } from '@winter-jar/core';
 import { actionOfTask, actionPath, actionsOffered, correctPath, PUMP_ACTIONS, rightAction } from './pump-actions.js';
 
-const pump = { reasons: [], untouched: false, nextTask: null };
+const pump = { reasons: [], untouched: false, nextTask: null, place: 'inService' } as const;
 
 test.each([
   ['change', '/pumps/p/change'],
@@ -26,6 +26,13 @@ test('with nothing against the next run, a bleed that is due comes first; a pump
   const nextTask = { task: 'bleed', status: 'reached' } as const;
   expect(rightAction({ ...pump, act: null, nextTask }).action).toBe('bleed');
   expect(rightAction({ ...pump, act: 'look', untouched: true }).action).toBe('takeOver');
+});
+
+test('a retired pump is offered no new run, and all else', () => {
+  expect(rightAction({ ...pump, act: null, place: 'retired' }).action).toBe('note');
+  expect(rightAction({ ...pump, act: 'change', place: 'retired' }).action).toBe('change');
+  const offered = actionsOffered({ kind: 'vane', place: 'retired' }, 'sheet').map((a) => a.id);
+  expect(offered).toEqual(['look', 'bleed', 'change', 'topUp', 'findCause']);
 });
 
 test('a low gear chamber leads to the form of that end, so that doing it ends it', () => {

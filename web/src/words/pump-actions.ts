@@ -1,4 +1,4 @@
-import type { Act, Entry, EntryKind, PumpKind, Reason, SumpKey, TaskId } from '@winter-jar/core';
+import type { Act, Entry, EntryKind, PumpKind, PumpPlace, Reason, SumpKey, TaskId } from '@winter-jar/core';
 import type { NextTask } from '@winter-jar/contracts';
 
 /** Where an action is offered besides being the right one: on the pump's sheet, among its plain links, in the search. */
@@ -18,6 +18,8 @@ export interface PumpAction {
   readonly entry?: EntryKind;
   /** Tasks that are done on its page. */
   readonly tasks?: readonly TaskId[];
+  /** Not where a pump is retired. */
+  readonly runs?: true;
   /** Only where water lies beneath the oil. */
   readonly bleeds?: true;
 }
@@ -32,7 +34,7 @@ const EVERYWHERE: readonly Offered[] = ['sheet', 'search'];
  * correction follow from it: a new page is one entry here, and its component in app/routes.tsx.
  */
 export const PUMP_ACTIONS = {
-  run: { path: 'run', words: 'Log a run', kinds: ALL, offered: EVERYWHERE, letter: 'R', entry: 'run' },
+  run: { path: 'run', words: 'Log a run', kinds: ALL, offered: EVERYWHERE, letter: 'R', entry: 'run', runs: true },
   look: {
     path: 'look',
     words: 'Look at oil',
@@ -125,11 +127,12 @@ export function actionPath(pumpId: string, { action, ...begins }: ActionAddress)
 
 /** What is offered on a pump at one place, in order. */
 export const actionsOffered = (
-  pump: { readonly kind: string; readonly bleeds?: boolean },
+  pump: { readonly kind: string; readonly bleeds?: boolean; readonly place?: PumpPlace },
   at: Offered,
 ): (PumpAction & { readonly id: PumpActionId })[] =>
   ACTIONS.filter(([, a]) => a.offered.includes(at) && a.kinds.includes(pump.kind as PumpKind))
     .filter(([, a]) => !a.bleeds || pump.bleeds !== false)
+    .filter(([, a]) => !a.runs || pump.place !== 'retired')
     .map(([id, action]) => ({ id, ...action }));
 
 /** Letters with the page that each opens. */
@@ -179,6 +182,7 @@ export function rightAction(row: {
   reasons: readonly Reason[];
   nextTask: Pick<NextTask, 'task' | 'status'> | null;
   untouched: boolean;
+  place: PumpPlace;
 }): ActionAddress & { readonly words: string } {
   if (row.untouched) return { action: 'takeOver', words: 'Take it over' };
   if (row.act !== null) {
@@ -190,5 +194,6 @@ export function rightAction(row: {
   if (row.reasons[0]?.code === 'madeAnew') return ANSWERS.look;
   if (row.nextTask?.task === 'bleed' && (row.nextTask.status === 'now' || row.nextTask.status === 'reached'))
     return { action: 'bleed', words: 'Bleed settled water' };
-  return { action: 'run', words: 'Log a run' };
+  // What is retired takes no new runs.
+  return row.place === 'retired' ? { action: 'note', words: 'Write a note' } : { action: 'run', words: 'Log a run' };
 }

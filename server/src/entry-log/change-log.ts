@@ -1,0 +1,56 @@
+import { NAME_COLUMNS, SHARED_COLUMNS, type EntryLog } from './entry-log.js';
+
+const VOLUME = 'a volume in mL, such as 700';
+
+/** Every change of oil that counts as a row. */
+export const CHANGE_LOG: EntryLog<'change'> = {
+  kind: 'change',
+  columns: {
+    all: [
+      ...SHARED_COLUMNS.first,
+      'changed',
+      'precision',
+      'sump',
+      'product',
+      'product_name',
+      'in_ml',
+      'out_ml',
+      'oil_went',
+      'level_after',
+      ...SHARED_COLUMNS.last,
+    ],
+    required: ['pump', 'changed', 'product', 'in_ml'],
+    freeText: ['remark', 'who', 'pump', 'product', ...NAME_COLUMNS],
+  },
+  when: { column: 'changed', missing: 'when the oil was changed, such as 2031-03-09T14:05+01:00' },
+  columnOf: {
+    'body.sump': 'sump',
+    'body.productId': 'product',
+    'body.inMl': 'in_ml',
+    'body.outMl': 'out_ml',
+    'body.oilWent': 'oil_went',
+    'body.levelAfter': 'level_after',
+  },
+  tellsApart: ['sump', 'productId', 'inMl'],
+  readBody(cells, house) {
+    const outMl = cells.number('out_ml', VOLUME);
+    return {
+      sump: cells.text('sump') || 'oil',
+      productId: cells.known('product', cells.text('product'), house.oilProduct, 'an oil'),
+      inMl: cells.needed('in_ml', VOLUME),
+      ...(outMl === null ? {} : { outMl }),
+      ...(cells.text('oil_went') ? { oilWent: cells.text('oil_went') } : {}),
+      ...(cells.text('level_after') ? { levelAfter: cells.text('level_after') } : {}),
+    };
+  },
+  write({ body }) {
+    return {
+      sump: body.sump,
+      product: body.productId,
+      in_ml: body.inMl,
+      out_ml: body.outMl,
+      oil_went: body.oilWent,
+      level_after: body.levelAfter,
+    };
+  },
+};
