@@ -62,6 +62,12 @@ test('what would be refused is said with the reason', async () => {
   expect(await effectOf([lost])).toMatchObject({ issues: [{ code: 'unknownId', value: 'nowhere' }], effects: [] });
 });
 
+test('a change by a device whose clock is minutes ahead is looked at when it counts', async () => {
+  const ahead = new Date(nowMs() + 5 * 60_000).toISOString();
+  const { effects } = await effectOf([version('pump', 'p1', ahead, { place: 'retired' })]);
+  expect(effects.map(({ pumpId }) => pumpId)).toEqual(['p1']);
+});
+
 test('the first rules of a house count from when they were said, not for what was', () => {
   const before = house.states();
   const rules = version('houseRules', 'house', at(8000), { limits: { oilChange: { hours: 40 } } });

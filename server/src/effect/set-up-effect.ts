@@ -48,6 +48,10 @@ function foldedAnew(sql: ReadingStatements, store: SetUpStore, pumpId: string, k
   return states.get(subjectKey(subject)) ?? from;
 }
 
+/** The clock of the device that changes something may be ahead of this one: its change is looked at when it counts. */
+const whenInForce = (versions: readonly SetUpVersion[], now: string): string =>
+  versions.reduce((latest, { validFrom }) => (validFrom > latest ? validFrom : latest), now);
+
 /** Looks at pump after pump, on one state of the data, and says of each what it finds. */
 function effectOf(
   { db, sql, progress }: JobTools<PumpEffect>,
@@ -63,13 +67,14 @@ function effectOf(
     const { touched } = bearingOf(sql, store, fresh);
     const keys = new Map(touched.ofTypes(['pump']).map(({ subject, key }) => [subject.id, key]));
     const unsettledOf = new Map(sql.unsettledByPump.all().map(({ pumpId, n }) => [pumpId, n]));
-    const [wasThere, isThere] = [present.book.at(now).pump, store.book.at(now).pump];
+    const at = whenInForce(versions, now);
+    const [wasThere, isThere] = [present.book.at(at).pump, store.book.at(at).pump];
     const pumpIds = Object.keys({ ...wasThere, ...isThere });
     const effects = pumpIds.flatMap((pumpId, i) => {
       const stored = pumpStateIn(pumpId, sql.subjectState.get(subjectOf(pumpId)));
       const key = keys.get(pumpId);
       const state = key ? foldedAnew(sql, store, pumpId, key) : stored;
-      const about = { pumpId, unsettled: unsettledOf.get(pumpId) ?? 0, now };
+      const about = { pumpId, unsettled: unsettledOf.get(pumpId) ?? 0, now: at };
       const was = wasThere[pumpId] && sideOf(present, { ...about, state: stored });
       const is = isThere[pumpId] && sideOf(store, { ...about, state });
       const effect = differing(pumpId, was, is);
