@@ -48,6 +48,19 @@ export default tseslint.config(
     plugins: { 'react-hooks': hooks },
     rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
   },
+  {
+    files: ['web/src/**/*.tsx', 'web/src/**/*.ts'],
+    ignores: ['web/src/words/number.ts', '**/*.test.ts', '**/*.test.tsx'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: 'CallExpression > MemberExpression[property.name=/^(toFixed|toLocaleString)$/]',
+          message: 'Numbers are printed by words/number.ts, quantities by usePrint.',
+        },
+      ],
+    },
+  },
   { files: ['server/src/main.ts'], rules: { 'no-console': 'off' } },
   { files: ['server/src/**/*.ts'], rules: { '@typescript-eslint/consistent-type-imports': 'off' } },
 );

@@ -1,4 +1,5 @@
 import { AxeBuilder } from '@axe-core/playwright';
+import { rawIn } from './printed.js';
 import { expect, open, test } from './yard.js';
 
 const PAGES = [
@@ -50,7 +51,10 @@ const DARK_PAGES = [
 for (const colorScheme of ['light', 'dark'] as const) {
   test.describe(`${colorScheme}`, () => {
     test.use({ colorScheme });
-    test('axe finds nothing moderate or worse on any page', async ({ page, yard }) => {
+    test('axe finds nothing moderate or worse on any page, and no raw figure or code is printed', async ({
+      page,
+      yard,
+    }) => {
       test.setTimeout(240_000);
       for (const path of colorScheme === 'dark' ? DARK_PAGES : PAGES) {
         await open(page, yard, path);
@@ -60,6 +64,7 @@ for (const colorScheme of ['light', 'dark'] as const) {
         expect(found.map((v) => `${path}, ${v.id}: ${v.nodes.map((n) => n.html.slice(0, 160)).join(' | ')}`)).toEqual(
           [],
         );
+        expect((await rawIn(page)).map((raw) => `${path}, ${raw}`)).toEqual([]);
       }
     });
     test('axe finds nothing moderate or worse in a jar that is read, and in its limits', async ({ page, yard }) => {

@@ -147,7 +147,7 @@ test('a material that is not in the list is made beside the run that needs it', 
   await page.getByRole('button', { name: 'A material that is not in the list' }).click();
   const panel = page.getByRole('region', { name: 'New material' });
   await panel.getByRole('button', { name: 'Add and use it' }).click();
-  await expect(panel.getByText('This must be said: name.')).toBeVisible();
+  await expect(panel.getByText(/^Say this: it cannot stay empty/)).toBeVisible();
   await panel.getByLabel('Name').fill('Bog moss');
   await panel.getByRole('group', { name: 'Moisture' }).getByRole('radio', { name: '3' }).click();
   await expect(panel.getByText('A plain run with it weighs 1.45.')).toBeVisible();
@@ -192,8 +192,8 @@ const WRONG: readonly [path: string, field: string, value: string, words: RegExp
   ['/set-up/pumpModel/bollard-6', 'Pumping speed', '6 hPa', /measures something else/],
   ['/set-up/pump/lf-01', 'Name', 'x'.repeat(61), /a name of 1 to 60 characters/],
   ['/set-up/oilProduct/linnet-68', 'Density (kg/m³)', '12', /from 700 to 2,100/],
-  ['/set-up/material/fd-meat', 'Name', '  ', /This must be said: name/],
-  ['/set-up/person/new', 'Name', '', /This must be said: name/],
+  ['/set-up/material/fd-meat', 'Name', '  ', /^Say this: it cannot stay empty/],
+  ['/set-up/person/new', 'Name', '', /^Say this: it cannot stay empty/],
 ];
 
 test('in every form of the set-up a wrong value gets its message at its field, and stays as typed', async ({

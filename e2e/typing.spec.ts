@@ -82,16 +82,18 @@ test('what lies over the page is asked for ahead, and missing it is no error unt
 test('each wrong input gets its message at its field', async ({ page, yard }) => {
   await open(page, yard, '/pumps/lf-02/run');
   await page.getByLabel('Trap, coldest').fill('-41 hPa');
-  await expect(page.getByText('“hPa” measures something else, such as -41 °C')).toBeVisible();
+  await expect(page.getByText('“hPa” measures something else. Right would be -41 °C, for instance.')).toBeVisible();
   await page.getByLabel('Trap, coldest').fill('−300');
-  await expect(page.getByText(/less than the least that can be right, −120 °C/)).toBeVisible();
+  await expect(page.getByText(/is too little\. Right would be −120 °C or more/)).toBeVisible();
   await page.getByLabel('Trap, coldest').fill('−41 °C');
   await expect(page.getByText('= −41 °C')).toBeVisible();
   await page.getByLabel('Lowest pressure').fill('35 micron');
   await expect(page.getByText('= 0.047 hPa')).toBeVisible();
   await page.getByLabel('How long').fill('long');
   await page.getByRole('button', { name: 'Save the run' }).click();
-  await expect(page.getByText('“long” is not a number with a unit, such as 41 h 30 or 2 d')).toBeVisible();
+  await expect(
+    page.getByText('“long” is not a number with a unit. Right would be 41 h 30 or 2 d, for instance.'),
+  ).toBeVisible();
 
   await page.getByRole('radio', { name: 'from – to' }).click();
   await page.getByLabel('From', { exact: true }).fill('2026-01-10T10:00');

@@ -12,6 +12,8 @@ export type Question =
   | { readonly code: 'retired' }
   | { readonly code: 'airOnSolvent' }
   | { readonly code: 'drainAboveCharge'; readonly outMl: number; readonly chargeMl: number }
+  /** More than the housing holds, as far as we took it for granted. */
+  | { readonly code: 'aboveAssumedHousing'; readonly ml: number; readonly holdsMl: number }
   | { readonly code: 'meterBackwards'; readonly beforeMinutes: number; readonly beforeAt: string }
   | { readonly code: 'meterTooFast'; readonly beforeMinutes: number; readonly beforeAt: string }
   | { readonly code: 'unusual'; readonly readings: readonly UnusualReading[] };
@@ -76,6 +78,7 @@ const CODES: Readonly<Record<Question['code'], true>> = {
   retired: true,
   airOnSolvent: true,
   drainAboveCharge: true,
+  aboveAssumedHousing: true,
   meterBackwards: true,
   meterTooFast: true,
   unusual: true,

@@ -140,6 +140,16 @@ function AreServiceClasses(): PropertyDecorator {
   };
 }
 
+/** Names of fields that hold a default of ours. */
+function AreFieldNames(): PropertyDecorator {
+  return (target, key) => {
+    IsOptional()(target, key);
+    IsArray({ message: 'a list of field names' })(target, key);
+    ArrayMaxSize(30, { message: 'at most 30 field names' })(target, key);
+    Matches(/^[a-zA-Z0-9.]{1,40}$/, { each: true, message: 'field names' })(target, key);
+  };
+}
+
 export class EquipmentDto {
   @IsName() name!: string;
   @Length(1, 64, id) siteId!: string;
@@ -160,6 +170,7 @@ export class EquipmentDto {
   @Maybe(Between(0.1, 1440, 'minutes')) targetFirstMinutes?: number | null;
   @Maybe(Between(1e-6, 110_000, PRESSURE)) targetUltimatePa?: number | null;
   @Maybe(Between(0.1, 1000, 'hours')) targetUltimateHours?: number | null;
+  @AreFieldNames() assumed?: string[] | null;
 }
 
 export class SumpDto {
@@ -168,16 +179,6 @@ export class SumpDto {
   @Between(1, 200_000, 'mL') housingMl!: number;
   @Between(0, 200_000, 'mL') holdUpMl!: number;
   @Maybe(Between(0, 200_000, 'mL')) betweenMarksMl?: number | null;
-}
-
-/** Names of fields that hold a default of ours. */
-function AreFieldNames(): PropertyDecorator {
-  return (target, key) => {
-    IsOptional()(target, key);
-    IsArray({ message: 'a list of field names' })(target, key);
-    ArrayMaxSize(30, { message: 'at most 30 field names' })(target, key);
-    Matches(/^[a-zA-Z0-9.]{1,40}$/, { each: true, message: 'field names' })(target, key);
-  };
 }
 
 export class PumpModelDto {
@@ -252,6 +253,7 @@ export class MaterialDto {
   @IsInt(rating) @Min(0, rating) @Max(3, rating) acid!: number;
   @Maybe(Between(0, 100, 'percent of oxygen')) oxygenPercent?: number | null;
   @IsOptional() @IsString(text(200)) @MaxLength(200, text(200)) note?: string | null;
+  @AreFieldNames() assumed?: string[] | null;
 }
 
 export class PersonDto {

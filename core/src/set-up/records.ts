@@ -58,6 +58,8 @@ export interface Equipment {
   readonly targetFirstMinutes?: number | null;
   readonly targetUltimatePa?: number | null;
   readonly targetUltimateHours?: number | null;
+  /** Fields whose value is a default of ours, that nobody has said. */
+  readonly assumed?: readonly string[] | null;
 }
 
 export interface Sump {
@@ -87,7 +89,6 @@ export interface PumpModel {
   readonly hasHourMeter?: boolean | null;
   /** The oil that its manual names. */
   readonly usualProductId?: string | null;
-  /** Fields whose value is a default of ours, not from the manual. */
   readonly assumed?: readonly string[] | null;
   readonly sumps: readonly Sump[];
   readonly limits?: SparseLimits | null;
@@ -166,6 +167,7 @@ export interface Material {
   /** Oxygen in the gas that is pumped, percent; missing means air. */
   readonly oxygenPercent?: number | null;
   readonly note?: string | null;
+  readonly assumed?: readonly string[] | null;
 }
 
 /** Someone who writes in the journal. */

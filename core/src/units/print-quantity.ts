@@ -45,7 +45,7 @@ function digits(value: number, dimension: string): string {
   if (dimension === 'temperature') return trimZeros(value.toFixed(1));
   if (dimension === 'pressure' && size !== 0 && size < 0.001) return powerOfTen(value);
   if (size === 0) return '0';
-  if (size >= 10_000) return Math.round(value).toLocaleString('en-GB');
+  if (size >= 1000) return Math.round(value).toLocaleString('en-GB');
   if (size >= 100) return value.toFixed(0);
   if (size >= 10) return trimZeros(value.toFixed(1));
   return trimZeros(value.toPrecision(size < 0.1 ? 2 : 3));

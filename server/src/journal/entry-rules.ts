@@ -17,7 +17,6 @@ import {
   type PumpSetUp,
   type PumpState,
   type SetUpBook,
-  type SumpKey,
 } from '@winter-jar/core';
 import type { WritingStatements } from '../database/statements.js';
 import { knowledgeIssues } from './case-rules.js';
@@ -80,27 +79,19 @@ function bodyIssues(entry: Entry, pump: PumpSetUp): FieldIssue[] {
           field: 'body.minutes',
           value: null,
           code: 'missing',
-          right: `hours: ${equipment.name} has no cycle time to work them out from`,
+          right: `the hours, since ${equipment.name} has no cycle time to work them out from`,
         });
       }
       return issues;
     }
     case 'look':
-      return [
-        ...jarIssues(pump, entry.body),
-        ...sumpIssues(pump, entry.body.sump, { 'body.lookedAtMl': entry.body.lookedAtMl }),
-      ];
+      return [...jarIssues(pump, entry.body), ...sumpIssues(pump, entry)];
     case 'bleed':
-      return sumpIssues(pump, entry.body.sump, { 'body.drawnMl': entry.body.drawnMl });
+    case 'labSample':
+      return sumpIssues(pump, entry);
     case 'topUp':
-      return [
-        ...productIssues(pump, entry.body.productId),
-        ...sumpIssues(pump, entry.body.sump, { 'body.addedMl': entry.body.addedMl }),
-      ];
-    case 'change': {
-      const { productId, inMl, outMl, sump } = entry.body;
-      return [...productIssues(pump, productId), ...sumpIssues(pump, sump, { 'body.inMl': inMl, 'body.outMl': outMl })];
-    }
+    case 'change':
+      return [...productIssues(pump, entry.body.productId), ...sumpIssues(pump, entry)];
     case 'done': {
       const task = TASKS.find((t) => t.id === entry.body.task);
       const has = tasksOf(model).some((t) => t.id === task?.id);
@@ -115,8 +106,6 @@ function bodyIssues(entry: Entry, pump: PumpSetUp): FieldIssue[] {
             },
           ];
     }
-    case 'labSample':
-      return sumpIssues(pump, entry.body.sump, { 'body.drawnMl': entry.body.drawnMl });
     case 'test':
     case 'caseClosed':
       return knowledgeIssues(entry);
@@ -168,27 +157,47 @@ function jarIssues({ house }: PumpSetUp, { jarShapeId, lookedAtMl }: LookBody): 
 const productIssues = ({ house }: PumpSetUp, id: string): FieldIssue[] =>
   house.oilProduct[id] ? [] : [unknownId('body.productId', id, 'an oil product')];
 
-function sumpIssues(
-  { model }: PumpSetUp,
-  key: SumpKey,
-  volumesMl: Record<string, number | null | undefined>,
-): FieldIssue[] {
-  const sump = model.sumps.find((s) => s.key === key);
-  if (!sump) {
+type AboutSump = Extract<Entry, { kind: 'look' | 'bleed' | 'topUp' | 'change' | 'labSample' }>;
+
+/** Volumes that were in a sump at once, by their field. */
+function volumesMl(entry: AboutSump): Readonly<Record<string, number | null | undefined>> {
+  switch (entry.kind) {
+    case 'look':
+      return { 'body.lookedAtMl': entry.body.lookedAtMl };
+    case 'bleed':
+    case 'labSample':
+      return { 'body.drawnMl': entry.body.drawnMl };
+    case 'topUp':
+      return { 'body.addedMl': entry.body.addedMl };
+    case 'change':
+      return { 'body.inMl': entry.body.inMl, 'body.outMl': entry.body.outMl };
+  }
+}
+
+const HAS_VOLUMES: readonly EntryKind[] = ['look', 'bleed', 'topUp', 'change', 'labSample'];
+const isAboutSump = (entry: Entry): entry is AboutSump => HAS_VOLUMES.includes(entry.kind);
+
+/** What was more than the housing holds; `isAssumed` where that is a stand-in of ours, which refuses nothing. */
+function aboveHousing({ model }: PumpSetUp, entry: AboutSump) {
+  const place = model.sumps.findIndex(({ key }) => key === entry.body.sump);
+  const holdsMl = model.sumps[place]?.housingMl ?? Infinity;
+  const over = Object.entries(volumesMl(entry)).flatMap(([field, ml]) => ((ml ?? 0) > holdsMl ? [{ field, ml }] : []));
+  return { over, holdsMl, isAssumed: model.assumed?.includes(`sumps.${place}.housingMl`) ?? false };
+}
+
+function sumpIssues(pump: PumpSetUp, entry: AboutSump): FieldIssue[] {
+  const { model } = pump;
+  if (!model.sumps.some(({ key }) => key === entry.body.sump)) {
     const right =
       model.sumps.length > 0
         ? `a sump of this pump: ${model.sumps.map((s) => s.key).join(', ')}`
         : `nothing: ${model.name} holds no oil`;
-    return [{ field: 'body.sump', value: key, code: 'noSuchSump', right }];
+    return [{ field: 'body.sump', value: entry.body.sump, code: 'noSuchSump', right }];
   }
-  return Object.entries(volumesMl)
-    .filter(([, ml]) => ml !== null && ml !== undefined && ml > sump.housingMl)
-    .map(([field, value]) => ({
-      field,
-      value,
-      code: 'aboveHousing',
-      right: `at most ${sump.housingMl} mL, what the housing of ${model.name} holds`,
-    }));
+  const { over, holdsMl, isAssumed } = aboveHousing(pump, entry);
+  if (isAssumed) return [];
+  const right = `at most ${holdsMl} mL, what the housing of ${model.name} holds`;
+  return over.map(({ field, ml }) => ({ field, value: ml, code: 'aboveHousing', right }));
 }
 
 /** A run that overlaps is among the last few that started before the end of this one. */
@@ -240,6 +249,17 @@ function takeOverQuestions(entry: Extract<Entry, { kind: 'run' }>, pumpId: strin
   return runs && state.takenOver ? [{ code: 'takenOver', takenOverAt: state.takenOver.at, runs }] : [];
 }
 
+/** More out than the charge: was there water in it? More than a housing takes whose volume we took for granted: is that so? */
+function volumeQuestions(entry: AboutSump, pump: PumpSetUp): Question[] {
+  if (entry.kind === 'change' || entry.kind === 'bleed') {
+    const outMl = (entry.kind === 'change' ? entry.body.outMl : entry.body.drawnMl) ?? 0;
+    const chargeMl = pump.model.sumps.find((s) => s.key === entry.body.sump)?.chargeMl ?? Infinity;
+    if (outMl > chargeMl) return [{ code: 'drainAboveCharge', outMl, chargeMl }];
+  }
+  const { over, holdsMl, isAssumed } = aboveHousing(pump, entry);
+  return isAssumed && over[0] ? [{ code: 'aboveAssumedHousing', ml: over[0].ml ?? 0, holdsMl }] : [];
+}
+
 /** Soft rules: the person is asked, and may say yes. */
 export function questionsAbout(entry: Entry, book: SetUpBook, sql: WritingStatements): Question[] {
   const readings = unusualReadings(entry);
@@ -265,11 +285,7 @@ export function questionsAbout(entry: Entry, book: SetUpBook, sql: WritingStatem
     if (hazards.unfit) open.push({ code: 'unfitOil', ...hazards.unfit });
     if (hazards.airOnSolvent) open.push({ code: 'airOnSolvent' });
     if (entry.kind === 'meter') open.push(...meterQuestions(entry, pumpId, sql));
-    if (entry.kind === 'change' || entry.kind === 'bleed') {
-      const outMl = (entry.kind === 'change' ? entry.body.outMl : entry.body.drawnMl) ?? 0;
-      const chargeMl = pump.model.sumps.find((s) => s.key === entry.body.sump)?.chargeMl ?? Infinity;
-      if (outMl > chargeMl) open.push({ code: 'drainAboveCharge', outMl, chargeMl });
-    }
+    if (isAboutSump(entry)) open.push(...volumeQuestions(entry, pump));
   }
   return open.filter((q, i) => !entry.acknowledged.includes(q.code) && open.findIndex((o) => o.code === q.code) === i);
 }

@@ -1,6 +1,7 @@
 // Longer than other files: all that the one writer promises, side by side.
 import type { Correction, Entry, PumpState } from '@winter-jar/core';
 import { SERVER } from './actor.js';
+import { versionOf } from '../testing/served-house.js';
 import { openHouse, rebuiltStates, type TestHouse } from '../testing/test-house.js';
 import { at, changeAt, entryAt, lookAt, runAt } from '@winter-jar/core/testing';
 import fc from 'fast-check';
@@ -134,6 +135,24 @@ test('overlap and a drain larger than the charge are asked, not refused', () => 
   expect(house.write({ ...drain, acknowledged: ['drainAboveCharge'] })).toEqual(['written']);
   expect(house.write(runAt(30, 5))).toEqual(['written']);
   expect(house.write({ ...runAt(12, 5), precision: 'day' })).toEqual(['written']);
+});
+
+test('more oil than the housing holds is refused where its maker says so, and asked where we took it for granted', () => {
+  const filled = () =>
+    entryAt(60, 'change', { sump: 'oil', productId: 'oil-a', outMl: null, inMl: 1500, levelAfter: null });
+  expect(house.writer.write(SERVER, [filled()])[0]).toMatchObject({
+    status: 'refused',
+    issues: [{ field: 'body.inMl', code: 'aboveHousing' }],
+  });
+  const marked = versionOf(house, 'pumpModel', 'vane', at(1), { assumed: ['sumps.0.housingMl'] });
+  expect(house.writer.writeSetUp(SERVER, [marked])).toEqual([]);
+  const entry = filled();
+  const holdsMl = house.store.book.at(at(60)).pumpModel.vane?.sumps[0]?.housingMl;
+  expect(house.writer.write(SERVER, [entry])[0]).toMatchObject({
+    status: 'asked',
+    questions: [{ code: 'aboveAssumedHousing', ml: 1500, holdsMl }],
+  });
+  expect(house.write({ ...entry, acknowledged: ['aboveAssumedHousing'] })).toEqual(['written']);
 });
 
 test('an undo takes the entries of a deed back together', () => {

@@ -1753,7 +1753,6 @@ export type PumpModel = {
   hasHourMeter?: boolean | null;
   /** The oil that its manual names. */
   usualProductId?: string | null;
-  /** Fields whose value is a default of ours, not from the manual. */
   assumed?: readonly string[] | null;
   sumps: readonly Sump[];
   limits?: SparseLimits | null;
@@ -1800,6 +1799,8 @@ export type Equipment = {
   targetFirstMinutes?: number | null;
   targetUltimatePa?: number | null;
   targetUltimateHours?: number | null;
+  /** Fields whose value is a default of ours, that nobody has said. */
+  assumed?: readonly string[] | null;
 };
 export type OilBase = 'mineral' | 'synthetic' | 'ester' | 'pfpe';
 export type WaterBehaviour = 'demulsifying' | 'detergent';
@@ -1938,6 +1939,7 @@ export type Material = {
   /** Oxygen in the gas that is pumped, percent; missing means air. */
   oxygenPercent?: number | null;
   note?: string | null;
+  assumed?: readonly string[] | null;
 };
 export type Person = {
   name: string;
@@ -4139,6 +4141,11 @@ export type Question =
       code: 'drainAboveCharge';
       outMl: number;
       chargeMl: number;
+    }
+  | {
+      code: 'aboveAssumedHousing';
+      ml: number;
+      holdsMl: number;
     }
   | {
       code: 'meterBackwards';

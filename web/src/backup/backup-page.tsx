@@ -1,3 +1,4 @@
+import { countOf, megabytes } from '../words/number.js';
 import type { BackupContents, JournalFileResult, RestoreCheck, RestoreResult } from '@winter-jar/contracts';
 import { FileUp } from 'lucide-react';
 import { useState } from 'react';
@@ -20,7 +21,7 @@ const UNREACHABLE = 'The server does not answer, or the file is too large. Nothi
 
 function contentsWords({ pumps, entries, lastRecordedAt }: BackupContents, now: string): string {
   const last = lastRecordedAt ? `, the last written ${momentWords(lastRecordedAt, hereZone(), now)}` : '';
-  return `${pumps} ${pumps === 1 ? 'pump' : 'pumps'} and ${entries.toLocaleString('en-GB')} entries${last}`;
+  return `${countOf(pumps, 'pump')} and ${countOf(entries, 'entry', 'entries')}${last}`;
 }
 
 /** Where the data lies, a copy of it as one file, and the way back. */
@@ -136,7 +137,7 @@ function Restore({ now }: { now: string }) {
                 className="flex flex-wrap items-center justify-between gap-x-4 gap-y-1 border-b border-rule-soft py-2"
               >
                 <span className="min-w-0">
-                  {momentWords(one.keptAt, hereZone(), now)} · {(one.bytes / 1e6).toFixed(1)}&nbsp;MB
+                  {momentWords(one.keptAt, hereZone(), now)} · {megabytes(one.bytes)}
                   <span className="figure block text-[13px] text-ink-2 wrap-anywhere">{one.name}</span>
                 </span>
                 <Button onClick={() => void look(one.name, () => askKept({ name: one.name }))}>Look at it</Button>
@@ -190,7 +191,8 @@ function Everything() {
         {trouble && <Alarm>{trouble}</Alarm>}
         {result && (
           <p className="border-l-4 border-run-on pl-4 font-semibold">
-            {result.entries.toLocaleString('en-GB')} entries and {result.setUpVersions} versions of the set-up imported.
+            {countOf(result.entries, 'entry', 'entries')} and {countOf(result.setUpVersions, 'version')} of the set-up
+            imported.
           </p>
         )}
       </div>

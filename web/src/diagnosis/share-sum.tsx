@@ -1,3 +1,4 @@
+import { number } from '../words/number.js';
 import type { LikelyCause } from '@winter-jar/contracts';
 import { causeOf, foundWords, shareWords } from '../words/diagnosis-words.js';
 
@@ -5,7 +6,7 @@ import { causeOf, foundWords, shareWords } from '../words/diagnosis-words.js';
 const LEAST_MOVE = 0.005;
 
 const timesWords = (factor: number): string =>
-  factor >= 1 ? `× ${factor.toFixed(factor < 10 ? 1 : 0)}` : `÷ ${(1 / factor).toFixed(1 / factor < 10 ? 1 : 0)}`;
+  factor >= 1 ? `× ${number(factor, factor < 10 ? 1 : 0)}` : `÷ ${number(1 / factor, 1 / factor < 10 ? 1 : 0)}`;
 const odds = (share: number): number => share / Math.max(1 - share, 1e-9);
 
 /** The sum behind a share: what held before anything was found, and what each finding made of it. */

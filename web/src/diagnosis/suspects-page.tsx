@@ -1,3 +1,4 @@
+import { countOf } from '../words/number.js';
 import { CAUTIONS } from '@winter-jar/core';
 import type { RoundRow, SuspectsAnswer } from '@winter-jar/contracts';
 import type { MaterialRate, Suspects } from '@winter-jar/core';
@@ -75,8 +76,8 @@ function Rates({ title, suspects, names }: { title: string; suspects: Suspects; 
             </div>
             <RateBar rate={m} usual={suspects.usualRate} most={most} />
             <p className="text-[13px] text-ink-2">
-              {m.runs} run{m.runs === 1 ? '' : 's'}, {m.came} reading{m.came === 1 ? '' : 's'} with it · likely{' '}
-              {rateWords(m.p10)} to {rateWords(m.p90)}
+              {countOf(m.runs, 'run')}, {countOf(m.came, 'reading')} with it · likely {rateWords(m.p10)} to{' '}
+              {rateWords(m.p90)}
             </p>
           </li>
         ))}

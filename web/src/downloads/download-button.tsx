@@ -1,11 +1,10 @@
+import { megabytes } from '../words/number.js';
 import type { DownloadName } from '@winter-jar/contracts';
 import { Download } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Button } from '../ui/button.js';
 import { UnderWay } from '../ui/under-way.js';
 import { useDownload } from './use-download.js';
-
-const megabytes = (bytes: number): string => `${(bytes / 1e6).toFixed(1)} MB`;
 
 /** A way out to a file. Large data take a while: it shows how far it is, and can be stopped. */
 export function DownloadButton({

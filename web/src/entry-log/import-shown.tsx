@@ -1,3 +1,4 @@
+import { number, oneOrMore } from '../words/number.js';
 import type { LogImportAnswer, RefusedRow } from '@winter-jar/contracts';
 import { Download, Undo2 } from 'lucide-react';
 import { useLogImportEffectQuery } from '../api/house-api.js';
@@ -9,10 +10,8 @@ import { Button, buttonClass, LinkButton } from '../ui/button.js';
 import { UnderWay } from '../ui/under-way.js';
 import type { LogWords } from './log-words.js';
 
-const count = (n: number): string => n.toLocaleString('en-GB');
-
 const leftOut = (rows: number): string =>
-  rows === 0 ? 'No row was left out.' : rows === 1 ? 'One row was left out.' : `${count(rows)} rows were left out.`;
+  rows === 0 ? 'No row was left out.' : `${oneOrMore(rows, 'row')} ${rows === 1 ? 'was' : 'were'} left out.`;
 
 interface Shown {
   readonly name: string;
@@ -34,7 +33,7 @@ export function ImportShown(shown: Shown) {
         <UnderWay
           title={`Checking ${name}`}
           progress={answer.progress}
-          words={`${count(answer.rows)} rows so far, ${count(answer.refused)} not right. Nothing is written yet.`}
+          words={`${number(answer.rows)} rows so far, ${number(answer.refused)} not right. Nothing is written yet.`}
           stop="Stop and import nothing"
           busy={busy}
           onStop={onStop}
@@ -45,7 +44,7 @@ export function ImportShown(shown: Shown) {
         <UnderWay
           title={`Importing ${name}`}
           progress={answer.progress}
-          words={`${count(answer.written)} of ${count(answer.fresh)} ${words.many}. Others can go on working; if you stop, all of it is taken back.`}
+          words={`${number(answer.written)} of ${number(answer.fresh)} ${words.many}. Others can go on working; if you stop, all of it is taken back.`}
           stop="Stop and import nothing"
           busy={busy}
           onStop={onStop}
@@ -59,10 +58,10 @@ export function ImportShown(shown: Shown) {
       return (
         <div className="border-l-4 border-run-on pl-3">
           <h2 className="text-[20px]">
-            {answer.written === 1 ? `One ${words.one}` : `${count(answer.written)} ${words.many}`} imported from {name}
+            {answer.written === 1 ? `One ${words.one}` : `${number(answer.written)} ${words.many}`} imported from {name}
           </h2>
           <p>
-            {count(answer.unchanged)} were there already. {leftOut(answer.refused)}
+            {number(answer.unchanged)} were there already. {leftOut(answer.refused)}
           </p>
           {answer.canBeUndone && (
             <div className="mt-3 flex flex-wrap gap-3">
@@ -97,8 +96,8 @@ export function ImportShown(shown: Shown) {
 }
 
 function importWords({ fresh, refused }: LogImportAnswer, { one, many }: LogWords): string {
-  if (refused > 0) return fresh === 1 ? 'Import the one good row' : `Import the ${count(fresh)} good rows`;
-  return fresh === 1 ? `Import the ${one}` : `Import ${count(fresh)} ${many}`;
+  if (refused > 0) return fresh === 1 ? 'Import the one good row' : `Import the ${number(fresh)} good rows`;
+  return fresh === 1 ? `Import the ${one}` : `Import ${number(fresh)} ${many}`;
 }
 
 function Ready({ name, words, answer, busy, onTake, onLeave }: Shown) {
@@ -106,7 +105,7 @@ function Ready({ name, words, answer, busy, onTake, onLeave }: Shown) {
   return (
     <section>
       <h2 className="text-[20px]">
-        {name}: {count(fresh)} new, {count(unchanged)} there already, {count(refused)} not right
+        {name}: {number(fresh)} new, {number(unchanged)} there already, {number(refused)} not right
       </h2>
       <div className="mt-3 flex flex-wrap gap-3">
         {fresh > 0 && (
@@ -123,7 +122,7 @@ function Ready({ name, words, answer, busy, onTake, onLeave }: Shown) {
       {refused > 0 && <RefusedTable rows={firstRefused} when={words.when} />}
       {refused > firstRefused.length && (
         <p className="mt-3">
-          The first {count(firstRefused.length)} are shown here; the report has all {count(refused)}.
+          The first {number(firstRefused.length)} are shown here; the report has all {number(refused)}.
         </p>
       )}
     </section>
@@ -151,7 +150,7 @@ function ReportLink({ answer: { id, refused } }: { answer: LogImportAnswer }) {
     <p className="mt-4">
       <a href={`/api/imports/${id}/refused`} download="refused-rows.csv" className={buttonClass('outline')}>
         <Download size={18} aria-hidden="true" />{' '}
-        {refused === 1 ? 'The refused row' : `The ${count(refused)} refused rows`} as CSV
+        {refused === 1 ? 'The refused row' : `The ${number(refused)} refused rows`} as CSV
       </a>
       <span className="mt-1 block text-[15px] text-ink-2">
         With the reason behind each row. Mend it there and choose the file again.

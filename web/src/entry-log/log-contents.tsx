@@ -1,3 +1,4 @@
+import { number } from '../words/number.js';
 import type { LogName } from '@winter-jar/contracts';
 import { Link } from 'react-router';
 import { useLogContentsQuery, useSetUpQuery } from '../api/house-api.js';
@@ -7,7 +8,7 @@ import { monthWords } from '../words/dates.js';
 import type { LogWords } from './log-words.js';
 
 const MONTHS = { wide: 6, narrow: 2 } as const;
-const number = (n: number): string => (n === 0 ? '–' : n.toLocaleString('en-GB'));
+const orNone = (n: number): string => (n === 0 ? '–' : number(n));
 
 /** What there is, by pump and month, before any file is spoken of. */
 export function LogContents({ name, words }: { name: LogName; words: LogWords }) {
@@ -47,10 +48,10 @@ export function LogContents({ name, words }: { name: LogName; words: LogWords })
               </th>
               {months.map((month, i) => (
                 <td key={month} className="figure py-2 pr-3 text-right">
-                  {number(byMonth[i] ?? 0)}
+                  {orNone(byMonth[i] ?? 0)}
                 </td>
               ))}
-              <td className="figure py-2 text-right font-semibold">{number(entries)}</td>
+              <td className="figure py-2 text-right font-semibold">{orNone(entries)}</td>
             </tr>
           ))}
         </tbody>

@@ -46,7 +46,7 @@ export function runTime(input: {
   }
   if (mode === 'day') {
     const happenedAt = timeOfDayRun(input.day, zone);
-    if (!happenedAt) return { ok: false, field: 'day', words: 'Say which day, such as 2031-03-09.' };
+    if (!happenedAt) return { ok: false, field: 'day', words: 'Say on which day.' };
     if (Date.parse(happenedAt) > nowMs)
       return { ok: false, field: 'day', words: 'This day has not come yet. Right would be today or earlier.' };
     return { ok: true, time: { happenedAt, precision: 'day', minutes } };

@@ -20,7 +20,7 @@ function Note(props: EntryPageProps) {
     const at = whenOf(v, zone, Date.now());
     const text = v.text.trim();
     const issues = {
-      ...(text ? {} : { text: 'Write something, at most 2,000 characters.' }),
+      ...(text ? {} : { text: 'Say something, in 2,000 characters at most.' }),
       ...(at ? {} : { at: WHEN_WRONG }),
     };
     return at && text ? exactly('note', at, { text }) : { ok: false, issues };

@@ -13,7 +13,7 @@ import { SelectField } from '../ui/select-field.js';
 import { Unfolding } from '../ui/unfolding.js';
 import { ColumnTable } from './column-table.js';
 import { ENCODINGS, fileOfRows, templateFor, type Encoding } from './notebook-text.js';
-import { capital } from '../words/number.js';
+import { capital, oneOrMore } from '../words/number.js';
 import { rowsWords } from './notebook-words.js';
 import { Questions } from './questions.js';
 import { RowsRead } from './rows-read.js';
@@ -118,7 +118,7 @@ function Notebook({ house, now }: { house: HouseSetUp; now: string }) {
 }
 
 function leftWords(questions: number, wrong: number): string {
-  const asked = questions === 0 ? '' : questions === 1 ? 'One question is open. ' : `${questions} questions are open. `;
+  const asked = questions === 0 ? '' : `${oneOrMore(questions, 'question')} ${questions === 1 ? 'is' : 'are'} open. `;
   const unread = wrong === 0 ? '' : `${rowsWords(wrong)} would be left out.`;
   return `${asked}${capital(unread)}`;
 }

@@ -1,3 +1,4 @@
+import { oneOrMore, uncapital } from '../words/number.js';
 import type { NamedKind, NotebookAssumption, NotebookFault, NotebookField, NotebookKind } from '@winter-jar/core';
 
 export const FIELD_WORDS: Readonly<Record<NotebookField, string>> = {
@@ -59,7 +60,7 @@ export const FAULT_WORDS: Readonly<Record<NotebookFault, string>> = {
 };
 
 export function assumedWords(what: NotebookAssumption, rows: number): string {
-  const n = rows === 1 ? 'One row' : `${rows} rows`;
+  const n = oneOrMore(rows, 'row');
   switch (what) {
     case 'dayOnly':
       return `${n} without a time of day: in the order of the rows, from six in the morning.`;
@@ -74,4 +75,4 @@ export function assumedWords(what: NotebookAssumption, rows: number): string {
   }
 }
 
-export const rowsWords = (n: number): string => (n === 1 ? 'one row' : `${n.toLocaleString('en-GB')} rows`);
+export const rowsWords = (n: number): string => uncapital(oneOrMore(n, 'row'));

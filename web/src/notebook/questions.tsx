@@ -1,3 +1,4 @@
+import { oneOrMore } from '../words/number.js';
 import { foldText, NOTEBOOK_KINDS, type HouseSetUp, type NotebookKind, type NotebookQuestion } from '@winter-jar/core';
 import { useState } from 'react';
 import { Button } from '../ui/button.js';
@@ -18,7 +19,7 @@ export function Questions({ notebook, house }: { notebook: NotebookInHand; house
   if (questions.length === 0) return null;
   return (
     <section className="mt-6 border-l-4 border-look-sooner pl-4">
-      <h2 className="text-[20px]">{questions.length === 1 ? 'One question' : `${questions.length} questions`}</h2>
+      <h2 className="text-[20px]">{oneOrMore(questions.length, 'question')}</h2>
       <ul className="flex flex-col">
         {questions.map((question) => (
           <li key={keyOf(question)} className="border-b border-rule-soft py-4">

@@ -1,9 +1,11 @@
+import { countOf, number } from '../words/number.js';
 import type { HouseSetUp, NotebookAssumption, NotebookRead, NotebookRow } from '@winter-jar/core';
 import { useState } from 'react';
 import { usePrint } from '../device/use-print.js';
 import { Button } from '../ui/button.js';
 import { dayWords, momentWords } from '../words/dates.js';
-import { meterWords } from '../words/entry-words.js';
+import { LEVEL_WORDS, meterWords } from '../words/entry-words.js';
+import { CLARITY_WORDS } from '../words/look-words.js';
 import { assumedWords, NOTEBOOK_KIND_WORDS, rowsWords } from './notebook-words.js';
 
 const SHOWN = 12;
@@ -45,37 +47,42 @@ export function RowsRead({ read, house, now }: { read: NotebookRead; house: Hous
       </div>
       {read.rows.length > shown.length && (
         <Button look="plain" className="!px-0" onClick={() => setAll(true)}>
-          Show all {read.rows.length.toLocaleString('en-GB')} rows
+          Show all {number(read.rows.length)} rows
         </Button>
       )}
     </section>
   );
 }
 
+const wordsOf = (words: Readonly<Record<string, string>>, code: string | undefined): string | null =>
+  code === undefined ? null : (words[code] ?? code);
+
 function Row({ row, house, now }: { row: NotebookRow; house: HouseSetUp; now: string }) {
   const print = usePrint();
   const pump = house.pump[row.pumpId];
   const zone = house.site[pump?.siteId ?? '']?.zone ?? 'UTC';
   const { cells } = row;
-  const number = (column: string, words: (value: number) => string) =>
+  const said = (column: string, words: (value: number) => string) =>
     cells[column] === undefined ? null : words(Number(cells[column]));
   const says = [
     row.minutes === null ? null : print.duration(row.minutes),
-    cells.cycles && `${Number(cells.cycles).toLocaleString('en-GB')} cycles`,
+    cells.cycles && countOf(Number(cells.cycles), 'cycle'),
     cells.material && (house.material[cells.material]?.name ?? cells.material),
     cells.equipment && (house.equipment[cells.equipment]?.name ?? cells.equipment),
     cells.product && (house.oilProduct[cells.product]?.name ?? cells.product),
-    number('in_ml', (ml) => `${print.volume(ml)} in`),
-    number('out_ml', (ml) => `${print.volume(ml)} out`),
-    number('added_ml', (ml) => `${print.volume(ml)} added`),
-    number('meter_minutes', (minutes) => `meter ${meterWords(minutes)}`),
-    number('load_kg', (kg) => `${kg.toLocaleString('en-GB')}\u00a0kg`),
-    number('trap_temp_c', (c) => `trap ${print.temperature(c)}`),
-    number('oil_temp_c', (c) => `oil ${print.temperature(c)}`),
-    number('lowest_pressure_pa', (pa) => `down to ${print.pressure(pa)}`),
-    cells.ballast && cells.ballast !== 'unknown' ? `ballast ${cells.ballast}` : null,
-    (cells.level ?? cells.level_after) ? `level ${cells.level ?? cells.level_after}` : null,
-    cells.clarity ?? null,
+    said('in_ml', (ml) => `${print.volume(ml)} in`),
+    said('out_ml', (ml) => `${print.volume(ml)} out`),
+    said('added_ml', (ml) => `${print.volume(ml)} added`),
+    said('meter_minutes', (minutes) => `meter ${meterWords(minutes)}`),
+    said('load_kg', (kg) => `${number(kg, 1)}\u00a0kg`),
+    said('trap_temp_c', (c) => `trap ${print.temperature(c)}`),
+    said('oil_temp_c', (c) => `oil ${print.temperature(c)}`),
+    said('lowest_pressure_pa', (pa) => `down to ${print.pressure(pa)}`),
+    cells.ballast && cells.ballast !== 'unknown'
+      ? `ballast ${cells.ballast === 'purge' ? 'to purge' : cells.ballast}`
+      : null,
+    wordsOf(LEVEL_WORDS, cells.level ?? cells.level_after),
+    wordsOf(CLARITY_WORDS, cells.clarity),
     row.who && `by ${house.person[row.who]?.name ?? row.who}`,
     row.remark && `“${row.remark}”`,
   ].filter(Boolean);

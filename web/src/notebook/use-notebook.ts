@@ -1,3 +1,4 @@
+import { number } from '../words/number.js';
 import {
   guessColumns,
   knownNames,
@@ -95,7 +96,7 @@ export function useNotebook(house: HouseSetUp, now: string) {
     if (found.rows.length === 0) return setTrouble(`${next.name} has no rows.`);
     if (found.rows.length > MOST_ROWS)
       return setTrouble(
-        `${next.name} has more than ${MOST_ROWS.toLocaleString('en-GB')} rows. Cut it into parts; each row stands for itself.`,
+        `${next.name} has more than ${number(MOST_ROWS)} rows. Cut it into parts; each row stands for itself.`,
       );
     const known = rememberedOf(shapeOf(found));
     setSaid(known ? { columns: known.columns, answers: stillKnown(known.answers, house), mended: {} } : NOTHING_SAID);

@@ -1,3 +1,4 @@
+import { countOf, weightNumber } from '../words/number.js';
 import type { PumpPage } from '@winter-jar/contracts';
 import type { JarSeen, StoryPoint } from '@winter-jar/core';
 import { useState } from 'react';
@@ -75,11 +76,11 @@ export function BesideOthers({ page, words }: { page: PumpPage; words: Words }) 
                 words={words}
                 chargeMl={page.row.chargeMl}
                 title={dayWords(point.at, words.zone, words.now)}
-                under={`${point.runs} run${point.runs === 1 ? '' : 's'}, ${(point.weightMilli / 1000).toFixed(1)}`}
+                under={`${countOf(point.runs, 'run')}, ${weightNumber(point.weightMilli / 1000)}`}
               />
             ))}
           </ul>
-          <p className="mt-1 text-[13px] text-ink-2">runs and weight then; now weight {(weight / 1000).toFixed(1)}</p>
+          <p className="mt-1 text-[13px] text-ink-2">runs and weight then; now weight {weightNumber(weight / 1000)}</p>
         </section>
       )}
     </div>

@@ -1,3 +1,4 @@
+import { weightNumber } from '../words/number.js';
 import type { OilStory, PumpPage } from '@winter-jar/contracts';
 import type { ChargeStory as Charge, ChargeTrend, StoryPoint } from '@winter-jar/core';
 import { inUnit } from '@winter-jar/core';
@@ -210,7 +211,7 @@ function StoryTable({ charges, words }: { charges: readonly Charge[]; words: Wor
                     <td className="py-1 pr-4">{day(charge.since)}</td>
                     <td className="pr-4">{day(p.at)}</td>
                     <td className="figure pr-4">{p.runs}</td>
-                    <td className="figure pr-4">{(p.weightMilli / 1000).toFixed(1)}</td>
+                    <td className="figure pr-4">{weightNumber(p.weightMilli / 1000)}</td>
                     <td className="figure pr-4">{p.colour ?? '–'}</td>
                     <td className="figure pr-4">{p.waterUl === null ? '–' : words.print.volume(p.waterUl / 1000)}</td>
                     <td>{p.verdict === 'beforeNextRun' ? 'Act before next run' : verdictWords(p.verdict, null)}</td>

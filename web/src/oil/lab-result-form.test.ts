@@ -63,7 +63,7 @@ test.each<[Partial<LabResultValues>, string, RegExp]>([
   [{}, 'viscosity40Mm2s', /at least one figure/],
   [{ ironPpm: 'lots' }, 'ironPpm', /“lots” is not a number.*180 ppm/],
   [{ ironPpm: '12 mL' }, 'ironPpm', /measures something else/],
-  [{ ironPpm: '-3' }, 'ironPpm', /less than the least/],
+  [{ ironPpm: '-3' }, 'ironPpm', /“-3” is too little/],
   [{ ironPpm: '3', sampleId: '' }, 'sampleId', /which sample/],
   [{ ironPpm: '3', whenMode: 'earlier', at: '2099-01-01T00:00' }, 'at', /has passed/],
 ])('%j is refused at %s', (more, field, words) => {
@@ -113,7 +113,7 @@ test('a report that has the code only is kept as the most particles that it stan
 test.each([
   [{ isoCode: '19/17' }, /“19\/17” is no code of ISO 4406\. Right would be three classes, such as 19\/17\/14/],
   [{ isoCode: '14/17/19' }, /is no code/],
-  [{ isoCode: '19/17/14', count6PerMl: '1200' }, /the counts or the code, not both/],
+  [{ isoCode: '19/17/14', count6PerMl: '1200' }, /Both were typed. Right would be the counts or the code/],
 ] as const)('%j is refused at the code', (values, words) => {
   const draft = read(values);
   expect(!draft.ok && draft.issues.isoCode).toMatch(words);

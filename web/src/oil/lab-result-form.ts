@@ -68,7 +68,10 @@ function readCode(v: LabResultValues, fields: ReturnType<typeof fieldReader>): P
     return {};
   }
   if (LAB_COUNTS.some((figure) => v[figure].trim() !== '')) {
-    fields.refuse('isoCode', 'Type the counts or the code, not both: the code follows from the counts.');
+    fields.refuse(
+      'isoCode',
+      'Both were typed. Right would be the counts or the code: the code follows from the counts.',
+    );
     return {};
   }
   return Object.fromEntries(LAB_COUNTS.map((figure, i) => [figure, counts[i]]));
@@ -84,7 +87,7 @@ export function readLabResult(v: LabResultValues, units: Units, zone: string, no
   if (v.isoCode.trim() !== '') Object.assign(values, readCode(v, fields));
   if (!v.sampleId) fields.refuse('sampleId', 'Say which sample the report is of.');
   if ([...LAB_FIGURES.map((f) => v[f]), v.isoCode].every((text) => text.trim() === ''))
-    fields.refuse('viscosity40Mm2s', 'Type at least one figure.');
+    fields.refuse('viscosity40Mm2s', 'Say at least one figure.');
   const at = whenOf(v, zone, nowMs);
   if (!at) fields.refuse('at', WHEN_WRONG);
   if (fields.hasIssues() || !at) return { ok: false, issues: fields.issues };

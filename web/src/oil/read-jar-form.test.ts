@@ -91,13 +91,13 @@ test.each<[Partial<ReadJarValues>, string, RegExp]>([
   [{ source: 'sample', stood: 'running', lookedAtMl: '100' }, 'stood', /how long/],
   [{}, 'clarity', /at least one thing/],
   [{ source: 'sample' }, 'lookedAtMl', /how much/],
-  [{ source: 'sample', lookedAtMl: '300 kg' }, 'lookedAtMl', /such as/],
+  [{ source: 'sample', lookedAtMl: '300 kg' }, 'lookedAtMl', /measures something else\. Right would be/],
   [
     { source: 'sample', lookedAtMl: '100', layers: { sludgeMl: 0, waterMl: 80, creamMl: 30, hazyMl: 0 } },
     'lookedAtMl',
     /10 mL more/,
   ],
-  [{ source: 'sample', lookedAtMl: '100', jarTempC: '300' }, 'jarTempC', /more than the most/],
+  [{ source: 'sample', lookedAtMl: '100', jarTempC: '300' }, 'jarTempC', /“300” is too much/],
   [{ particles: 'none', particleKinds: ['glitter'] }, 'particles', /few or many/],
 ])('%j is refused at its field', (more, field, words) => {
   expect(issues(more)[field]).toMatch(words);

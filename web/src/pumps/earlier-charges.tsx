@@ -1,3 +1,4 @@
+import { countOf, hours } from '../words/number.js';
 import type { EarlierCharge, PumpPage } from '@winter-jar/contracts';
 import { barWords, rulerWords } from '../words/bar-words.js';
 import { materialName } from '../words/material-words.js';
@@ -44,7 +45,7 @@ function Charge({ charge, page, words }: { charge: EarlierCharge; page: PumpPage
         />
       </div>
       <span className="col-start-2 text-[14px] text-ink-2 wide:col-start-3">
-        {charge.runs} run{charge.runs === 1 ? '' : 's'}, {Math.round(charge.hours)} h
+        {countOf(charge.runs, 'run')}, {hours(charge.hours)}
         {charge.bledWaterMl > 0 && `, ${words.print.volume(charge.bledWaterMl)} bled`}
         {charge.carriedOverRuns > 0 && `, ${charge.carriedOverRuns} carried over`}
       </span>

@@ -1,3 +1,4 @@
+import { countOf, hours, oneOrMore } from '../words/number.js';
 import type { PumpPage as Page } from '@winter-jar/contracts';
 import type { TaskStanding } from '@winter-jar/core';
 import { lazy, Suspense, useState } from 'react';
@@ -190,14 +191,12 @@ const decidesWords = ({ decides }: TaskStanding, { setUp }: Page): string =>
 
 function earlierWords({ earlier }: Page): string {
   const [last] = earlier;
-  const runs = (n: number) => `${n} run${n === 1 ? '' : 's'}`;
-  const ended = last ? `, the last after ${runs(last.runs)} and ${Math.round(last.hours)}\u00a0h` : '';
+  const ended = last ? `, the last after ${countOf(last.runs, 'run')} and ${hours(last.hours)}` : '';
   return `${earlier.length === 1 ? 'one' : `the last ${earlier.length}`}${ended}`;
 }
 
 /** Running hours: what was logged, what only the meter knows, and where the log is ahead of it. */
 function hoursWords({ state, standing }: Page): string {
-  const hours = (minutes: number) => `${Math.round(minutes / 60).toLocaleString('en-GB')}\u00a0h`;
   const { minutes, unloggedMinutes } = state.totals;
   return [
     `${hours(minutes - unloggedMinutes)} logged`,
@@ -295,7 +294,7 @@ function CompleteFrom({ page, words }: { page: Page; words: Words }) {
       The record is complete from {dayWords(takenOver.at, words.zone, words.now)}, when it was taken over.
       {takenOver.runs !== null &&
         takenOver.onlyTold &&
-        ` ${takenOver.runs === 1 ? 'One run' : `${takenOver.runs} runs`} on its oil had been counted by then.`}
+        ` ${oneOrMore(takenOver.runs, 'run')} on its oil had been counted by then.`}
     </p>
   );
 }

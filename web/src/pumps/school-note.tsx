@@ -53,7 +53,7 @@ function SchoolTable({ costs, mine }: { costs: readonly SchoolCost[]; mine: stri
                 <td className="figure whitespace-nowrap pr-4">{`${c.atLeast ? '≥ ' : ''}${number(c.changes, c.changes < 10 ? 1 : 0)}`}</td>
                 <td className="figure whitespace-nowrap pr-4">{`${c.atLeast ? '≥ ' : ''}${number(c.litres, c.litres < 10 ? 1 : 0)}\u00a0L`}</td>
                 <td className="figure whitespace-nowrap pr-4">{`${number(c.minutes / 60, c.minutes < 600 ? 1 : 0)}\u00a0h`}</td>
-                {isPriced && <td className="figure pr-4">{c.money === null ? '–' : number(c.money, 0)}</td>}
+                {isPriced && <td className="figure pr-4">{c.money === null ? '–' : number(c.money)}</td>}
               </tr>
             ))}
           </tbody>

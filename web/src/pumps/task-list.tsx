@@ -1,3 +1,4 @@
+import { number } from '../words/number.js';
 import { SERVICE_TASKS, type PumpPage } from '@winter-jar/contracts';
 import type { TaskStanding } from '@winter-jar/core';
 import { dayWords } from '../words/dates.js';
@@ -28,8 +29,8 @@ export function TaskList({ page, words }: { page: PumpPage; words: Words }) {
       {next && (
         <details>
           <summary className="flex min-h-11 cursor-pointer items-center text-[15px] text-ink-2 underline">
-            {others.length === 1 ? 'One more' : `${others.length} more`}: next {TASK_WORDS[next.task].toLowerCase()},{' '}
-            {dueWords(next, words)}
+            {others.length === 1 ? 'One more' : `${number(others.length)} more`}: next{' '}
+            {TASK_WORDS[next.task].toLowerCase()}, {dueWords(next, words)}
           </summary>
           <ul>
             {others.map((task) => (

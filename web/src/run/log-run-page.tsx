@@ -1,3 +1,4 @@
+import { countOf } from '../words/number.js';
 import { equipmentOf } from '@winter-jar/core';
 import { Chips } from '../ui/chips.js';
 import { TextField } from '../ui/field.js';
@@ -137,7 +138,7 @@ function LogRun(props: EntryPageProps) {
           value={values.cycles}
           onText={set('cycles')}
           error={error('cycles')}
-          hint={`${equipment.cyclesPerRun?.toLocaleString('en-GB')} cycles count as one run`}
+          hint={`${countOf(equipment.cyclesPerRun ?? 0, 'cycle')} count as one run`}
         />
       )}
       {page.row.kind === 'vane' && (

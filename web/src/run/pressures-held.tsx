@@ -1,3 +1,4 @@
+import { number } from '../words/number.js';
 import { typedQuantity } from '../ui/typed-number.js';
 import type { PumpPage } from '@winter-jar/contracts';
 import { equipmentOf, heldAgainst, type PressureHeld } from '@winter-jar/core';
@@ -16,7 +17,7 @@ export function heldWords(held: PressureHeld, print: Print): string {
       ? null
       : timesBest <= 1
         ? `its best so far, ${print.pressure(bestPa)} before`
-        : `${(Math.round(timesBest * 10) / 10).toLocaleString('en-GB')} times its own best of ${print.pressure(bestPa)}`;
+        : `${number(timesBest, 1)} times its own best of ${print.pressure(bestPa)}`;
   return `${WHICH[which]} ${print.pressure(reachedPa)}: ${[target, own].filter(Boolean).join(', ')}.`;
 }
 

@@ -1,3 +1,4 @@
+import { oneOrMore } from '../words/number.js';
 import type { RoundRow } from '@winter-jar/contracts';
 import type { Entry, HouseSetUp, RunBody, Subject } from '@winter-jar/core';
 import { Check } from 'lucide-react';
@@ -101,7 +102,7 @@ function Start({ rows, house }: { rows: readonly RoundRow[]; house: HouseSetUp }
       };
       return setTrouble(words[result.kind as keyof typeof words] ?? 'Not saved: the server did not take it.');
     }
-    const words = entries.length === 1 ? 'One run started' : `${entries.length} runs started`;
+    const words = `${oneOrMore(entries.length, 'run')} started`;
     dispatch(toastsSlice.actions.shown({ id: newId(), words, undo: { entryIds: entries.map((e) => e.id) } }));
     void navigate('/', { replace: true });
   }

@@ -62,6 +62,18 @@ test('what no manual said is marked, and what was said is not', () => {
   );
   expect(assumed(all)).not.toContain('sumps.0.holdUpMl');
   expect(assumed(all)).not.toContain('pumpingSpeedM3h');
+  expect(all.ok && bodyOf(all.versions, 'equipment')).toMatchObject({ assumed: ['referenceHours', 'coldTrap'] });
+});
+
+test('what we take for granted refuses nothing, up to the largest and down to the smallest charge', () => {
+  for (const [charge, housingMl] of [
+    ['200 L', 200_000],
+    ['150 L', 200_000],
+    ['1 mL', 1.5],
+  ] as const) {
+    const answer = read({ ...FIRST, charge });
+    expect(answer.ok && bodyOf(answer.versions, 'pumpModel')).toMatchObject({ sumps: [{ housingMl }] });
+  }
 });
 
 test('in a house that has them only the pump and its take-over are written', () => {

@@ -52,6 +52,8 @@ export const BY_PROCESS: Readonly<
 
 /** Stands in for what a manual would say. */
 const ASSUMED_OIL_TEMP_C = 70;
+/** What a sump can hold at most: no stand-in goes beyond. */
+const MOST_ML = 200_000;
 
 const first = (records: object): string => Object.keys(records)[0] ?? NEW;
 
@@ -137,6 +139,7 @@ export function readAddPump(v: AddPumpValues, context: Context): Answer {
             referenceHours: hours,
             coldTrap,
             ...(cyclesPerRun ? { cyclesPerRun } : {}),
+            assumed: ['referenceHours', 'coldTrap', ...(cyclesPerRun ? ['cyclesPerRun'] : [])],
           },
           { name: 'equipmentName' },
         )
@@ -183,7 +186,7 @@ function oilBody({ oilName }: AddPumpValues): object {
 /** The four numbers, and stand-ins for the rest, each marked as not from the manual. */
 function modelBody(v: AddPumpValues, fields: ReturnType<typeof fieldReader>): object {
   const speed = fields.wanted('speed', v.speed, 'flow', { min: 0.1, max: 100_000 });
-  const chargeMl = fields.wanted('charge', v.charge, 'volume', { min: 1, max: 200_000 });
+  const chargeMl = fields.wanted('charge', v.charge, 'volume', { min: 1, max: MOST_ML });
   const marks = fields.optional('marks', v.marks, 'volume', { min: 0 });
   const holdUp = fields.optional('holdUp', v.holdUp, 'volume', { min: 0 });
   const assumed = ['stages', 'operatingOilTempC', 'ballastRule', 'ballastFlowM3h', 'hasOilFilter', 'sumps.0.housingMl'];
@@ -203,7 +206,7 @@ function modelBody(v: AddPumpValues, fields: ReturnType<typeof fieldReader>): ob
       {
         key: 'oil',
         chargeMl: chargeMl || 1,
-        housingMl: assumedFrom('sumps.0.housingMl', chargeMl) || 1,
+        housingMl: Math.min(assumedFrom('sumps.0.housingMl', chargeMl) || 1, MOST_ML),
         holdUpMl: holdUp ?? assumedFrom('sumps.0.holdUpMl', chargeMl),
         betweenMarksMl: marks ?? assumedFrom('sumps.0.betweenMarksMl', chargeMl),
       },

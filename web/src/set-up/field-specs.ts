@@ -13,8 +13,10 @@ interface SpecBase {
   readonly hint?: string;
   /** Must be said; others may stay empty. */
   readonly wanted?: true;
-  /** What a new record starts with. */
+  /** What a new record starts with: a default of ours, and marked so until somebody says it. */
   readonly initial?: string;
+  /** A question of the form, or the beginning of what is to be typed: not marked. */
+  readonly unmarked?: true;
   /** Shown, and read, only where this holds. */
   readonly when?: (values: RecordValues) => boolean;
   /** Heading that begins here. */
@@ -40,7 +42,7 @@ export type FieldSpec = SpecBase &
     | { readonly type: 'heights' }
   );
 
-/** Every field as text, by its path with `/` for `.`; what is not from a manual is listed under `assumed`. */
+/** Every field as text, by its path with `/` for `.`; what nobody has said yet is listed under `assumed`. */
 export type RecordValues = Readonly<Record<string, string>>;
 export const nameOf = (path: string): string => path.replaceAll('.', '/');
 
@@ -199,6 +201,7 @@ export const FIELD_SPECS: Readonly<Record<SetUpKind, readonly FieldSpec[]>> = {
       chips: chipsOf({ vane: 'oil-sealed vane pump', booster: 'mechanical booster', dry: 'dry pump' }),
       wanted: true,
       initial: 'vane',
+      unmarked: true,
     },
     { path: 'pumpingSpeedM3h', label: 'Pumping speed', wanted: true, ...flow },
     { path: 'stages', label: 'Stages', type: 'number', unit: '', when: kindIs('vane'), initial: '2' },
@@ -248,6 +251,7 @@ export const FIELD_SPECS: Readonly<Record<SetUpKind, readonly FieldSpec[]>> = {
       type: 'choice',
       chips: chipsOf({ inService: 'in service', lent: 'lent', spare: 'a spare', retired: 'retired' }),
       initial: 'inService',
+      unmarked: true,
       hint: 'Spare and retired pumps are not on the Round.',
     },
     { path: 'note', label: 'Note', type: 'text', hint: 'lent to whom, exchanged for what' },
@@ -272,6 +276,7 @@ export const FIELD_SPECS: Readonly<Record<SetUpKind, readonly FieldSpec[]>> = {
       chips: chipsOf(SCHOOL_WORDS),
       wanted: true,
       initial: 'bleedAndCount',
+      unmarked: true,
     },
     {
       path: 'overhauledAt',
@@ -349,6 +354,7 @@ export const FIELD_SPECS: Readonly<Record<SetUpKind, readonly FieldSpec[]>> = {
       type: 'heights',
       wanted: true,
       initial: '0 0\n',
+      unmarked: true,
       hint: 'One height and what the jar holds up to it on each line, from “0 0” at the bottom to the brim, such as “55 250”.',
     },
   ],

@@ -44,6 +44,6 @@ describe('a chosen file', () => {
   });
   test('that is too large is not even read', async () => {
     const read = await readJsonFile(file('', 50_000_000), 5_000_000);
-    expect(!read.ok && read.words).toMatch(/has 50 MB\. Right would be at most 5 MB/);
+    expect(!read.ok && read.words).toMatch(/has 50\u00a0MB\. Right would be at most 5\u00a0MB/);
   });
 });

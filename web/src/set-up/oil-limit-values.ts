@@ -1,3 +1,4 @@
+import { number } from '../words/number.js';
 import { MAX_OIL_LIMIT } from '@winter-jar/contracts';
 import { OIL_LIMITS, OIL_SIGNS, VERDICT_LEVELS, type SignId, type SparseOilLimits } from '@winter-jar/core';
 import { typedNumber, typedText } from '../ui/typed-number.js';
@@ -44,7 +45,7 @@ export function readOilLimits(values: RecordValues): Read {
     else
       issues[name] =
         read.twoWays ??
-        `“${text}” is not a limit. Right would be a number from 0 to ${MAX_OIL_LIMIT.toLocaleString('en-GB')}, or “${NO_LIMIT}”.`;
+        `“${text}” is not a limit. Right would be a number from 0 to ${number(MAX_OIL_LIMIT)}, or “${NO_LIMIT}”.`;
   }
   return Object.keys(issues).length > 0 ? { ok: false, issues } : { ok: true, limits: limits };
 }

@@ -40,6 +40,11 @@ function grouped(specs: readonly FieldSpec[]): Grouped[] {
   return groups;
 }
 
+/** Beside a field that holds a default of ours. */
+const ASSUMED = 'assumed, until you say';
+const NOT_FROM_MANUAL = 'assumed, not from the manual';
+const MANUAL_KINDS: readonly SetUpKind[] = ['pumpModel', 'oilProduct'];
+
 const WIDE: readonly FieldSpec['type'][] = ['choice', 'many', 'heights'];
 
 /** All fields of one kind of record, in the order of its list. */
@@ -55,7 +60,7 @@ export function RecordFields({
       <div className="grid items-start gap-x-5 gap-y-5 sm:grid-cols-2">
         {specs.map((spec) => (
           <div key={spec.path} className={WIDE.includes(spec.type) ? 'sm:col-span-2' : ''}>
-            <RecordField spec={spec} {...form} />
+            <RecordField spec={spec} kind={kind} {...form} />
           </div>
         ))}
       </div>
@@ -63,7 +68,14 @@ export function RecordFields({
   ));
 }
 
-function RecordField({ spec, values, set, error, house }: RecordFormProps & { spec: FieldSpec }) {
+function RecordField({
+  spec,
+  kind,
+  values,
+  set,
+  error,
+  house,
+}: RecordFormProps & { spec: FieldSpec; kind: SetUpKind }) {
   const name = nameOf(spec.path);
   const zones = useId();
   const value = values[name] ?? '';
@@ -78,7 +90,9 @@ function RecordField({ spec, values, set, error, house }: RecordFormProps & { sp
         set(other)(said);
     if (ours) set('assumed')(notAssumed(values, name));
   };
-  const hint = [ours && 'not from the manual', spec.hint].filter(Boolean).join(' · ');
+  const mark = MANUAL_KINDS.includes(kind) ? NOT_FROM_MANUAL : ASSUMED;
+  const echo = spec.type === 'number' ? echoOf(value) : null;
+  const hint = [echo, ours && mark, spec.hint].filter(Boolean).join(' · ');
   const shared = { label: spec.label, error: error(name), ...(hint ? { hint } : {}) };
   switch (spec.type) {
     case 'text':
@@ -86,12 +100,7 @@ function RecordField({ spec, values, set, error, house }: RecordFormProps & { sp
     case 'day':
       return <TextField {...shared} type="date" value={value} onText={onText} />;
     case 'choice':
-      return (
-        <div className="flex flex-col gap-2">
-          <Chips label={spec.label} chips={spec.chips} value={value} onChange={onText} error={error(name)} />
-          {hint && <p className="text-[14px] text-ink-2">{hint}</p>}
-        </div>
-      );
+      return <Chips {...shared} chips={spec.chips} value={value} onChange={onText} />;
     case 'many':
       return (
         <div className="flex flex-col gap-2">
@@ -105,9 +114,9 @@ function RecordField({ spec, values, set, error, house }: RecordFormProps & { sp
         </div>
       );
     case 'rating':
-      return <Chips label={spec.label} chips={RATINGS} value={value} onChange={onText} error={error(name)} />;
+      return <Chips {...shared} chips={RATINGS} value={value} onChange={onText} />;
     case 'flag':
-      return <Chips label={spec.label} chips={YES_NO} value={value} onChange={onText} error={error(name)} />;
+      return <Chips {...shared} chips={YES_NO} value={value} onChange={onText} />;
     case 'reference':
       return (
         <SelectField
@@ -140,7 +149,6 @@ function RecordField({ spec, values, set, error, house }: RecordFormProps & { sp
       return (
         <TextField
           {...shared}
-          {...(echoOf(value) ? { hint: echoOf(value) ?? '' } : {})}
           label={spec.unit ? `${spec.label} (${spec.unit})` : spec.label}
           value={value}
           onText={onText}

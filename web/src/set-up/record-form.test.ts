@@ -35,12 +35,12 @@ const issuesOf = (kind: SetUpKind, values: RecordValues) => {
 test.each<[SetUpKind, RecordValues, string, RegExp]>([
   ['pumpModel', { ...vane, pumpingSpeedM3h: 'fast' }, 'pumpingSpeedM3h', /“fast” is not a number with a unit/],
   ['pumpModel', { ...vane, pumpingSpeedM3h: '6 mL' }, 'pumpingSpeedM3h', /measures something else/],
-  ['pumpModel', { ...vane, name: '' }, 'name', /This must be said: name/],
+  ['pumpModel', { ...vane, name: '' }, 'name', /^Say this: it cannot stay empty/],
   ['pumpModel', { ...vane, 'sumps/0/housingMl': '300' }, 'sumps/0/housingMl', /at least the charge, 700 mL/],
-  ['pumpModel', { ...vane, 'sumps/0/holdUpMl': '' }, 'sumps/0/holdUpMl', /This must be said: hold-up/],
+  ['pumpModel', { ...vane, 'sumps/0/holdUpMl': '' }, 'sumps/0/holdUpMl', /^Say this/],
   ['pumpModel', { ...vane, operatingOilTempC: '300' }, 'operatingOilTempC', /from 0 to 150/],
   ['pumpModel', { ...vane, stages: 'two' }, 'stages', /“two” is not a number/],
-  ['material', { ...initialValues('material'), name: 'Peat' }, 'process', /This must be said: process/],
+  ['material', { ...initialValues('material'), name: 'Peat' }, 'process', /^Say this/],
   ['site', { ...initialValues('site'), name: 'A', process: 'packaging', zone: 'Moon' }, 'zone', /an IANA time zone/],
   ['pumpModel', { ...vane, 'limits/oilChange/runs': '-2' }, 'limits/oilChange/runs', /“-2” is not a limit/],
   ['pumpModel', { ...vane, name: 'x'.repeat(61) }, 'name', /a name of 1 to 60/],
@@ -77,6 +77,32 @@ test('what a person types is no default of ours any more', () => {
   const values = { assumed: 'stages sumps.0.holdUpMl' };
   expect(notAssumed(values, nameOf('sumps.0.holdUpMl'))).toBe('stages');
   expect(notAssumed(values, 'name')).toBe('stages sumps.0.holdUpMl');
+});
+
+test('what a new record starts with is marked as ours until it is said, and only where it is asked for', () => {
+  const equipment = {
+    ...initialValues('equipment'),
+    name: 'Chamber',
+    siteId: 'site',
+    process: 'packaging',
+    referenceHours: '8',
+  };
+  expect(readRecord('equipment', equipment, units)).toMatchObject({ ok: true, body: { assumed: ['coldTrap'] } });
+  expect(initialValues('material').assumed).toBe('moisture fat fines solvent acid');
+  const model = initialValues('pumpModel');
+  const booster = {
+    ...model,
+    ...valuesOf('pumpModel', house.pumpModel.booster as never, units),
+    assumed: model.assumed ?? '',
+  };
+  const read = readRecord('pumpModel', booster, units);
+  // It has no stages, and whoever opened the form chose its kind.
+  expect(read.ok && 'assumed' in read.body && read.body.assumed).toEqual([
+    'operatingOilTempC',
+    'hasOilFilter',
+    'ballastRule',
+    'hasHourMeter',
+  ]);
 });
 
 test('the whole house library of materials is right', () => {

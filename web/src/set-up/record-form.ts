@@ -58,9 +58,10 @@ export function valuesOf(kind: SetUpKind, body: Body, units: Units): RecordValue
 /** The fields of a new record. */
 export function initialValues(kind: SetUpKind, known: RecordValues = {}): RecordValues {
   const fields = FIELD_SPECS[kind].map((spec): [string, string] => [nameOf(spec.path), spec.initial ?? '']);
+  const assumed = FIELD_SPECS[kind].filter((spec) => spec.initial && !spec.unmarked && !known[nameOf(spec.path)]);
   return {
     ...Object.fromEntries(fields),
-    assumed: '',
+    assumed: assumed.map(({ path }) => path).join(' '),
     ...(hasLimits(kind) ? limitValues({}) : {}),
     ...(hasOilLimits(kind) ? oilLimitValues({}) : {}),
     ...known,
@@ -105,7 +106,8 @@ export function readRecord(kind: SetUpKind, values: RecordValues, units: Units, 
     if (value !== null && value !== undefined) put(body, spec.path, value);
   }
   if (kind === 'pumpModel') body.sumps = sumpsOf(values.kind as PumpKind, (body.sumps ?? {}) as Body);
-  if (values.assumed) body.assumed = values.assumed.split(' ').filter(Boolean);
+  const assumed = (values.assumed ?? '').split(' ').filter((path) => shown.some((spec) => spec.path === path));
+  if (assumed.length > 0) body.assumed = assumed;
   if (hasLimits(kind)) {
     const limits = readLimits(values);
     if (limits.ok) body.limits = limits.limits;
@@ -122,11 +124,14 @@ export function readRecord(kind: SetUpKind, values: RecordValues, units: Units, 
   return { ok: false, issues: Object.fromEntries(checked.issues.map((i) => [nameOf(i.field), issueWords(i)])) };
 }
 
+/** Of a field that has to be said. */
+const EMPTY = 'Say this: it cannot stay empty.';
+
 function readField(spec: FieldSpec, text: string, reader: ReturnType<typeof fieldReader>): unknown {
   const name = nameOf(spec.path);
   const trimmed = text.trim();
   if (trimmed === '' && spec.type !== 'flag') {
-    if (spec.wanted) reader.refuse(name, `This must be said: ${spec.label.toLowerCase()}.`);
+    if (spec.wanted) reader.refuse(name, EMPTY);
     return null;
   }
   switch (spec.type) {

@@ -1,3 +1,4 @@
+import { number } from '../words/number.js';
 import type { Print } from '../device/use-print.js';
 import { capacityMl, materialFactor, type HouseSetUp, type SetUpKind } from '@winter-jar/core';
 import { PLACE_WORDS } from '../words/place-words.js';
@@ -52,7 +53,7 @@ export function recordName(house: HouseSetUp, kind: SetUpKind, id: string): stri
   return body && 'name' in body ? body.name : kind === 'houseRules' ? 'Care rules of the house' : id;
 }
 
-export const weightOf = (material: HouseSetUp['material'][string]): string => materialFactor(material).toFixed(2);
+export const weightOf = (material: HouseSetUp['material'][string]): string => number(materialFactor(material), 2);
 
 /** A record in one line beneath its name. */
 export function recordFacts(house: HouseSetUp, kind: SetUpKind, id: string, print: Print): string {

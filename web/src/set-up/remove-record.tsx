@@ -1,3 +1,4 @@
+import { number } from '../words/number.js';
 import type { ApiProblem } from '@winter-jar/contracts';
 import type { SetUpKind } from '@winter-jar/core';
 import { useState } from 'react';
@@ -61,7 +62,7 @@ function whyWords({ issues }: ApiProblem, kind: SetUpKind): string {
   const [issue] = issues;
   const instead = kind === 'pump' ? ' Retire it instead: choose “retired” above.' : '';
   if (typeof issue?.value === 'number')
-    return `It cannot be deleted: ${issue.value === 1 ? 'an entry' : `${issue.value} entries`} of the journal name it, taken back or not.${instead}`;
+    return `It cannot be deleted: ${issue.value === 1 ? 'an entry' : `${number(Number(issue.value))} entries`} of the journal name it, taken back or not.${instead}`;
   if (typeof issue?.value === 'string') return `It cannot be deleted: ${issue.value} names it, or did.${instead}`;
   return `It cannot be deleted. Right would be ${issue?.right ?? 'another record'}.`;
 }

@@ -1,3 +1,4 @@
+import { oneOrMore, uncapital } from '../words/number.js';
 import type { SetUpFilePreview, SetUpFileResult, SetUpFileRow } from '@winter-jar/contracts';
 import { ChevronLeft, Download } from 'lucide-react';
 import { Link } from 'react-router';
@@ -84,7 +85,7 @@ export function SetUpFilePage() {
         {result && (
           <div className="border-l-4 border-run-on pl-3">
             <h2 className="text-[20px]">
-              {result.written === 1 ? 'One record' : `${result.written} records`} imported from {file.name}
+              {oneOrMore(result.written, 'record')} imported from {file.name}
             </h2>
             <p>
               Pumps that are new wait on the <Link to="/">Round</Link> to be taken over: when was their oil changed?
@@ -133,7 +134,7 @@ function Preview({
       <div className="mt-3 flex flex-wrap gap-3">
         {good > 0 && (
           <Button look="solid" disabled={busy} onClick={() => onTake('keep')}>
-            {busy ? 'Importing …' : `Import ${good === 1 ? 'one record' : `${good} records`}`}
+            {busy ? 'Importing …' : `Import ${uncapital(oneOrMore(good, 'record'))}`}
           </Button>
         )}
         {count('conflicting') > 0 && (

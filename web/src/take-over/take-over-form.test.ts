@@ -29,7 +29,7 @@ test.each<[Partial<TakeOverValues>, string, RegExp]>([
   [{ changedDay: '2031-06-02' }, 'changedDay', /has not come yet/],
   [{ changed: 'unknown', runsSince: '-1' }, 'runsSince', /a whole number/],
   [{ changed: 'unknown', hoursSince: 'two' }, 'hoursSince', /not a number with a unit/],
-  [{ changed: 'unknown', meter: '-4' }, 'meter', /less than the least/],
+  [{ changed: 'unknown', meter: '-4' }, 'meter', /“-4” is too little\. Right would be 0 min or more/],
 ])('%j is refused at its field', (values, field, words) => {
   const answer = read(values);
   expect(!answer.ok && answer.issues[field]).toMatch(words);

@@ -13,13 +13,16 @@ export function Chips<V extends string>({
   value,
   onChange,
   error,
+  hint,
   hideLabel,
 }: {
   label: string;
   chips: readonly Chip<V>[];
   value: V | null;
+  /** Also with the chip that is chosen already: whoever taps it says so. */
   onChange: (value: V) => void;
   error?: string | undefined;
+  hint?: string;
   hideLabel?: boolean;
 }) {
   return (
@@ -32,7 +35,10 @@ export function Chips<V extends string>({
       <ToggleGroup.Root
         type="single"
         value={value ?? ''}
-        onValueChange={(next) => next && onChange(next as V)}
+        onValueChange={(next) => {
+          const said = next || value;
+          if (said) onChange(said as V);
+        }}
         className="flex flex-wrap gap-3"
       >
         {chips.map((chip) => (
@@ -46,6 +52,7 @@ export function Chips<V extends string>({
           </ToggleGroup.Item>
         ))}
       </ToggleGroup.Root>
+      {hint && <p className="text-[14px] text-ink-2">{hint}</p>}
       {error && (
         <p role="alert" className="text-[14px] font-semibold text-stop">
           {error}

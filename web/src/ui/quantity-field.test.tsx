@@ -25,11 +25,13 @@ test('echoes what it understood, refuses with an example, names the bound', asyn
   expect(field.getAttribute('aria-invalid')).toBe('false');
   await userEvent.clear(field);
   await userEvent.type(field, 'a cup');
-  expect(screen.getByRole('alert').textContent).toBe('“a cup” is not a number with a unit, such as 25 mL or 2 tbsp');
+  expect(screen.getByRole('alert').textContent).toBe(
+    '“a cup” is not a number with a unit. Right would be 25 mL or 2 tbsp, for instance.',
+  );
   expect(field.getAttribute('aria-describedby')).toBe(screen.getByRole('alert').id);
   await userEvent.clear(field);
   await userEvent.type(field, '0,6 L');
-  expect(screen.getByRole('alert').textContent).toBe('“0,6 L” is more than the most that can be right, 500 mL');
+  expect(screen.getByRole('alert').textContent).toBe('“0,6 L” is too much. Right would be 500 mL or less.');
 });
 
 test('a volume is typed on the number pad with its unit beside; a tap on the unit brings the letters', async () => {

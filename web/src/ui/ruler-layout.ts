@@ -1,3 +1,4 @@
+import { countOf } from '../words/number.js';
 import type { RunRuler } from '@winter-jar/core';
 
 export interface PlacedBar {
@@ -58,7 +59,7 @@ export function layOutRuler(ruler: RunRuler, width: number, flagTextWidth = 0): 
       ? {
           x: START,
           width: COLLAPSED_WIDTH,
-          label: `+${ruler.collapsed.runs} run${ruler.collapsed.runs === 1 ? '' : 's'}`,
+          label: `+${countOf(ruler.collapsed.runs, 'run')}`,
         }
       : null,
     bars,

@@ -6,10 +6,10 @@ export const DECIMAL_COMMA = new Intl.NumberFormat()
   .some((part) => part.type === 'decimal' && part.value === ',');
 
 export const twoWaysWords = (text: string, [thousands, decimal]: readonly [number, number]): string =>
-  `“${text}” can be ${thousands} or ${decimal}: write ${thousands}, or ${typedText(decimal)}`;
+  `“${text}” can be ${thousands} or ${decimal}. Right would be ${thousands}, or ${typedText(decimal)}.`;
 
 /** A number as a field shows it, so that it reads back as the same: three decimals alone could be thousands. */
-export const typedText = (value: number): string => String(value).replace(/^(-?\d{1,3}\.\d{3})$/, '$10');
+export const typedText = (value: number): string => String(value).replace(/^(-?[1-9]\d{0,2}\.\d{3})$/, '$10');
 
 export type TypedNumber =
   { readonly ok: true; readonly value: number } | { readonly ok: false; readonly twoWays: string | null };

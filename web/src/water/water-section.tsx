@@ -1,3 +1,4 @@
+import { number } from '../words/number.js';
 import type { PumpPage } from '@winter-jar/contracts';
 import type { WaterStory } from '@winter-jar/core';
 import { useWaterQuery } from '../api/house-api.js';
@@ -56,7 +57,7 @@ function Budget({ story, page, words }: { story: WaterStory; page: PumpPage; wor
   );
 }
 
-const grams = (g: number): string => `${Math.round(g).toLocaleString('en-GB')}\u00a0g`;
+const grams = (g: number): string => `${number(g)}\u00a0g`;
 
 /** Taken in and expected in the oil are kept apart, run by run. */
 export function RunsTable({

@@ -1,4 +1,4 @@
-import { number } from '../words/number.js';
+import { countOf, number, oneOrMore } from '../words/number.js';
 import type { Print } from '../device/use-print.js';
 import type { Sentence } from '../words/words.js';
 import type { Assumed, BallastAdvice, ExcessHint, ToleranceRange, NotEstimated, WaterStory } from '@winter-jar/core';
@@ -38,7 +38,7 @@ export function budgetWords({ budget, runs, runsSeen }: WaterStory, print: Print
     return { short: `${ml(print, foundMl)} found`, full: `What its runs should have left cannot be said: ${why}.` };
   }
   const range = `${ml(print, expectedLowMl ?? 0)} to ${ml(print, expectedHighMl ?? 0)}`;
-  const runWords = `${runsSeen} run${runsSeen === 1 ? '' : 's'}`;
+  const runWords = countOf(runsSeen, 'run');
   const base = `${ml(print, foundMl)} of water found where ${runWords} should have left ${ml(print, expectedMl)} (${range})`;
   if (says === 'more')
     return {
@@ -57,15 +57,15 @@ export function budgetWords({ budget, runs, runsSeen }: WaterStory, print: Print
 export function hintWords(hint: ExcessHint): string {
   switch (hint.code) {
     case 'meltwater':
-      return `${hint.runs === 1 ? 'One run' : `${hint.runs} runs`} went right after a defrost or with the drain open: meltwater drawn in is the likeliest.`;
+      return `${oneOrMore(hint.runs, 'run')} went right after a defrost or with the drain open: meltwater drawn in is the likeliest.`;
     case 'coldBallast':
-      return `${hint.runs === 1 ? 'One run' : `${hint.runs} runs`} had the ballast open into oil so cold that its air brings more water than it takes out.`;
+      return `${oneOrMore(hint.runs, 'run')} had the ballast open into oil so cold that its air brings more water than it takes out.`;
     case 'liquid':
       return 'So much at once is rarely vapour: meltwater after a defrost, an open drain, condensate running back from a rising exhaust pipe.';
     case 'warmTrap':
-      return `Past the trap alone it would have had to be ${number(hint.warmerK, 0)}\u00a0K warmer all the time.`;
+      return `Past the trap alone it would have had to be ${number(hint.warmerK)}\u00a0K warmer all the time.`;
     case 'leak': {
-      const need = `A leak of humid air would have to be ${number(hint.leakHpaLPerS, 0)}\u00a0hPa·L/s and hold the chamber near ${number(hint.chamberHpa, 1)}\u00a0hPa`;
+      const need = `A leak of humid air would have to be ${number(hint.leakHpaLPerS)}\u00a0hPa·L/s and hold the chamber near ${number(hint.chamberHpa, 1)}\u00a0hPa`;
       if (hint.reachedHpa === null) return `${need}; no pressure was logged to compare.`;
       const reached = `${number(hint.reachedHpa, hint.reachedHpa < 0.1 ? 3 : 2)}\u00a0hPa`;
       return hint.excluded
@@ -78,7 +78,7 @@ export function hintWords(hint: ExcessHint): string {
 /** How good the trap is, by its own history. */
 export function fitWords({ fit, budget }: Pick<WaterStory, 'fit' | 'budget'>): string | null {
   if (!fit) return null;
-  const from = `${fit.segments} stretch${fit.segments === 1 ? '' : 'es'} between two looks before this charge`;
+  const from = `${countOf(fit.segments, 'stretch', 'stretches')} between two looks before this charge`;
   if (!fit.ok) return `The trap’s factor: too little is known (${from}; four are needed).`;
   const range = `${number(fit.low, 2)} to ${number(fit.high, 2)}`;
   if (!fit.knowsEnough) return `The trap’s factor: somewhere from ${range}, too wide to use (from ${from}).`;

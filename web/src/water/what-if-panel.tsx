@@ -1,3 +1,4 @@
+import { number, weightNumber } from '../words/number.js';
 import { typedQuantity } from '../ui/typed-number.js';
 import type { PumpPage } from '@winter-jar/contracts';
 import { type Dimension } from '@winter-jar/core';
@@ -76,7 +77,7 @@ export function WhatIfPanel({ page, words }: { page: PumpPage; words: Words }) {
 function Answer({ answer, words }: { answer: WhatIfAnswer; words: Words }) {
   const { water, weight, after } = answer;
   const change = after?.tasks.find((t) => t.task === 'oilChange');
-  const g = (value: number) => `${Math.round(value).toLocaleString('en-GB')}\u00a0g`;
+  const g = (value: number) => `${number(value)}\u00a0g`;
   return (
     <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 text-[15px]">
       <dt className="text-ink-2">Taken in</dt>
@@ -84,7 +85,7 @@ function Answer({ answer, words }: { answer: WhatIfAnswer; words: Words }) {
       <dt className="text-ink-2">Stays in the oil</dt>
       <dd className="figure">{water.ok ? g(water.leftG) : '–'}</dd>
       <dt className="text-ink-2">Weight</dt>
-      <dd className="figure">{weight.toFixed(1)}</dd>
+      <dd className="figure">{weightNumber(weight)}</dd>
       {change?.decides && (
         <>
           <dt className="text-ink-2">Oil change</dt>

@@ -1,3 +1,4 @@
+import { countOf, weightNumber } from './number.js';
 import type { RunRuler } from '@winter-jar/core';
 import { momentWords } from './dates.js';
 import { limitWords } from './messages.js';
@@ -15,12 +16,12 @@ export function barWords(
     Boolean,
   );
   if (bar.load === 'unlogged')
-    return `Not logged, on the meter by ${momentWords(bar.at, zone, now)} · ${print.duration(bar.minutes)} · weight ${bar.weight.toFixed(1)}`;
+    return `Not logged, on the meter by ${momentWords(bar.at, zone, now)} · ${print.duration(bar.minutes)} · weight ${weightNumber(bar.weight)}`;
   const what = bar.materialId === null ? 'Not told what went in' : (materialNames[bar.materialId] ?? bar.materialId);
   return [
     `${what}, ${momentWords(bar.at, zone, now)}`,
     print.duration(bar.minutes),
-    `weight ${bar.weight.toFixed(1)}`,
+    `weight ${weightNumber(bar.weight)}`,
     ...marks,
   ].join(' · ');
 }
@@ -29,9 +30,7 @@ export function barWords(
 export function rulerWords(name: string, ruler: RunRuler): string {
   const runs = ruler.bars.filter((b) => b.load !== 'unlogged').length + (ruler.collapsed?.runs ?? 0);
   const carried = ruler.bars.filter((b) => b.carriedOver).length;
-  const parts = [
-    `${name}: ${runs} run${runs === 1 ? '' : 's'} since the oil change, weight ${ruler.usedWeight.toFixed(1)}`,
-  ];
+  const parts = [`${name}: ${countOf(runs, 'run')} since the oil change, weight ${weightNumber(ruler.usedWeight)}`];
   if (carried > 0) parts.push(`${carried} on oil carried over`);
   if (ruler.flag)
     parts.push(`${limitWords(ruler.flag.measure, ruler.flag.limit)} ${ruler.flag.reached ? 'reached' : 'comes first'}`);

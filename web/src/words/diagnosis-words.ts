@@ -1,3 +1,4 @@
+import { percent } from './number.js';
 import type { Print } from '../device/use-print.js';
 import {
   CAUSES,
@@ -91,12 +92,11 @@ export function foundWords(foundId: string, foundState: string): string {
 /** A share of 1 and of 0 are never certain. */
 export function shareWords(share: number): string {
   if (share < 0.01) return 'under 1\u00a0%';
-  return share > 0.99 ? 'over 99\u00a0%' : `${Math.round(share * 100)}\u00a0%`;
+  return share > 0.99 ? 'over 99\u00a0%' : percent(share);
 }
 
 /** A rate per run: small ones with one more digit. */
-export const rateWords = (rate: number): string =>
-  `${(rate * 100).toLocaleString('en-GB', { maximumFractionDigits: rate < 0.1 ? 1 : 0 })}\u00a0%`;
+export const rateWords = (rate: number): string => percent(rate);
 
 /** How sure somebody is, as they say it; each with the certainty that it counts for. */
 export const SURENESS = [

@@ -1,11 +1,10 @@
+import { number } from './number.js';
 import type { PumpEffect, RoundRow } from '@winter-jar/contracts';
 import { headline, verdictWords } from './messages.js';
 import type { Words } from './words.js';
 
 const stands = (row: RoundRow | null, words: Words): string =>
   row ? `${verdictWords(row.verdict, row.act)} · ${headline(row, words)}` : 'not on the Round';
-
-const number = (value: number, digits = 0): string => value.toLocaleString('en-GB', { maximumFractionDigits: digits });
 
 /** "12 → 13 runs", for each count that moves. */
 export function countWords(effect: PumpEffect): string[] {

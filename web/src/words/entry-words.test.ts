@@ -88,7 +88,7 @@ test('an issue says the value and what would be right', () => {
     '“-5” is not right here. Right would be at least 1 minute.',
   );
   expect(issueWords({ field: 'minutes', value: null, code: 'missing', right: 'whole minutes' })).toBe(
-    'Right would be whole minutes.',
+    'Say this: whole minutes.',
   );
 });
 
@@ -105,6 +105,10 @@ test.each<[Question, RegExp]>([
   [
     { code: 'drainAboveCharge', outMl: 760, chargeMl: 700 },
     /^760 mL came out, but the charge is 700 mL\. Was there water in it\?$/,
+  ],
+  [
+    { code: 'aboveAssumedHousing', ml: 1500, holdsMl: 1050 },
+    /^1,500 mL is more than the 1,050 mL that this housing was assumed to hold/,
   ],
   [
     {
@@ -151,7 +155,7 @@ const bar = {
 
 test('a bar and a ruler are named for those who cannot see them', () => {
   expect(barWords(bar, { 'fd-meat': 'Meat or fish' }, words)).toBe(
-    'Meat or fish, yesterday 10:00 · 20 h 30 · weight 2.5 · bled · on oil carried over',
+    'Meat or fish, yesterday 10:00 · 20 h 30 · weight 2.6 · bled · on oil carried over',
   );
   const ruler = {
     collapsed: { runs: 3, weight: 4 },
@@ -161,7 +165,7 @@ test('a bar and a ruler are named for those who cannot see them', () => {
     flag: { atWeight: 5, measure: 'hours' as const, limit: 750, reached: true },
   };
   expect(rulerWords('K6', ruler)).toBe(
-    'K6: 4 runs since the oil change, weight 6.5, 1 on oil carried over, 750 h reached',
+    'K6: 4 runs since the oil change, weight 6.6, 1 on oil carried over, 750 h reached',
   );
   expect(flagWords(ruler)).toBe('750 h');
   expect(flagWords({ ...ruler, flag: { ...ruler.flag, measure: 'weight' } })).toBeNull();

@@ -1,4 +1,4 @@
-import { number } from './number.js';
+import { countOf, hours, number } from './number.js';
 import type { Entry, HouseSetUp, OilWent, TaskId } from '@winter-jar/core';
 import { dayWords } from './dates.js';
 import { TASK_WORDS } from './messages.js';
@@ -25,15 +25,15 @@ export const LEVEL_WORDS = {
 } as const;
 
 /** How long oil stood: minutes, hours or days, as people say it. */
-export const stoodWords = (hours: number): string =>
-  hours < 1
-    ? `${Math.round(hours * 60)}\u00a0min`
-    : hours < 48
-      ? `${Math.round(hours * 10) / 10}\u00a0h`
-      : `${Math.round(hours / 2.4) / 10}\u00a0days`;
+export const stoodWords = (stood: number): string =>
+  stood < 1
+    ? `${number(stood * 60)}\u00a0min`
+    : stood < 48
+      ? `${number(stood, 1)}\u00a0h`
+      : `${number(stood / 24, 1)}\u00a0days`;
 
 /** Hours on a meter: whole ones are enough. */
-export const meterWords = (minutes: number): string => `${Math.round(minutes / 60).toLocaleString('en-GB')}\u00a0h`;
+export const meterWords = (minutes: number): string => hours(minutes / 60);
 
 const wentWords = (where: OilWent): string => `oil had gone ${OIL_WENT_WORDS[where]}`;
 
@@ -50,7 +50,7 @@ export function entryWords(entry: Entry, house: HouseSetUp, { print, zone, now }
         materialName(materialId, house),
         entry.body.stillRunning && 'still running',
         minutes ? print.duration(minutes) : null,
-        cycles ? `${cycles.toLocaleString('en-GB')} cycles` : null,
+        cycles ? countOf(cycles, 'cycle') : null,
         session === 'sideJob' ? 'side job' : session === 'aborted' ? 'aborted' : null,
         ballast === 'unknown' ? null : `ballast ${ballast === 'purge' ? 'to purge' : ballast}`,
         entry.body.loadKg && `${number(entry.body.loadKg, 1)}\u00a0kg`,

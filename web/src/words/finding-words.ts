@@ -189,7 +189,7 @@ export const FINDING_WORDS: { readonly [C in FindingCode]: (found: FoundOf<C>, w
     full: `Oil came out of the exhaust after the first minutes of pump-down (${dayWords(r.at, zone, now)}). Do not start it: too much oil, a blocked exhaust filter or a torn one.`,
   }),
   viscosity: (r, { zone, now }) => {
-    const by = `${number(Math.abs(r.foundMm2s / r.freshMm2s - 1) * 100, 0)}\u00a0% ${r.thinner ? 'thinner' : 'thicker'} than new`;
+    const by = `${number(Math.abs(r.foundMm2s / r.freshMm2s - 1) * 100)}\u00a0% ${r.thinner ? 'thinner' : 'thicker'} than new`;
     const answer = r.thinner
       ? r.level === 'stop'
         ? 'Three per cent of solvent do that, and lower the flash point: keep sparks away, never purge with air, drain it cold by your site’s rules.'
@@ -197,24 +197,24 @@ export const FINDING_WORDS: { readonly [C in FindingCode]: (found: FoundOf<C>, w
       : 'Resin, varnish or overheated oil.';
     return {
       short: `Oil ${by}`,
-      full: `By lab the oil is ${by}: ${number(r.foundMm2s, 1)} against ${number(r.freshMm2s, 1)}\u00a0mm²/s at 40\u00a0°C (sample ${dayWords(r.at, zone, now)}); the limit is ${number(r.limitPercent, 0)}\u00a0%. ${answer}`,
+      full: `By lab the oil is ${by}: ${number(r.foundMm2s, 1)} against ${number(r.freshMm2s, 1)}\u00a0mm²/s at 40\u00a0°C (sample ${dayWords(r.at, zone, now)}); the limit is ${number(r.limitPercent)}\u00a0%. ${answer}`,
     };
   },
   labWater: (r, { print, zone, now }) => ({
-    short: `Water by lab: ${number(r.foundPpm, 0)}\u00a0ppm`,
-    full: `${number(r.foundPpm, 0)}\u00a0ppm of water by lab (sample ${dayWords(r.at, zone, now)}); ${
+    short: `Water by lab: ${number(r.foundPpm)}\u00a0ppm`,
+    full: `${number(r.foundPpm)}\u00a0ppm of water by lab (sample ${dayWords(r.at, zone, now)}); ${
       r.saturatedAtC === null
-        ? `the limit is ${number(r.limitPpm, 0)}\u00a0ppm`
-        : `at ${print.temperature(r.saturatedAtC)} this oil holds ${number(r.limitPpm, 0)}\u00a0ppm dissolved, the rest drops out`
+        ? `the limit is ${number(r.limitPpm)}\u00a0ppm`
+        : `at ${print.temperature(r.saturatedAtC)} this oil holds ${number(r.limitPpm)}\u00a0ppm dissolved, the rest drops out`
     }. ${{ bleed: 'Bleed it, then look.', purge: 'Purge it, then look; change it if it does not clear.', change: 'Change it: with solvent in it, it must not be purged with air.' }[r.act as string] ?? 'Look at it again.'}`,
   }),
   iron: (r, { zone, now }) => ({
-    short: `Iron: ${number(r.abovePpm, 0)}\u00a0ppm above new`,
-    full: `${number(r.abovePpm, 0)}\u00a0ppm of iron above the unused oil (sample ${dayWords(r.at, zone, now)}); the limit is ${number(r.limitPpm, 0)}\u00a0ppm. ${r.level === 'lookSooner' ? 'Draw the next sample sooner.' : 'Change the oil.'}`,
+    short: `Iron: ${number(r.abovePpm)}\u00a0ppm above new`,
+    full: `${number(r.abovePpm)}\u00a0ppm of iron above the unused oil (sample ${dayWords(r.at, zone, now)}); the limit is ${number(r.limitPpm)}\u00a0ppm. ${r.level === 'lookSooner' ? 'Draw the next sample sooner.' : 'Change the oil.'}`,
   }),
   silicon: (r, { zone, now }) => ({
-    short: `Silicon: ${number(r.foundPpm, 0)}\u00a0ppm`,
-    full: `${number(r.foundPpm, 0)}\u00a0ppm of silicon, where earlier charges had ${number(r.usualPpm, 0)} (sample ${dayWords(r.at, zone, now)}). ${r.withAluminium ? 'With aluminium it is dust: see where air comes in.' : 'Alone it may be silicone, of release agent, sealant or antifoam.'}`,
+    short: `Silicon: ${number(r.foundPpm)}\u00a0ppm`,
+    full: `${number(r.foundPpm)}\u00a0ppm of silicon, where earlier charges had ${number(r.usualPpm)} (sample ${dayWords(r.at, zone, now)}). ${r.withAluminium ? 'With aluminium it is dust: see where air comes in.' : 'Alone it may be silicone, of release agent, sealant or antifoam.'}`,
   }),
   particleCode: (r, { zone, now }) => ({
     short: `Particles ${r.found}`,
@@ -225,8 +225,8 @@ export const FINDING_WORDS: { readonly [C in FindingCode]: (found: FoundOf<C>, w
     full: `Iron rises by ${number(r.per100h, 1)}\u00a0ppm per 100\u00a0h, where earlier charges had ${number(r.usualPer100h, 1)} (sample ${dayWords(r.at, zone, now)}); the limit is ${number(r.limitTimes, 1)} times as much. Draw the next sample sooner.`,
   }),
   wear: (r, { zone, now }) => ({
-    short: `Wear: ${number(r.abovePpm, 0)}\u00a0ppm of iron`,
-    full: `${number(r.abovePpm, 0)}\u00a0ppm of iron above the unused oil (sample ${dayWords(r.at, zone, now)})${
+    short: `Wear: ${number(r.abovePpm)}\u00a0ppm of iron`,
+    full: `${number(r.abovePpm)}\u00a0ppm of iron above the unused oil (sample ${dayWords(r.at, zone, now)})${
       r.signs.length > 0 ? `, with ${r.signs.map((s) => WEAR_SIGN_WORDS[s]).join(' and ')}` : ''
     }: the pump is wearing. ${r.level === 'stop' ? 'Do not start it; inspect vanes and bearings.' : 'Change the oil, then inspect vanes and bearings.'}`,
   }),
@@ -235,7 +235,7 @@ export const FINDING_WORDS: { readonly [C in FindingCode]: (found: FoundOf<C>, w
     full: `Acid number ${number(r.foundMgKohG, 2)} against ${number(r.freshMgKohG, 2)}\u00a0mg KOH/g when new (sample ${dayWords(r.at, zone, now)}); the limit is ${number(r.limitRise, 2)} above. ${r.level === 'lookSooner' ? 'Draw the next sample sooner.' : 'Change the oil.'}`,
   }),
   base: (r, { zone, now }) => ({
-    short: `Base number ${number((r.foundMgKohG / r.freshMgKohG) * 100, 0)}\u00a0% of new`,
+    short: `Base number ${number((r.foundMgKohG / r.freshMgKohG) * 100)}\u00a0% of new`,
     full: `Base number ${number(r.foundMgKohG, 1)} of ${number(r.freshMgKohG, 1)}\u00a0mg KOH/g when new (sample ${dayWords(r.at, zone, now)}): what neutralises acid is used up. ${r.level === 'lookSooner' ? 'Draw the next sample sooner.' : 'Change the oil.'}`,
   }),
   otherProduct: (r) => ({

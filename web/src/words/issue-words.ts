@@ -1,3 +1,4 @@
+import { number } from './number.js';
 import type { FieldIssue, Question } from '@winter-jar/contracts';
 import type { Unfit, UnusualReading } from '@winter-jar/core';
 import type { Print } from '../device/use-print.js';
@@ -8,8 +9,9 @@ import { meterWords } from './entry-words.js';
 /** What is wrong at a field, with the value and what would be right. */
 export function issueWords({ value, right, code }: FieldIssue): string {
   if (code === 'unknownField') return 'Not known here: leave it out.';
+  if (code === 'missing' || (typeof value === 'string' && value.trim() === '')) return `Say this: ${right}.`;
   const given = typeof value === 'string' || typeof value === 'number';
-  return `${given && code !== 'missing' ? `“${value}” is not right here. ` : ''}Right would be ${right}.`;
+  return `${given ? `“${value}” is not right here. ` : ''}Right would be ${right}.`;
 }
 
 /** Fields whose readings can be unusual. */
@@ -45,7 +47,7 @@ function readingWords({ field, value, least, most, quantity }: UnusualReading, p
   const said = (v: number) =>
     quantity === 'temperature' || quantity === 'pressure' || quantity === 'volume' || quantity === 'duration'
       ? print[quantity](v)
-      : `${v.toLocaleString('en-GB')}\u00a0${quantity}`;
+      : `${number(v, 2)}\u00a0${quantity}`;
   return `${READING_WORDS[field] ?? field} ${said(value)} (usual is ${said(least)} to ${said(most)})`;
 }
 
@@ -107,6 +109,11 @@ export function questionWords(question: Question, { print, zone, now }: Words): 
         question:
           'Solvent went in, and the ballast was open: air and solvent vapour can burn. Was it nitrogen, or was it really air?',
         yes: 'It happened so: save it',
+      };
+    case 'aboveAssumedHousing':
+      return {
+        question: `${print.volume(question.ml)} is more than the ${print.volume(question.holdsMl)} that this housing was assumed to hold: nobody has said yet what it holds. Is the amount right?`,
+        yes: 'Yes, it is right',
       };
     case 'drainAboveCharge':
       return {

@@ -1,3 +1,4 @@
+import { number } from './number.js';
 import {
   iso4406Code,
   LAB_FIGURES,
@@ -63,7 +64,7 @@ export function siliconWords({ siliconPpm, aluminiumPpm }: LabResultBody): strin
     : 'Silicon without aluminium may be silicone: from release agent, sealant or antifoam.';
 }
 
-const numberWords = (value: number): string => value.toLocaleString('en-GB', { maximumFractionDigits: 2 });
+const numberWords = (value: number): string => number(value, 2);
 
 /** The figures of a report in one line. */
 export function figuresWords(body: LabResultBody): string[] {

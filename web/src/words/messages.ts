@@ -13,7 +13,7 @@ import type {
   VerdictLevel,
 } from '@winter-jar/core';
 import { dayFromNow, dayWords } from './dates.js';
-import { capital, number, uncapital } from './number.js';
+import { capital, countOf, number, oneOrMore, uncapital } from './number.js';
 import type { Sentence, Words } from './words.js';
 import { FINDING_WORDS } from './finding-words.js';
 import { MACHINE_WORDS } from './machine-words.js';
@@ -93,14 +93,13 @@ export const sourceWords = (from: LimitStanding['from']): string => SOURCE_WORDS
 /** A measure's amount with the digits that make sense: "5.4", "112 h". */
 export function amount(measure: Measure, value: number): string {
   if (measure === 'weight') return number(value, 1);
-  return measure === 'hours' ? `${number(value, 0)} h` : number(value, 0);
+  return measure === 'hours' ? `${number(value)} h` : number(value);
 }
-const countOf = (value: number, word: string) => `${number(value, 0)} ${word}${value === 1 ? '' : 's'}`;
 
 /** As a count with its unit: "5 runs", "weight 7", "750 h". */
 export function limitWords(measure: Measure, value: number): string {
   if (measure === 'weight') return `${number(value, 1)} weighted runs`;
-  if (measure === 'hours') return `${number(value, 0)} h`;
+  if (measure === 'hours') return `${number(value)} h`;
   return countOf(value, { runs: 'run', days: 'day', changes: 'change' }[measure]);
 }
 
@@ -198,8 +197,8 @@ const REASON_WORDS: { readonly [C in ReasonCode]: (reason: ReasonOf<C>, words: W
   }),
   notTold: notToldWords,
   carriedOver: (r) => ({
-    short: `${r.runs} run${r.runs === 1 ? '' : 's'} on oil that was due`,
-    full: `${r.runs === 1 ? 'One run' : `${r.runs} runs`} of this charge went out on oil that was due (↷ on the ruler).`,
+    short: `${countOf(r.runs, 'run')} on oil that was due`,
+    full: `${oneOrMore(r.runs, 'run')} of this charge went out on oil that was due (↷ on the ruler).`,
   }),
 };
 
@@ -269,7 +268,7 @@ export const layUpWords = ({ why, days }: LayUp): string =>
 /** "after 1 more run": where no use is known that would give a date. */
 export function moreWords({ measure, left }: Pick<LimitStanding, 'measure' | 'left'>): string {
   if (measure === 'weight') return `after ${number(left, 1)} more weighted runs`;
-  if (measure === 'hours') return `after ${number(Math.ceil(left), 0)} more hours`;
+  if (measure === 'hours') return `after ${number(Math.ceil(left))} more hours`;
   const noun = { runs: 'run', days: 'day', changes: 'change' }[measure];
   return `after ${countOf(Math.ceil(left), `more ${noun}`)}`;
 }
