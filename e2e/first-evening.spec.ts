@@ -159,7 +159,7 @@ test('the demo yard opens from the first screen, apart from the own data', async
   await page.goto(house.address);
   await page.getByRole('button', { name: 'Open the demo yard' }).click();
   const link = page.getByRole('link', { name: /The demo yard is open/ });
-  await expect(link).toBeVisible({ timeout: 40_000 });
+  await expect(link).toBeVisible({ timeout: 120_000 });
   await page.goto((await link.getAttribute('href')) ?? '');
   await expect(page.getByText(/of 14/)).toBeVisible();
   expect((await house.round()).pumps).toBe(0);

@@ -8,7 +8,7 @@ const IN_WORDS: readonly (readonly [string, RegExp])[] = [
 ];
 const IN_LINES: readonly (readonly [string, RegExp])[] = [
   ['more digits than anybody reads', /(?<![\d.])(?!0\.0+\d{1,2}(?!\d))\d+\.\d{3,}/],
-  ['thousands without a comma', /(?<![\d.,–/-])(?!19\d\d\b|20\d\d\b)[1-9]\d{3,}(?![\d:/-])/],
+  ['thousands without a comma', /(?<![\w.,–/-]|ISO )(?!19\d\d\b|20\d\d\b)[1-9]\d{3,}(?![\d:/-])/],
   ['a date as a program writes it', /\d{4}-\d\d-\d\d/],
   ['a power as a program writes it', /\d[eE][+-]?\d/],
   ['one of many', /(?<![\d.,])1 (runs|hours|days|changes|looks|entries|rows|pumps|readings|charges|records|reasons)\b/],

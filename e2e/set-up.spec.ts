@@ -163,7 +163,7 @@ test('the first pump of an evening survives wrong input, a reload and a stopped 
   yard.expectedErrors = [/Failed to load resource/, /ERR_CONNECTION/, /net::/];
   await open(page, yard, '/set-up/add-pump');
   await page.getByRole('button', { name: 'Add the pump' }).click();
-  await expect(page.getByText(/Right would be a name of 1 to 60 characters/).first()).toBeVisible();
+  await expect(page.getByText(/Say this: a name of 1 to 60 characters/).first()).toBeVisible();
   await expect(page.getByText('Say on which day, or choose “nobody knows”.')).toBeVisible();
   await page.getByLabel('Name', { exact: true }).fill('HS-09');
   await page.getByRole('radio', { name: 'nobody knows' }).click();
@@ -271,5 +271,5 @@ test('a set-up file that is cut short, of another kind or too large gets a clear
   await importText(page, yard, '{"format":"recipes"}');
   await expect(page.getByRole('heading', { name: 'odd.json cannot be read as a set-up' })).toBeVisible();
   await importText(page, yard, ' '.repeat(6_000_000));
-  await expect(page.getByText(/odd\.json has 6 MB\. Right would be at most 5 MB/)).toBeVisible();
+  await expect(page.getByText(/odd\.json has 6\sMB\. Right would be at most 5\sMB/)).toBeVisible();
 });
