@@ -52,6 +52,31 @@ const AFTER_IMPORT: Readonly<Record<string, string>> = {
   'Oven pump': '8 runs, 52 h',
 };
 
+/** The next oil change: what is used of the school's limit, and the day of the calendar at the latest, half a year after the last in wet work. */
+const NEXT_CHANGE: Readonly<Record<string, string>> = {
+  // 1 April and 182 days.
+  'Cart 1': '4 of 5 runs, 2031-09-30',
+  // 1 March and 182 days.
+  'Cart 2': '3 of 5 runs, 2031-08-30',
+  // Nobody knows of a change: a year from the evening on which it was taken over, over a leap day.
+  'Sealer A': '144 of 750 hours, 2032-04-19',
+  'Sealer B': '89.8 of 750 hours, 2032-03-09',
+  // By the look: the calendar alone.
+  'Bag pump': '2032-03-05',
+  'Oven pump': '2032-02-29',
+};
+
+async function nextChange(house: OwnHouse, pumpId: string | undefined): Promise<string> {
+  const { standing } = (await (await fetch(`${house.address}/api/pumps/${pumpId}`)).json()) as PumpPage;
+  const limits = standing.tasks.find(({ task }) => task === 'oilChange')?.limits ?? [];
+  const counted = limits.find(({ measure }) => measure === 'runs' || measure === 'hours');
+  const left = limits.find(({ measure }) => measure === 'days')?.left ?? NaN;
+  const day = new Date(Date.parse(EVENING) + left * 86_400_000).toISOString().slice(0, 10);
+  return [counted && `${Number(counted.used.toFixed(1))} of ${counted.limit} ${counted.measure}`, day]
+    .filter(Boolean)
+    .join(', ');
+}
+
 async function addPump(page: Page, house: OwnHouse, pump: NewPump, isKnown: boolean): Promise<string> {
   await page.goto(`${house.address}/set-up/add-pump`);
   await page.getByLabel('Name', { exact: true }).fill(pump.name);
@@ -230,8 +255,12 @@ test('an evening with an empty folder: six pumps of three customers, and the not
   await expect(page.getByRole('heading', { name: '79 entries imported from evening-notebook.csv' })).toBeVisible();
   for (const [name, expected] of Object.entries(AFTER_IMPORT))
     expect(`${name}: ${await since(house, ids[name])}`).toBe(`${name}: ${expected}`);
+  for (const [name, expected] of Object.entries(NEXT_CHANGE))
+    expect(`${name}: ${await nextChange(house, ids[name])}`).toBe(`${name}: ${expected}`);
   await undoAndImportAgain(page, house, ids);
   await moveTheLastRun(page, house, ids);
+  expect(await nextChange(house, ids['Cart 1'])).toBe('3 of 5 runs, 2031-09-30');
+  expect(await nextChange(house, ids['Cart 2'])).toBe('4 of 5 runs, 2031-08-30');
   await retireTheOven(page, house, ids);
   await addAndUndo(page, house, houses);
   await page.goto(house.address);
