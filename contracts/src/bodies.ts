@@ -73,7 +73,7 @@ export class RunBodyDto implements RunBody {
   @IsOptional()
   @IsArray({ message: 'a list of readings, each with minutes and tempC' })
   @ArrayMaxSize(MAX_TRAP_READINGS, { message: `at most ${MAX_TRAP_READINGS} readings` })
-  @ValidateNested({ each: true })
+  @ValidateNested({ each: true, message: 'a list of readings, each with minutes and tempC' })
   @Type(() => TrapReadingDto)
   trapProfile?: TrapReadingDto[] | null;
 

@@ -41,14 +41,14 @@ export class TestBodyDto implements TestBody {
 
   @IsArray({ message: 'a list of findings, each with id, state and certainty' })
   @ArrayMaxSize(MAX_FINDINGS, { message: `at most ${MAX_FINDINGS} findings` })
-  @ValidateNested({ each: true })
+  @ValidateNested({ each: true, message: 'a list of findings, each with id, state and certainty' })
   @Type(() => FoundSaidDto)
   findings!: FoundSaidDto[];
 
   @IsOptional()
   @IsArray({ message: 'a list of pressures, each with pa and where' })
   @ArrayMaxSize(MAX_MEASURED, { message: `at most ${MAX_MEASURED} pressures` })
-  @ValidateNested({ each: true })
+  @ValidateNested({ each: true, message: 'a list of pressures, each with pa and where' })
   @Type(() => MeasuredPressureDto)
   measured?: MeasuredPressureDto[] | null;
 

@@ -53,7 +53,7 @@ export class EntryDto {
   @IsArray({ message: 'a list of 1 to 10 subjects' })
   @ArrayMinSize(1, { message: 'at least one subject' })
   @ArrayMaxSize(10, { message: 'at most 10 subjects' })
-  @ValidateNested({ each: true })
+  @ValidateNested({ each: true, message: 'a list of 1 to 10 subjects' })
   @Type(() => SubjectDto)
   subjects!: SubjectDto[];
 

@@ -81,6 +81,7 @@ export interface RoundRow {
   readonly ruler: RunRuler;
   readonly jars: readonly JarSeen[];
   readonly chargeMl: number | null;
+  /** The oil that is in it, or the one that its set-up names where nobody has said. */
   readonly oilName: string | null;
   /** When its oil was changed, as far as anybody knows. */
   readonly oilChangedAt: string | null;

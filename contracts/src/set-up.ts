@@ -197,7 +197,7 @@ export class PumpModelDto {
   @IsOptional() @Length(1, 64, id) usualProductId?: string | null;
   @IsArray({ message: 'a list of sumps' })
   @ArrayMaxSize(4, { message: 'at most 4 sumps' })
-  @ValidateNested({ each: true })
+  @ValidateNested({ each: true, message: 'a list of sumps' })
   @Type(() => SumpDto)
   sumps!: SumpDto[];
   @AreFieldNames() assumed?: string[] | null;
@@ -269,7 +269,7 @@ export class JarShapeDto {
   @IsName() name!: string;
   @IsArray({ message: 'a list of heights and volumes' })
   @ArrayMaxSize(40, { message: 'at most 40 heights' })
-  @ValidateNested({ each: true })
+  @ValidateNested({ each: true, message: 'a list of heights and volumes' })
   @Type(() => JarPointDto)
   points!: JarPointDto[];
 }

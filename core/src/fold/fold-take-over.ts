@@ -81,7 +81,8 @@ export function foldTakeOver(state: PumpState, context: Context, body: TakeOverB
   const told: Since = {
     at: changedAt ?? entry.happenedAt,
     day: changedDay ?? context.day,
-    entryId: entry.id,
+    // Of a change that nobody knows of there is no entry: its limits are counted from here.
+    entryId: changedAt === null ? null : entry.id,
     counts: { ...totals, ...usedBefore },
   };
   const countKnown = (body.runsSince ?? body.minutesSince ?? null) !== null;

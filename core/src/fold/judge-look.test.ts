@@ -161,6 +161,39 @@ test('what is read in which order makes no difference: two readings in either or
     }
 });
 
+// A litre of oil, a sample of 100 mL from the bottom: where water sinks its free water was taken out, where it floats it is a share of all.
+test.each([
+  ['3 mL, 3 % of PFPE', 1890, 3, 'lookSooner'],
+  ['6 mL, 6 % of PFPE', 1890, 6, 'beforeNextRun'],
+  ['12 mL, 12 % of PFPE', 1890, 12, 'stop'],
+  ['1 mL, 1 % of PFPE', 1890, 1, 'runOn'],
+  ['12 mL of 1,000 of an oil that is lighter', 870, 12, 'runOn'],
+] as const)('a sample at rest with %s', (_what, densityKgM3, freeWaterMl, level) => {
+  const versions = versionsOf().map((v) => {
+    if (v.subjectId === 'oil-a') return { ...v, body: { ...v.body, densityKgM3 } };
+    if (v.kind !== 'pumpModel' || v.subjectId !== 'vane') return v;
+    return { ...v, body: { ...v.body, sumps: [{ ...v.body.sumps[0], chargeMl: 1000, housingMl: 1500 }] } };
+  });
+  const own = setUpBook(versions as SetUpVersion[]);
+  const look = lookAt(40, {
+    source: 'sample',
+    drawn: 'atRest',
+    lookedAtMl: 100,
+    hoursStood: 48,
+    freeWaterMl,
+    level: 'right',
+  });
+  const filled = entryAt(1, 'change', {
+    sump: 'oil',
+    productId: 'oil-a',
+    outMl: null,
+    inMl: 1000,
+    levelAfter: 'right',
+  });
+  const state = rebuild({ pumpId: 'p1', entries: [filled, runAt(10, 5, 'any-empty'), look], book: own });
+  expect(state.sumps[0]?.findings.find(({ code }) => code === 'water')?.level ?? 'runOn').toBe(level);
+});
+
 test.each([
   ['PFPE', { base: 'pfpe', densityKgM3: 1890 }, true],
   ['an ester heavier than water', { base: 'ester', densityKgM3: 1010 }, true],

@@ -95,11 +95,20 @@ function chargeSeen({ state, sump, look, setUp, origin }: LookAtSump): ChargeSee
   };
 }
 
+/**
+ * Where water floats none of it gathers at the bottom: what a sample from there holds goes through all of the oil, at rest too, and
+ * stands for the charge like one from the running pump.
+ */
+function asDrawn(look: LookBody, product: OilProduct | null): LookBody {
+  const floats = product !== null && isDenserThanWater(product);
+  return floats && look.source === 'sample' ? { ...look, drawn: 'running' } : look;
+}
+
 /** A look with everything that its judgement depends on. */
 export function lookInContext(input: LookAtSump): LookInContext {
   const product = productOf(input.sump.charge.productId, input.setUp);
   return {
-    look: input.look,
+    look: asDrawn(input.look, product),
     product: product ?? UNKNOWN_PRODUCT,
     productUnknown: product === null,
     charge: chargeSeen(input),
@@ -109,8 +118,9 @@ export function lookInContext(input: LookAtSump): LookInContext {
 }
 
 /** A look's findings on a sump. Findings stand until what answers them; a look raises, and clears only what it can see. */
-export function judgeLook(input: LookAtSump): SumpState {
-  const { look } = input;
+export function judgeLook(said: LookAtSump): SumpState {
+  const look = asDrawn(said.look, productOf(said.sump.charge.productId, said.setUp));
+  const input = { ...said, look };
   const context = withStartColour(lookInContext(input));
   const reading = readOil(answersWater(input, context) ? withoutOldWater(context) : context);
   const drawnId = drawnIdOf(input, reading);

@@ -7,7 +7,7 @@ import type { TaskId } from '../limits/index.js';
 import type { Draw } from './water-found.js';
 
 /** Raised whenever the meaning of a stored state changes; states of another version are rebuilt at start. */
-export const FOLD_VERSION = 11;
+export const FOLD_VERSION = 12;
 
 /** The state keeps at most so many bars; older ones are one collapsed piece. The ruler shows the last twelve. */
 export const MAX_BARS = 20;
@@ -167,6 +167,8 @@ export interface JarSeen {
   readonly clarity: Clarity | null;
   readonly level: Level | null;
   readonly hoursStood: number | null;
+  /** Of an oil that is denser than water. */
+  readonly waterFloats: boolean;
 }
 
 /** A bottle drawn for the laboratory, and what has come back of it. */

@@ -62,6 +62,11 @@ describe('take-over', () => {
       act: 'look',
       reasons: [{ code: 'unknownAge', changedKnown: false, entryId: unknown.id }],
     });
+    // Nobody knows of a change: its limits are counted from the take-over, and no change is said to have been then.
+    const oilChange = (entries: Entry[]) => pump(entries, 13).standing.tasks.find((t) => t.task === 'oilChange');
+    expect(oilChange([unknown])).toMatchObject({ sinceAt: at(10), doneEntryId: null });
+    const told = takeOver(10, { oilChangedAt: at(2), runsSince: 1 });
+    expect(oilChange([told])).toMatchObject({ sinceAt: at(2), doneEntryId: told.id });
     expect(pump([unknown, lookAt(12, { level: 'right' })], 13).standing.verdict).toBe('lookSooner');
     expect(pump([unknown, lookAt(12, { clarity: 'bright' })], 13).standing.verdict).toBe('runOn');
     // Looked at while it ran, or half an hour after: nothing has settled that would show.

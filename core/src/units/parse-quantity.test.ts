@@ -90,9 +90,13 @@ test.each([
   [-40, '°F', '−40 °F'],
   [17.5, 'mL', '17.5 mL'],
   [700, 'mL', '700 mL'],
+  [1500, 'mL', '1,500 mL'],
+  [12_345, 'mL', '12.3 L'],
+  [150_000, 'mL', '150 L'],
   [700, 'fl oz', '23.7 fl oz'],
   [2490, 'h', '41 h 30'],
   [1200, 'h', '20 h'],
+  [72_030, 'h', '1,200 h 30'],
   [45, 'h', '45 min'],
 ])('%d printed in %s reads "%s"', (value, unit, text) => {
   expect(printQuantity({ value, unit })).toBe(text);

@@ -18,6 +18,7 @@ const NEIGHBOURS: Readonly<
 > = {
   L: { small: [0.1, 'mL'] },
   qt: { small: [0.125, 'fl oz'] },
+  mL: { large: [10_000, 'L'] },
   mTorr: { large: [1000, 'Torr'] },
 };
 
@@ -55,7 +56,7 @@ const trimZeros = (text: string): string => (text.includes('.') ? text.replace(/
 
 /**
  * A quantity as a person reads it: "0.047 hPa", "−41 °C", "17.5 mL", "41 h 30". Small amounts in litres are printed in mL, in quarts
- * in fl oz, large ones in mTorr in Torr.
+ * in fl oz, large ones of mL in L, of mTorr in Torr.
  * @param value in the base unit of the unit's dimension (Pa, mL, °C, minutes)
  */
 export function printQuantity(input: { value: number; unit: string }): string {
@@ -70,5 +71,6 @@ export function printDuration(minutes: number): string {
   const hours = Math.floor(whole / 60);
   const rest = whole % 60;
   if (hours === 0) return `${rest} min`;
-  return rest === 0 ? `${hours} h` : `${hours} h ${String(rest).padStart(2, '0')}`;
+  const said = `${hours.toLocaleString('en-GB')} h`;
+  return rest === 0 ? said : `${said} ${String(rest).padStart(2, '0')}`;
 }

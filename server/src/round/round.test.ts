@@ -45,6 +45,15 @@ test('the sentence counts Stop and before next run, not due looks', () => {
   expect(round()).toMatchObject({ needHands: 1, rows: [{ pumpId: 'p1', act: 'topUp' }, {}, {}] });
 });
 
+test('a pump is named with the oil that is in it, whatever its set-up names', () => {
+  const oilOf = () => round().rows.find((r) => r.pumpId === 'p1')?.oilName;
+  const names = house.store.book.at(at(1)).oilProduct;
+  house.write(changeAt(1800));
+  expect(oilOf()).toBe(names['oil-a']?.name);
+  house.write({ ...changeAt(1810, 'oil-b'), acknowledged: ['unfitOil'] });
+  expect(oilOf()).toBe(names['oil-b']?.name);
+});
+
 test('service that is overdue is counted beside, and moves no verdict', () => {
   // Five thousand hours: an inlet screen is due after half a year, and a gauge after one; its oil is new.
   house.write(changeAt(1), runAt(10, 20), changeAt(4900), lookAt(4990, { clarity: 'bright', level: 'right' }));

@@ -1483,6 +1483,8 @@ export type JarSeen = {
   clarity: Clarity | null;
   level: Level | null;
   hoursStood: number | null;
+  /** Of an oil that is denser than water. */
+  waterFloats: boolean;
 };
 export type CautionId =
   | 'stop'
@@ -1552,6 +1554,7 @@ export type RoundRow = {
   ruler: RunRuler;
   jars: readonly JarSeen[];
   chargeMl: number | null;
+  /** The oil that is in it, or the one that its set-up names where nobody has said. */
   oilName: string | null;
   /** When its oil was changed, as far as anybody knows. */
   oilChangedAt: string | null;

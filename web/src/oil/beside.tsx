@@ -106,6 +106,7 @@ function unusedJar(colour: number, chargeMl: number | null): JarSeen {
     clarity: 'bright',
     level: null,
     hoursStood: null,
+    waterFloats: false,
   };
 }
 

@@ -38,6 +38,7 @@ const DRAWN_CHIPS = [
 export function DrawnFields({ props: { page, words }, form }: { props: EntryPageProps; form: Form }) {
   const { values, set } = form;
   const jars = jarsDrawn(page.state, values);
+  const floats = holdsDenserOil(page.state, page.setUp, values.sump);
   const what = values.source === 'bleed' ? 'Bled' : 'Sample of';
   return (
     <>
@@ -57,7 +58,13 @@ export function DrawnFields({ props: { page, words }, form }: { props: EntryPage
           hint="A jar that is read again takes the place of its earlier reading: water goes on settling."
         />
       )}
-      {values.source === 'sample' && (
+      {values.source === 'sample' && floats && (
+        <p className="text-[14px] text-ink-2">
+          Water floats on this oil: what a sample holds counts as a share of the whole charge. Water that was skimmed is
+          logged as bled.
+        </p>
+      )}
+      {values.source === 'sample' && !floats && (
         <Chips label="How it was drawn" chips={DRAWN_CHIPS} value={values.drawn || null} onChange={set('drawn')} />
       )}
     </>

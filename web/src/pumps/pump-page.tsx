@@ -1,6 +1,6 @@
 import { countOf, hours, oneOrMore } from '../words/number.js';
 import type { PumpPage as Page } from '@winter-jar/contracts';
-import type { TaskStanding } from '@winter-jar/core';
+import { withOilIn, type TaskStanding } from '@winter-jar/core';
 import { lazy, Suspense, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { usePumpQuery } from '../api/house-api.js';
@@ -63,12 +63,14 @@ function PumpSheets({ page, words }: { page: Page; words: Words }) {
   const { row, setUp, standing } = page;
   const wide = useWide();
   const change = standing.tasks.find((t) => t.task === 'oilChange' || t.task === 'boosterOil' || t.task === 'tipSeals');
-  const { model, product } = setUp;
+  const { model } = setUp;
+  const { product } = withOilIn(setUp, page.state.sumps[0]?.charge.productId ?? null);
   const facts = [
     `${model.name}${model.stages ? `, ${model.stages === 1 ? 'single' : 'two'}-stage` : ''}, ${words.print.flow(model.pumpingSpeedM3h)}`,
     row.chargeMl && product
       ? `${words.print.volume(row.chargeMl)} of ${product.name}, ${product.waterBehaviour}`
       : null,
+    product && setUp.product && product.name !== setUp.product.name ? `its set-up names ${setUp.product.name}` : null,
   ].filter(Boolean);
   return (
     <div className="flex flex-1 flex-col wide:flex-row wide:items-stretch">

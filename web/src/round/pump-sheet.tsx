@@ -3,7 +3,7 @@ import { CAUTIONS, type NotTold, type Reason } from '@winter-jar/core';
 import { Link } from 'react-router';
 import { dayWords, momentWords } from '../words/dates.js';
 import { stoodWords } from '../words/entry-words.js';
-import { jarWords, layerWords, waterWords } from '../words/jar-words.js';
+import { jarNow, jarWords, layerWords, NOT_LOOKED_AT, waterWords } from '../words/jar-words.js';
 import { dueWords, reasonKey, reasonWords, TASK_WORDS, verdictWords } from '../words/messages.js';
 import type { Words } from '../words/words.js';
 import { actionPath, actionsOffered, correctPath, letterOf, rightAction } from '../words/pump-actions.js';
@@ -144,11 +144,11 @@ export function NamedJar({
   words,
   width,
 }: {
-  row: Pick<RoundRow, 'jars' | 'chargeMl' | 'zone'>;
+  row: Pick<RoundRow, 'jars' | 'chargeMl' | 'zone' | 'oilChangedAt'>;
   words: Words;
   width: number;
 }) {
-  const jar = row.jars.at(-1) ?? null;
+  const jar = jarNow(row);
   const layers = layersOf(jar, row.chargeMl).filter((l) => l.ml > 0);
   return (
     <div className="flex items-end gap-5">
@@ -171,7 +171,7 @@ export function NamedJar({
             {jar.source === 'change' && ': not looked at yet'}
           </span>
         ) : (
-          <span className="block text-ink-2">No oil has been looked at yet</span>
+          <span className="block text-ink-2">{NOT_LOOKED_AT}</span>
         )}
       </div>
     </div>

@@ -2,7 +2,7 @@ import type { RoundRow as Row } from '@winter-jar/contracts';
 import { memo, useLayoutEffect } from 'react';
 import { Link } from 'react-router';
 import { barWords, flagWords, rulerWords } from '../words/bar-words.js';
-import { jarWords } from '../words/jar-words.js';
+import { jarNow, jarWords } from '../words/jar-words.js';
 import { verdictWords } from '../words/messages.js';
 import type { Words } from '../words/words.js';
 import { layersOf } from '../ui/jar-layout.js';
@@ -52,7 +52,7 @@ export const RoundRow = memo(function RoundRow({
   onRulerPx,
   onSelect,
 }: RoundRowProps) {
-  const jar = row.jars.at(-1) ?? null;
+  const jar = jarNow(row);
   const select = (event: React.MouseEvent) => {
     if (!wide || event.detail === 0 || event.ctrlKey || event.metaKey) return;
     event.preventDefault();

@@ -41,6 +41,7 @@ test('a sight glass shows the whole charge, a jar what is in it; haze is a layer
     clarity: 'hazy',
     level: null,
     hoursStood: 8,
+    waterFloats: false,
   };
   expect(layersOf(seen, 700).map((l) => [l.kind, l.ml])).toEqual([
     ['sludge', 0],
@@ -49,6 +50,12 @@ test('a sight glass shows the whole charge, a jar what is in it; haze is a layer
     ['hazy', 680],
     ['oil', 0],
   ]);
+  // In an oil denser than water the water stands on top.
+  expect(
+    layersOf({ ...seen, waterFloats: true }, 700)
+      .filter((l) => l.ml > 0)
+      .map((l) => l.kind),
+  ).toEqual(['hazy', 'water']);
   expect(
     layersOf({ ...seen, source: 'sample', oilUl: 294_000, clarity: 'bright' }, 700).map((l) => [l.kind, l.ml]),
   ).toEqual([

@@ -75,7 +75,7 @@ export function layersOf(jar: JarSeen | null, chargeMl: number | null): JarLayer
   const oilMl = jar.source === 'sightGlass' ? Math.max(0, (chargeMl ?? 1000) - settledMl) : jar.oilUl / 1000;
   const clear = jar.clarity === null || jar.clarity === 'bright';
   const hazyMl = jar.hazyUl > 0 ? Math.min(oilMl, jar.hazyUl / 1000) : clear ? 0 : oilMl;
-  return layerStack({ sludgeMl, waterMl, creamMl, hazyMl, oilMl: oilMl - hazyMl }, jar.colour);
+  return layerStack({ sludgeMl, waterMl, creamMl, hazyMl, oilMl: oilMl - hazyMl }, jar.colour, jar.waterFloats);
 }
 
 export interface LayerVolumes {

@@ -2,7 +2,7 @@ import type { Question } from '@winter-jar/contracts';
 import { printDuration, printQuantity } from '@winter-jar/core';
 import { bookOf, changeAt, entryAt, lookAt, runAt, START } from '@winter-jar/core/testing';
 import { barWords, flagWords, rulerWords } from './bar-words.js';
-import { jarWords } from './jar-words.js';
+import { jarNow, jarWords } from './jar-words.js';
 import type { Words } from './words.js';
 import { entryWords } from './entry-words.js';
 import { issueWords, questionWords } from './issue-words.js';
@@ -187,7 +187,12 @@ test('a jar is named by its layers', () => {
     clarity: 'hazy' as const,
     level: null,
     hoursStood: 20,
+    waterFloats: false,
   };
+  const before = { ...jar, at: '2031-01-08T10:00:00.000Z' };
+  expect(jarNow({ jars: [before], oilChangedAt: '2031-01-07T10:00:00.000Z' })).toBe(before);
+  // It was of the oil before the change.
+  expect(jarNow({ jars: [before], oilChangedAt: '2031-01-08T11:00:00.000Z' })).toBeNull();
   expect(jarWords(jar, 700, words.print)).toBe('free water 31 mL, hazy oil 292 mL');
-  expect(jarWords(null, 700, words.print)).toBe('No oil has been looked at yet');
+  expect(jarWords(null, 700, words.print)).toBe('This oil has not been looked at yet');
 });

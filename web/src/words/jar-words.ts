@@ -1,3 +1,4 @@
+import type { RoundRow } from '@winter-jar/contracts';
 import type { JarSeen } from '@winter-jar/core';
 import type { Print } from '../device/use-print.js';
 import { layersOf, type LayerKind } from '../ui/jar-layout.js';
@@ -14,10 +15,18 @@ export const LAYER_WORDS: Readonly<Record<LayerKind, string>> = {
 export const layerWords = (kind: LayerKind, jar: Pick<JarSeen, 'clarity'> | null): string =>
   kind === 'oil' && (jar?.clarity ?? null) === null ? 'oil' : LAYER_WORDS[kind];
 
+/** The last jar of the oil that is in the pump now: one of the oil before says nothing of it. */
+export function jarNow({ jars, oilChangedAt }: Pick<RoundRow, 'jars' | 'oilChangedAt'>): JarSeen | null {
+  const jar = jars.at(-1) ?? null;
+  return jar && oilChangedAt !== null && jar.at < oilChangedAt ? null : jar;
+}
+
+export const NOT_LOOKED_AT = 'This oil has not been looked at yet';
+
 /** The jar as a screen reader says it: "free water 31 mL, hazy oil 292 mL". */
 export function jarWords(jar: JarSeen | null, chargeMl: number | null, print: Print): string {
   const layers = layersOf(jar, chargeMl).filter((l) => l.ml > 0);
-  if (layers.length === 0) return 'No oil has been looked at yet';
+  if (layers.length === 0) return NOT_LOOKED_AT;
   const said = layers.map((l) => `${layerWords(l.kind, jar)} ${print.volume(l.ml)}`).join(', ');
   return jar?.source === 'change' ? `drained, not looked at yet: ${said}` : said;
 }
