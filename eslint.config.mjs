@@ -50,13 +50,13 @@ export default tseslint.config(
   },
   {
     files: ['web/src/**/*.tsx', 'web/src/**/*.ts'],
-    ignores: ['web/src/words/number.ts', '**/*.test.ts', '**/*.test.tsx'],
+    ignores: ['web/src/ui/number.ts', '**/*.test.ts', '**/*.test.tsx'],
     rules: {
       'no-restricted-syntax': [
         'error',
         {
           selector: 'CallExpression > MemberExpression[property.name=/^(toFixed|toLocaleString)$/]',
-          message: 'Numbers are printed by words/number.ts, quantities by usePrint.',
+          message: 'Numbers are printed by ui/number.ts, quantities by usePrint.',
         },
       ],
     },

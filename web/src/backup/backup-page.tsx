@@ -1,4 +1,4 @@
-import { countOf, megabytes } from '../words/number.js';
+import { countOf, megabytes } from '../ui/number.js';
 import type { BackupContents, JournalFileResult, RestoreCheck, RestoreResult } from '@winter-jar/contracts';
 import { FileUp } from 'lucide-react';
 import { useState } from 'react';

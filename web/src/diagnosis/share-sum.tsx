@@ -1,4 +1,4 @@
-import { number } from '../words/number.js';
+import { number } from '../ui/number.js';
 import type { LikelyCause } from '@winter-jar/contracts';
 import { causeOf, foundWords, shareWords } from '../words/diagnosis-words.js';
 

@@ -1,4 +1,4 @@
-import { countOf } from '../words/number.js';
+import { countOf } from '../ui/number.js';
 import { CAUTIONS } from '@winter-jar/core';
 import type { RoundRow, SuspectsAnswer } from '@winter-jar/contracts';
 import type { MaterialRate, Suspects } from '@winter-jar/core';

@@ -1,4 +1,4 @@
-import { megabytes } from '../words/number.js';
+import { megabytes } from '../ui/number.js';
 import type { DownloadName } from '@winter-jar/contracts';
 import { Download } from 'lucide-react';
 import type { ReactNode } from 'react';

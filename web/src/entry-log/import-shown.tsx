@@ -1,4 +1,4 @@
-import { number, oneOrMore } from '../words/number.js';
+import { number, oneOrMore } from '../ui/number.js';
 import type { LogImportAnswer, RefusedRow } from '@winter-jar/contracts';
 import { Download, Undo2 } from 'lucide-react';
 import { useLogImportEffectQuery } from '../api/house-api.js';

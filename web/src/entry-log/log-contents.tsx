@@ -1,4 +1,4 @@
-import { number } from '../words/number.js';
+import { number } from '../ui/number.js';
 import type { LogName } from '@winter-jar/contracts';
 import { Link } from 'react-router';
 import { useLogContentsQuery, useSetUpQuery } from '../api/house-api.js';

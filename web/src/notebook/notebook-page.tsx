@@ -13,7 +13,7 @@ import { SelectField } from '../ui/select-field.js';
 import { Unfolding } from '../ui/unfolding.js';
 import { ColumnTable } from './column-table.js';
 import { ENCODINGS, fileOfRows, templateFor, type Encoding } from './notebook-text.js';
-import { capital, oneOrMore } from '../words/number.js';
+import { capital, oneOrMore } from '../ui/number.js';
 import { rowsWords } from './notebook-words.js';
 import { Questions } from './questions.js';
 import { RowsRead } from './rows-read.js';

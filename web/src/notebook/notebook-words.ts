@@ -1,4 +1,4 @@
-import { oneOrMore, uncapital } from '../words/number.js';
+import { oneOrMore, uncapital } from '../ui/number.js';
 import type { NamedKind, NotebookAssumption, NotebookFault, NotebookField, NotebookKind } from '@winter-jar/core';
 
 export const FIELD_WORDS: Readonly<Record<NotebookField, string>> = {

@@ -1,4 +1,4 @@
-import { oneOrMore } from '../words/number.js';
+import { oneOrMore } from '../ui/number.js';
 import { foldText, NOTEBOOK_KINDS, type HouseSetUp, type NotebookKind, type NotebookQuestion } from '@winter-jar/core';
 import { useState } from 'react';
 import { Button } from '../ui/button.js';

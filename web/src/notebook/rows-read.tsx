@@ -1,4 +1,4 @@
-import { countOf, number } from '../words/number.js';
+import { countOf, number } from '../ui/number.js';
 import type { HouseSetUp, NotebookAssumption, NotebookRead, NotebookRow } from '@winter-jar/core';
 import { useState } from 'react';
 import { usePrint } from '../device/use-print.js';

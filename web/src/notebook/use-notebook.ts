@@ -1,4 +1,4 @@
-import { number } from '../words/number.js';
+import { number } from '../ui/number.js';
 import {
   guessColumns,
   knownNames,

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { capital } from '../words/number.js';
+import { capital } from '../ui/number.js';
 import { FAULT_WORDS, FIELD_WORDS, rowsWords } from './notebook-words.js';
 import { cellKey, type NotebookInHand } from './use-notebook.js';
 

@@ -1,4 +1,4 @@
-import { countOf, weightNumber } from '../words/number.js';
+import { countOf, weightNumber } from '../ui/number.js';
 import type { PumpPage } from '@winter-jar/contracts';
 import type { JarSeen, StoryPoint } from '@winter-jar/core';
 import { useState } from 'react';

@@ -1,4 +1,4 @@
-import { weightNumber } from '../words/number.js';
+import { weightNumber } from '../ui/number.js';
 import type { OilStory, PumpPage } from '@winter-jar/contracts';
 import type { ChargeStory as Charge, ChargeTrend, StoryPoint } from '@winter-jar/core';
 import { inUnit } from '@winter-jar/core';

@@ -1,5 +1,5 @@
 import { typedQuantity } from '../ui/typed-number.js';
-import { capital } from '../words/number.js';
+import { capital } from '../ui/number.js';
 import type { Print } from '../device/use-print.js';
 import { useUnits } from '../device/use-units.js';
 import { LAYER_WORDS } from '../words/jar-words.js';

@@ -1,4 +1,4 @@
-import { countOf, number } from '../words/number.js';
+import { countOf, number } from '../ui/number.js';
 import type { ChargeTrend, StoryMeasure } from '@winter-jar/core';
 import type { Print } from '../device/use-print.js';
 

@@ -1,4 +1,4 @@
-import { countOf, hours } from '../words/number.js';
+import { countOf, hours } from '../ui/number.js';
 import type { EarlierCharge, PumpPage } from '@winter-jar/contracts';
 import { barWords, rulerWords } from '../words/bar-words.js';
 import { materialName } from '../words/material-words.js';

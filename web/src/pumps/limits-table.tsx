@@ -8,7 +8,7 @@ import {
   sourceWords,
   usedWords,
 } from '../words/messages.js';
-import { capital } from '../words/number.js';
+import { capital } from '../ui/number.js';
 import type { Words } from '../words/words.js';
 
 /** All limits of the oil change with what is left; the one that decides first. */

@@ -1,4 +1,4 @@
-import { countOf, hours, oneOrMore } from '../words/number.js';
+import { countOf, hours, oneOrMore } from '../ui/number.js';
 import type { PumpPage as Page } from '@winter-jar/contracts';
 import { withOilIn, type TaskStanding } from '@winter-jar/core';
 import { lazy, Suspense, useState } from 'react';

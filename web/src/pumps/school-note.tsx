@@ -1,6 +1,6 @@
 import type { PumpPage } from '@winter-jar/contracts';
 import { schoolCosts, SCHOOLS, withOilIn, type SchoolCost } from '@winter-jar/core';
-import { number, uncapital } from '../words/number.js';
+import { number, uncapital } from '../ui/number.js';
 import { SCHOOL_WORDS } from '../words/school-words.js';
 
 /** Which school of oil care the pump follows, why people do, and what each would cost here. */

@@ -1,4 +1,4 @@
-import { number } from '../words/number.js';
+import { number } from '../ui/number.js';
 import { SERVICE_TASKS, type PumpPage } from '@winter-jar/contracts';
 import type { TaskStanding } from '@winter-jar/core';
 import { dayWords } from '../words/dates.js';
@@ -52,9 +52,13 @@ function Task({ task, page, words }: { task: TaskStanding; page: PumpPage; words
       <div className="min-w-0 flex-1">
         <p className="text-[15px]">{TASK_WORDS[task.task]}</p>
         <p className="text-[13px] text-ink-2">
-          {task.decides && `every ${limitWords(task.decides.measure, task.decides.limit)}`}
-          {task.sinceAt &&
-            ` · ${task.doneEntryId ? 'last' : 'counted from'} ${dayWords(task.sinceAt, words.zone, words.now)}`}
+          {[
+            task.decides && `every ${limitWords(task.decides.measure, task.decides.limit)}`,
+            task.sinceAt &&
+              `${task.doneEntryId ? 'last' : 'counted from'} ${dayWords(task.sinceAt, words.zone, words.now)}`,
+          ]
+            .filter(Boolean)
+            .join(' · ')}
         </p>
       </div>
       <span

@@ -31,16 +31,19 @@ const names = (order: 'site' | 'runs' | 'day') =>
 
 test('what needs hands comes first in every order', () => {
   expect(names('site')).toEqual([
-    ['Needs hands', 'ab'],
+    ['Needs hands', 'a'],
+    ['Wants a look', 'b'],
     ['Site 2', 'c'],
     ['Site 1', 'de'],
   ]);
   expect(names('runs')).toEqual([
-    ['Needs hands', 'ab'],
+    ['Needs hands', 'a'],
+    ['Wants a look', 'b'],
     ['By runs left', 'dce'],
   ]);
   expect(names('day')).toEqual([
-    ['Needs hands', 'ab'],
+    ['Needs hands', 'a'],
+    ['Wants a look', 'b'],
     ['Due now', 'e'],
     ['Within a week', 'd'],
     ['Later', 'c'],
@@ -50,7 +53,8 @@ test('what needs hands comes first in every order', () => {
 test('service that is overdue stands second, and is no verdict', () => {
   const groups = roundGroups([...rows, row('f', 'runOn', '1', 4, 0, ['exhaustFilter'])], 'site');
   expect(groups.map((g) => [g.title, g.rows.map((r) => r.pumpId).join('')])).toEqual([
-    ['Needs hands', 'ab'],
+    ['Needs hands', 'a'],
+    ['Wants a look', 'b'],
     ['Service overdue', 'f'],
     ['Site 2', 'c'],
     ['Site 1', 'de'],

@@ -1,4 +1,4 @@
-import { uncapital } from '../words/number.js';
+import { uncapital } from '../ui/number.js';
 import type { RoundRow } from '@winter-jar/contracts';
 
 export const ORDERS = ['site', 'runs', 'day'] as const;
@@ -11,7 +11,11 @@ export interface RoundGroup {
   readonly rows: readonly RoundRow[];
 }
 
-const needsHands = (row: RoundRow): boolean => row.verdict !== 'runOn';
+const FIRST: readonly { readonly title: string; readonly has: (row: RoundRow) => boolean }[] = [
+  { title: 'Needs hands', has: ({ verdict }) => verdict === 'stop' || verdict === 'beforeNextRun' },
+  { title: 'Wants a look', has: ({ verdict }) => verdict === 'lookSooner' },
+  { title: 'Service overdue', has: ({ verdict, overdue }) => verdict === 'runOn' && overdue.length > 0 },
+];
 const dueInDays = (row: RoundRow): number =>
   row.nextTask?.status === 'reached' || row.nextTask?.status === 'now'
     ? 0
@@ -48,12 +52,10 @@ function byDay(rows: readonly RoundRow[]): RoundGroup[] {
   }).filter((g) => g.rows.length > 0);
 }
 
-/** The Round begins with what needs hands; the rest follows by site, by runs left or by day. Rows come in the order of need. */
+/** The Round begins with the groups that its heading counts; the rest follows by site, by runs left or by day. Rows come in the order of need. */
 export function roundGroups(rows: readonly RoundRow[], order: RoundOrder): RoundGroup[] {
-  const first = rows.filter(needsHands);
-  const runOn = rows.filter((r) => !needsHands(r));
-  const overdue = runOn.filter((r) => r.overdue.length > 0);
-  const rest = runOn.filter((r) => r.overdue.length === 0);
+  const first = FIRST.map(({ title, has }) => ({ key: title, title, note: null, rows: rows.filter(has) }));
+  const rest = rows.filter((r) => !FIRST.some(({ has }) => has(r)));
   const groups: Readonly<Record<RoundOrder, () => RoundGroup[]>> = {
     site: () => bySite(rest),
     runs: () => [
@@ -66,10 +68,7 @@ export function roundGroups(rows: readonly RoundRow[], order: RoundOrder): Round
     ],
     day: () => byDay(rest),
   };
-  const needs: RoundGroup[] = first.length > 0 ? [{ key: 'needs', title: 'Needs hands', note: null, rows: first }] : [];
-  const service: RoundGroup[] =
-    overdue.length > 0 ? [{ key: 'service', title: 'Service overdue', note: null, rows: overdue }] : [];
-  return [...needs, ...service, ...groups[order]().filter((g) => g.rows.length > 0)];
+  return [...first, ...groups[order]()].filter((g) => g.rows.length > 0);
 }
 
 const COUNT_WORDS = [

@@ -1,4 +1,4 @@
-import { countOf } from '../words/number.js';
+import { countOf } from '../ui/number.js';
 import { equipmentOf } from '@winter-jar/core';
 import { Chips } from '../ui/chips.js';
 import { TextField } from '../ui/field.js';

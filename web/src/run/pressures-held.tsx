@@ -1,4 +1,4 @@
-import { number } from '../words/number.js';
+import { number } from '../ui/number.js';
 import { typedQuantity } from '../ui/typed-number.js';
 import type { PumpPage } from '@winter-jar/contracts';
 import { equipmentOf, heldAgainst, type PressureHeld } from '@winter-jar/core';

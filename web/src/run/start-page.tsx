@@ -1,4 +1,4 @@
-import { oneOrMore } from '../words/number.js';
+import { oneOrMore } from '../ui/number.js';
 import type { RoundRow } from '@winter-jar/contracts';
 import type { Entry, HouseSetUp, RunBody, Subject } from '@winter-jar/core';
 import { Check } from 'lucide-react';

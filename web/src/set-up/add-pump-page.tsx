@@ -1,4 +1,4 @@
-import { uncapital } from '../words/number.js';
+import { uncapital } from '../ui/number.js';
 import { useSetUpQuery } from '../api/house-api.js';
 import { hereZone } from '../words/dates.js';
 import { PageTitle } from '../ui/page-title.js';

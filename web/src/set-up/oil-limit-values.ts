@@ -1,4 +1,4 @@
-import { number } from '../words/number.js';
+import { number } from '../ui/number.js';
 import { MAX_OIL_LIMIT } from '@winter-jar/contracts';
 import { OIL_LIMITS, OIL_SIGNS, VERDICT_LEVELS, type SignId, type SparseOilLimits } from '@winter-jar/core';
 import { typedNumber, typedText } from '../ui/typed-number.js';

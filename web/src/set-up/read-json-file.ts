@@ -1,4 +1,4 @@
-import { megabytes, number } from '../words/number.js';
+import { megabytes, number } from '../ui/number.js';
 type Read = { readonly ok: true; readonly content: unknown } | { readonly ok: false; readonly words: string };
 
 /** A file that a person chose, as JSON; the words say what is wrong with it, where, and what would be right. */

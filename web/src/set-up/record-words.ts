@@ -1,4 +1,4 @@
-import { number } from '../words/number.js';
+import { number } from '../ui/number.js';
 import type { Print } from '../device/use-print.js';
 import { capacityMl, materialFactor, type HouseSetUp, type SetUpKind } from '@winter-jar/core';
 import { PLACE_WORDS } from '../words/place-words.js';

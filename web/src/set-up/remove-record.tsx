@@ -1,4 +1,4 @@
-import { number } from '../words/number.js';
+import { number } from '../ui/number.js';
 import type { ApiProblem } from '@winter-jar/contracts';
 import type { SetUpKind } from '@winter-jar/core';
 import { useState } from 'react';

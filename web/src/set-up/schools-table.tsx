@@ -1,4 +1,4 @@
-import { uncapital } from '../words/number.js';
+import { uncapital } from '../ui/number.js';
 import { SCHOOL_WORDS } from '../words/school-words.js';
 import { SCHOOLS, type HouseSetUp, type SchoolId } from '@winter-jar/core';
 

@@ -1,4 +1,4 @@
-import { oneOrMore, uncapital } from '../words/number.js';
+import { oneOrMore, uncapital } from '../ui/number.js';
 import type { SetUpFilePreview, SetUpFileResult, SetUpFileRow } from '@winter-jar/contracts';
 import { ChevronLeft, Download } from 'lucide-react';
 import { Link } from 'react-router';

@@ -1,4 +1,4 @@
-import { countOf } from '../words/number.js';
+import { countOf } from './number.js';
 import type { RunRuler } from '@winter-jar/core';
 
 export interface PlacedBar {

@@ -1,4 +1,4 @@
-import { number } from '../words/number.js';
+import { number } from '../ui/number.js';
 import type { PumpPage } from '@winter-jar/contracts';
 import type { WaterStory } from '@winter-jar/core';
 import { useWaterQuery } from '../api/house-api.js';

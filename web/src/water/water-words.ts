@@ -1,4 +1,4 @@
-import { countOf, number, oneOrMore } from '../words/number.js';
+import { countOf, number, oneOrMore } from '../ui/number.js';
 import type { Print } from '../device/use-print.js';
 import type { Sentence } from '../words/words.js';
 import type { Assumed, BallastAdvice, ExcessHint, ToleranceRange, NotEstimated, WaterStory } from '@winter-jar/core';

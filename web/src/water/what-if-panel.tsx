@@ -1,4 +1,4 @@
-import { number, weightNumber } from '../words/number.js';
+import { number, weightNumber } from '../ui/number.js';
 import { typedQuantity } from '../ui/typed-number.js';
 import type { PumpPage } from '@winter-jar/contracts';
 import { type Dimension } from '@winter-jar/core';

@@ -1,4 +1,4 @@
-import { countOf, weightNumber } from './number.js';
+import { countOf, weightNumber } from '../ui/number.js';
 import type { RunRuler } from '@winter-jar/core';
 import { momentWords } from './dates.js';
 import { limitWords } from './messages.js';

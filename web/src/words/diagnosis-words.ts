@@ -1,4 +1,4 @@
-import { percent } from './number.js';
+import { percent } from '../ui/number.js';
 import type { Print } from '../device/use-print.js';
 import {
   CAUSES,

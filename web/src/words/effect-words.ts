@@ -1,4 +1,4 @@
-import { number } from './number.js';
+import { number } from '../ui/number.js';
 import type { PumpEffect, RoundRow } from '@winter-jar/contracts';
 import { headline, verdictWords } from './messages.js';
 import type { Words } from './words.js';

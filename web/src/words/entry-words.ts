@@ -1,4 +1,4 @@
-import { countOf, hours, number } from './number.js';
+import { countOf, hours, number } from '../ui/number.js';
 import type { Entry, HouseSetUp, OilWent, TaskId } from '@winter-jar/core';
 import { dayWords } from './dates.js';
 import { TASK_WORDS } from './messages.js';

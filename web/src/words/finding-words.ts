@@ -1,4 +1,4 @@
-import { capital, number } from './number.js';
+import { capital, number } from '../ui/number.js';
 import { dayWords } from './dates.js';
 import type { Print } from '../device/use-print.js';
 import type { Sentence, Words } from './words.js';

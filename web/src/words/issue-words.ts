@@ -1,4 +1,4 @@
-import { number } from './number.js';
+import { number } from '../ui/number.js';
 import type { FieldIssue, Question } from '@winter-jar/contracts';
 import type { Unfit, UnusualReading } from '@winter-jar/core';
 import type { Print } from '../device/use-print.js';

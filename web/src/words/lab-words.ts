@@ -1,4 +1,4 @@
-import { number } from './number.js';
+import { number } from '../ui/number.js';
 import {
   iso4406Code,
   LAB_FIGURES,

@@ -13,7 +13,7 @@ import type {
   VerdictLevel,
 } from '@winter-jar/core';
 import { dayFromNow, dayWords } from './dates.js';
-import { capital, countOf, number, oneOrMore, uncapital } from './number.js';
+import { capital, countOf, number, oneOrMore, uncapital } from '../ui/number.js';
 import type { Sentence, Words } from './words.js';
 import { FINDING_WORDS } from './finding-words.js';
 import { MACHINE_WORDS } from './machine-words.js';
