@@ -16,6 +16,12 @@ export interface RestoreCheck {
   readonly present: BackupContents;
 }
 
+/** How far the check of a backup is. */
+export interface RestoreProgress {
+  /** From 0 to 1; null where none is going on. */
+  readonly progress: number | null;
+}
+
 export interface RestoreResult {
   /** Where the data that stood here before is kept. */
   readonly keptAs: string;

@@ -67,6 +67,7 @@ export type {
   KeptData,
   KeptPost,
   RestoreCheck,
+  RestoreProgress,
   RestorePost,
   RestoreResult,
 } from './backup.js';

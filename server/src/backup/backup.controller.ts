@@ -5,6 +5,7 @@ import {
   type JournalFileResult,
   type KeptAnswer,
   type RestoreCheck,
+  type RestoreProgress,
   type RestoreResult,
 } from '@winter-jar/contracts';
 import type { Request } from 'express';
@@ -39,6 +40,20 @@ export class BackupController {
   })
   check(@Req() request: Request): Promise<RestoreCheck> {
     return this.backup.check(uploadOf(request, ['application/gzip'], MAX_BACKUP_BYTES));
+  }
+
+  @Get('restore/check')
+  @Documented({ id: 'restoreProgress', summary: 'How far the check of a backup is', answer: 'RestoreProgress' })
+  progress(): RestoreProgress {
+    return { progress: this.backup.progress };
+  }
+
+  @Post('restore/check/stop')
+  @HttpCode(200)
+  @Documented({ id: 'stopCheck', summary: 'Stop the check of a backup', answer: 'RestoreProgress' })
+  stop(): RestoreProgress {
+    this.backup.stopCheck();
+    return { progress: null };
   }
 
   @Post('restore')

@@ -32,6 +32,7 @@ interface Checked {
 export class BackupService {
   private readonly checked = new Map<string, Checked>();
   private working = false;
+  private checking: { progress: number; readonly stop: AbortController } | null = null;
 
   constructor(
     @Inject(CLOCK) private readonly clock: Clock,
@@ -50,6 +51,16 @@ export class BackupService {
     }
   }
 
+  /** How far a check is, from 0 to 1; null where none is going on. */
+  get progress(): number | null {
+    return this.checking?.progress ?? null;
+  }
+
+  /** Whoever asked for it is told that it was stopped. */
+  stopCheck(): void {
+    this.checking?.stop.abort();
+  }
+
   /** Takes an uploaded backup apart and checks it; nothing is replaced yet. */
   check(upload: Readable): Promise<RestoreCheck> {
     return this.alone(async () => {
@@ -63,9 +74,12 @@ export class BackupService {
       });
       if (!taken) return refused(notWhole);
       const { id, folder, file } = taken;
-      const read = await this.open(file, folder).catch((error: unknown): { issue: FieldIssue } => {
+      const read = await this.open(file, folder).catch(async (error: unknown): Promise<{ issue: FieldIssue }> => {
         // Neither says anything of the backup.
-        if (isDiskFull(error) || error instanceof JobCancelled) throw error;
+        if (isDiskFull(error) || error instanceof JobCancelled) {
+          await dropWorkFolder(folder);
+          throw error;
+        }
         return { issue: error instanceof PayloadTooLargeException ? tooLarge : notWhole };
       });
       if ('issue' in read) {
@@ -107,8 +121,18 @@ export class BackupService {
   }
 
   /** A database in a work folder, read whole. */
-  private openDatabaseIn(folder: string): Promise<WholeAnswer> {
-    return this.queue.run(WHOLE_CHECK_JOB, { folder, nowMs: this.clock.nowMs() });
+  private async openDatabaseIn(folder: string): Promise<WholeAnswer> {
+    const going = { progress: 0, stop: new AbortController() };
+    this.checking = going;
+    try {
+      return await this.queue.run(
+        WHOLE_CHECK_JOB,
+        { folder, nowMs: this.clock.nowMs() },
+        { signal: going.stop.signal, onProgress: (share) => (going.progress = share) },
+      );
+    } finally {
+      this.checking = null;
+    }
   }
 
   /** What the data hold that are served now. */

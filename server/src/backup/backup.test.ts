@@ -1,5 +1,5 @@
 import { ServedHouses, download, leftovers, type ServedHouse, upload } from '../testing/served-house.js';
-import type { KeptAnswer, PhotoKept, RestoreCheck, RestoreResult } from '@winter-jar/contracts';
+import type { KeptAnswer, PhotoKept, RestoreCheck, RestoreProgress, RestoreResult } from '@winter-jar/contracts';
 import { at, changeAt, lookAt, runAt } from '@winter-jar/core/testing';
 import BetterSqlite3 from 'better-sqlite3';
 import { createHash } from 'node:crypto';
@@ -103,6 +103,19 @@ describe('backup and restore', () => {
     expect(((await one.get('/api/kept')).body as KeptAnswer).kept).toHaveLength(2);
     expect(leftovers(one.house)).toEqual([]);
     await one.post('/api/kept/check', { name: '../winter-jar.sqlite' }).expect(404);
+  });
+
+  test('a check says how far it is; stopped it leaves nothing, and the next one is whole', async () => {
+    one.house.write(...Array.from({ length: 900 }, (_, i) => runAt(100 + i * 3, 2)));
+    const backup = await download(one, 'backup');
+    const answered = upload(one, '/api/restore/check', 'application/gzip', backup).then(({ status }) => status);
+    const progress = async () => ((await one.get('/api/restore/check').expect(200)).body as RestoreProgress).progress;
+    while ((await progress()) === null) await new Promise((wait) => setTimeout(wait, 5));
+    await one.post('/api/restore/check/stop', {}).expect(200);
+    expect(await answered).toBe(503);
+    expect(await progress()).toBeNull();
+    expect(leftovers(one.house)).toEqual([]);
+    expect(await check(one, backup)).toMatchObject({ issue: null, inFile: { entries: 904 } });
   });
 
   test('what is written while a backup is made is in it or not, and never half', async () => {

@@ -122,8 +122,7 @@ async function wholeCheck({ folder, nowMs }: Aside, progress: (share: number) =>
     const issue = journalIssue(aside, nowMs, progress);
     if (issue) return issue;
     // What it says of its states is not looked at.
-    writer.rebuildAll();
-    progress(1);
+    writer.rebuildAll((share) => progress((1 + share) / 2));
     return statesIssue(aside, store, isoNow(clock));
   } catch (error) {
     return issueOf('file', null, 'cannotBeRead', `a database that can be made anew from its journal: ${saysOf(error)}`);

@@ -194,7 +194,7 @@ export class JournalWriter {
   }
 
   /** Rebuilds counted entries, states and checkpoints from the journal alone. */
-  rebuildAll(): number {
+  rebuildAll(progress: (share: number) => void = () => undefined): number {
     this.bulk.takeBackUnfinished();
     return this.database.writer.transaction(() => {
       for (const clear of this.sql.clearDerived) clear.run();
@@ -208,10 +208,12 @@ export class JournalWriter {
               subjects.set(subjectKey(subject), subject);
           seq = row.seq;
         }
+        progress(seq / until / 2);
       }
       this.derived.lagFromStart(subjects.values());
+      const all = this.lagging;
       // In turns, one subject after another: all entries at once would not fit into memory.
-      while (this.derived.catchUp());
+      while (this.derived.catchUp()) progress(1 - this.lagging / all / 2);
       return [...subjects.values()].filter(({ type }) => type === 'pump').length;
     })();
   }

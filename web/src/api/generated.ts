@@ -191,6 +191,12 @@ const injectedRtkApi = api.injectEndpoints({
         body: queryArg,
       }),
     }),
+    restoreProgress: build.query<RestoreProgressApiResponse, RestoreProgressApiArg>({
+      query: () => ({ url: `/api/restore/check` }),
+    }),
+    stopCheck: build.mutation<StopCheckApiResponse, StopCheckApiArg>({
+      query: () => ({ url: `/api/restore/check/stop`, method: 'POST' }),
+    }),
     restore: build.mutation<RestoreApiResponse, RestoreApiArg>({
       query: (queryArg) => ({
         url: `/api/restore`,
@@ -374,6 +380,10 @@ export type RefusedRowsApiResponse = /** status 200 The refused rows of an impor
 export type RefusedRowsApiArg = string;
 export type CheckBackupApiResponse = /** status 200 Upload a backup and see what is in it */ RestoreCheck;
 export type CheckBackupApiArg = Download;
+export type RestoreProgressApiResponse = /** status 200 How far the check of a backup is */ RestoreProgress;
+export type RestoreProgressApiArg = void;
+export type StopCheckApiResponse = /** status 200 Stop the check of a backup */ RestoreProgress;
+export type StopCheckApiArg = void;
 export type RestoreApiResponse =
   /** status 200 Put a checked backup in place; what stood there is kept */ RestoreResult;
 export type RestoreApiArg = RestorePost;
@@ -4499,6 +4509,10 @@ export type RestoreCheck = {
   madeAt: string | null;
   inFile: BackupContents | null;
   present: BackupContents;
+};
+export type RestoreProgress = {
+  /** From 0 to 1; null where none is going on. */
+  progress: number | null;
 };
 export type RestoreResult = {
   /** Where the data that stood here before is kept. */

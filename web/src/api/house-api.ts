@@ -18,6 +18,7 @@ import type {
   PumpPage,
   RecordHistory,
   RestoreCheck,
+  RestoreProgress,
   RestoreResult,
   RoundAnswer,
   RoundParts,
@@ -80,6 +81,8 @@ interface Answers {
   importSetUpFile: SetUpFileResult;
   checkBackup: RestoreCheck;
   keptData: KeptAnswer;
+  restoreProgress: RestoreProgress;
+  stopCheck: RestoreProgress;
   checkKept: RestoreCheck;
   restore: RestoreResult;
   importJournal: JournalFileResult;
@@ -173,6 +176,8 @@ export const {
   usePreviewSetUpFileMutation,
   useImportSetUpFileMutation,
   useCheckBackupMutation,
+  useRestoreProgressQuery,
+  useStopCheckMutation,
   useKeptDataQuery,
   useCheckKeptMutation,
   useRestoreMutation,

@@ -1,7 +1,7 @@
 import { countOf, megabytes } from '../ui/number.js';
 import type { BackupContents, JournalFileResult, RestoreCheck, RestoreResult } from '@winter-jar/contracts';
 import { FileUp } from 'lucide-react';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import {
   useAboutQuery,
   useCheckBackupMutation,
@@ -9,6 +9,8 @@ import {
   useImportJournalMutation,
   useKeptDataQuery,
   useRestoreMutation,
+  useRestoreProgressQuery,
+  useStopCheckMutation,
 } from '../api/house-api.js';
 import { DownloadButton } from '../downloads/download-button.js';
 import { hereZone, momentWords } from '../words/dates.js';
@@ -16,6 +18,7 @@ import { PageTitle } from '../ui/page-title.js';
 import { issueWords } from '../words/issue-words.js';
 import { Button } from '../ui/button.js';
 import { FilePicker } from '../ui/file-picker.js';
+import { UnderWay } from '../ui/under-way.js';
 
 const UNREACHABLE = 'The server does not answer, or the file is too large. Nothing was changed; try again.';
 
@@ -63,13 +66,16 @@ function Restore({ now }: { now: string }) {
   const [result, setResult] = useState<RestoreResult | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
 
+  const stopped = useRef(false);
+
   async function look(what: string, asking: () => Promise<{ data?: RestoreCheck }>) {
+    stopped.current = false;
     setName(what);
     setCheck(null);
     setResult(null);
     setTrouble(null);
     const { data: found } = await asking();
-    if (!found) return setTrouble(UNREACHABLE);
+    if (!found) return stopped.current ? undefined : setTrouble(UNREACHABLE);
     const { issue } = found;
     if (issue) setTrouble(`${what} cannot be restored: ${issue.field}. ${issueWords(issue)} Nothing was changed.`);
     else setCheck(found);
@@ -98,7 +104,9 @@ function Restore({ now }: { now: string }) {
         </FilePicker>
       </div>
       <div aria-live="polite" className="mt-4">
-        {(checking.isLoading || lookingAtKept.isLoading) && <p>Checking {name}: every entry is read …</p>}
+        {(checking.isLoading || lookingAtKept.isLoading) && (
+          <Checking name={name} onStop={() => (stopped.current = true)} />
+        )}
         {trouble && <Alarm>{trouble}</Alarm>}
         {check?.inFile && (
           <div className="border-l-4 border-before-next-run pl-4">
@@ -147,6 +155,29 @@ function Restore({ now }: { now: string }) {
         </details>
       )}
     </section>
+  );
+}
+
+const LOOK_EVERY_MS = 400;
+
+function Checking({ name, onStop }: { name: string; onStop: () => void }) {
+  const { data } = useRestoreProgressQuery(undefined, {
+    pollingInterval: LOOK_EVERY_MS,
+    refetchOnMountOrArgChange: true,
+  });
+  const [stop, stopping] = useStopCheckMutation();
+  return (
+    <UnderWay
+      title={`Checking ${name}`}
+      progress={data?.progress ?? 0}
+      words="Every entry is read, and what follows from it is made anew. Nothing is changed meanwhile."
+      stop="Stop checking"
+      busy={stopping.isLoading || (data?.progress ?? null) === null}
+      onStop={() => {
+        onStop();
+        void stop();
+      }}
+    />
   );
 }
 
