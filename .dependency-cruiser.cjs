@@ -4,7 +4,7 @@
 const ROOMS = {
   core: [
     ...['units', 'statistics', 'journal', 'limits', 'set-up', 'notebook', 'oil', 'machine', 'water'],
-    ...['fold', 'equipment', 'standing', 'cautions', 'story', 'diagnosis', 'simulate', 'testing'],
+    ...['fold', 'equipment', 'standing', 'cautions', 'story', 'diagnosis', 'service', 'simulate', 'testing'],
   ],
   server: [
     ...['clock', 'api', 'network', 'database', 'work', 'files', 'problems', 'journal', 'house'],

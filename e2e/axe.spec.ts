@@ -15,6 +15,8 @@ const PAGES = [
   '/pumps/rl-02/lab-sample',
   '/pumps/rl-02/lab-report',
   '/pumps/lf-01/label',
+  '/pumps/lf-01/job-cards',
+  '/pumps/rl-02/job-cards/ballastPurge',
   '/pumps/hs-01/what-is-wrong',
   '/pumps/hs-01/test?check=warmPurge',
   '/pumps/hs-01/test',

@@ -1,9 +1,11 @@
-// Writes docs/diagnosis.md, all that is known about causes, findings and tests, and docs/trade.md, what is assumed of the trade.
+// Writes docs/diagnosis.md, all that is known about causes, findings and tests, docs/trade.md, what is assumed of the trade, and
+// docs/service.md, the procedures.
 // `--check` writes nothing and fails when what is committed is stale.
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { format, resolveConfig } from 'prettier';
 import { root } from './build.mjs';
+import { servicePage } from './service-doc.mjs';
 import { tradePage } from './trade.mjs';
 
 const core = await import(join(root, 'core/dist/index.js'));
@@ -89,6 +91,7 @@ ${Object.entries(CAUSES).map(cause).join('\n')}`;
 const stale = [];
 for (const [path, text] of [
   ['docs/diagnosis.md', diagnosisPage],
+  ['docs/service.md', servicePage(core)],
   ['docs/trade.md', tradePage(core, readFileSync(join(root, 'scripts/trade.md'), 'utf8'))],
 ]) {
   const pretty = await format(text, { ...(await resolveConfig(join(root, path))), filepath: path });

@@ -1,6 +1,19 @@
 // The room's door: every name that leaves core stands in this one list, so it is longer than other files.
 export { cautionsAt, CAUTIONS, cautionWords, dangersOf, type CautionId, type Deed } from './cautions/index.js';
 export {
+  type MeasureOf,
+  type Procedure,
+  type ProcedureId,
+  PROCEDURES,
+  proceduresAt,
+  type Service,
+  serviceAt,
+  type ServiceStep,
+  type Skill,
+  type Step,
+  type StepKind,
+} from './service/index.js';
+export {
   type Asked,
   type Cause,
   type CauseId,

@@ -7,8 +7,8 @@ import type { CautionId } from './cautions.js';
 /** What somebody is about to do at a pump: work on its oil, a look, a sample, or a task. */
 export type Deed = 'change' | 'topUp' | 'look' | TaskId;
 
-/** What makes a caution matter at this pump now. */
-interface Place {
+/** What makes a caution, or a step of a service, matter at this pump now. */
+export interface Place {
   readonly oxygen: boolean;
   readonly solvent: boolean;
   readonly toxic: boolean;
@@ -19,68 +19,109 @@ interface Place {
   readonly growth: boolean;
   readonly booster: boolean;
   readonly oilFilter: boolean;
+  readonly industrial: boolean;
+  readonly coldRoom: boolean;
 }
+
+/** What a step of work does that can hurt somebody. */
+export type Risk =
+  | 'oilIn'
+  | 'oilOut'
+  | 'drains'
+  | 'drainsWarm'
+  | 'nearOil'
+  | 'looksAtOil'
+  | 'fillsJar'
+  | 'standsStill'
+  | 'opensPump'
+  | 'opensLine'
+  | 'opensVacuum'
+  | 'opensBooster'
+  | 'opensExhaust'
+  | 'takesFilterOff'
+  | 'electrical'
+  | 'hot'
+  | 'purges'
+  | 'starts'
+  | 'ventsChamber'
+  | 'solvent'
+  | 'lifts'
+  | 'tilts'
+  | 'wipes'
+  | 'frost';
+
+const WHOLE_CHANGE = [
+  ...(['oilIn', 'oilOut', 'drains', 'drainsWarm', 'nearOil', 'standsStill'] as const),
+  ...(['takesFilterOff', 'tilts', 'wipes'] as const),
+] as const;
+
+/** What each deed does, as a whole. */
+const RISKS_OF: Readonly<Record<Deed, readonly Risk[]>> = {
+  change: WHOLE_CHANGE,
+  oilChange: WHOLE_CHANGE,
+  topUp: ['oilIn', 'nearOil', 'standsStill'],
+  look: ['looksAtOil', 'nearOil', 'fillsJar'],
+  bleed: ['oilOut', 'drains', 'nearOil', 'standsStill', 'hot', 'fillsJar', 'tilts'],
+  labSample: ['nearOil', 'hot', 'fillsJar'],
+  flush: ['opensPump', 'oilIn', 'oilOut', 'drains', 'drainsWarm', 'nearOil', 'wipes'],
+  purge: ['purges', 'opensExhaust'],
+  housingClean: ['opensPump', 'oilOut', 'drains', 'drainsWarm', 'nearOil', 'opensVacuum', 'wipes'],
+  stripClean: ['opensPump', 'oilOut', 'drains', 'nearOil', 'opensVacuum', 'hot', 'lifts', 'wipes'],
+  vaneCheck: ['opensPump', 'nearOil', 'electrical', 'hot', 'lifts'],
+  exhaustFilter: ['opensPump', 'nearOil', 'opensExhaust', 'opensVacuum', 'hot', 'wipes'],
+  bearings: ['opensPump', 'nearOil', 'electrical', 'lifts'],
+  tipSeals: ['opensPump', 'nearOil'],
+  oilFilter: ['oilOut', 'nearOil', 'standsStill', 'takesFilterOff', 'wipes'],
+  inletScreen: ['opensLine', 'opensVacuum', 'opensBooster'],
+  sealCheck: ['opensLine', 'opensVacuum', 'opensBooster'],
+  antiSuckback: ['opensLine', 'opensVacuum'],
+  gaugeCheck: ['opensLine', 'opensVacuum'],
+  blankOff: ['opensLine', 'opensVacuum'],
+  boosterOil: ['oilIn', 'oilOut', 'nearOil', 'standsStill', 'opensBooster', 'drainsWarm'],
+  sealCup: ['oilIn', 'standsStill', 'opensBooster'],
+};
 
 interface Row {
   readonly caution: CautionId;
-  readonly deeds: readonly Deed[];
+  readonly risks: readonly Risk[];
   /** Missing means always. */
   readonly when?: (place: Place) => boolean;
 }
 
-const OPENS_THE_PUMP = [
-  'flush',
-  'housingClean',
-  'stripClean',
-  'vaneCheck',
-  'exhaustFilter',
-  'bearings',
-  'tipSeals',
-] as const;
-const OPENS_A_LINE = ['sealCheck', 'inletScreen', 'antiSuckback', 'gaugeCheck', 'blankOff'] as const;
-const OIL_COMES_OUT = ['change', 'bleed', 'flush', 'housingClean', 'stripClean', 'boosterOil', 'oilFilter'] as const;
-const NEAR_THE_OIL = [
-  'change',
-  'topUp',
-  'bleed',
-  'look',
-  'labSample',
-  ...OPENS_THE_PUMP,
-  'oilFilter',
-  'boosterOil',
-] as const;
-const OIL_GOES_IN = ['change', 'topUp', 'flush', 'boosterOil', 'sealCup'] as const;
-
-/** Which caution matters at which deed. The order is that of reading: what kills first. */
+/** Which caution matters where. The order is that of reading: what kills first. */
 const CAUTIONS_AT: readonly Row[] = [
-  { caution: 'oxygen', deeds: [...OIL_GOES_IN, ...OPENS_THE_PUMP], when: (p) => p.oxygen },
-  { caution: 'pfpeHeat', deeds: [...OIL_COMES_OUT, ...OPENS_THE_PUMP, 'look'], when: (p) => p.pfpe },
-  { caution: 'drainCold', deeds: ['change', 'bleed', 'flush', 'housingClean', 'stripClean'], when: (p) => p.solvent },
-  { caution: 'noAir', deeds: ['purge'], when: (p) => p.solvent },
-  { caution: 'nitrogen', deeds: ['purge'], when: (p) => p.solvent },
-  { caution: 'biological', deeds: NEAR_THE_OIL, when: (p) => p.biological },
-  { caution: 'residues', deeds: NEAR_THE_OIL, when: (p) => p.toxic },
-  { caution: 'corrosive', deeds: NEAR_THE_OIL, when: (p) => p.corrosive },
-  { caution: 'growth', deeds: NEAR_THE_OIL, when: (p) => p.growth },
-  { caution: 'standing', deeds: ['change', 'topUp', 'bleed', 'oilFilter', 'boosterOil', 'sealCup'] },
-  { caution: 'lockOut', deeds: [...OPENS_THE_PUMP, ...OPENS_A_LINE] },
-  { caution: 'boosterVent', deeds: ['boosterOil', 'sealCup', 'sealCheck', 'inletScreen'], when: (p) => p.booster },
-  { caution: 'vent', deeds: [...OPENS_A_LINE, 'housingClean', 'stripClean', 'exhaustFilter'] },
-  { caution: 'capacitor', deeds: ['vaneCheck', 'bearings'] },
-  { caution: 'drainWarm', deeds: ['change', 'flush', 'housingClean', 'boosterOil'], when: (p) => !p.solvent },
-  { caution: 'hotOil', deeds: ['bleed', 'labSample', 'exhaustFilter', 'stripClean', 'vaneCheck'] },
-  { caution: 'hotFilter', deeds: ['oilFilter'] },
-  { caution: 'hotFilter', deeds: ['change'], when: (p) => p.oilFilter },
-  { caution: 'exhaust', deeds: ['purge'] },
-  { caution: 'exhaustOpen', deeds: ['purge', 'exhaustFilter'] },
-  { caution: 'food', deeds: [...OIL_GOES_IN, 'look', 'labSample', 'bleed'], when: (p) => p.food },
-  { caution: 'heavy', deeds: ['vaneCheck', 'stripClean', 'bearings'] },
-  { caution: 'tilt', deeds: ['change', 'bleed'] },
-  { caution: 'waste', deeds: [...OIL_COMES_OUT] },
-  { caution: 'rags', deeds: ['change', 'flush', 'housingClean', 'stripClean', 'exhaustFilter', 'oilFilter'] },
+  { caution: 'oxygen', risks: ['oilIn', 'opensPump'], when: (p) => p.oxygen },
+  { caution: 'pfpeHeat', risks: ['oilOut', 'opensPump', 'looksAtOil'], when: (p) => p.pfpe },
+  { caution: 'drainCold', risks: ['drains'], when: (p) => p.solvent },
+  { caution: 'noAir', risks: ['purges'], when: (p) => p.solvent },
+  { caution: 'nitrogen', risks: ['purges'], when: (p) => p.solvent },
+  { caution: 'biological', risks: ['nearOil'], when: (p) => p.biological },
+  { caution: 'residues', risks: ['nearOil'], when: (p) => p.toxic },
+  { caution: 'corrosive', risks: ['nearOil'], when: (p) => p.corrosive },
+  { caution: 'growth', risks: ['nearOil'], when: (p) => p.growth },
+  { caution: 'solventWork', risks: ['solvent'] },
+  { caution: 'furnace', risks: ['ventsChamber'], when: (p) => p.industrial },
+  { caution: 'standing', risks: ['standsStill'] },
+  { caution: 'lockOut', risks: ['opensPump', 'opensLine'] },
+  { caution: 'boosterVent', risks: ['opensBooster'], when: (p) => p.booster },
+  { caution: 'vent', risks: ['opensVacuum'] },
+  { caution: 'capacitor', risks: ['electrical'] },
+  { caution: 'thickOil', risks: ['starts'], when: (p) => p.coldRoom },
+  { caution: 'drainWarm', risks: ['drainsWarm'], when: (p) => !p.solvent },
+  { caution: 'hotOil', risks: ['hot'] },
+  { caution: 'hotFilter', risks: ['takesFilterOff'], when: (p) => p.oilFilter },
+  { caution: 'exhaust', risks: ['purges'] },
+  { caution: 'exhaustOpen', risks: ['opensExhaust'] },
+  { caution: 'food', risks: ['oilIn', 'fillsJar'], when: (p) => p.food },
+  { caution: 'heavy', risks: ['lifts'] },
+  { caution: 'tilt', risks: ['tilts'] },
+  { caution: 'coldMetal', risks: ['frost'] },
+  { caution: 'waste', risks: ['oilOut'] },
+  { caution: 'rags', risks: ['wipes'] },
 ];
 
-function placeOf(state: PumpState, setUp: PumpSetUp): Place {
+/** What is so at a pump as it stands now. */
+export function placeOf(state: PumpState, setUp: PumpSetUp): Place {
   const { service, model } = setUp;
   const is = (s: (typeof service)[number]) => service.includes(s);
   const findings = state.sumps.flatMap((s) => s.findings);
@@ -95,14 +136,20 @@ function placeOf(state: PumpState, setUp: PumpSetUp): Place {
     growth: findings.some((f) => f.code === 'particles' && f.kinds.includes('growth')),
     booster: model.kind === 'booster',
     oilFilter: model.hasOilFilter,
+    industrial: setUp.equipment.process === 'industrial',
+    coldRoom: (setUp.site.coldSeason ?? 'none') !== 'none',
   };
 }
 
+/** What to mind where somebody does this at such a place, the gravest first. */
+export const cautionsOf = (risks: readonly Risk[], place: Place): CautionId[] =>
+  CAUTIONS_AT.filter((row) => row.risks.some((r) => risks.includes(r)) && (row.when?.(place) ?? true)).map(
+    (row) => row.caution,
+  );
+
 /** What to mind at a deed at this pump as it stands now, the gravest first. */
-export function cautionsAt(deed: Deed, state: PumpState, setUp: PumpSetUp): CautionId[] {
-  const place = placeOf(state, setUp);
-  return CAUTIONS_AT.filter((row) => row.deeds.includes(deed) && (row.when?.(place) ?? true)).map((row) => row.caution);
-}
+export const cautionsAt = (deed: Deed, state: PumpState, setUp: PumpSetUp): CautionId[] =>
+  cautionsOf(RISKS_OF[deed], placeOf(state, setUp));
 
 /** What is dangerous about a pump itself, whatever is done at it. */
 const OF_THE_PUMP: readonly CautionId[] = [

@@ -1,2 +1,2 @@
 export { type CautionId, CAUTIONS, cautionWords } from './cautions.js';
-export { cautionsAt, dangersOf, type Deed } from './cautions-at.js';
+export { cautionsAt, cautionsOf, dangersOf, type Deed, placeOf, type Place, type Risk } from './cautions-at.js';

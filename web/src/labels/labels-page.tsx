@@ -3,7 +3,8 @@ import { cautionWords } from '@winter-jar/core';
 import { Printer } from 'lucide-react';
 import { QRCodeSVG } from 'qrcode.react';
 import { Link, useParams } from 'react-router';
-import { useAboutQuery, usePumpQuery, useRoundQuery } from '../api/house-api.js';
+import { usePumpQuery, useRoundQuery } from '../api/house-api.js';
+import { useAddress } from './use-address.js';
 import { dayWords } from '../words/dates.js';
 import { PageTitle } from '../ui/page-title.js';
 import { usePrint } from '../device/use-print.js';
@@ -12,20 +13,8 @@ import type { Words } from '../words/words.js';
 import { Button } from '../ui/button.js';
 import { Empty, Loading, Trouble } from '../ui/page-state.js';
 
-/** Addresses that only this machine knows are of no use on a cart. */
-const LOCAL = ['localhost', '127.0.0.1', '[::1]'];
-
 /** On a label of its own there is room for more than the next one. */
 const NEXT_LIMITS = 3;
-
-/** Where a phone reaches this server: the address that it prints for others, else the one in the bar. */
-function useAddress(): { origin: string; onlyHere: boolean } {
-  const { data: about } = useAboutQuery();
-  const here = window.location;
-  if (!LOCAL.includes(here.hostname)) return { origin: here.origin, onlyHere: false };
-  const [first] = about?.addresses ?? [];
-  return first ? { origin: first, onlyHere: false } : { origin: here.origin, onlyHere: true };
-}
 
 /** Labels of all pumps of the Round. */
 export function LabelsPage() {

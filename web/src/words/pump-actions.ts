@@ -93,6 +93,13 @@ export const PUMP_ACTIONS = {
     entry: 'meter',
   },
   done: { path: 'done', words: 'Task done', kinds: ALL, offered: ['search'], entry: 'done' },
+  jobCards: {
+    path: 'job-cards',
+    words: 'Print a job card',
+    short: 'Job cards',
+    kinds: ALL,
+    offered: ['link', 'search'],
+  },
   label: { path: 'label', words: 'Cart label', kinds: ALL, offered: ['link', 'search'] },
   takeOver: { path: 'take-over', words: 'Take it over', kinds: ALL, offered: [], entry: 'takeOver' },
   test: { path: 'test', words: 'A test, or a thing seen', kinds: ALL, offered: [], entry: 'test' },

@@ -1,0 +1,3 @@
+export { type MeasureOf, type Procedure, type Skill, type Step, type StepKind } from './procedure.js';
+export { type ProcedureId, PROCEDURES } from './procedures/index.js';
+export { proceduresAt, type Service, serviceAt, type ServiceStep } from './service-at.js';

@@ -1,0 +1,32 @@
+import type { Procedure } from '../procedure.js';
+
+export const AFTER_RUN: Procedure = {
+  letter: 'M',
+  name: 'After a run',
+  tasks: [],
+  kinds: ['vane'],
+  skill: 'operator',
+  atHand: [],
+  steps: [
+    { id: 'chamber', kind: 'do', minutes: 1, words: 'Chamber valve closed.', risks: ['ventsChamber'] },
+    { id: 'booster', kind: 'do', minutes: 1, words: 'Booster off and run down, where there is one.' },
+    {
+      id: 'dryAir',
+      kind: 'wait',
+      minutes: 25,
+      words: 'Inlet closed, ballast open, still running: 20–30 minutes, 30–60 after a wet run.',
+      when: ['!solvent'],
+      risks: ['purges', 'opensExhaust'],
+    },
+    {
+      id: 'dryNitrogen',
+      kind: 'wait',
+      minutes: 25,
+      words: 'Inlet closed, nitrogen on the ballast or no ballast at all.',
+      when: ['solvent'],
+      risks: ['purges', 'opensExhaust'],
+    },
+    { id: 'back', kind: 'do', minutes: 1, words: 'Ballast back to its usual position.' },
+    { id: 'stop', kind: 'do', minutes: 1, words: 'Vent the pump side, and stop at once.' },
+  ],
+};

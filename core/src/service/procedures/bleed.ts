@@ -1,0 +1,45 @@
+import type { Procedure } from '../procedure.js';
+
+export const BLEED: Procedure = {
+  letter: 'A',
+  name: 'Bleed settled water',
+  tasks: ['bleed'],
+  kinds: ['vane'],
+  // Where water floats there is nothing to bleed at the bottom.
+  when: ['!denser'],
+  skill: 'operator',
+  atHand: ['a jar', 'oil of the same product', 'gloves', 'rags'],
+  steps: [
+    {
+      id: 'stand',
+      kind: 'wait',
+      minutes: 90,
+      words: 'Let it stand one to two hours if it was stopped hot, else overnight.',
+      risks: ['standsStill'],
+    },
+    {
+      id: 'tilt',
+      kind: 'do',
+      minutes: 2,
+      words: 'Tilt it towards the drain, or use the lowest point.',
+      risks: ['tilts'],
+    },
+    {
+      id: 'crack',
+      kind: 'do',
+      minutes: 3,
+      words: 'Jar beneath, crack the valve, and close it when clean oil follows.',
+      risks: ['oilOut', 'drains', 'nearOil', 'hot', 'fillsJar'],
+    },
+    { id: 'drawn', kind: 'measure', minutes: 1, words: 'How much is in the jar?', label: 'Drawn in all', of: 'volume' },
+    { id: 'jar', kind: 'look', minutes: 2, words: 'Read its layers.', at: 'jar', risks: ['looksAtOil', 'nearOil'] },
+    { id: 'topUp', kind: 'do', minutes: 2, words: 'Fill up to the mark, standing level.', risks: ['oilIn'] },
+    {
+      id: 'level',
+      kind: 'choose',
+      minutes: 1,
+      words: 'Read the level.',
+      choices: ['below the mark', 'at the mark', 'above the mark'],
+    },
+  ],
+};

@@ -1,0 +1,72 @@
+import { LEVEL, MAKE_SAFE } from '../common-steps.js';
+import type { Procedure } from '../procedure.js';
+import { DRAIN } from './oil-change.js';
+
+export const CHANGE_PRODUCT: Procedure = {
+  letter: 'J',
+  name: 'Change of oil product',
+  tasks: ['oilChange', 'flush', 'exhaustFilter'],
+  kinds: ['vane'],
+  skill: 'technician',
+  atHand: [
+    'the new product for each fill',
+    'a new oil filter where it has one',
+    'an exhaust filter',
+    'containers for each oil apart',
+    'a label with the new product',
+    'gloves, rags',
+  ],
+  steps: [
+    {
+      id: 'may',
+      kind: 'choose',
+      minutes: 2,
+      words:
+        'From which oil to which? To PFPE for oxygen never by flushing: full strip and solvent clean by a specialist.',
+      choices: [
+        'same base: drain and fill',
+        'agrees badly: flush or clean',
+        'to PFPE, or unknown: stop, ask a specialist',
+      ],
+    },
+    ...MAKE_SAFE,
+    ...DRAIN,
+    {
+      id: 'flush',
+      kind: 'measure',
+      minutes: 45,
+      words: 'Flush with the new product, {amount} for each fill, half an hour warm; as often as the plan says.',
+      amount: 'charge',
+      label: 'Filled for flushing',
+      of: 'volume',
+      risks: ['oilIn', 'oilOut', 'drains', 'starts'],
+    },
+    {
+      id: 'filter',
+      kind: 'do',
+      minutes: 7,
+      words: 'New oil filter: the old one is full of the old product.',
+      when: ['oilFilter'],
+      risks: ['takesFilterOff', 'oilOut'],
+    },
+    {
+      id: 'exhaust',
+      kind: 'do',
+      minutes: 15,
+      words: 'New exhaust filter: the old one is soaked with the old product.',
+      risks: ['opensPump', 'opensExhaust', 'wipes'],
+    },
+    {
+      id: 'fill',
+      kind: 'measure',
+      minutes: 4,
+      words: 'Fill the first charge, up to {amount}. It is changed early.',
+      amount: 'charge',
+      label: 'Filled in',
+      of: 'volume',
+      risks: ['oilIn', 'nearOil'],
+    },
+    { id: 'label', kind: 'do', minutes: 2, words: 'New label on the pump, and the oil in the set-up.' },
+    ...LEVEL,
+  ],
+};

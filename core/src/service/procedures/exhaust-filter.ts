@@ -1,0 +1,49 @@
+import { MAKE_SAFE } from '../common-steps.js';
+import type { Procedure } from '../procedure.js';
+
+export const EXHAUST_FILTER: Procedure = {
+  letter: 'H',
+  name: 'Exhaust filter',
+  tasks: ['exhaustFilter'],
+  kinds: ['vane'],
+  skill: 'technician',
+  atHand: ['the filter elements', 'O-rings of the cover', 'a gauge for the back-pressure', 'gloves, rags'],
+  steps: [
+    {
+      id: 'back',
+      kind: 'measure',
+      minutes: 3,
+      words:
+        'Read the back-pressure while it runs. Built in: look at 0.3, replace at 0.6 bar over ambient; outside, on a small pump, 0.15 bar.',
+      label: 'Back-pressure',
+      of: 'pressure',
+      risks: ['opensExhaust'],
+    },
+    ...MAKE_SAFE.filter(({ id }) => id === 'lock' || id === 'vent'),
+    { id: 'coverOff', kind: 'wait', minutes: 30, words: 'Let it cool to 60 °C.', risks: ['hot'] },
+    { id: 'out', kind: 'do', minutes: 10, words: 'Cover off, elements out.', risks: ['opensPump', 'nearOil', 'wipes'] },
+    {
+      id: 'rust',
+      kind: 'choose',
+      minutes: 1,
+      words: 'Look at cover and elements. Rust tells of water and a closed ballast.',
+      choices: ['clean', 'tarry', 'rusty', 'burst'],
+    },
+    {
+      id: 'new',
+      kind: 'do',
+      minutes: 8,
+      words: 'New elements, or washed ones where the maker allows it; new O-rings; cover on.',
+    },
+    { id: 'unlock', kind: 'do', minutes: 1, words: 'Lock off, exhaust free.', risks: ['opensExhaust'] },
+    {
+      id: 'backAfter',
+      kind: 'measure',
+      minutes: 5,
+      words: 'Run it, read the back-pressure again.',
+      label: 'Back-pressure after',
+      of: 'pressure',
+      risks: ['starts'],
+    },
+  ],
+};

@@ -1,0 +1,32 @@
+import { MAKE_SAFE } from '../common-steps.js';
+import type { Procedure } from '../procedure.js';
+
+export const INLET: Procedure = {
+  letter: 'I',
+  name: 'Inlet screen and anti-suckback valve',
+  tasks: ['inletScreen', 'antiSuckback'],
+  kinds: ['vane'],
+  skill: 'technician',
+  atHand: ['ball and O-ring of the valve', 'the flange’s seal', 'lint-free rags', 'gloves'],
+  steps: [
+    ...MAKE_SAFE.filter(({ id }) => id === 'lock' || id === 'vent'),
+    { id: 'off', kind: 'do', minutes: 4, words: 'Inlet line off.', risks: ['opensLine'] },
+    { id: 'screen', kind: 'do', minutes: 5, words: 'Screen out; blow or wash it, dry it.', risks: ['wipes'] },
+    {
+      id: 'ball',
+      kind: 'choose',
+      minutes: 4,
+      words: 'Ball and O-ring: round, without pits, without grit?',
+      choices: ['good', 'pitted or worn: replace both', 'gritty: wash, look again'],
+    },
+    { id: 'on', kind: 'do', minutes: 5, words: 'Screen in, seal clean and sound, line on.' },
+    {
+      id: 'holds',
+      kind: 'choose',
+      minutes: 5,
+      words: 'Run it, stop it under vacuum with the inlet closed: does it hold?',
+      choices: ['it holds', 'it rises: look again'],
+      risks: ['starts'],
+    },
+  ],
+};

@@ -1,0 +1,25 @@
+import { CHECKS, LEAK_STEPS } from '../../diagnosis/index.js';
+import type { Procedure, Step } from '../procedure.js';
+
+/** The minutes of a test are those of all its steps. */
+const minutesOf = (checkId: (typeof LEAK_STEPS)[number]['checkId']): number =>
+  Math.max(1, Math.round(CHECKS[checkId].minutes / LEAK_STEPS.filter((s) => s.checkId === checkId).length));
+
+/** The steps of the leak hunt on its own page, for the card: the first that fails is where the leak is. */
+export const LEAK_HUNT: Procedure = {
+  letter: 'K',
+  name: 'Leak hunt',
+  tasks: [],
+  kinds: ['vane'],
+  skill: 'technician',
+  atHand: ['a second gauge', 'stoppers and blank flanges', 'bubble liquid', 'clean seals'],
+  steps: LEAK_STEPS.map(({ id, name, how, cautions, checkId, passed, failed, needsTrap }): Step => ({
+    id,
+    kind: 'choose',
+    minutes: minutesOf(checkId),
+    words: `${name}. ${how.join(' ')}`,
+    choices: [passed.words, `${failed.words}: stop here`],
+    cautions,
+    ...(needsTrap ? { when: ['coldTrap'] } : {}),
+  })),
+};

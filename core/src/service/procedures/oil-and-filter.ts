@@ -1,0 +1,58 @@
+import { LEVEL, MAKE_SAFE } from '../common-steps.js';
+import type { Procedure } from '../procedure.js';
+import { DRAIN } from './oil-change.js';
+
+export const OIL_AND_FILTER: Procedure = {
+  letter: 'C',
+  name: 'Oil and oil filter',
+  tasks: ['oilChange', 'oilFilter'],
+  kinds: ['vane'],
+  when: ['oilFilter'],
+  skill: 'technician',
+  atHand: [
+    'fresh oil of the same product, measured out',
+    'an oil filter',
+    'containers for the old oil and the filter',
+    'a jar',
+    'O-ring or gasket of the plug',
+    'gloves, rags',
+  ],
+  steps: [
+    ...MAKE_SAFE,
+    ...DRAIN,
+    {
+      id: 'filterOff',
+      kind: 'do',
+      minutes: 4,
+      words: 'Filter off, its oil caught: about {amount} is in it. Wipe the seat.',
+      amount: 'filterHoldUp',
+      risks: ['takesFilterOff', 'oilOut', 'wipes'],
+    },
+    {
+      id: 'filterOn',
+      kind: 'do',
+      minutes: 3,
+      words:
+        'Oil the new gasket, screw on until it touches, then three quarters of a turn by hand. Never with a wrench.',
+    },
+    {
+      id: 'fill',
+      kind: 'measure',
+      minutes: 4,
+      words: 'Fill to MAX, up to {amount}: the filter fills itself, and the level falls.',
+      amount: 'charge',
+      label: 'Filled in',
+      of: 'volume',
+      risks: ['oilIn', 'nearOil'],
+    },
+    ...LEVEL,
+    { id: 'hour', kind: 'wait', minutes: 60, words: 'Let it run an hour.', risks: ['starts'] },
+    {
+      id: 'drip',
+      kind: 'choose',
+      minutes: 1,
+      words: 'Look under the filter.',
+      choices: ['dry', 'a drip: tighten by hand', 'it leaks: stop'],
+    },
+  ],
+};

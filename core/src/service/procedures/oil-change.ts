@@ -1,0 +1,70 @@
+import { LEVEL, MAKE_SAFE } from '../common-steps.js';
+import type { Procedure, Step } from '../procedure.js';
+
+/** Out with the old oil, the last of it too. */
+export const DRAIN: readonly Step[] = [
+  { id: 'fillPlug', kind: 'do', minutes: 1, words: 'Open the fill plug first, so that it drains smoothly.' },
+  {
+    id: 'drain',
+    kind: 'wait',
+    minutes: 10,
+    words: 'Container beneath, open the drain, let it run out.',
+    risks: ['oilOut', 'drains', 'nearOil', 'hot'],
+  },
+  { id: 'tilt', kind: 'do', minutes: 2, words: 'Tilt it for the last of it.', risks: ['tilts'] },
+  {
+    id: 'rinse',
+    kind: 'do',
+    minutes: 2,
+    words: 'Pour a little new oil through, about {amount}: it carries out what lies on the bottom.',
+    amount: 'rinse',
+    risks: ['oilIn'],
+  },
+  { id: 'out', kind: 'measure', minutes: 1, words: 'How much came out?', label: 'Came out', of: 'volume' },
+  {
+    id: 'jar',
+    kind: 'look',
+    minutes: 3,
+    words: 'Fill a jar of what came out, date it, and read it once it has stood.',
+    at: 'jar',
+    risks: ['looksAtOil', 'fillsJar'],
+  },
+  {
+    id: 'seal',
+    kind: 'do',
+    minutes: 2,
+    words: 'Look at the O-ring or gasket of the plug, wipe it, close; not over-tight.',
+    risks: ['wipes'],
+  },
+];
+
+export const OIL_CHANGE: Procedure = {
+  letter: 'B',
+  name: 'Oil change',
+  tasks: ['oilChange'],
+  kinds: ['vane'],
+  when: ['!oilFilter'],
+  skill: 'technician',
+  atHand: [
+    'fresh oil of the same product, measured out',
+    'a container for the old',
+    'a jar',
+    'O-ring or gasket of the plug',
+    'gloves, rags',
+  ],
+  steps: [
+    ...MAKE_SAFE,
+    ...DRAIN,
+    {
+      id: 'fill',
+      kind: 'measure',
+      minutes: 4,
+      words: 'Fill to the mark, up to {amount}.',
+      amount: 'charge',
+      label: 'Filled in',
+      of: 'volume',
+      risks: ['oilIn', 'nearOil'],
+    },
+    ...LEVEL,
+  ],
+};

@@ -1,0 +1,73 @@
+import { BLANK_OFF, LEVEL, MAKE_SAFE } from '../common-steps.js';
+import type { Procedure } from '../procedure.js';
+import { DRAIN } from './oil-change.js';
+
+export const OVERHAUL: Procedure = {
+  letter: 'L',
+  name: 'Overhaul',
+  tasks: ['vaneCheck', 'oilChange', 'exhaustFilter'],
+  kinds: ['vane'],
+  skill: 'specialist',
+  atHand: [
+    'one kit: vanes, springs, shaft seals, O-rings, gaskets',
+    'numbered bags',
+    'a camera',
+    'a clean bench',
+    'fresh oil',
+    'a gauge for the blank-off',
+  ],
+  steps: [
+    {
+      id: 'may',
+      kind: 'choose',
+      minutes: 1,
+      words: 'Only where the house allows it to be opened here; else exchange it.',
+      choices: ['allowed', 'not allowed: exchange it'],
+    },
+    ...MAKE_SAFE,
+    ...DRAIN,
+    {
+      id: 'bench',
+      kind: 'do',
+      minutes: 10,
+      words: 'Supply off and unplugged, onto the bench.',
+      risks: ['lifts', 'electrical'],
+    },
+    {
+      id: 'apart',
+      kind: 'do',
+      minutes: 60,
+      words:
+        'Apart in order: a photograph of each step, parts bagged and numbered by step. Never lever on machined faces.',
+      risks: ['opensPump', 'nearOil', 'wipes'],
+    },
+    {
+      id: 'vanes',
+      kind: 'choose',
+      minutes: 10,
+      words: 'Vanes, springs, bores: worn, chipped, scored?',
+      choices: ['good', 'worn: the kit', 'bores scored: exchange it'],
+    },
+    { id: 'clean', kind: 'do', minutes: 30, words: 'Clean and dry every part.', risks: ['solvent'] },
+    { id: 'together', kind: 'do', minutes: 75, words: 'Together in the reverse order, all seals from one kit.' },
+    { id: 'turn', kind: 'do', minutes: 2, words: 'Turn it by hand: it must turn freely.' },
+    {
+      id: 'fill',
+      kind: 'measure',
+      minutes: 4,
+      words: 'Fill to the mark, up to {amount}.',
+      amount: 'charge',
+      label: 'Filled in',
+      of: 'volume',
+      risks: ['oilIn'],
+    },
+    ...LEVEL,
+    ...BLANK_OFF,
+    {
+      id: 'runningIn',
+      kind: 'do',
+      minutes: 2,
+      words: 'Say in the set-up that it was overhauled: its first charge is changed early.',
+    },
+  ],
+};

@@ -1,0 +1,38 @@
+import type { Procedure } from '../procedure.js';
+
+export const POTS_AND_TRAP: Procedure = {
+  letter: 'P',
+  name: 'Pots and trap',
+  tasks: [],
+  kinds: ['vane'],
+  skill: 'operator',
+  atHand: ['a container', 'gloves, rags'],
+  steps: [
+    {
+      id: 'pots',
+      kind: 'measure',
+      minutes: 4,
+      words: 'Empty catch pot, knock-out pot and the exhaust’s drip leg, before each run.',
+      label: 'Came out',
+      of: 'volume',
+      risks: ['standsStill', 'opensVacuum', 'nearOil', 'oilOut'],
+    },
+    { id: 'valveOff', kind: 'do', minutes: 1, words: 'Trap: valve the pump off.', when: ['coldTrap'] },
+    {
+      id: 'defrost',
+      kind: 'wait',
+      minutes: 60,
+      words: 'Drain open, let it defrost.',
+      when: ['coldTrap'],
+      risks: ['frost', 'ventsChamber'],
+    },
+    { id: 'dry', kind: 'do', minutes: 3, words: 'Blow it dry.', when: ['coldTrap'] },
+    {
+      id: 'closed',
+      kind: 'do',
+      minutes: 1,
+      words: 'Close the drain. An open drain is the commonest leak of all.',
+      when: ['coldTrap'],
+    },
+  ],
+};

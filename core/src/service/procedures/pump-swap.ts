@@ -1,0 +1,54 @@
+import { BLANK_OFF, MAKE_SAFE } from '../common-steps.js';
+import type { Procedure } from '../procedure.js';
+
+export const PUMP_SWAP: Procedure = {
+  letter: 'O',
+  name: 'Pump swap',
+  tasks: [],
+  kinds: ['vane', 'booster', 'dry'],
+  skill: 'technician',
+  atHand: [
+    'the pump that comes',
+    'caps for both',
+    'a contamination declaration',
+    'lifting gear, a second pair of hands',
+    'seals of the flanges',
+    'oil of its product',
+  ],
+  steps: [
+    ...MAKE_SAFE.filter(({ id }) => id === 'lock' || id === 'vent'),
+    {
+      id: 'drain',
+      when: ['oil'],
+      kind: 'do',
+      minutes: 12,
+      words: 'Drain the one that goes; cap it, inlet and exhaust.',
+      risks: ['oilOut', 'drains', 'nearOil', 'hot', 'opensLine'],
+    },
+    {
+      id: 'declare',
+      kind: 'do',
+      minutes: 10,
+      words: 'Write the contamination declaration before it leaves the house.',
+    },
+    { id: 'lift', kind: 'do', minutes: 15, words: 'Lift both by their eyes.', risks: ['lifts'] },
+    {
+      id: 'connect',
+      kind: 'do',
+      minutes: 15,
+      words: 'Caps off, lines on with clean seals, exhaust free.',
+      risks: ['opensExhaust'],
+    },
+    { id: 'oil', kind: 'do', minutes: 5, words: 'Oil to the mark.', when: ['oil'], risks: ['oilIn'] },
+    {
+      id: 'rotation',
+      kind: 'choose',
+      minutes: 5,
+      words: 'Jog it with the inlet open: does it turn the right way? Also after electrical work.',
+      choices: ['right', 'wrong: electrician'],
+      risks: ['electrical', 'starts'],
+    },
+    { id: 'warmRun', kind: 'wait', minutes: 30, words: 'Run it warm.' },
+    ...BLANK_OFF,
+  ],
+};

@@ -1,0 +1,85 @@
+import { cautionsOf, placeOf, type CautionId } from '../cautions/index.js';
+import { holdsDenserOil, type PumpState } from '../fold/index.js';
+import type { PumpSetUp } from '../set-up/index.js';
+import { PROCEDURES, type ProcedureId } from './procedures/index.js';
+import type { Amount, Condition, Procedure, ServicePlace, Step } from './procedure.js';
+
+/** A step as it is done at one pump. */
+export interface ServiceStep {
+  readonly step: Step;
+  /** Of its `{amount}`; null where the model does not say. */
+  readonly amountMl: number | null;
+  /** To be read before it, the gravest first; what the step just before it said is not said again. */
+  readonly cautions: readonly CautionId[];
+}
+
+/** A procedure as it is done at one pump as it stands now. */
+export interface Service {
+  readonly id: ProcedureId;
+  readonly procedure: Procedure;
+  readonly steps: readonly ServiceStep[];
+  /** Work, and waiting with free hands, as it usually takes. */
+  readonly handsMinutes: number;
+  readonly waitMinutes: number;
+}
+
+const servicePlaceOf = (state: PumpState, setUp: PumpSetUp): ServicePlace => ({
+  ...placeOf(state, setUp),
+  denser: holdsDenserOil(state, setUp, 'oil'),
+  coldTrap: setUp.equipment.coldTrap,
+  oil: setUp.model.sumps.length > 0,
+});
+
+/** Whether all of it holds. */
+const holds = (conditions: readonly Condition[] | undefined, place: ServicePlace): boolean =>
+  (conditions ?? []).every((condition) =>
+    condition.startsWith('!')
+      ? !place[condition.slice(1) as keyof ServicePlace]
+      : place[condition as keyof ServicePlace],
+  );
+
+/** A rinse is a tenth of the charge. */
+const RINSE_SHARE = 0.1;
+
+function amountMl(amount: Amount | undefined, { model }: PumpSetUp): number | null {
+  const sump = model.sumps[0];
+  if (!amount || !sump) return null;
+  switch (amount) {
+    case 'charge':
+      return sump.chargeMl;
+    case 'rinse':
+      return Math.round(sump.chargeMl * RINSE_SHARE);
+    case 'filterHoldUp':
+      return model.oilFilterHoldUpMl ?? null;
+  }
+}
+
+/** The procedures that a pump has as it stands now, in the order of docs/trade.md 8. */
+export function proceduresAt(state: PumpState, setUp: PumpSetUp): ProcedureId[] {
+  const place = servicePlaceOf(state, setUp);
+  return (Object.keys(PROCEDURES) as ProcedureId[]).filter((id) => {
+    const { kinds, when } = PROCEDURES[id];
+    return kinds.includes(setUp.model.kind) && holds(when, place);
+  });
+}
+
+/**
+ * A procedure as it is done at a pump: the steps that apply, with their volumes and cautions. Conditions decide what is shown, never
+ * whether a caution is: it follows from what the step does and where.
+ */
+export function serviceAt(id: ProcedureId, state: PumpState, setUp: PumpSetUp): Service {
+  const place = servicePlaceOf(state, setUp);
+  const procedure = PROCEDURES[id];
+  let before: readonly CautionId[] = [];
+  const steps = procedure.steps
+    .filter(({ when }) => holds(when, place))
+    .map((step): ServiceStep => {
+      const all = [...new Set([...cautionsOf(step.risks ?? [], place), ...(step.cautions ?? [])])];
+      const cautions = all.filter((caution) => !before.includes(caution));
+      before = all;
+      return { step, amountMl: amountMl(step.amount, setUp), cautions };
+    });
+  const minutes = (isWait: boolean) =>
+    steps.reduce((sum, { step }) => sum + ((step.kind === 'wait') === isWait ? step.minutes : 0), 0);
+  return { id, procedure, steps, handsMinutes: minutes(false), waitMinutes: minutes(true) };
+}

@@ -1,0 +1,41 @@
+// docs/service.md from the procedures in core.
+const KINDS = { vane: 'vane pumps', booster: 'boosters', dry: 'dry pumps' };
+/** Of the conditions that procedures and steps go by. */
+const CONDITIONS = {
+  oilFilter: 'with an oil filter',
+  '!oilFilter': 'without an oil filter',
+  solvent: 'with solvent in the oil',
+  '!solvent': 'without solvent in the oil',
+  '!denser': 'where water sinks in the oil',
+  coldTrap: 'with a cold trap',
+  oil: 'where it holds oil',
+};
+const condition = (c) => CONDITIONS[c] ?? c;
+const conditions = (when) => (when?.length ? ` _(${when.map(condition).join(', ')})_` : '');
+
+function step(s) {
+  const asked = {
+    do: '',
+    wait: ` Wait about ${s.minutes} min.`,
+    measure: ` Measured: ${s.label}.`,
+    look: ' Read.',
+    choose: ` Answers: ${s.choices?.join(' · ')}.`,
+  }[s.kind];
+  return `1. ${s.words.replace('{amount}', '…')}${asked}${conditions(s.when)}`;
+}
+
+const procedure = ([id, p]) => `## ${p.letter}. ${p.name}
+
+\`${id}\` · ${p.kinds.map((k) => KINDS[k]).join(', ')} · ${p.skill}${conditions(p.when)}
+
+${p.atHand.length > 0 ? `At hand: ${p.atHand.join('; ')}.\n\n` : ''}${p.steps.map(step).join('\n')}
+`;
+
+/** @param core what core exports */
+export const servicePage = ({ PROCEDURES }) => `<!-- Made by \`npm run knowledge\` from core/src/service. -->
+
+# Procedures
+
+What each piece of service is, step by step, as the job cards print it. Which steps apply at a pump follows from its model, its oil and its service; which cautions are printed before a step follows from what the step does and where ([trade.md](trade.md), cautions). The site’s rules, local codes, licensed practice and the maker’s manual come first.
+
+${Object.entries(PROCEDURES).map(procedure).join('\n')}`;
