@@ -84,7 +84,7 @@ const SHOTS = [
   { name: 'care-rules', path: '/set-up/houseRules/house', size: DESK, act: askRule },
   { name: 'history', path: '/pumps/lf-01', size: DESK, act: openHistory },
   { name: 'equipment', path: '/equipment/ferry-b', size: DESK },
-  { name: 'labels', path: '/labels', size: DESK },
+  { name: 'job-card', path: '/pumps/lf-01/job-cards/oilChange', size: TALL },
   { name: 'what-is-wrong', path: '/pumps/lf-01/what-is-wrong', size: DESK },
   { name: 'leak-hunt', path: '/pumps/lf-03/leak-hunt', size: DESK, act: huntToTheHose },
   { name: 'case-report', path: '/pumps/cw-02/what-is-wrong', size: DESK, act: openReport },
