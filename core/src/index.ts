@@ -7,6 +7,8 @@ export {
   PROCEDURES,
   proceduresAt,
   type Service,
+  type SchoolCost,
+  schoolCosts,
   serviceAt,
   type ServiceStep,
   type Skill,
@@ -383,8 +385,6 @@ export {
   type TaskStanding,
   type Usage,
   usageOf,
-  schoolCosts,
-  type SchoolCost,
 } from './standing/index.js';
 export { ownLimit, type Trend, trendOf } from './statistics/index.js';
 export {

@@ -43,11 +43,11 @@ export const LEVEL: readonly Step[] = [
   {
     id: 'level',
     kind: 'choose',
-    minutes: 1,
+    minutes: 2,
     words: 'Read the level again, and correct it.',
     choices: ['below the mark', 'at the mark', 'above the mark'],
   },
-  { id: 'unlock', kind: 'do', minutes: 1, words: 'Tools and rags away, lock off.', risks: ['wipes'] },
+  { id: 'unlock', kind: 'do', minutes: 2, words: 'Tools and rags away, lock off.', risks: ['wipes'] },
 ];
 
 /** How it is proved that a pump that was opened is tight and well. */

@@ -54,6 +54,12 @@ function amountMl(amount: Amount | undefined, { model }: PumpSetUp): number | nu
   }
 }
 
+const isWait = ({ kind }: Step): boolean => kind === 'wait';
+const minutesOf = (steps: readonly Step[]): number => steps.reduce((sum, { minutes }) => sum + minutes, 0);
+
+/** Work of hands, as it usually takes; waits are left out. */
+export const handsMinutesOf = (steps: readonly Step[]): number => minutesOf(steps.filter((step) => !isWait(step)));
+
 /** The procedures that a pump has as it stands now, in the order of docs/trade.md 8. */
 export function proceduresAt(state: PumpState, setUp: PumpSetUp): ProcedureId[] {
   const place = servicePlaceOf(state, setUp);
@@ -79,7 +85,6 @@ export function serviceAt(id: ProcedureId, state: PumpState, setUp: PumpSetUp): 
       before = all;
       return { step, amountMl: amountMl(step.amount, setUp), cautions };
     });
-  const minutes = (isWait: boolean) =>
-    steps.reduce((sum, { step }) => sum + ((step.kind === 'wait') === isWait ? step.minutes : 0), 0);
-  return { id, procedure, steps, handsMinutes: minutes(false), waitMinutes: minutes(true) };
+  const done = steps.map(({ step }) => step);
+  return { id, procedure, steps, handsMinutes: handsMinutesOf(done), waitMinutes: minutesOf(done.filter(isWait)) };
 }

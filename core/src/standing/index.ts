@@ -7,5 +7,4 @@ export { isAirBarred, type Unfit, unfitOil, type UnfitOil } from './service-fitn
 export { runRuler, type RunRuler } from './run-ruler.js';
 export type { Reason, ReasonCode, StandingFinding } from './reason.js';
 export { canBleed, overlongRuns, type Standing, standingAt, type StandingInput } from './standing.js';
-export { schoolCosts, type SchoolCost } from './school-costs.js';
 export type { TaskStanding } from './task-standing.js';

@@ -27,7 +27,7 @@ export const BLEED: Procedure = {
     {
       id: 'crack',
       kind: 'do',
-      minutes: 3,
+      minutes: 2,
       words: 'Jar beneath, crack the valve, and close it when clean oil follows.',
       risks: ['oilOut', 'drains', 'nearOil', 'hot', 'fillsJar'],
     },

@@ -21,7 +21,7 @@ export const FLUSH: Procedure = {
     {
       id: 'fill',
       kind: 'measure',
-      minutes: 4,
+      minutes: 6,
       words: 'Fill for the flush, up to {amount}.',
       amount: 'charge',
       label: 'Filled in',
@@ -38,14 +38,14 @@ export const FLUSH: Procedure = {
     {
       id: 'drainAgain',
       kind: 'do',
-      minutes: 10,
+      minutes: 14,
       words: 'Stop, lock, drain it warm.',
       risks: ['standsStill', 'oilOut', 'drains', 'drainsWarm', 'hot'],
     },
     {
       id: 'jarOfFlush',
       kind: 'look',
-      minutes: 3,
+      minutes: 5,
       words: 'Read what came out: colour, sludge, particles.',
       at: 'jar',
       risks: ['looksAtOil', 'fillsJar'],
@@ -53,14 +53,14 @@ export const FLUSH: Procedure = {
     {
       id: 'again',
       kind: 'choose',
-      minutes: 1,
+      minutes: 3,
       words: 'Is it as clean as it shall be? After two fills that get no cleaner the housing is washed.',
       choices: ['clean enough: fill the new charge', 'fill once more', 'not getting cleaner: wash the housing'],
     },
     {
       id: 'newCharge',
       kind: 'measure',
-      minutes: 4,
+      minutes: 7,
       words: 'Fill the new charge, up to {amount}: it counts as the last fill.',
       amount: 'charge',
       label: 'New charge',

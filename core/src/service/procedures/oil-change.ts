@@ -20,11 +20,11 @@ export const DRAIN: readonly Step[] = [
     amount: 'rinse',
     risks: ['oilIn'],
   },
-  { id: 'out', kind: 'measure', minutes: 1, words: 'How much came out?', label: 'Came out', of: 'volume' },
+  { id: 'out', kind: 'measure', minutes: 2, words: 'How much came out?', label: 'Came out', of: 'volume' },
   {
     id: 'jar',
     kind: 'look',
-    minutes: 3,
+    minutes: 5,
     words: 'Fill a jar of what came out, date it, and read it once it has stood.',
     at: 'jar',
     risks: ['looksAtOil', 'fillsJar'],
@@ -32,7 +32,7 @@ export const DRAIN: readonly Step[] = [
   {
     id: 'seal',
     kind: 'do',
-    minutes: 2,
+    minutes: 3,
     words: 'Look at the O-ring or gasket of the plug, wipe it, close; not over-tight.',
     risks: ['wipes'],
   },
@@ -58,7 +58,7 @@ export const OIL_CHANGE: Procedure = {
     {
       id: 'fill',
       kind: 'measure',
-      minutes: 4,
+      minutes: 5,
       words: 'Fill to the mark, up to {amount}.',
       amount: 'charge',
       label: 'Filled in',

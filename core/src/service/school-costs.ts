@@ -1,6 +1,8 @@
 import { SCHOOLS, type Measure, type SchoolId, type TaskId } from '../limits/index.js';
 import { HOUSE_RULES_ID, resolveRules, type PumpSetUp } from '../set-up/index.js';
-import type { Usage } from './due-forecast.js';
+import type { Usage } from '../standing/index.js';
+import { PROCEDURES } from './procedures/index.js';
+import { handsMinutesOf } from './service-at.js';
 
 /** What a school asks for in a year on a pump's own use. */
 export interface SchoolCost {
@@ -17,12 +19,12 @@ export interface SchoolCost {
   readonly reused: boolean;
 }
 
-/** Minutes of hands for each task, waits left out (docs/trade.md 8). */
+/** Minutes of hands for each task, waits left out: those of its procedure, and of what needs none. */
 const MINUTES: { readonly [T in TaskId]?: number } = {
-  oilChange: 30,
-  bleed: 10,
+  oilChange: handsMinutesOf(PROCEDURES.oilChange.steps),
+  bleed: handsMinutesOf(PROCEDURES.bleed.steps),
+  flush: handsMinutesOf(PROCEDURES.flush.steps),
   look: 5,
-  flush: 60,
   labSample: 10,
   blankOff: 30,
 };
