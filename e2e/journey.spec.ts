@@ -46,7 +46,7 @@ test('runs fill the ruler, the limit flips the verdict, the next run is carried 
   await expect(page.getByRole('group', { name: /^LF-02: 0 runs since the oil change/ })).toBeVisible();
   await expect(page.getByText('Run on').first()).toBeVisible();
   await openSection(page, 'Earlier charges');
-  await expect(page.getByText(/6 runs, \d+ h/).first()).toBeVisible();
+  await expect(page.getByText(/6 runs, \d+\sh/).first()).toBeVisible();
 
   await yard.restart();
   await page.reload();

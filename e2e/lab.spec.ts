@@ -17,7 +17,7 @@ test('a sample is drawn, its report is typed, and the verdict says what it means
   await expect(page.getByLabel('Which sample')).toContainText('RL-02/4');
   await page.getByLabel('Which sample').selectOption({ index: 0 });
   await page.getByRole('button', { name: 'Save the report' }).click();
-  await expect(page.getByText('Type at least one figure.')).toBeVisible();
+  await expect(page.getByText('Say at least one figure.')).toBeVisible();
   const verdict = page.getByRole('complementary', { name: 'The verdict' });
   await page.getByLabel('Viscosity at 40 °C').fill('82 cSt');
   await expect(verdict.getByText('Change before next run')).toBeVisible();

@@ -26,6 +26,9 @@ export async function rawIn(page: Page): Promise<string[]> {
     return { words, lines: main.innerText.split('\n') };
   });
   const found = (texts: readonly string[], rules: typeof IN_WORDS) =>
-    rules.flatMap(([what, rule]) => texts.filter((text) => rule.test(text)).map((text) => `${what}: ${text.trim()}`));
+    // Where a folder or a page lies is said as machines say it.
+    rules.flatMap(([what, rule]) =>
+      texts.filter((text) => rule.test(text.replace(/\S*\/\S*\/\S*/g, ''))).map((text) => `${what}: ${text.trim()}`),
+    );
   return [...found(words, IN_WORDS), ...found(lines, IN_LINES)];
 }

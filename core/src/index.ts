@@ -1,6 +1,7 @@
 // The room's door: every name that leaves core stands in this one list, so it is longer than other files.
 export { cautionsAt, CAUTIONS, cautionWords, dangersOf, type CautionId, type Deed } from './cautions/index.js';
 export {
+  type FlushFill,
   type MeasureOf,
   type Procedure,
   type ProcedureId,

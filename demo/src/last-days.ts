@@ -180,7 +180,7 @@ export const LAST_DAYS: readonly LastEntry[] = [
     lookedAtMl: 240,
     hoursStood: 3,
     jarTempC: 18,
-    freeWaterMl: 9,
+    freeWaterMl: 4,
     sludgeMl: 0,
     clarity: 'bright',
     colour: 0.5,

@@ -26,6 +26,8 @@ interface StepBase {
   /** Whatever the place. */
   readonly cautions?: readonly CautionId[];
   readonly amount?: Amount;
+  /** What fills leave of what was there is told beside it; `newFilter` where the oil filter is renewed first. */
+  readonly flushes?: 'oldFilter' | 'newFilter';
 }
 
 export type MeasureOf = 'volume' | 'temperature' | 'pressure';

@@ -1,6 +1,7 @@
 import { cautionsOf, placeOf, type CautionId } from '../cautions/index.js';
 import { holdsDenserOil, type PumpState } from '../fold/index.js';
 import type { PumpSetUp } from '../set-up/index.js';
+import { flushFills, type FlushFill } from './flush.js';
 import { PROCEDURES, type ProcedureId } from './procedures/index.js';
 import type { Amount, Condition, Procedure, ServicePlace, Step } from './procedure.js';
 
@@ -9,6 +10,8 @@ export interface ServiceStep {
   readonly step: Step;
   /** Of its `{amount}`; null where the model does not say. */
   readonly amountMl: number | null;
+  /** What fills leave at best; empty where it is no flush. */
+  readonly flushes: readonly FlushFill[];
   /** To be read before it, the gravest first; what the step just before it said is not said again. */
   readonly cautions: readonly CautionId[];
 }
@@ -83,7 +86,8 @@ export function serviceAt(id: ProcedureId, state: PumpState, setUp: PumpSetUp): 
       const all = [...new Set([...cautionsOf(step.risks ?? [], place), ...(step.cautions ?? [])])];
       const cautions = all.filter((caution) => !before.includes(caution));
       before = all;
-      return { step, amountMl: amountMl(step.amount, setUp), cautions };
+      const flushes = step.flushes ? flushFills(setUp.model, step.flushes === 'newFilter') : [];
+      return { step, amountMl: amountMl(step.amount, setUp), flushes, cautions };
     });
   const done = steps.map(({ step }) => step);
   return { id, procedure, steps, handsMinutes: handsMinutesOf(done), waitMinutes: minutesOf(done.filter(isWait)) };

@@ -11,7 +11,7 @@ import { PageHead } from '../ui/page-head.js';
 import { Loading, Trouble } from '../ui/page-state.js';
 import { PageTitle } from '../ui/page-title.js';
 import { dayWords } from '../words/dates.js';
-import { lastsWords, SKILL_WORDS, stepWords } from './service-words.js';
+import { flushWords, lastsWords, SKILL_WORDS, stepWords } from './service-words.js';
 import { useAddress } from './use-address.js';
 
 /** One procedure at one pump, for paper. */
@@ -101,7 +101,7 @@ function JobCard({ page, id }: { page: PumpPage; id: ProcedureId }) {
 function CardStep({ step: shown, number }: { step: ServiceStep; number: number }) {
   const print = usePrint();
   const units = useUnits();
-  const { step, cautions } = shown;
+  const { step, cautions, flushes } = shown;
   return (
     <li className="break-inside-avoid border-t border-neutral-300 py-2 first:border-t-0 print:py-[3px]">
       {cautionWords(cautions).map((said) => (
@@ -115,6 +115,7 @@ function CardStep({ step: shown, number }: { step: ServiceStep; number: number }
         <span className="figure w-6 shrink-0 text-right">{number}</span>
         <span className="min-w-0 flex-1">
           {stepWords(shown, print)}
+          {flushes.length > 0 && ` ${flushWords(flushes, print)}`}
           {step.kind === 'wait' && ` About ${print.duration(step.minutes)}.`}
           {step.kind === 'measure' && (
             <span className="mt-2 block print:mt-0">

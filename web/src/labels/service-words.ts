@@ -1,6 +1,6 @@
-import type { Service, ServiceStep, Skill } from '@winter-jar/core';
+import { printDuration, type FlushFill, type Service, type ServiceStep, type Skill } from '@winter-jar/core';
 import type { Print } from '../device/use-print.js';
-import { printDuration } from '@winter-jar/core';
+import { countOf, percent } from '../ui/number.js';
 
 export const SKILL_WORDS: Readonly<Record<Skill, string>> = {
   operator: 'whoever runs the pump',
@@ -12,6 +12,15 @@ export const SKILL_WORDS: Readonly<Record<Skill, string>> = {
 export function lastsWords({ handsMinutes, waitMinutes }: Pick<Service, 'handsMinutes' | 'waitMinutes'>): string {
   const work = `about ${printDuration(handsMinutes)} of work`;
   return waitMinutes === 0 ? work : `${work}, ${printDuration(waitMinutes)} of waiting`;
+}
+
+/** "At best 8 % of what was there is left after 1 fill, 0.6 % after 2, 0.05 % after 3; each takes 700 mL." */
+export function flushWords(fills: readonly FlushFill[], print: Print): string {
+  const [first] = fills;
+  if (!first) return '';
+  const left = (share: number) => (share < 0.001 ? 'under 0.1\u00a0%' : percent(share));
+  const said = fills.map(({ fills: n, left: share }) => `${left(share)} after ${countOf(n, 'fill')}`).join(', ');
+  return `At best so much of what was there is left: ${said}. Each takes ${print.volume(first.oilMl)}.`;
 }
 
 /** A step with its volume; where the model does not say one it is left to be written in. */

@@ -200,11 +200,12 @@ function earlierWords({ earlier }: Page): string {
 /** Running hours: what was logged, what only the meter knows, and where the log is ahead of it. */
 function hoursWords({ state, standing }: Page): string {
   const { minutes, unloggedMinutes } = state.totals;
+  const hoursOf = (said: number) => hours(said / 60);
   return [
-    `${hours(minutes - unloggedMinutes)} logged`,
-    state.meter && `meter ${hours(state.meter.minutes)}`,
-    standing.unloggedMinutes > 0 && `${hours(standing.unloggedMinutes)} of this charge not logged`,
-    (state.meter?.aheadMinutes ?? 0) > 24 * 60 && `log ${hours(state.meter?.aheadMinutes ?? 0)} ahead of the meter`,
+    `${hoursOf(minutes - unloggedMinutes)} logged`,
+    state.meter && `meter ${hoursOf(state.meter.minutes)}`,
+    standing.unloggedMinutes > 0 && `${hoursOf(standing.unloggedMinutes)} of this charge not logged`,
+    (state.meter?.aheadMinutes ?? 0) > 24 * 60 && `log ${hoursOf(state.meter?.aheadMinutes ?? 0)} ahead of the meter`,
   ]
     .filter(Boolean)
     .join(' · ');

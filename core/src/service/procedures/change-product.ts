@@ -33,6 +33,7 @@ export const CHANGE_PRODUCT: Procedure = {
     ...DRAIN,
     {
       id: 'flush',
+      flushes: 'newFilter',
       kind: 'measure',
       minutes: 45,
       words: 'Flush with the new product, {amount} for each fill, half an hour warm; as often as the plan says.',

@@ -52,6 +52,7 @@ export const FLUSH: Procedure = {
     },
     {
       id: 'again',
+      flushes: 'oldFilter',
       kind: 'choose',
       minutes: 3,
       words: 'Is it as clean as it shall be? After two fills that get no cleaner the housing is washed.',
