@@ -74,7 +74,7 @@ test('in an oil denser than water the water floats: the jar is drawn and read th
   await page.getByRole('radio', { name: 'sample', exact: true }).click();
   await page.getByLabel('In the jar, all of it').fill('240 mL');
   await page.getByRole('radio', { name: '2 h', exact: true }).click();
-  await page.getByRole('textbox', { name: 'Free water' }).fill('60 mL');
+  await page.getByRole('textbox', { name: 'Free water' }).fill('15 mL');
   await expect(page.getByText(/This oil is denser than water: the water floats/)).toBeVisible();
   const topOf = async (text: string) => (await page.getByText(text, { exact: true }).first().boundingBox())?.y ?? NaN;
   expect(await topOf('Free water')).toBeLessThan(await topOf('Clear oil'));
