@@ -60,8 +60,7 @@ export function DrawnFields({ props: { page, words }, form }: { props: EntryPage
       )}
       {values.source === 'sample' && floats && (
         <p className="text-[14px] text-ink-2">
-          Water floats on this oil: what a sample holds counts as a share of the whole charge. Water that was skimmed is
-          logged as bled.
+          Water floats on this oil: what a sample holds counts as a share of the whole charge.
         </p>
       )}
       {values.source === 'sample' && !floats && (
