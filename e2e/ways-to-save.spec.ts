@@ -53,3 +53,30 @@ test('what is added to the set-up goes again with Undo, whatever its kind', asyn
   await add('material', () => page.getByRole('radio', { name: 'Packaging' }).click());
   await add('jarShape', () => page.getByRole('textbox', { name: /Heights/ }).fill('0 0\n100 250'));
 });
+
+test('what is seen, tested, noted or opened as a case is undone where it was saved, and leaves the pump as it was', async ({
+  page,
+  yard,
+}) => {
+  const before = (await yard.pump('lf-02')).state;
+  const undo = async () => {
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.getByText('Undone', { exact: true })).toBeVisible();
+    await expect.poll(async () => (await yard.pump('lf-02')).state).toEqual(before);
+  };
+  await open(page, yard, '/pumps/lf-02/note');
+  await page.getByRole('textbox').first().fill('New hose on the ballast');
+  await page.getByRole('button', { name: 'Save the note' }).click();
+  await undo();
+  await open(page, yard, '/pumps/lf-02/test');
+  await page.getByLabel(/What do you see|Anything else/).fill('noise');
+  await page.getByRole('button', { name: 'Noise', exact: true }).click();
+  await page.getByRole('radio', { name: 'metal grinds' }).click();
+  await page.getByRole('button', { name: 'Save what you see' }).click();
+  await expect.poll(async () => (await yard.pump('lf-02')).standing.verdict).toBe('stop');
+  await undo();
+  await open(page, yard, '/pumps/lf-02/case-open');
+  await page.getByLabel('What seems wrong?').fill('Cream after every wet load');
+  await page.getByRole('button', { name: 'Open the case' }).click();
+  await undo();
+});
