@@ -48,7 +48,7 @@ test('what is offered on each kind of pump', () => {
   expect(ids('vane', 'sheet', false)).not.toContain('bleed');
   expect(ids('booster', 'sheet')).toEqual(['run', 'change', 'topUp']);
   expect(ids('dry', 'sheet')).toEqual(['run']);
-  expect(ids('dry', 'link')).toEqual(['meter', 'label']);
+  expect(ids('dry', 'link')).toEqual(['meter', 'label', 'jobCards']);
 });
 
 test('every kind of entry has the one page on which it is corrected', () => {

@@ -93,6 +93,7 @@ export const PUMP_ACTIONS = {
     entry: 'meter',
   },
   done: { path: 'done', words: 'Task done', kinds: ALL, offered: ['search'], entry: 'done' },
+  label: { path: 'label', words: 'Cart label', kinds: ALL, offered: ['link', 'search'] },
   jobCards: {
     path: 'job-cards',
     words: 'Print a job card',
@@ -100,7 +101,6 @@ export const PUMP_ACTIONS = {
     kinds: ALL,
     offered: ['link', 'search'],
   },
-  label: { path: 'label', words: 'Cart label', kinds: ALL, offered: ['link', 'search'] },
   takeOver: { path: 'take-over', words: 'Take it over', kinds: ALL, offered: [], entry: 'takeOver' },
   test: { path: 'test', words: 'A test, or a thing seen', kinds: ALL, offered: [], entry: 'test' },
   blankOff: {
