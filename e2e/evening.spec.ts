@@ -220,6 +220,8 @@ async function addAndUndo(page: Page, house: OwnHouse, houses: OwnHouses): Promi
   await page.getByRole('button', { name: 'Yes, save it so' }).click();
   await expect(page.getByText('cart-1 added').first()).toBeVisible();
   expect((await house.round()).rows.length).toBe(6);
+  // What the new pump's page has asked for may be answered when the pump is gone.
+  houses.expectedErrors.push(/404 \(Not Found\)/);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByText('Undone').first()).toBeVisible();
   expect((await house.round()).rows.length).toBe(5);
