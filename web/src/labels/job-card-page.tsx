@@ -3,36 +3,34 @@ import { cautionWords, proceduresAt, serviceAt, withOilIn, type ProcedureId, typ
 import { Printer, TriangleAlert } from 'lucide-react';
 import { QRCodeSVG } from 'qrcode.react';
 import { useParams } from 'react-router';
-import { usePumpQuery } from '../api/house-api.js';
 import { usePrint } from '../device/use-print.js';
 import { useUnits } from '../device/use-units.js';
 import { Button } from '../ui/button.js';
 import { PageHead } from '../ui/page-head.js';
-import { Loading, Trouble } from '../ui/page-state.js';
+import { Trouble } from '../ui/page-state.js';
 import { PageTitle } from '../ui/page-title.js';
 import { dayWords } from '../words/dates.js';
 import { flushWords, lastsWords, SKILL_WORDS, stepWords } from './service-words.js';
+import { OfPump } from './of-pump.js';
 import { useAddress } from './use-address.js';
 
 /** One procedure at one pump, for paper. */
 export function JobCardPage() {
-  const { pumpId = '', procedure = '' } = useParams();
-  const { data, isError, refetch } = usePumpQuery(pumpId);
-  if (isError && !data)
-    return (
-      <Trouble title="The pump could not be fetched" onRetry={() => void refetch()}>
-        There is no such pump, or the server does not answer.
-      </Trouble>
-    );
-  if (!data) return <Loading what="the pump" />;
-  const id = proceduresAt(data.state, data.setUp).find((known) => known === procedure);
-  if (!id)
-    return (
-      <Trouble title="This pump has no such procedure">
-        Its model and its oil decide which ones it has: choose one of its job cards.
-      </Trouble>
-    );
-  return <JobCard page={data} id={id} />;
+  const { procedure } = useParams();
+  return (
+    <OfPump>
+      {(page) => {
+        const id = proceduresAt(page.state, page.setUp).find((known) => known === procedure);
+        return id ? (
+          <JobCard page={page} id={id} />
+        ) : (
+          <Trouble title="This pump has no such procedure">
+            Its model and its oil decide which ones it has: choose one of its job cards.
+          </Trouble>
+        );
+      }}
+    </OfPump>
+  );
 }
 
 function JobCard({ page, id }: { page: PumpPage; id: ProcedureId }) {

@@ -1,25 +1,15 @@
 import type { PumpPage } from '@winter-jar/contracts';
 import { proceduresAt, serviceAt } from '@winter-jar/core';
 import { ChevronRight } from 'lucide-react';
-import { Link, useParams } from 'react-router';
-import { usePumpQuery } from '../api/house-api.js';
+import { Link } from 'react-router';
 import { PageHead } from '../ui/page-head.js';
-import { Loading, Trouble } from '../ui/page-state.js';
 import { PageTitle } from '../ui/page-title.js';
+import { OfPump } from './of-pump.js';
 import { lastsWords, SKILL_WORDS } from './service-words.js';
 
 /** The procedures that a pump has as it stands now; each opens as a card for paper. */
 export function JobCardsPage() {
-  const { pumpId = '' } = useParams();
-  const { data, isError, refetch } = usePumpQuery(pumpId);
-  if (isError && !data)
-    return (
-      <Trouble title="The pump could not be fetched" onRetry={() => void refetch()}>
-        There is no such pump, or the server does not answer.
-      </Trouble>
-    );
-  if (!data) return <Loading what="the pump" />;
-  return <JobCards page={data} />;
+  return <OfPump>{(page) => <JobCards page={page} />}</OfPump>;
 }
 
 function JobCards({ page: { row, state, setUp } }: { page: PumpPage }) {

@@ -2,8 +2,9 @@ import type { NextTask, RoundRow } from '@winter-jar/contracts';
 import { cautionWords } from '@winter-jar/core';
 import { Printer } from 'lucide-react';
 import { QRCodeSVG } from 'qrcode.react';
-import { Link, useParams } from 'react-router';
-import { usePumpQuery, useRoundQuery } from '../api/house-api.js';
+import { Link } from 'react-router';
+import { useRoundQuery } from '../api/house-api.js';
+import { OfPump } from './of-pump.js';
 import { useAddress } from './use-address.js';
 import { dayWords } from '../words/dates.js';
 import { PageTitle } from '../ui/page-title.js';
@@ -32,17 +33,13 @@ export function LabelsPage() {
 
 /** The label of one pump. */
 export function LabelPage() {
-  const { pumpId = '' } = useParams();
-  const { data, isError, refetch } = usePumpQuery(pumpId);
-  if (isError && !data)
-    return (
-      <Trouble title="The pump could not be fetched" onRetry={() => void refetch()}>
-        There is no such pump, or the server does not answer.
-      </Trouble>
-    );
-  if (!data) return <Loading what="the pump" />;
-  const next = data.standing.tasks.slice(0, NEXT_LIMITS);
-  return <Labels rows={[data.row]} tasksOf={() => next} now={data.standing.at} />;
+  return (
+    <OfPump>
+      {({ row, standing }) => (
+        <Labels rows={[row]} tasksOf={() => standing.tasks.slice(0, NEXT_LIMITS)} now={standing.at} />
+      )}
+    </OfPump>
+  );
 }
 
 function Labels({
