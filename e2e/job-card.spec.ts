@@ -1,4 +1,4 @@
-import { expect, open, test } from './yard.js';
+import { expect, open, readingTest as test } from './yard.js';
 
 /** Pages of a PDF, by its page objects. */
 const pagesIn = (pdf: Buffer): number => pdf.toString('latin1').split(/\/Type\s*\/Page\b(?!s)/).length - 1;

@@ -1,5 +1,5 @@
 import type { Locator } from '@playwright/test';
-import { expect, letPass, open, test } from './yard.js';
+import { expect, letPass, open, readingTest, test } from './yard.js';
 
 test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
 
@@ -93,7 +93,7 @@ test('a day of runs on a phone, from the Round, in as few taps as ever', async (
   expect(fresh.row.verdict).toBe('runOn');
 });
 
-test('on a phone the act stands within the first screen, and nothing scrolls sideways', async ({ page, yard }) => {
+readingTest('on a phone the act stands within the first screen, and nothing scrolls sideways', async ({ page, yard }) => {
   for (const pumpId of ['lf-01', 'rl-01', 'qp-01', 'hs-03']) {
     await open(page, yard, `/pumps/${pumpId}`);
     const act = page

@@ -1,6 +1,6 @@
-import { expect, noSidewaysScroll, open, test } from './yard.js';
+import { expect, noSidewaysScroll, open, readingTest, test } from './yard.js';
 
-test('the Round begins with what needs hands, Stop first, and the sentence counts it', async ({ page, yard }) => {
+readingTest('the Round begins with what needs hands, Stop first, and the sentence counts it', async ({ page, yard }) => {
   await open(page, yard, '/');
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^Four pumps need hands today/);
   const rows = page.locator('a[id^=row-]');
@@ -14,7 +14,7 @@ test('the Round begins with what needs hands, Stop first, and the sentence count
   await expect(page.getByText(/Demo yard of/)).toBeVisible();
 });
 
-test('a click shows a pump in the sheet, the address remembers it, back works', async ({ page, yard }) => {
+readingTest('a click shows a pump in the sheet, the address remembers it, back works', async ({ page, yard }) => {
   await open(page, yard, '/');
   await page.locator('#row-lf-01').click();
   const sheet = page.getByRole('region', { name: 'LF-01, selected' });
@@ -33,7 +33,7 @@ test('a click shows a pump in the sheet, the address remembers it, back works', 
   await expect(page.getByRole('region', { name: 'LF-01, selected' })).toBeVisible();
 });
 
-test('by runs left and by day put the rest in another order', async ({ page, yard }) => {
+readingTest('by runs left and by day put the rest in another order', async ({ page, yard }) => {
   await open(page, yard, '/');
   await page.getByRole('button', { name: 'by runs left' }).click();
   await expect(page.getByRole('heading', { name: 'By runs left' })).toBeVisible();
@@ -76,7 +76,7 @@ test('everything by keyboard: move, open, log, search, help', async ({ page, yar
   await expect(page).toHaveURL(/\/pumps\/lf-02\/bleed$/);
 });
 
-test('letters can be switched off', async ({ page, yard }) => {
+readingTest('letters can be switched off', async ({ page, yard }) => {
   await open(page, yard, '/pumps/lf-02');
   await page.getByRole('button', { name: /^Who, units and look/ }).click();
   await page.getByRole('group', { name: 'Single-letter keys' }).getByRole('radio', { name: 'off' }).click();
@@ -116,10 +116,10 @@ test.describe('on a phone', () => {
       // Nobody has read it.
       trapTempC: null,
     });
-    yard.expectedErrors = [/422/];
+    yard.expectedErrors.push(/422/);
   });
 
-  test('no page scrolls sideways', async ({ page, yard }) => {
+  readingTest('no page scrolls sideways', async ({ page, yard }) => {
     for (const path of [
       '/',
       '/pumps/lf-01',
@@ -137,8 +137,8 @@ test.describe('on a phone', () => {
   });
 });
 
-test('pages that are not there say so', async ({ page, yard }) => {
-  yard.expectedErrors = [/404/];
+readingTest('pages that are not there say so', async ({ page, yard }) => {
+  yard.expectedErrors.push(/404/);
   await open(page, yard, '/nowhere');
   await expect(page.getByRole('heading', { name: 'There is no page at this address' })).toBeVisible();
   await page.goto(`${yard.address}/pumps/none`);

@@ -1,4 +1,4 @@
-import { expect, open, test } from './yard.js';
+import { expect, open, readingTest, test } from './yard.js';
 
 /** Every page on which an entry about a pump's oil or hours is written; tests and cases say what they answer in words of their own. */
 const PAGES = [
@@ -14,7 +14,7 @@ const PAGES = [
   'lf-02/done?task=purge',
 ];
 
-test('every form about the oil and the hours shows what it would change before it is saved, and leads back to where it came from', async ({
+readingTest('every form about the oil and the hours shows what it would change before it is saved, and leads back to where it came from', async ({
   page,
   yard,
 }) => {

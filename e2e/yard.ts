@@ -6,49 +6,87 @@ import type { About, PumpPage } from '@winter-jar/contracts';
 import { startServer, type RunningServer } from '@winter-jar/server/testing';
 import { SEEDED, WHILE_STOPPED } from './seeded.js';
 
-/** A copy of the demo yard with a real server of its own. */
-export interface Yard {
+/** The demo yard, served by a real server. */
+export interface ReadYard {
   readonly address: string;
-  stop(): Promise<void>;
-  restart(): Promise<void>;
   pump(pumpId: string): Promise<PumpPage>;
   /** Console errors that a test brings about on purpose. */
   expectedErrors: RegExp[];
 }
 
+/** A copy of it with a server of its own. */
+export interface Yard extends ReadYard {
+  stop(): Promise<void>;
+  restart(): Promise<void>;
+}
+
+const FLAGS = ['--demo', '--movable-clock'];
+
+async function copyOfYard() {
+  const folder = mkdtempSync(join(tmpdir(), 'winter-jar-e2e-'));
+  cpSync(SEEDED, folder, { recursive: true });
+  return { folder, server: await startServer({ folder, flags: FLAGS }) };
+}
+
+const readYard = (address: string): ReadYard => ({
+  address,
+  pump: async (pumpId) => (await (await fetch(`${address}/api/pumps/${pumpId}`)).json()) as PumpPage,
+  expectedErrors: [],
+});
+
+/** Lets a test use the yard, and holds its console against what it expected. */
+async function useClean<T extends ReadYard>(page: Page, yard: T, use: (yard: T) => Promise<void>): Promise<void> {
+  const errors: string[] = [];
+  page.on('console', (message) => ['error', 'warning'].includes(message.type()) && errors.push(message.text()));
+  page.on('pageerror', (error) => errors.push(error.message));
+  await use(yard);
+  await page.close();
+  expect(errors.filter((e) => !yard.expectedErrors.some((known) => known.test(e)))).toEqual([]);
+}
+
 export const test = base.extend<{ yard: Yard }>({
   yard: async ({ page }, use) => {
-    const folder = mkdtempSync(join(tmpdir(), 'winter-jar-e2e-'));
-    cpSync(SEEDED, folder, { recursive: true });
-    const flags = ['--demo', '--movable-clock'];
-    let server: RunningServer = await startServer({ folder, flags });
-    const errors: string[] = [];
+    const { folder, server: first } = await copyOfYard();
+    let server: RunningServer = first;
     const yard: Yard = {
-      address: server.address,
+      ...readYard(server.address),
       stop: async () => {
         yard.expectedErrors.push(WHILE_STOPPED);
         await server.stop();
       },
       restart: async () => {
         await yard.stop();
-        server = await startServer({ folder, flags, port: server.port });
+        server = await startServer({ folder, flags: FLAGS, port: server.port });
       },
-      pump: async (pumpId) => (await (await fetch(`${server.address}/api/pumps/${pumpId}`)).json()) as PumpPage,
-      expectedErrors: [],
     };
-    page.on('console', (message) => ['error', 'warning'].includes(message.type()) && errors.push(message.text()));
-    page.on('pageerror', (error) => errors.push(error.message));
-    await use(yard);
-    await page.close();
+    await useClean(page, yard, use);
     await server.stop();
     rmSync(folder, { recursive: true, force: true });
-    expect(errors.filter((e) => !yard.expectedErrors.some((known) => known.test(e)))).toEqual([]);
+  },
+});
+
+/** For what only reads: one server for all tests of a worker, which must leave the yard as it was. */
+export const readingTest = base.extend<{ yard: ReadYard }, { shared: string }>({
+  shared: [
+    async ({}, use) => {
+      const { folder, server } = await copyOfYard();
+      await use(server.address);
+      await server.stop();
+      rmSync(folder, { recursive: true, force: true });
+    },
+    { scope: 'worker' },
+  ],
+  yard: async ({ page, shared }, use) => {
+    const sequence = async () => (await fetch(`${shared}/api/changes`)).text();
+    const before = await sequence();
+    await useClean(page, readYard(shared), use);
+    expect(await sequence()).toEqual(before);
   },
 });
 
 export { expect };
 
-export async function open(page: Page, yard: Yard, path: string): Promise<void> {
+export async function open(page: Page, yard: ReadYard, path: string): Promise<void> {
   await page.goto(yard.address + path);
   await expect(page.locator('h1').first()).toBeVisible();
 }
