@@ -93,14 +93,17 @@ test('a day of runs on a phone, from the Round, in as few taps as ever', async (
   expect(fresh.row.verdict).toBe('runOn');
 });
 
-readingTest('on a phone the act stands within the first screen, and nothing scrolls sideways', async ({ page, yard }) => {
-  for (const pumpId of ['lf-01', 'rl-01', 'qp-01', 'hs-03']) {
-    await open(page, yard, `/pumps/${pumpId}`);
-    const act = page
-      .getByRole('main')
-      .getByRole('link', { name: /^(Change oil|Log a run|Top up|Bleed|Find the cause|Look at oil)/ });
-    const box = await act.first().boundingBox();
-    expect((box?.y ?? 9999) + (box?.height ?? 0)).toBeLessThan(844);
-    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
-  }
-});
+readingTest(
+  'on a phone the act stands within the first screen, and nothing scrolls sideways',
+  async ({ page, yard }) => {
+    for (const pumpId of ['lf-01', 'rl-01', 'qp-01', 'hs-03']) {
+      await open(page, yard, `/pumps/${pumpId}`);
+      const act = page
+        .getByRole('main')
+        .getByRole('link', { name: /^(Change oil|Log a run|Top up|Bleed|Find the cause|Look at oil)/ });
+      const box = await act.first().boundingBox();
+      expect((box?.y ?? 9999) + (box?.height ?? 0)).toBeLessThan(844);
+      expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+    }
+  },
+);

@@ -1,18 +1,21 @@
 import { expect, noSidewaysScroll, open, readingTest, test } from './yard.js';
 
-readingTest('the Round begins with what needs hands, Stop first, and the sentence counts it', async ({ page, yard }) => {
-  await open(page, yard, '/');
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^Four pumps need hands today/);
-  const rows = page.locator('a[id^=row-]');
-  await expect(rows.first()).toContainText('Stop');
-  const verdicts = await rows.allTextContents();
-  const order = verdicts.map((t) =>
-    t.includes('Stop') ? 3 : t.includes('before next run') ? 2 : t.includes('Look sooner') ? 1 : 0,
-  );
-  expect(order).toEqual([...order].sort((a, b) => b - a));
-  expect(new Set(order).size).toBe(4);
-  await expect(page.getByText(/Demo yard of/)).toBeVisible();
-});
+readingTest(
+  'the Round begins with what needs hands, Stop first, and the sentence counts it',
+  async ({ page, yard }) => {
+    await open(page, yard, '/');
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^Four pumps need hands today/);
+    const rows = page.locator('a[id^=row-]');
+    await expect(rows.first()).toContainText('Stop');
+    const verdicts = await rows.allTextContents();
+    const order = verdicts.map((t) =>
+      t.includes('Stop') ? 3 : t.includes('before next run') ? 2 : t.includes('Look sooner') ? 1 : 0,
+    );
+    expect(order).toEqual([...order].sort((a, b) => b - a));
+    expect(new Set(order).size).toBe(4);
+    await expect(page.getByText(/Demo yard of/)).toBeVisible();
+  },
+);
 
 readingTest('a click shows a pump in the sheet, the address remembers it, back works', async ({ page, yard }) => {
   await open(page, yard, '/');

@@ -14,27 +14,27 @@ const PAGES = [
   'lf-02/done?task=purge',
 ];
 
-readingTest('every form about the oil and the hours shows what it would change before it is saved, and leads back to where it came from', async ({
-  page,
-  yard,
-}) => {
-  for (const path of PAGES) {
-    await open(page, yard, `/pumps/${path}`);
-    const form = page.getByRole('form');
-    await expect(form).toBeVisible();
-    // The verdict or the effect, or where it will stand once the fields are right.
-    await expect
-      .poll(async () => `${path}: ${await form.textContent()}`)
-      .toMatch(
-        /Run on|Look sooner|Change before|before next run|Stop|What this changes|The verdict shows here once|counts/,
+readingTest(
+  'every form about the oil and the hours shows what it would change before it is saved, and leads back to where it came from',
+  async ({ page, yard }) => {
+    for (const path of PAGES) {
+      await open(page, yard, `/pumps/${path}`);
+      const form = page.getByRole('form');
+      await expect(form).toBeVisible();
+      // The verdict or the effect, or where it will stand once the fields are right.
+      await expect
+        .poll(async () => `${path}: ${await form.textContent()}`)
+        .toMatch(
+          /Run on|Look sooner|Change before|before next run|Stop|What this changes|The verdict shows here once|counts/,
+        );
+      const pumpId = path.split('/')[0] ?? '';
+      await expect(page.getByRole('link', { name: /^Back to / }).first()).toHaveAttribute(
+        'href',
+        new RegExp(`^/pumps/${pumpId}`),
       );
-    const pumpId = path.split('/')[0] ?? '';
-    await expect(page.getByRole('link', { name: /^Back to / }).first()).toHaveAttribute(
-      'href',
-      new RegExp(`^/pumps/${pumpId}`),
-    );
-  }
-});
+    }
+  },
+);
 
 test('what is added to the set-up goes again with Undo, whatever its kind', async ({ page, yard }) => {
   const add = async (kind: string, fill: () => Promise<void>) => {
