@@ -3,7 +3,7 @@
 /** Within a package a room knows only the rooms before it. */
 const ROOMS = {
   core: [
-    ...['units', 'statistics', 'journal', 'limits', 'set-up', 'notebook', 'oil', 'machine', 'water'],
+    ...['units', 'statistics', 'journal', 'limits', 'set-up', 'notebook', 'oil', 'machine', 'water', 'job'],
     ...['fold', 'equipment', 'standing', 'cautions', 'story', 'diagnosis', 'service', 'simulate', 'testing'],
   ],
   server: [

@@ -8,8 +8,8 @@ test('a job card has the steps of this pump with its oil, the caution before the
   yard,
 }) => {
   await open(page, yard, '/pumps/lf-01');
-  await page.getByRole('link', { name: 'Job cards' }).click();
-  await page.getByRole('link', { name: /^Oil change/ }).click();
+  await page.getByRole('link', { name: 'Service', exact: true }).click();
+  await page.getByRole('link', { name: 'Card: Oil change' }).click();
   const card = page.getByRole('article');
   await expect(card.getByText('Fill to the mark, up to 700 mL.')).toBeVisible();
   await expect(card.getByText('Pour a little new oil through, about 70 mL')).toBeVisible();

@@ -6,6 +6,7 @@ const CONDITIONS = {
   '!oilFilter': 'without an oil filter',
   solvent: 'with solvent in the oil',
   '!solvent': 'without solvent in the oil',
+  '!drained': 'where its oil is not out already',
   '!denser': 'where water sinks in the oil',
   coldTrap: 'with a cold trap',
   oil: 'where it holds oil',
@@ -13,13 +14,16 @@ const CONDITIONS = {
 const condition = (c) => CONDITIONS[c] ?? c;
 const conditions = (when) => (when?.length ? ` _(${when.map(condition).join(', ')})_` : '');
 
+const choice = ({ words, goTo, follow, ends }) =>
+  `${words}${goTo ? ` (on at “${goTo}”)` : ''}${follow ? ` (${follow} follows)` : ends ? ' (ends)' : ''}`;
+
 function step(s) {
   const asked = {
     do: '',
-    wait: ` Wait about ${s.minutes} min.`,
+    wait: ` Wait ${s.until ? `until ${s.until}, ` : ''}about ${s.minutes} min.`,
     measure: ` Measured: ${s.label}.`,
     look: ' Read.',
-    choose: ` Answers: ${s.choices?.join(' · ')}.`,
+    choose: ` Answers: ${s.choices?.map(choice).join(' · ')}.`,
   }[s.kind];
   return `1. ${s.words.replace('{amount}', '…')}${asked}${conditions(s.when)}`;
 }
@@ -36,6 +40,6 @@ export const servicePage = ({ PROCEDURES }) => `<!-- Made by \`npm run knowledge
 
 # Procedures
 
-What each piece of service is, step by step, as the job cards print it. Which steps apply at a pump follows from its model, its oil and its service; which cautions are printed before a step follows from what the step does and where ([trade.md](trade.md), cautions). The site’s rules, local codes, licensed practice and the maker’s manual come first.
+What each piece of service is, step by step, as the guide leads through it and the job cards print it. Which steps apply at a pump follows from its model, its oil and its service; which cautions are printed before a step follows from what the step does and where ([trade.md](trade.md), cautions). The site’s rules, local codes, licensed practice and the maker’s manual come first.
 
 ${Object.entries(PROCEDURES).map(procedure).join('\n')}`;

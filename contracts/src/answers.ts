@@ -5,6 +5,8 @@ import type { FieldIssue } from './check-entry.js';
 export type Question =
   | { readonly code: 'overlap'; readonly otherEntryId: string; readonly otherFrom: string; readonly otherUntil: string }
   /** It began before the take-over, at which so many runs were counted: is it one of them? */
+  /** Its oil was let out in a service, and none is in it by what is logged. */
+  | { readonly code: 'drained'; readonly drainedAt: string }
   | { readonly code: 'takenOver'; readonly takenOverAt: string; readonly runs: number }
   /** An oil where it does not belong: it can explode, spoil the pump, or get into food. */
   | { readonly code: 'unfitOil'; readonly unfit: Unfit; readonly productId: string | null }
@@ -74,6 +76,7 @@ export interface ApiProblem {
 const CODES: Readonly<Record<Question['code'], true>> = {
   overlap: true,
   takenOver: true,
+  drained: true,
   unfitOil: true,
   retired: true,
   airOnSolvent: true,

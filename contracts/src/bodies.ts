@@ -35,6 +35,7 @@ import { IdOf, Maybe, OneOf, Remark, SomeVolume, Volume, WholeWithin, Within } f
 import { CaseCheckedBodyDto, CaseClosedBodyDto, CaseOpenedBodyDto, TestBodyDto } from './case-bodies.js';
 import { IsInstant } from './instant.js';
 import { MAX_METER_MINUTES, MAX_RUN_MINUTES, MAX_TRAP_READINGS, SERVICE_TASKS, SUMPS } from './limits.js';
+import { JobEndedBodyDto, JobMovedBodyDto, JobStartedBodyDto, JobStepBodyDto } from './job-bodies.js';
 import { LabResultBodyDto, LabSampleBodyDto } from './lab-bodies.js';
 import { LookBodyDto } from './look-body.js';
 
@@ -161,5 +162,9 @@ export const BODY_CLASSES = {
   caseOpened: CaseOpenedBodyDto,
   caseClosed: CaseClosedBodyDto,
   caseChecked: CaseCheckedBodyDto,
+  jobStarted: JobStartedBodyDto,
+  jobStep: JobStepBodyDto,
+  jobMoved: JobMovedBodyDto,
+  jobEnded: JobEndedBodyDto,
   note: NoteBodyDto,
 } as const;

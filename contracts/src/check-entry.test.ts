@@ -1,6 +1,7 @@
 // Longer than a file should be: one table of everything that an entry can get wrong, field by field.
-import { at, changeAt, entryAt, lookAt, runAt } from '@winter-jar/core/testing';
-import { SCHOOLS } from '@winter-jar/core';
+import { at, changeAt, entryAt, jobAt, lookAt, runAt } from '@winter-jar/core/testing';
+import { SCHOOLS, type Entry } from '@winter-jar/core';
+import { QUESTION_CODES } from './answers.js';
 import { checkEntry, checkShape, type FieldIssue } from './check-entry.js';
 import { checkRecord } from './check-record.js';
 import { SET_UP_CLASSES } from './set-up.js';
@@ -343,4 +344,33 @@ test('29 February of a leap year, and the first moment of 1950, are', () => {
 test.each(Object.keys(SCHOOLS))('a pump may be cared for %s', (preset) => {
   const pump = { name: 'P', modelId: 'm', siteId: 's', equipmentId: 'e', preset };
   expect(checkRecord('pump', pump)).toMatchObject({ ok: true });
+});
+
+// The steps of a job: what of them can be wrong by itself.
+test.each<[string, Entry, string, string]>([
+  ['a wait without an end', jobAt.step(10, 'drain', { phase: 'begun' }), 'body.until', 'missing'],
+  ['a done wait with an end', jobAt.step(10, 'drain', { until: at(11) }), 'body.until', 'notWhenDone'],
+  ['handed over to nobody', jobAt.moved(10, { how: 'handedOver', locksChanged: true }), 'body.to', 'missing'],
+  ['handed over without a lock', jobAt.moved(10, { how: 'handedOver', to: 'p' }), 'body.locksChanged', 'missing'],
+  ['a step of no job', entryAt(10, 'jobStep', { step: 'fill', visit: 1, phase: 'done' }), 'subjects', 'missing'],
+  ['a visit before the first', jobAt.step(10, 'fill', { visit: 0 }), 'body.visit', 'notRight'],
+  ['oil that is nowhere', jobAt.step(10, 'fill', { oil: 'lost' as never }), 'body.oil', 'notRight'],
+])('%s is refused', (_, entry, field, code) => {
+  expect(issuesOf(entry)).toMatchObject([{ field, code }]);
+});
+
+test('a job that is right in itself is taken', () => {
+  for (const entry of [
+    jobAt.started(10, 'oilChange'),
+    jobAt.step(10, 'drain', { phase: 'begun', until: at(11), oil: 'out' }),
+    jobAt.step(11, 'out', { value: 650 }),
+    jobAt.moved(11, { how: 'handedOver', to: 'p', locksChanged: true }),
+    jobAt.ended(12, 'givenUp'),
+  ])
+    expect(issuesOf(entry)).toEqual([]);
+});
+
+test('an entry may have been asked every question there is', () => {
+  const entry = { ...runAt(10, 5), acknowledged: QUESTION_CODES };
+  expect(checkEntry(entry, Date.parse(at(100)))).toMatchObject({ ok: true });
 });

@@ -140,13 +140,34 @@ function testRules(given: Readonly<Record<string, unknown>>): FieldIssue[] {
     : [];
 }
 
-/** What is said of a case names it. */
-function caseIssue(entry: EntryDto): FieldIssue | null {
-  const cases = entry.subjects.filter((s) => s.type === 'case').length;
-  const right = 'exactly one case beside the pump';
-  return CASE_KINDS.includes(entry.kind) && cases !== 1 ? bad('subjects', entry.subjects, 'missing', right) : null;
+/** What is said of a case or a job names it. */
+function namedIssue(entry: EntryDto): FieldIssue | null {
+  const type = NAMES[entry.kind as EntryKind];
+  if (!type || entry.subjects.filter((s) => s.type === type).length === 1) return null;
+  return bad('subjects', entry.subjects, 'missing', `exactly one ${type} beside the pump`);
 }
-const CASE_KINDS: readonly string[] = ['caseOpened', 'caseClosed', 'caseChecked'] satisfies EntryKind[];
+const NAMES: { readonly [K in EntryKind]?: 'case' | 'job' } = {
+  caseOpened: 'case',
+  caseClosed: 'case',
+  caseChecked: 'case',
+  jobStarted: 'job',
+  jobStep: 'job',
+  jobMoved: 'job',
+  jobEnded: 'job',
+};
+
+/** A wait that begins says its end, and whoever takes a job over has hung their own lock. */
+function jobRules(kind: EntryKind, given: Readonly<Record<string, unknown>>): FieldIssue[] {
+  if (kind === 'jobStep' && given.phase === 'begun' && !given.until)
+    return [bad('body.until', null, 'missing', 'when the wait ends')];
+  if (kind === 'jobStep' && given.phase === 'done' && given.until)
+    return [bad('body.until', given.until, 'notWhenDone', 'nothing: only a wait that begins has an end')];
+  if (kind !== 'jobMoved' || given.how !== 'handedOver') return [];
+  if (!given.to) return [bad('body.to', null, 'missing', 'the id of the person who goes on')];
+  return given.locksChanged === true
+    ? []
+    : [bad('body.locksChanged', given.locksChanged, 'missing', 'true: the next lock hung before the first came off')];
+}
 
 function bodyRules(kind: EntryKind, body: object): FieldIssue[] {
   const given = body as Record<string, unknown>;
@@ -174,6 +195,7 @@ function bodyRules(kind: EntryKind, body: object): FieldIssue[] {
   if (kind === 'look') return lookRules(given);
   if (kind === 'labResult') return labRules(given);
   if (kind === 'test') return testRules(given);
+  if (kind.startsWith('job')) return jobRules(kind, given);
   return [];
 }
 
@@ -239,8 +261,8 @@ export function checkEntry(raw: unknown, nowMs: number): Checked<JournalEntry> {
   const entry = effectiveEntry(sent, []) ?? sent;
   const body = checkBody(kind, entry.body);
   if (!body.ok) return body;
-  const ofCase = caseIssue(plain);
-  if (ofCase) return { ok: false, issues: [ofCase] };
+  const named = namedIssue(plain);
+  if (named) return { ok: false, issues: [named] };
   if (Date.parse(entry.happenedAt) > latest) {
     return { ok: false, issues: [bad('happenedAt', entry.happenedAt, 'inTheFuture', 'a time that has passed')] };
   }

@@ -26,6 +26,7 @@ import {
 } from 'class-validator';
 import { Uuid } from './body-rules.js';
 import { IsInstant, IsZone } from './instant.js';
+import { MAX_ACKNOWLEDGED } from './limits.js';
 
 const BODY_VERSIONS = Array.from({ length: BODY_VERSION }, (_, i) => i + 1);
 const PRECISIONS: readonly Precision[] = ['exact', 'day', 'unknown'];
@@ -80,7 +81,7 @@ export class EntryDto {
   device?: string | null;
 
   @IsArray({ message: 'a list of question codes, possibly empty' })
-  @ArrayMaxSize(10, { message: 'at most 10 codes' })
+  @ArrayMaxSize(MAX_ACKNOWLEDGED, { message: `at most ${MAX_ACKNOWLEDGED} codes` })
   @Matches(/^[a-zA-Z]{1,40}$/, { each: true, message: 'question codes' })
   acknowledged!: string[];
 

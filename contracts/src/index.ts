@@ -104,6 +104,7 @@ export type {
   EquipmentPage,
   JournalLine,
   JournalPage,
+  JobAnswer,
   TakenBack,
   TakenBackLine,
   NextTask,

@@ -31,3 +31,9 @@ export const MAX_FINDINGS = 30;
 export const MAX_MEASURED = 6;
 /** Runs after which a remedy is checked. */
 export const MAX_CHECK_RUNS = 100;
+
+/** A step that is come to oftener goes in circles. */
+export const MAX_STEP_VISITS = 50;
+
+/** Questions that one entry may be asked: more than there are. */
+export const MAX_ACKNOWLEDGED = 30;

@@ -205,6 +205,11 @@ export interface TakenBack {
   readonly lines: readonly TakenBackLine[];
 }
 
+/** A service in full: its steps, and what it left in the record. */
+export interface JobAnswer {
+  readonly entries: readonly Entry[];
+}
+
 export interface JournalPage {
   readonly lines: readonly JournalLine[];
   /** Entry id to ask from for older lines; null at the end. */

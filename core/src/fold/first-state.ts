@@ -69,6 +69,8 @@ export function initialState(pumpId: string): PumpState {
     use: NO_USE,
     traps: [],
     takenOver: null,
+    job: null,
+    drained: null,
     case: null,
   };
 }

@@ -75,7 +75,7 @@ export function foldChange(state: PumpState, context: Context, body: ChangeBody)
   const main = key === 'oil';
   const counted = main ? withChange(state) : state;
   const since = sinceNow(counted, context);
-  const changed = onSump(counted, key, (sump): SumpState => {
+  const changed = onSump({ ...counted, drained: null }, key, (sump): SumpState => {
     const { charge: before, cleaned } = sump;
     const stripped = cleaned?.by === 'stripClean';
     const opened = newCharge({

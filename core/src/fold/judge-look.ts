@@ -267,6 +267,7 @@ function isCleared(finding: Finding, input: LookAtSump, context: LookInContext, 
     case 'washAndChange':
     case 'stripAndChange':
     case 'case':
+    case 'job':
       return false;
   }
 }

@@ -1,4 +1,5 @@
 import type { BallastUse, Clarity, LabReading, Level, LookSource, OrderKey, SumpKey, YesNo } from '../journal/index.js';
+import type { JobState } from '../job/index.js';
 import type { Finding, GoneCharge } from '../oil/index.js';
 import type { MachineFinding } from '../machine/index.js';
 import type { TrapFit, TrapStretch } from '../water/index.js';
@@ -7,7 +8,7 @@ import type { TaskId } from '../limits/index.js';
 import type { Draw } from './water-found.js';
 
 /** Raised whenever the meaning of a stored state changes; states of another version are rebuilt at start. */
-export const FOLD_VERSION = 12;
+export const FOLD_VERSION = 13;
 
 /** The state keeps at most so many bars; older ones are one collapsed piece. The ruler shows the last twelve. */
 export const MAX_BARS = 20;
@@ -337,5 +338,9 @@ export interface PumpState {
   /** Of the equipments with a cold trap that it ran on, the newest last. */
   readonly traps: readonly TrapKnown[];
   /** Null: no case, or the last one held. */
+  /** A service under way. */
+  readonly job: JobState | null;
+  /** Its oil was let out in a service and none filled in since. */
+  readonly drained: { readonly at: string; readonly who: string | null; readonly jobId: string } | null;
   readonly case: CaseState | null;
 }

@@ -5,6 +5,7 @@ import { withOilIn, type PumpSetUp } from '../set-up/index.js';
 import { purgeRemovesG, waterUlOfG } from '../water/index.js';
 import { done, onSump, originOf, withNotTold, type Context } from './fold-context.js';
 import { foldCase } from './fold-case.js';
+import { foldJob } from './fold-job.js';
 import { foldChange, foldTopUp } from './fold-change.js';
 import { foldLabResult, foldLabSample } from './fold-lab.js';
 import { foldTest } from './fold-machine.js';
@@ -88,6 +89,11 @@ function fold(state: PumpState, context: Context): PumpState {
     case 'caseClosed':
     case 'caseChecked':
       return foldCase(state, entry);
+    case 'jobStarted':
+    case 'jobStep':
+    case 'jobMoved':
+    case 'jobEnded':
+      return foldJob(state, entry);
     case 'test':
       return foldTest(state, context, entry.body);
     case 'note':

@@ -1,4 +1,5 @@
 import type { CaseCheckedBody, CaseClosedBody, CaseOpenedBody, TestBody } from './case-bodies.js';
+import type { JobEndedBody, JobMovedBody, JobStartedBody, JobStepBody } from './job-bodies.js';
 
 /** What happened, as it is written in the journal and sent over the wire. Instants are ISO 8601 UTC with milliseconds. */
 export type SumpKey = 'oil' | 'gearA' | 'gearB' | 'sealCup';
@@ -240,6 +241,10 @@ export interface EntryBodies {
   caseOpened: CaseOpenedBody;
   caseClosed: CaseClosedBody;
   caseChecked: CaseCheckedBody;
+  jobStarted: JobStartedBody;
+  jobStep: JobStepBody;
+  jobMoved: JobMovedBody;
+  jobEnded: JobEndedBody;
   note: NoteBody;
 }
 
@@ -259,12 +264,16 @@ const KINDS: Readonly<Record<EntryKind, true>> = {
   caseOpened: true,
   caseClosed: true,
   caseChecked: true,
+  jobStarted: true,
+  jobStep: true,
+  jobMoved: true,
+  jobEnded: true,
   note: true,
 };
 /** Every kind there is: the compiler asks for one that is missing. */
 export const ENTRY_KINDS = Object.keys(KINDS) as readonly EntryKind[];
 
-export const SUBJECT_TYPES = ['pump', 'equipment', 'case'] as const;
+export const SUBJECT_TYPES = ['pump', 'equipment', 'case', 'job'] as const;
 export interface Subject {
   readonly type: (typeof SUBJECT_TYPES)[number];
   readonly id: string;
@@ -315,6 +324,10 @@ export type JournalEntry = Entry | Correction;
 /** The case that an entry is about; null for none. */
 export const caseIdOf = (entry: { subjects: readonly Subject[] }): string | null =>
   entry.subjects.find((s) => s.type === 'case')?.id ?? null;
+
+/** The job that an entry is about; null for none. */
+export const jobIdOf = (entry: { subjects: readonly Subject[] }): string | null =>
+  entry.subjects.find((s) => s.type === 'job')?.id ?? null;
 
 /** The equipment that an entry names; null for none. */
 export const equipmentIdOf = (entry: { subjects: readonly Subject[] }): string | null =>

@@ -27,6 +27,7 @@ export {
   type EntryKind,
   type Envelope,
   equipmentIdOf,
+  jobIdOf,
   type Foam,
   FOAMS,
   type JournalEntry,
@@ -67,6 +68,20 @@ export {
   type WearSign,
   type YesNo,
 } from './entry.js';
+export {
+  JOB_ENDS,
+  type JobEnd,
+  type JobEndedBody,
+  JOB_MOVES,
+  type JobMove,
+  type JobMovedBody,
+  type JobStartedBody,
+  type JobStepBody,
+  OIL_LEFT,
+  type OilLeft,
+  STEP_PHASES,
+  type StepPhase,
+} from './job-bodies.js';
 export { isZone, localDay, localTime } from './local-day.js';
 export { compareOrder, type OrderKey, orderKeyOf } from './order.js';
 export { type UnusualReading, unusualReadings, USUAL_RANGES, type UsualRange } from './usual-ranges.js';

@@ -22,7 +22,9 @@ export type Act =
   | 'sealCheck'
   /** Blank the pump off and measure. */
   | 'blankOff'
-  | 'checkRemedy';
+  | 'checkRemedy'
+  /** Go on with the service that is under way. */
+  | 'goOn';
 
 export type AnsweredBy =
   | 'change'
@@ -44,7 +46,9 @@ export type AnsweredBy =
   /** Somebody says where the oil went. */
   | 'whereItWent'
   | 'look'
-  | 'case';
+  | 'case'
+  /** The service is ended, done or given up. */
+  | 'job';
 
 export type FindingCode =
   | 'water'

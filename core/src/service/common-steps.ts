@@ -1,4 +1,10 @@
-import type { Step } from './procedure.js';
+import type { Choice, Step } from './procedure.js';
+
+export const LEVEL_CHOICES: readonly Choice[] = [
+  { id: 'low', words: 'below the mark', level: 'low' },
+  { id: 'right', words: 'at the mark', level: 'right' },
+  { id: 'high', words: 'above the mark', level: 'high' },
+];
 
 /** The beginning of most work on the oil (docs/trade.md 8): warm, safe, vented. With solvent in it the oil is left to cool. */
 export const MAKE_SAFE: readonly Step[] = [
@@ -7,7 +13,8 @@ export const MAKE_SAFE: readonly Step[] = [
     kind: 'wait',
     minutes: 20,
     words: 'Run it with the inlet closed until the oil is warm, 40–60 °C; not hotter.',
-    when: ['!solvent'],
+    until: 'the oil is at 40–60 °C',
+    when: ['!solvent', '!drained'],
     risks: ['starts', 'drainsWarm'],
   },
   {
@@ -15,7 +22,8 @@ export const MAKE_SAFE: readonly Step[] = [
     kind: 'wait',
     minutes: 60,
     words: 'Stopped, let it cool to the warmth of the room.',
-    when: ['solvent'],
+    until: 'the oil is as cool as the room',
+    when: ['solvent', '!drained'],
     risks: ['drains'],
   },
   {
@@ -45,7 +53,31 @@ export const LEVEL: readonly Step[] = [
     kind: 'choose',
     minutes: 2,
     words: 'Read the level again, and correct it.',
-    choices: ['below the mark', 'at the mark', 'above the mark'],
+    choices: LEVEL_CHOICES,
+  },
+  {
+    id: 'addMore',
+    kind: 'measure',
+    minutes: 1,
+    words: 'Below the mark: add oil, slowly.',
+    label: 'Added',
+    of: 'volume',
+    goes: 'added',
+    onlyAfter: { step: 'level', choice: 'low' },
+    then: 'comesDown',
+    risks: ['oilIn'],
+  },
+  {
+    id: 'takeOff',
+    kind: 'measure',
+    minutes: 2,
+    words: 'Above the mark: drain down to it.',
+    label: 'Drained off',
+    of: 'volume',
+    goes: 'takenOff',
+    onlyAfter: { step: 'level', choice: 'high' },
+    then: 'comesDown',
+    risks: ['oilOut'],
   },
   { id: 'unlock', kind: 'do', minutes: 2, words: 'Tools and rags away, lock off.', risks: ['wipes'] },
 ];
@@ -59,7 +91,14 @@ export const BLANK_OFF: readonly Step[] = [
     words: 'Blank it off at its own flange, with a gauge that was compared.',
     risks: ['opensLine', 'opensVacuum'],
   },
-  { id: 'blankRun', kind: 'wait', minutes: 30, words: 'Run it warm.', risks: ['starts'] },
+  {
+    id: 'blankRun',
+    kind: 'wait',
+    minutes: 30,
+    words: 'Run it warm.',
+    until: 'the pressure falls no more',
+    risks: ['starts'],
+  },
   {
     id: 'ultimate',
     kind: 'measure',
@@ -67,5 +106,6 @@ export const BLANK_OFF: readonly Step[] = [
     words: 'Read the pressure.',
     label: 'Ultimate, blanked off',
     of: 'pressure',
+    goes: 'blankOffPa',
   },
 ];

@@ -1,4 +1,5 @@
 import type { CautionId, Place, Risk } from '../cautions/index.js';
+import type { Level, OilLeft, SumpKey } from '../journal/index.js';
 import type { PumpKind, TaskId } from '../limits/index.js';
 
 /** What is so at a pump, as far as a service goes by it. */
@@ -8,6 +9,8 @@ export interface ServicePlace extends Place {
   readonly coldTrap: boolean;
   /** It holds oil: a dry pump does not. */
   readonly oil: boolean;
+  /** Its oil was out already when the service began. */
+  readonly drained: boolean;
 }
 /** Must hold, or with `!` must not. */
 export type Condition = keyof ServicePlace | `!${keyof ServicePlace}`;
@@ -28,7 +31,36 @@ interface StepBase {
   readonly amount?: Amount;
   /** What fills leave of what was there is told beside it; `newFilter` where the oil filter is renewed first. */
   readonly flushes?: 'oldFilter' | 'newFilter';
+  /** Tasks that are done with it. */
+  readonly does?: readonly TaskId[];
+  /** What it leaves the pump in: a wait from its beginning on, any other step once it is answered. */
+  readonly oil?: OilLeft;
+  /** Only where that was chosen the last time. */
+  readonly onlyAfter?: { readonly step: string; readonly choice: string };
+  /** Where it goes on after it, instead of at the next step: that one is come to once more. */
+  readonly then?: string;
 }
+
+/** What can be chosen at a step. */
+export interface Choice {
+  /** Its own within the step. */
+  readonly id: string;
+  readonly words: string;
+  /** Where it goes on, instead of at the next step. */
+  readonly goTo?: string;
+  /** The service ends here. */
+  readonly ends?: true;
+  /** And another one begins: an id of procedures/index.ts. */
+  readonly follow?: string;
+  /** The level that it says. */
+  readonly level?: Level;
+}
+
+/**
+ * Where a measured value goes in the record: a sump's oil out, in, added or taken off down to the mark; a bleed and its water; the
+ * pressure at the exhaust, or blanked off. Missing: it stays with the step.
+ */
+export type MeasureGoes = 'out' | 'in' | 'added' | 'takenOff' | 'drawn' | 'water' | 'exhaustPa' | 'blankOffPa';
 
 export type MeasureOf = 'volume' | 'temperature' | 'pressure';
 
@@ -36,12 +68,33 @@ export type MeasureOf = 'volume' | 'temperature' | 'pressure';
 export type Step = StepBase &
   (
     | { readonly kind: 'do'; readonly minutes: number }
-    /** @property minutes how long it usually takes; hands are free meanwhile */
-    | { readonly kind: 'wait'; readonly minutes: number }
-    | { readonly kind: 'measure'; readonly minutes: number; readonly label: string; readonly of: MeasureOf }
+    /**
+     * @property minutes how long it usually takes; hands are free meanwhile
+     * @property until what is waited for, where that decides and not the clock
+     */
+    | { readonly kind: 'wait'; readonly minutes: number; readonly until?: string }
+    /**
+     * @property sumps the main oil where missing; of several each gets the same share
+     * @property asksProduct which oil it is
+     */
+    | {
+        readonly kind: 'measure';
+        readonly minutes: number;
+        readonly label: string;
+        readonly of: MeasureOf;
+        readonly goes?: MeasureGoes;
+        readonly sumps?: readonly SumpKey[];
+        readonly asksProduct?: true;
+      }
     /** The oil is read: in the glass, or in a jar of what was drawn. */
     | { readonly kind: 'look'; readonly minutes: number; readonly at: 'glass' | 'jar' }
-    | { readonly kind: 'choose'; readonly minutes: number; readonly choices: readonly string[] }
+    /** @property leakStep of the leak hunt: the first choice says that it passed */
+    | {
+        readonly kind: 'choose';
+        readonly minutes: number;
+        readonly choices: readonly Choice[];
+        readonly leakStep?: string;
+      }
   );
 export type StepKind = Step['kind'];
 

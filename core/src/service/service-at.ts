@@ -1,5 +1,6 @@
 import { cautionsOf, placeOf, type CautionId } from '../cautions/index.js';
 import { holdsDenserOil, type PumpState } from '../fold/index.js';
+import type { JobState, StepSaid, WaitBegun } from '../job/index.js';
 import type { PumpSetUp } from '../set-up/index.js';
 import { flushFills, type FlushFill } from './flush.js';
 import { PROCEDURES, type ProcedureId } from './procedures/index.js';
@@ -14,6 +15,16 @@ export interface ServiceStep {
   readonly flushes: readonly FlushFill[];
   /** To be read before it, the gravest first; what the step just before it said is not said again. */
   readonly cautions: readonly CautionId[];
+}
+
+/** A step as the guide comes to it. */
+export interface GuideStep {
+  readonly shown: ServiceStep;
+  /** The how manieth time, from 1. */
+  readonly visit: number;
+  readonly said: StepSaid | null;
+  /** Of a wait that goes on, or went. */
+  readonly begun: WaitBegun | null;
 }
 
 /** A procedure as it is done at one pump as it stands now. */
@@ -31,6 +42,8 @@ const servicePlaceOf = (state: PumpState, setUp: PumpSetUp): ServicePlace => ({
   denser: holdsDenserOil(state, setUp, 'oil'),
   coldTrap: setUp.equipment.coldTrap,
   oil: setUp.model.sumps.length > 0,
+  // What it lets out itself it goes on with.
+  drained: state.job ? state.job.foundDrained : state.drained !== null,
 });
 
 /** Whether all of it holds. */
@@ -58,7 +71,9 @@ function amountMl(amount: Amount | undefined, { model }: PumpSetUp): number | nu
 }
 
 const isWait = ({ kind }: Step): boolean => kind === 'wait';
-const minutesOf = (steps: readonly Step[]): number => steps.reduce((sum, { minutes }) => sum + minutes, 0);
+// What is done only where something was found is not usual.
+const minutesOf = (steps: readonly Step[]): number =>
+  steps.reduce((sum, { minutes, onlyAfter }) => sum + (onlyAfter ? 0 : minutes), 0);
 
 /** Work of hands, as it usually takes; waits are left out. */
 export const handsMinutesOf = (steps: readonly Step[]): number => minutesOf(steps.filter((step) => !isWait(step)));
@@ -91,4 +106,16 @@ export function serviceAt(id: ProcedureId, state: PumpState, setUp: PumpSetUp): 
     });
   const done = steps.map(({ step }) => step);
   return { id, procedure, steps, handsMinutes: handsMinutesOf(done), waitMinutes: minutesOf(done.filter(isWait)) };
+}
+
+/** The steps that a job has answered, in their order, whatever the place is like now; one that its procedure has no more is left out. */
+export function stepsAnswered(job: Pick<JobState, 'procedure' | 'said' | 'begun'>, setUp: PumpSetUp): GuideStep[] {
+  const { steps } = PROCEDURES[job.procedure as ProcedureId];
+  return job.said.flatMap((said): GuideStep[] => {
+    const step = steps.find(({ id }) => id === said.step);
+    if (!step) return [];
+    const shown = { step, amountMl: amountMl(step.amount, setUp), flushes: [], cautions: [] };
+    const begun = job.begun.find((one) => one.step === said.step && one.visit === said.visit) ?? null;
+    return [{ shown, visit: said.visit, said, begun }];
+  });
 }

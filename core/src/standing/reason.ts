@@ -43,6 +43,18 @@ export type Reason =
   | (ReasonBase & { readonly code: 'carriedOver'; readonly runs: number })
   | (ReasonBase & { readonly code: 'caseOpen'; readonly sinceAt: string; readonly complaint: string })
   | (ReasonBase & { readonly code: 'caseToCheck'; readonly closedAt: string; readonly complaint: string })
+  /** A service let its oil out, and none is in it yet. */
+  | (ReasonBase & { readonly code: 'drained'; readonly sinceAt: string; readonly who: string | null })
+  /** A service under way; `waitUntil` of the wait that goes on, `overdue` once that has passed. */
+  | (ReasonBase & {
+      readonly code: 'jobOpen';
+      readonly procedure: string;
+      readonly sinceAt: string;
+      readonly who: string | null;
+      readonly paused: boolean;
+      readonly waitUntil: string | null;
+      readonly overdue: boolean;
+    })
   | (ReasonBase & { readonly code: 'notTakenOver' })
   /** Samples and bleeds have lowered the level, and nobody has read it since. */
   | (ReasonBase & { readonly code: 'readLevel'; readonly takenUl: number })

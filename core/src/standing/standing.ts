@@ -2,6 +2,7 @@ import { localDay, type SumpKey } from '../journal/index.js';
 import { isDenserThanWater, type Act, type Finding } from '../oil/index.js';
 import { VERDICT_LEVELS, worstLevel, type VerdictLevel } from '../limits/index.js';
 import { equipmentOf, withOilIn, type PumpSetUp } from '../set-up/index.js';
+import { waitUntil } from '../job/index.js';
 import { FOLD_VERSION, takenSinceLevelUl, type OpenRun, type PumpState } from '../fold/index.js';
 import { usageOf, type Usage } from './due-forecast.js';
 import { layUpOf, type LayUp } from './lay-up.js';
@@ -134,6 +135,26 @@ function caseReasons({ case: known, totals }: PumpState): Reason[] {
   return [{ code: 'caseToCheck', ...toCheck, complaint, closedAt: at }];
 }
 
+/** A service under way, and oil that it let out. A wait that has passed wants somebody. */
+function jobReasons({ job, drained }: PumpState, now: string): Reason[] {
+  const goesOn = job ? ('goOn' as const) : null;
+  const empty: Reason[] = drained
+    ? [
+        {
+          ...{ code: 'drained', level: 'stop', act: goesOn ?? 'change', answeredBy: 'change' },
+          ...{ sinceAt: drained.at, who: drained.who },
+        },
+      ]
+    : [];
+  if (!job) return empty;
+  const until = job.paused ? null : waitUntil(job);
+  const overdue = until !== null && until < now;
+  const { procedure, startedAt: sinceAt, who, paused } = job;
+  const level = overdue ? 'lookSooner' : 'runOn';
+  const open = { procedure, sinceAt, who, paused: paused !== null, waitUntil: until, overdue };
+  return [...empty, { code: 'jobOpen', level, act: 'goOn', answeredBy: 'job', ...open }];
+}
+
 /** Runs that count as the heaviest, bleeds that count as dry: until somebody says what they were. */
 const notToldReasons = ({ notTold: entries }: PumpState): Reason[] =>
   entries.length > 0 ? [{ code: 'notTold', level: 'runOn', act: null, answeredBy: 'correction', entries }] : [];
@@ -148,7 +169,8 @@ const unsettledReasons = (corrections: number): Reason[] =>
 
 const MADE_ANEW: Reason = { code: 'madeAnew', level: 'beforeNextRun', act: null, answeredBy: 'waiting' };
 
-const rank = (reason: Reason): number => VERDICT_LEVELS.indexOf(reason.level) * 2 + (reason.act === 'change' ? 1 : 0);
+const rank = (reason: Reason): number =>
+  VERDICT_LEVELS.indexOf(reason.level) * 2 + (reason.act === 'change' || reason.act === 'goOn' ? 1 : 0);
 
 export interface StandingInput {
   readonly state: PumpState;
@@ -181,6 +203,7 @@ export function standingAt(input: StandingInput): Standing {
   const reasons: Reason[] = [
     ...(state.foldVersion === FOLD_VERSION ? [] : [MADE_ANEW]),
     ...unknown,
+    ...jobReasons(state, now),
     ...unsettledReasons(input.unsettled ?? 0),
     ...unfitReasons(state, setUp),
     ...findingReasons(state, setUp),

@@ -134,13 +134,14 @@ export function entryAt<K extends EntryKind>(
   hours: number,
   kind: K,
   body: EntryBodies[K],
-  more: { pumpId?: string; equipmentId?: string; caseId?: string; id?: string } = {},
+  more: { pumpId?: string; equipmentId?: string; caseId?: string; jobId?: string; id?: string } = {},
 ): Entry {
   made += 1;
   const id = more.id ?? `10000000-0000-4000-8000-${String(made).padStart(12, '0')}`;
   const subjects = [
     { type: 'pump' as const, id: more.pumpId ?? 'p1' },
     ...(more.equipmentId ? [{ type: 'equipment' as const, id: more.equipmentId }] : []),
+    ...(more.jobId ? [{ type: 'job' as const, id: more.jobId }] : []),
     ...(more.caseId ? [{ type: 'case' as const, id: more.caseId }] : []),
   ];
   return {
@@ -193,6 +194,18 @@ export const caseAt = {
     entryAt(hours, 'caseClosed', { causeId, remedy: 'Purged warm', checkAfterRuns: 2 }, { caseId, pumpId }),
   checked: (hours: number, held: boolean, caseId = 'case-a'): Entry =>
     entryAt(hours, 'caseChecked', { held }, { caseId }),
+};
+
+/** A service as its entries tell it, on one pump. */
+export const jobAt = {
+  started: (hours: number, procedure: string, jobId = 'job-a', pumpId = 'p1'): Entry =>
+    entryAt(hours, 'jobStarted', { procedure }, { jobId, pumpId }),
+  step: (hours: number, step: string, body: Partial<EntryBodies['jobStep']> = {}, jobId = 'job-a'): Entry =>
+    entryAt(hours, 'jobStep', { step, visit: 1, phase: 'done', ...body }, { jobId }),
+  moved: (hours: number, body: EntryBodies['jobMoved'], jobId = 'job-a'): Entry =>
+    entryAt(hours, 'jobMoved', body, { jobId }),
+  ended: (hours: number, how: EntryBodies['jobEnded']['how'], jobId = 'job-a'): Entry =>
+    entryAt(hours, 'jobEnded', { how }, { jobId }),
 };
 
 /** What somebody found, as sure as can be. */

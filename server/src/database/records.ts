@@ -97,6 +97,14 @@ export class Records {
     return rows.map((row) => row.id);
   }
 
+  /** Entries of a deed as they count, in the journal's order. */
+  ofDeed(actId: string): Promise<Entry[]> {
+    const query = this.counted()
+      .where('j.actId = :actId', { actId })
+      .andWhere('s.subjectType = :type', { type: 'pump' });
+    return inOrder(query);
+  }
+
   /** A page of a subject's entries as they count, newest first. @param before the key to go on from; null from the newest @param kinds none for all */
   async page(
     subject: SubjectRef,

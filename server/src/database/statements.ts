@@ -276,6 +276,11 @@ export function readingStatements(db: Sqlite) {
       `SELECT ${CONTENT} AS "content" FROM ${ENTRIES}
        WHERE s."subjectType" = 'case' AND s."subjectId" = ? AND s."kind" = 'caseOpened'`,
     ),
+    /** Before anything of a job is written: was it started? */
+    jobsStarted: db.prepare<[jobId: string], { content: string }>(
+      `SELECT ${CONTENT} AS "content" FROM ${ENTRIES}
+       WHERE s."subjectType" = 'job' AND s."subjectId" = ? AND s."kind" = 'jobStarted'`,
+    ),
     /** What may speak for or against a material, of one pump, without the rest of the entries. Each kind is asked only for its own fields: most are runs. */
     suspectRows: db.prepare<{ pumpId: string; from: string }, SuspectRow>(
       `SELECT s."kind",

@@ -1,6 +1,6 @@
 import { QUESTION_CODES, type RoundRow } from '@winter-jar/contracts';
 import { ENTRY_KINDS, type Correction, type Entry, type EntryKind, type SetUpVersion } from '@winter-jar/core';
-import { at, caseAt, entryAt, lookAt, runAt, versionsOf } from '@winter-jar/core/testing';
+import { at, caseAt, entryAt, jobAt, lookAt, runAt, versionsOf } from '@winter-jar/core/testing';
 import fc from 'fast-check';
 import { SERVER } from '../journal/actor.js';
 import { contentHash } from '../journal/content-hash.js';
@@ -13,8 +13,9 @@ const HOURS = 600;
 const hour = fc.integer({ min: 2, max: HOURS });
 const SAMPLE = entryAt(1, 'labSample', { sump: 'oil', drawnMl: 100 });
 const CASE = caseAt.opened(1);
+const JOB = jobAt.started(1, 'oilChange');
 
-/** An entry of each kind, at any time; reports speak of a sample and cases of a case that each pump has. */
+/** An entry of each kind, at any time; reports speak of a sample, cases of a case and steps of a job that each pump has. */
 const MAKE: Readonly<Record<EntryKind, (h: number, n: number) => Entry>> = {
   run: (h, n) => runAt(h, 1 + (n % 30), n % 2 ? 'fd-meat' : 'any-empty', { equipmentId: 'chamber' }),
   look: (h, n) => lookAt(h, n % 3 ? { clarity: 'bright', freeWaterMl: 0 } : { clarity: 'cloudy', freeWaterMl: 40 }),
@@ -32,6 +33,13 @@ const MAKE: Readonly<Record<EntryKind, (h: number, n: number) => Entry>> = {
   caseOpened: (h, n) => caseAt.opened(h, `case-${n}`),
   caseClosed: (h, n) => caseAt.closed(h, n % 3 ? 'condensation' : null),
   caseChecked: (h, n) => caseAt.checked(h, n % 2 === 0),
+  jobStarted: (h, n) => jobAt.started(h, 'bleed', `job-${n}`),
+  jobStep: (h, n) =>
+    n % 2
+      ? jobAt.step(h, 'drain', { visit: 1 + n, phase: 'begun', until: at(h + 1), oil: 'out' })
+      : jobAt.step(h, 'fill', { visit: 1 + n, value: 700, oil: 'in' }),
+  jobMoved: (h, n) => jobAt.moved(h, { how: n % 2 ? 'paused' : 'resumed' }),
+  jobEnded: (h, n) => jobAt.ended(h, n % 2 ? 'done' : 'givenUp'),
 };
 const anEntry = fc.tuple(fc.constantFrom(...ENTRY_KINDS), hour, fc.nat(40)).map(([kind, h, n]) => MAKE[kind](h, n));
 
@@ -64,7 +72,12 @@ let made = 0;
 const of = (pumpId: string, entry: Entry, sampleId: string): Entry => {
   made += 1;
   const id = `60000000-0000-4000-8000-${String(made).padStart(12, '0')}`;
-  const own = { pump: () => pumpId, case: (caseId: string) => `${caseId}-${pumpId}`, equipment: (one: string) => one };
+  const own = {
+    pump: () => pumpId,
+    case: (caseId: string) => `${caseId}-${pumpId}`,
+    job: (jobId: string) => `${jobId}-${pumpId}`,
+    equipment: (one: string) => one,
+  };
   const subjects = entry.subjects.map((s) => ({ ...s, id: own[s.type](s.id) }));
   const body = entry.kind === 'labResult' ? { ...entry.body, sampleId } : entry.body;
   return { ...entry, id, actId: id, subjects, body, acknowledged: QUESTION_CODES } as Entry;
@@ -80,7 +93,12 @@ test('what is shown before is what stands after: any kind at any time, corrected
     fc.property(fc.array(anEntry, { minLength: 1, maxLength: 8 }), aDeed, (some, deed) => {
       const pumpId = `q${pumps++}`;
       const sample = of(pumpId, SAMPLE, '');
-      const entries = [sample, of(pumpId, CASE, ''), ...some.map((entry) => of(pumpId, entry, sample.id))];
+      const entries = [
+        sample,
+        of(pumpId, CASE, ''),
+        of(pumpId, JOB, ''),
+        ...some.map((entry) => of(pumpId, entry, sample.id)),
+      ];
       house.write(...entries);
       const sent = sentBy(deed, entries, pumpId, sample.id);
       const before = rowOf(pumpId);

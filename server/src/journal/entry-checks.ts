@@ -5,6 +5,7 @@ import type { WritingStatements } from '../database/statements.js';
 import { hasFile } from '../files/kept-files.js';
 import { caseIssues } from './case-rules.js';
 import { sampleIssues, setUpIssues } from './entry-rules.js';
+import { jobIssues } from './job-rules.js';
 import type { SetUpStore } from './set-up-store.js';
 
 const parse = <T>(text: string): T => JSON.parse(text) as T;
@@ -42,7 +43,12 @@ export class EntryChecks {
   /** An entry among the records that it names. */
   ofEntry(sent: Entry): FieldIssue[] {
     const entry = effectiveEntry(sent, []) ?? sent;
-    return [...setUpIssues(entry, this.store.book), ...sampleIssues(entry, this.sql), ...caseIssues(entry, this.sql)];
+    const issues = [
+      ...setUpIssues(entry, this.store.book),
+      ...sampleIssues(entry, this.sql),
+      ...caseIssues(entry, this.sql),
+    ];
+    return issues.length > 0 ? issues : jobIssues(entry, this.sql);
   }
 
   /** All that can be known of a correction while its entry is not here: that its body is one of some kind. */
@@ -58,6 +64,8 @@ export class EntryChecks {
       return [{ field: 'body.targetId', value: targetId, code: 'namesACorrection', right }];
     }
     if (action === 'void') {
+      // A step of a job is taken back by itself, and answered again.
+      if (original.kind === 'jobStep') return [];
       const voided = together.flatMap((e) =>
         e.kind === 'correction' && e.body.action === 'void' ? [e.body.targetId] : [],
       );

@@ -20,6 +20,7 @@ import {
 } from '@winter-jar/core';
 import type { WritingStatements } from '../database/statements.js';
 import { knowledgeIssues } from './case-rules.js';
+import { procedureIssues } from './job-rules.js';
 
 const unknownId = (field: string, value: unknown, what: string, where = 'in the set-up'): FieldIssue => ({
   field,
@@ -106,6 +107,12 @@ function bodyIssues(entry: Entry, pump: PumpSetUp): FieldIssue[] {
             },
           ];
     }
+    case 'jobMoved': {
+      const { to } = entry.body;
+      return !to || house.person[to] ? [] : [unknownId('body.to', to, 'a person')];
+    }
+    case 'jobStarted':
+      return procedureIssues(entry, pump);
     case 'test':
     case 'caseClosed':
       return knowledgeIssues(entry);
@@ -249,6 +256,15 @@ function takeOverQuestions(entry: Extract<Entry, { kind: 'run' }>, pumpId: strin
   return runs && state.takenOver ? [{ code: 'takenOver', takenOverAt: state.takenOver.at, runs }] : [];
 }
 
+/** A run of a pump whose oil is out: dry, or a fill that nobody logged? */
+function drainedQuestions(entry: Extract<Entry, { kind: 'run' }>, pumpId: string, sql: WritingStatements): Question[] {
+  const drained = stateOf(pumpId, sql)?.drained;
+  const runsUntil = entry.body.stillRunning
+    ? Infinity
+    : Date.parse(entry.happenedAt) + (entry.body.minutes ?? 0) * MINUTE_MS;
+  return drained && runsUntil > Date.parse(drained.at) ? [{ code: 'drained', drainedAt: drained.at }] : [];
+}
+
 /** More out than the charge: was there water in it? More than a housing takes whose volume we took for granted: is that so? */
 function volumeQuestions(entry: AboutSump, pump: PumpSetUp): Question[] {
   if (entry.kind === 'change' || entry.kind === 'bleed') {
@@ -280,7 +296,8 @@ export function questionsAbout(entry: Entry, book: SetUpBook, sql: WritingStatem
         });
     }
     if (entry.kind === 'run' && pump.pump.place === 'retired') open.push({ code: 'retired' });
-    if (entry.kind === 'run') open.push(...takeOverQuestions(entry, pumpId, sql));
+    if (entry.kind === 'run')
+      open.push(...takeOverQuestions(entry, pumpId, sql), ...drainedQuestions(entry, pumpId, sql));
     const hazards = entryHazards(entry, pump, () => stateOf(pumpId, sql));
     if (hazards.unfit) open.push({ code: 'unfitOil', ...hazards.unfit });
     if (hazards.airOnSolvent) open.push({ code: 'airOnSolvent' });

@@ -1,6 +1,14 @@
 import { Controller, Get, Inject, Param, Query } from '@nestjs/common';
 import { ApiQuery } from '@nestjs/swagger';
-import type { EntryHistory, JournalPage, OilStory, PumpPage, TakenBack, WaterAnswer } from '@winter-jar/contracts';
+import type {
+  EntryHistory,
+  JobAnswer,
+  JournalPage,
+  OilStory,
+  PumpPage,
+  TakenBack,
+  WaterAnswer,
+} from '@winter-jar/contracts';
 import { Documented } from '../api/documented.js';
 import { Needs } from '../house/needs.js';
 import { PumpsService } from './pumps.service.js';
@@ -52,6 +60,16 @@ export class PumpsController {
   @Documented({ id: 'takenBack', summary: 'Entries of the pump that were taken back last', answer: 'TakenBack' })
   takenBack(@Param('pumpId') pumpId: string): TakenBack {
     return this.service.takenBack(pumpId);
+  }
+
+  @Get('pumps/:pumpId/jobs/:jobId')
+  @Documented({
+    id: 'job',
+    summary: 'A service of the pump, under way or ended, with all its entries',
+    answer: 'JobAnswer',
+  })
+  job(@Param('pumpId') pumpId: string, @Param('jobId') jobId: string): Promise<JobAnswer> {
+    return this.service.job(pumpId, jobId);
   }
 
   @Get('entries/:entryId')

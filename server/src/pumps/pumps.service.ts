@@ -3,7 +3,8 @@ import {
   MAX_UNSETTLED,
   type EarlierCharge,
   type EntryHistory,
-  type JournalPage,
+  type JobAnswer,
+  JournalPage,
   type OilStory,
   type PumpPage,
   type TakenBack,
@@ -19,6 +20,7 @@ import {
   type Correction,
   type Entry,
   type PumpState,
+  pumpIdsOf,
 } from '@winter-jar/core';
 import { Reading } from '../database/reading.js';
 import { journalPage } from '../house/journal-page.js';
@@ -101,6 +103,14 @@ export class PumpsService {
       return { entry: JSON.parse(row.content) as Entry, takenBackAt: recordedAt, takenBackBy: who ?? null };
     });
     return { lines };
+  }
+
+  /** A job of a pump, under way or ended: all that was written in it, as it counts. */
+  async job(pumpId: string, jobId: string): Promise<JobAnswer> {
+    const entries = (await this.reading.records.ofDeed(jobId)).filter((entry) => pumpIdsOf(entry).includes(pumpId));
+    const started = entries.find((entry) => entry.kind === 'jobStarted');
+    if (!started) throw new NotFoundException(`the id of a job of this pump; "${jobId}" is none`);
+    return { entries };
   }
 
   /** An entry with everything ever said about it. */

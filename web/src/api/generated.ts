@@ -46,6 +46,11 @@ const injectedRtkApi = api.injectEndpoints({
     takenBack: build.query<TakenBackApiResponse, TakenBackApiArg>({
       query: (queryArg) => ({ url: `/api/pumps/${queryArg}/taken-back` }),
     }),
+    job: build.query<JobApiResponse, JobApiArg>({
+      query: (queryArg) => ({
+        url: `/api/pumps/${queryArg.pumpId}/jobs/${queryArg.jobId}`,
+      }),
+    }),
     entry: build.query<EntryApiResponse, EntryApiArg>({
       query: (queryArg) => ({ url: `/api/entries/${queryArg}` }),
     }),
@@ -291,6 +296,12 @@ export type JournalApiArg = {
 };
 export type TakenBackApiResponse = /** status 200 Entries of the pump that were taken back last */ TakenBack;
 export type TakenBackApiArg = string;
+export type JobApiResponse =
+  /** status 200 A service of the pump, under way or ended, with all its entries */ JobAnswer;
+export type JobApiArg = {
+  pumpId: string;
+  jobId: string;
+};
 export type EntryApiResponse = /** status 200 An entry with all its corrections */ EntryHistory;
 export type EntryApiArg = string;
 export type EquipmentApiResponse =
@@ -458,7 +469,8 @@ export type Act =
   | 'exhaustFilter'
   | 'sealCheck'
   | 'blankOff'
-  | 'checkRemedy';
+  | 'checkRemedy'
+  | 'goOn';
 export type SumpKey = 'oil' | 'gearA' | 'gearB' | 'sealCup';
 export type AnsweredBy =
   | 'change'
@@ -476,7 +488,8 @@ export type AnsweredBy =
   | 'stripAndChange'
   | 'whereItWent'
   | 'look'
-  | 'case';
+  | 'case'
+  | 'job';
 export type ParticleKind = 'black' | 'brown' | 'rustRed' | 'fibres' | 'glitter' | 'growth';
 export type LevelFound = 'none' | 'low' | 'hair' | 'high' | 'notTold';
 export type OilWent = 'leak' | 'exhaust' | 'suckedBack';
@@ -1380,6 +1393,26 @@ export type Reason =
       code: 'caseToCheck';
       closedAt: string;
       complaint: string;
+      level: VerdictLevel;
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      code: 'drained';
+      sinceAt: string;
+      who: string | null;
+      level: VerdictLevel;
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      code: 'jobOpen';
+      procedure: string;
+      sinceAt: string;
+      who: string | null;
+      paused: boolean;
+      waitUntil: string | null;
+      overdue: boolean;
       level: VerdictLevel;
       act: Act;
       answeredBy: AnsweredBy;
@@ -2927,6 +2960,41 @@ export type TrapKnown = {
   /** Of the stretches before the charge that goes on: its own water does not explain itself. */
   fit: TrapFit | null;
 };
+export type OilLeft = 'out' | 'in';
+export type StepSaid = {
+  entryId: string;
+  step: string;
+  visit: number;
+  at: string;
+  who: string | null;
+  value: number | null;
+  choice: string | null;
+  oil: OilLeft | null;
+};
+export type WaitBegun = {
+  entryId: string;
+  step: string;
+  visit: number;
+  at: string;
+  who: string | null;
+  until: string | null;
+};
+export type JobState = {
+  jobId: string;
+  procedure: string;
+  startedAt: string;
+  /** Who is at it; null where nobody said. */
+  who: string | null;
+  since: string;
+  /** Its oil was out already. */
+  foundDrained: boolean;
+  paused: {
+    at: string;
+    who: string | null;
+  } | null;
+  said: readonly StepSaid[];
+  begun: readonly WaitBegun[];
+};
 export type CaseState =
   | {
       status: 'open';
@@ -3010,7 +3078,14 @@ export type PumpState = {
   takenOver: TakenOver | null;
   /** Of the equipments with a cold trap that it ran on, the newest last. */
   traps: readonly TrapKnown[];
-  /** Null: no case, or the last one held. */
+  /** A service under way. */
+  job: JobState | null;
+  /** Its oil was let out in a service and none filled in since. */
+  drained: {
+    at: string;
+    who: string | null;
+    jobId: string;
+  } | null;
   case: CaseState | null;
 };
 export type TaskStanding = {
@@ -3300,7 +3375,7 @@ export type RunBody = {
   remark?: string | null;
 };
 export type Subject = {
-  type: 'pump' | 'equipment' | 'case';
+  type: 'pump' | 'equipment' | 'case' | 'job';
   id: string;
 };
 export type Precision = 'exact' | 'day' | 'unknown';
@@ -3466,6 +3541,39 @@ export type CaseClosedBody = {
 export type CaseCheckedBody = {
   /** Where it did not, the case is open again. */
   held: boolean;
+  remark?: string | null;
+};
+export type JobStartedBody = {
+  /** A procedure of core/service. */
+  procedure: string;
+  remark?: string | null;
+};
+export type StepPhase = 'begun' | 'done';
+export type JobStepBody = {
+  step: string;
+  /** The how manieth time the guide came to it, from 1. */
+  visit: number;
+  phase: StepPhase;
+  /** Of a wait that was begun: when it ends. */
+  until?: string | null;
+  /** mL, °C or Pa, as the step asks for; null where it was not measured. */
+  value?: number | null;
+  /** The id of what was chosen; of a fill with another oil than before, that oil's. */
+  choice?: string | null;
+  oil?: OilLeft | null;
+};
+export type JobMove = 'paused' | 'resumed' | 'handedOver';
+export type JobMovedBody = {
+  how: JobMove;
+  /** Handed over: the person who goes on. */
+  to?: string | null;
+  /** Handed over: the next one hung their own lock before the first took theirs off. */
+  locksChanged?: boolean | null;
+  remark?: string | null;
+};
+export type JobEnd = 'done' | 'givenUp';
+export type JobEndedBody = {
+  how: JobEnd;
   remark?: string | null;
 };
 export type NoteBody = {
@@ -3753,6 +3861,86 @@ export type Entry =
       bodyVersion: number;
     }
   | {
+      kind: 'jobStarted';
+      body: JobStartedBody;
+      /** UUID made by the client. */
+      id: string;
+      /** Entries of one deed share it; they are written and undone together. */
+      actId: string;
+      subjects: readonly Subject[];
+      happenedAt: string;
+      /** IANA zone of the site. */
+      zone: string;
+      precision: Precision;
+      recordedAt: string;
+      who?: string | null;
+      device?: string | null;
+      /** Codes of the soft questions the person has answered with yes. */
+      acknowledged: readonly string[];
+      /** At which its body was written, see body-version.ts. */
+      bodyVersion: number;
+    }
+  | {
+      kind: 'jobStep';
+      body: JobStepBody;
+      /** UUID made by the client. */
+      id: string;
+      /** Entries of one deed share it; they are written and undone together. */
+      actId: string;
+      subjects: readonly Subject[];
+      happenedAt: string;
+      /** IANA zone of the site. */
+      zone: string;
+      precision: Precision;
+      recordedAt: string;
+      who?: string | null;
+      device?: string | null;
+      /** Codes of the soft questions the person has answered with yes. */
+      acknowledged: readonly string[];
+      /** At which its body was written, see body-version.ts. */
+      bodyVersion: number;
+    }
+  | {
+      kind: 'jobMoved';
+      body: JobMovedBody;
+      /** UUID made by the client. */
+      id: string;
+      /** Entries of one deed share it; they are written and undone together. */
+      actId: string;
+      subjects: readonly Subject[];
+      happenedAt: string;
+      /** IANA zone of the site. */
+      zone: string;
+      precision: Precision;
+      recordedAt: string;
+      who?: string | null;
+      device?: string | null;
+      /** Codes of the soft questions the person has answered with yes. */
+      acknowledged: readonly string[];
+      /** At which its body was written, see body-version.ts. */
+      bodyVersion: number;
+    }
+  | {
+      kind: 'jobEnded';
+      body: JobEndedBody;
+      /** UUID made by the client. */
+      id: string;
+      /** Entries of one deed share it; they are written and undone together. */
+      actId: string;
+      subjects: readonly Subject[];
+      happenedAt: string;
+      /** IANA zone of the site. */
+      zone: string;
+      precision: Precision;
+      recordedAt: string;
+      who?: string | null;
+      device?: string | null;
+      /** Codes of the soft questions the person has answered with yes. */
+      acknowledged: readonly string[];
+      /** At which its body was written, see body-version.ts. */
+      bodyVersion: number;
+    }
+  | {
       kind: 'note';
       body: NoteBody;
       /** UUID made by the client. */
@@ -3811,6 +3999,9 @@ export type TakenBackLine = {
 export type TakenBack = {
   lines: readonly TakenBackLine[];
 };
+export type JobAnswer = {
+  entries: readonly Entry[];
+};
 export type CorrectionBody = {
   targetId: string;
   /** The correction that its writer saw in force, null for the original. Two that name the same are flagged. */
@@ -3835,6 +4026,10 @@ export type CorrectionBody = {
     | CaseOpenedBody
     | CaseClosedBody
     | CaseCheckedBody
+    | JobStartedBody
+    | JobStepBody
+    | JobMovedBody
+    | JobEndedBody
     | NoteBody
     | any
     | null;
@@ -4133,6 +4328,10 @@ export type Question =
       otherEntryId: string;
       otherFrom: string;
       otherUntil: string;
+    }
+  | {
+      code: 'drained';
+      drainedAt: string;
     }
   | {
       code: 'takenOver';

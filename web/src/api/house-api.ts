@@ -27,6 +27,7 @@ import type {
   SetUpFilePreview,
   SetUpFileResult,
   SuspectsAnswer,
+  JobAnswer,
   TakenBack,
   UnsettledAnswer,
   WaterAnswer,
@@ -95,6 +96,7 @@ interface Answers {
   stopDownload: DownloadAnswer;
   unsettled: UnsettledAnswer;
   takenBack: TakenBack;
+  job: JobAnswer;
 }
 type Generated = DefinitionsFromApi<typeof generatedApi>;
 type Definitions = {
@@ -114,6 +116,7 @@ export const houseApi = generatedApi.enhanceEndpoints<TagTypesFromApi<typeof gen
     pump: { providesTags: (_answer, _error, id) => ofPump(id) },
     journal: { providesTags: (_answer, _error, { pumpId }) => ofPump(pumpId) },
     takenBack: { providesTags: (_answer, _error, id) => ofPump(id) },
+    job: { providesTags: (_answer, _error, { pumpId }) => ofPump(pumpId) },
     oilStory: { providesTags: (_answer, _error, id) => ofPump(id) },
     water: { providesTags: (_answer, _error, id) => ofPump(id) },
     equipment: { providesTags: ['Equipment'] },
@@ -191,4 +194,5 @@ export const {
   useSuspectsQuery,
   useUnsettledQuery,
   useTakenBackQuery,
+  useJobQuery,
 } = houseApi;

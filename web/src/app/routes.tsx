@@ -28,6 +28,7 @@ const PUMP_PAGES: Readonly<Record<PumpActionId, Page>> = {
   closeCase: async () => (await import('../diagnosis/case-close-page.js')).CaseClosePage,
   checkRemedy: async () => (await import('../diagnosis/case-check-page.js')).CaseCheckPage,
   jobCards: async () => (await import('../labels/job-cards-page.js')).JobCardsPage,
+  job: async () => (await import('../service/job-page.js')).JobPage,
   label: async () => (await import('../labels/labels-page.js')).LabelPage,
 };
 
@@ -39,6 +40,7 @@ const PAGES: Readonly<Record<string, Page>> = {
   ),
   'equipment/:equipmentId': async () => (await import('../equipment/equipment-page.js')).EquipmentPage,
   'cases/:caseId': async () => (await import('../diagnosis/case-report-page.js')).CaseReportPage,
+  'pumps/:pumpId/jobs/:jobId': async () => (await import('../service/job-report-page.js')).JobReportPage,
   'pumps/:pumpId/job-cards/:procedure': async () => (await import('../labels/job-card-page.js')).JobCardPage,
   'pumps/:pumpId/entries/:entryId': async () => (await import('../journal/history-page.js')).HistoryPage,
   unsettled: async () => (await import('../journal/unsettled-page.js')).UnsettledPage,

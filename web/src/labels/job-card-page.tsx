@@ -10,8 +10,8 @@ import { PageHead } from '../ui/page-head.js';
 import { Trouble } from '../ui/page-state.js';
 import { PageTitle } from '../ui/page-title.js';
 import { dayWords } from '../words/dates.js';
-import { flushWords, lastsWords, SKILL_WORDS, stepWords } from './service-words.js';
-import { OfPump } from './of-pump.js';
+import { flushWords, lastsWords, SKILL_WORDS, stepWords } from '../service/step-words.js';
+import { OfPump } from '../entry/of-pump.js';
 import { useAddress } from './use-address.js';
 
 /** One procedure at one pump, for paper. */
@@ -129,8 +129,8 @@ function CardStep({ step: shown, number }: { step: ServiceStep; number: number }
           {step.kind === 'choose' && (
             <span className="mt-2 flex flex-wrap gap-x-5 gap-y-1 print:mt-0">
               {step.choices.map((choice) => (
-                <span key={choice} className="flex items-center gap-2">
-                  <Box /> {choice}
+                <span key={choice.id} className="flex items-center gap-2">
+                  <Box /> {choice.words}
                 </span>
               ))}
             </span>

@@ -1,44 +1,70 @@
 import type { PumpPage } from '@winter-jar/contracts';
 import { proceduresAt, serviceAt } from '@winter-jar/core';
-import { ChevronRight } from 'lucide-react';
-import { Link } from 'react-router';
+import { useNavigate } from 'react-router';
+import { Button, LinkButton } from '../ui/button.js';
 import { PageHead } from '../ui/page-head.js';
 import { PageTitle } from '../ui/page-title.js';
-import { OfPump } from './of-pump.js';
-import { lastsWords, SKILL_WORDS } from './service-words.js';
+import { OfPump } from '../entry/of-pump.js';
+import { lastsWords, SKILL_WORDS } from '../service/step-words.js';
+import { useJob } from '../service/use-job.js';
+import { procedureName } from '../words/procedure-words.js';
 
-/** The procedures that a pump has as it stands now; each opens as a card for paper. */
+/** The procedures that a pump has as it stands now; each is started here, or printed as a card. */
 export function JobCardsPage() {
   return <OfPump>{(page) => <JobCards page={page} />}</OfPump>;
 }
 
-function JobCards({ page: { row, state, setUp } }: { page: PumpPage }) {
+function JobCards({ page }: { page: PumpPage }) {
+  const { row, state, setUp } = page;
+  const navigate = useNavigate();
+  const { start, busy, result } = useJob(page);
   const services = proceduresAt(state, setUp).map((id) => serviceAt(id, state, setUp));
+  const toJob = `/pumps/${row.pumpId}/job`;
   return (
     <main className="mx-auto w-full max-w-[760px] px-4 pb-10 pt-4">
-      <PageTitle title={`Job cards of ${row.name}`} />
+      <PageTitle title={`Service of ${row.name}`} />
       <PageHead back={`/pumps/${row.pumpId}`} above={row.name}>
-        Job cards
+        Service
       </PageHead>
       <p className="mt-2 max-w-[64ch] text-ink-2">
-        Steps, cautions, volumes and boxes to fill in, for this pump with the oil that is in it today. What was done is
-        logged afterwards, on the pump’s page.
+        One step after another with its caution, beside the pump; what was done writes itself. Or as a card on paper.
       </p>
+      {state.job && (
+        <p className="mt-4 flex flex-wrap items-center gap-4 border-l-4 border-oil bg-sheet p-3">
+          <span className="flex-1">
+            {procedureName(state.job.procedure)} is under way: one job at a time on a pump.
+          </span>
+          <LinkButton look="solid" to={toJob}>
+            Go on with it
+          </LinkButton>
+        </p>
+      )}
+      {result && result.kind !== 'written' && (
+        <p role="alert" className="mt-4 border-l-4 border-stop bg-sheet p-3">
+          Not started: {result.kind === 'unreachable' ? 'the server does not answer' : 'the server did not take it'}.
+          Try again.
+        </p>
+      )}
       <ul className="mt-4">
         {services.map(({ id, procedure, ...lasts }) => (
-          <li key={id}>
-            <Link
-              to={`/pumps/${row.pumpId}/job-cards/${id}`}
-              className="flex min-h-14 items-center gap-4 border-b border-rule-soft py-2 text-ink no-underline hover:bg-sheet"
-            >
-              <span className="min-w-0 flex-1">
-                <span className="block font-semibold">{procedure.name}</span>
-                <span className="block text-[14px] text-ink-2">
-                  {lastsWords(lasts)} · {SKILL_WORDS[procedure.skill]}
-                </span>
+          <li key={id} className="flex flex-wrap items-center gap-3 border-b border-rule-soft py-2">
+            <span className="min-w-0 flex-1 basis-64">
+              <span className="block font-semibold">{procedure.name}</span>
+              <span className="block text-[14px] text-ink-2">
+                {lastsWords(lasts)} · {SKILL_WORDS[procedure.skill]}
               </span>
-              <ChevronRight size={18} aria-hidden="true" />
-            </Link>
+            </span>
+            <LinkButton look="plain" to={`/pumps/${row.pumpId}/job-cards/${id}`} aria-label={`Card: ${procedure.name}`}>
+              Card
+            </LinkButton>
+            <Button
+              size="field"
+              disabled={busy || state.job !== null}
+              aria-label={`Start: ${procedure.name}`}
+              onClick={() => void start(id).then((jobId) => jobId && navigate(toJob))}
+            >
+              Start
+            </Button>
           </li>
         ))}
       </ul>

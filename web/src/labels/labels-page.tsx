@@ -4,7 +4,7 @@ import { Printer } from 'lucide-react';
 import { QRCodeSVG } from 'qrcode.react';
 import { Link } from 'react-router';
 import { useRoundQuery } from '../api/house-api.js';
-import { OfPump } from './of-pump.js';
+import { OfPump } from '../entry/of-pump.js';
 import { useAddress } from './use-address.js';
 import { dayWords } from '../words/dates.js';
 import { PageTitle } from '../ui/page-title.js';

@@ -5,7 +5,7 @@ import { useJournalQuery, useLazyJournalQuery } from '../api/house-api.js';
 import { momentWords, dayWords } from '../words/dates.js';
 import type { Words } from '../words/words.js';
 import { entryWords } from '../words/entry-words.js';
-import { KIND_WORDS } from '../words/kind-words.js';
+import { KIND_WORDS, TOLD_KINDS } from '../words/kind-words.js';
 import { NoteField } from '../entry/note-field.js';
 import { isStillRunning } from '../entry/still-running.js';
 import { correctPath } from '../words/pump-actions.js';
@@ -15,13 +15,13 @@ import { TakenBack } from './taken-back.js';
 
 const SHOWN_FIRST = 6;
 
-/** What the journal can be narrowed to; null for everything. */
+/** What the journal can be narrowed to. */
 const SHOWN_KINDS = {
-  all: null,
+  all: TOLD_KINDS.join(','),
   runs: 'run,meter',
   looks: 'look,labSample,labResult,test',
   oil: 'change,topUp,bleed,takeOver',
-  others: 'done,note,caseOpened,caseClosed,caseChecked',
+  others: 'done,jobStarted,note,caseOpened,caseClosed,caseChecked',
 } as const;
 type ShownKinds = keyof typeof SHOWN_KINDS;
 const SHOWN_WORDS: Readonly<Record<ShownKinds, string>> = {
@@ -38,7 +38,7 @@ export function JournalList({ page, words }: { page: PumpPage; words: Words }) {
   const [shown, setShown] = useState<ShownKinds>('all');
   const [all, setAll] = useState(false);
   const kinds = SHOWN_KINDS[shown];
-  const first = useJournalQuery({ pumpId, ...(kinds ? { kinds } : {}) });
+  const first = useJournalQuery({ pumpId, kinds });
   const [more, older] = useLazyJournalQuery();
   const [pages, setPages] = useState<{ of: unknown; lines: readonly JournalLine[]; before: string | null } | null>(
     null,
@@ -57,7 +57,7 @@ export function JournalList({ page, words }: { page: PumpPage; words: Words }) {
   const before = known ? known.before : first.currentData?.before;
   async function showOlder() {
     if (!before) return;
-    const answer = await more({ pumpId, before, ...(kinds ? { kinds } : {}) }).unwrap();
+    const answer = await more({ pumpId, before, kinds }).unwrap();
     setPages({
       of: first.currentData,
       lines: [...(known?.lines ?? []), ...(answer.lines as JournalLine[])],

@@ -54,7 +54,7 @@ function Untold({ pumpId, entries, words }: { pumpId: string; entries: readonly 
       {entries.map(({ entryId, at, kind }) => (
         <Link
           key={entryId}
-          to={correctPath(pumpId, { kind, id: entryId })}
+          to={correctPath(pumpId, { kind, id: entryId, subjects: [] })}
           className="inline-flex min-h-11 items-center underline underline-offset-4"
         >
           Tell the {kind} of {momentWords(at, words.zone, words.now)}

@@ -23,3 +23,11 @@ export const megabytes = (bytes: number): string => `${number(bytes / 1e6, 1)}\u
 
 export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 export const uncapital = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
+
+/** "1:05:09" or "9:41", of seconds that are left. */
+export function clock(seconds: number): string {
+  const whole = Math.ceil(seconds);
+  const two = (n: number) => String(n).padStart(2, '0');
+  const [h, m, s] = [Math.floor(whole / 3600), Math.floor(whole / 60) % 60, whole % 60];
+  return h > 0 ? `${h}:${two(m)}:${two(s)}` : `${m}:${two(s)}`;
+}

@@ -1,10 +1,11 @@
 import { countOf, hours, number } from '../ui/number.js';
-import type { Entry, HouseSetUp, OilWent, TaskId } from '@winter-jar/core';
+import type { Entry, HouseSetUp, JobMove, OilWent, TaskId } from '@winter-jar/core';
 import { dayWords } from './dates.js';
 import { TASK_WORDS } from './messages.js';
 import type { Words } from './words.js';
 import { causeName, testWords } from './diagnosis-words.js';
 import { figuresWords } from './lab-words.js';
+import { procedureName } from './procedure-words.js';
 import { materialName } from './material-words.js';
 import {
   CLARITY_WORDS,
@@ -39,6 +40,12 @@ const wentWords = (where: OilWent): string => `oil had gone ${OIL_WENT_WORDS[whe
 
 const joined = (parts: readonly (string | number | null | undefined | false)[]): string =>
   parts.filter(Boolean).join(' · ');
+
+const MOVED_WORDS: Readonly<Record<JobMove, string>> = {
+  paused: 'paused',
+  resumed: 'taken up again',
+  handedOver: 'handed over to',
+};
 
 /** What an entry says, in one line and in the person's units. */
 export function entryWords(entry: Entry, house: HouseSetUp, { print, zone, now }: Words): string {
@@ -151,6 +158,18 @@ export function entryWords(entry: Entry, house: HouseSetUp, { print, zone, now }
       return joined([TASK_WORDS[entry.body.task as TaskId] ?? entry.body.task, entry.body.remark]);
     case 'test':
       return testWords(entry.body, print);
+    case 'jobStarted':
+      return joined([procedureName(entry.body.procedure), entry.body.remark]);
+    case 'jobStep':
+      return joined([entry.body.step, entry.body.phase === 'begun' && 'wait begun']);
+    case 'jobMoved':
+      return joined([
+        MOVED_WORDS[entry.body.how],
+        entry.body.to && house.person[entry.body.to]?.name,
+        entry.body.remark,
+      ]);
+    case 'jobEnded':
+      return joined([entry.body.how === 'done' ? 'done' : 'given up', entry.body.remark]);
     case 'caseOpened':
       return entry.body.complaint;
     case 'caseClosed':

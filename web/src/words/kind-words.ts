@@ -1,4 +1,4 @@
-import type { EntryKind } from '@winter-jar/core';
+import { ENTRY_KINDS, type EntryKind } from '@winter-jar/core';
 
 /** What each kind of entry is called. */
 export const KIND_WORDS: Readonly<Record<EntryKind, string>> = {
@@ -16,8 +16,16 @@ export const KIND_WORDS: Readonly<Record<EntryKind, string>> = {
   caseOpened: 'Case opened',
   caseClosed: 'Case closed',
   caseChecked: 'Remedy checked',
+  jobStarted: 'Job',
+  jobStep: 'Step of a job',
+  jobMoved: 'Job',
+  jobEnded: 'Job ended',
   note: 'Note',
 };
+
+/** Told by the job that they are of: a list of everything leaves them out. */
+const WITHIN_A_JOB: readonly EntryKind[] = ['jobStep', 'jobMoved', 'jobEnded'];
+export const TOLD_KINDS: readonly EntryKind[] = ENTRY_KINDS.filter((kind) => !WITHIN_A_JOB.includes(kind));
 
 /** As a source of evidence some are called by where they stand. */
 const AS_SOURCE: Readonly<Partial<Record<EntryKind | 'setUp', string>>> = {

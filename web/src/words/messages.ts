@@ -12,7 +12,8 @@ import type {
   TaskId,
   VerdictLevel,
 } from '@winter-jar/core';
-import { dayFromNow, dayWords } from './dates.js';
+import { dayFromNow, dayWords, momentWords } from './dates.js';
+import { procedureName } from './procedure-words.js';
 import { capital, countOf, number, oneOrMore, uncapital } from '../ui/number.js';
 import type { Sentence, Words } from './words.js';
 import { FINDING_WORDS } from './finding-words.js';
@@ -37,6 +38,7 @@ const ACT_WORDS: Readonly<Record<Act, string>> = {
   sealCheck: 'Look at the shaft seal',
   blankOff: 'Blank off and measure',
   checkRemedy: 'Check the remedy',
+  goOn: 'Go on with the job',
 };
 
 /** The verdict in words; the third names the act that its reason calls for. */
@@ -171,6 +173,24 @@ const REASON_WORDS: { readonly [C in ReasonCode]: (reason: ReasonOf<C>, words: W
     short: 'Last run before the change',
     full: `The next run ends over the limit: ${limitWords(r.decides.measure, r.decides.left)} left of ${amount(r.decides.measure, r.decides.limit)}.`,
   }),
+  drained: (r, { zone, now }) => ({
+    short: 'No oil in it',
+    full: `Its oil was let out ${momentWords(r.sinceAt, zone, now)}, and none is in it: do not start it. Fill it, or finish the job.`,
+  }),
+  jobOpen: (r, { zone, now }) => {
+    const name = procedureName(r.procedure);
+    const since = `${name} under way since ${momentWords(r.sinceAt, zone, now)}`;
+    if (r.paused)
+      return { short: `${name} paused`, full: `${since}, paused. Its steps are kept: go on with it, or give it up.` };
+    if (r.waitUntil === null) return { short: `${name} under way`, full: `${since}.` };
+    const until = momentWords(r.waitUntil, zone, now);
+    return r.overdue
+      ? {
+          short: `${name}: the wait is over`,
+          full: `${since}. The wait that it was in was over ${until}: go on with it.`,
+        }
+      : { short: `${name}: waits until ${until}`, full: `${since}; it waits until ${until}.` };
+  },
   notTakenOver: () => ({
     short: 'Not taken over yet',
     full: 'Nothing is known about this pump yet. Take it over: say when its oil was changed, or that nobody knows.',

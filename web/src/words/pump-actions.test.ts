@@ -53,8 +53,12 @@ test('what is offered on each kind of pump', () => {
 
 test('every kind of entry has the one page on which it is corrected', () => {
   const written = Object.values(PUMP_ACTIONS).flatMap((a) => ('entry' in a ? [a.entry] : []));
-  expect([...written].sort()).toEqual([...ENTRY_KINDS].sort());
-  expect(correctPath('p', { kind: 'topUp', id: 'e' })).toBe('/pumps/p/top-up?correct=e');
+  const others = ENTRY_KINDS.filter((kind) => !kind.startsWith('job'));
+  expect([...written].sort()).toEqual([...others].sort());
+  expect(correctPath('p', { kind: 'topUp', id: 'e', subjects: [] })).toBe('/pumps/p/top-up?correct=e');
+  // What a job says is seen, and taken back, on the job's own page.
+  const subjects = [{ type: 'job', id: 'j' }] as const;
+  expect(correctPath('p', { kind: 'jobStarted', id: 'e', subjects })).toBe('/pumps/p/jobs/j');
 });
 
 test('every task is done on a page of its own, or ticked off', () => {

@@ -1,4 +1,14 @@
-import type { Act, Entry, EntryKind, PumpKind, PumpPlace, Reason, SumpKey, TaskId } from '@winter-jar/core';
+import {
+  jobIdOf,
+  type Act,
+  type Entry,
+  type EntryKind,
+  type PumpKind,
+  type PumpPlace,
+  type Reason,
+  type SumpKey,
+  type TaskId,
+} from '@winter-jar/core';
 import type { NextTask } from '@winter-jar/contracts';
 
 /** Where an action is offered besides being the right one: on the pump's sheet, among its plain links, in the search. */
@@ -93,11 +103,12 @@ export const PUMP_ACTIONS = {
     entry: 'meter',
   },
   done: { path: 'done', words: 'Task done', kinds: ALL, offered: ['search'], entry: 'done' },
+  job: { path: 'job', words: 'Go on with the job', kinds: ALL, offered: [] },
   label: { path: 'label', words: 'Cart label', kinds: ALL, offered: ['link', 'search'] },
   jobCards: {
     path: 'job-cards',
-    words: 'Print a job card',
-    short: 'Job cards',
+    words: 'Service it, step by step',
+    short: 'Service',
     kinds: ALL,
     offered: ['link', 'search'],
   },
@@ -157,7 +168,9 @@ export const actionOfTask = (task: TaskId): PumpActionId | null =>
   ACTIONS.find(([, { tasks }]) => tasks?.includes(task))?.[0] ?? null;
 
 /** The page on which an entry is corrected. */
-export function correctPath(pumpId: string, { kind, id }: Pick<Entry, 'kind' | 'id'>): string {
+export function correctPath(pumpId: string, { kind, id, subjects }: Pick<Entry, 'kind' | 'id' | 'subjects'>): string {
+  const jobId = kind.startsWith('job') ? jobIdOf({ subjects }) : null;
+  if (jobId !== null) return `/pumps/${pumpId}/jobs/${jobId}`;
   const action = ACTIONS.find(([, a]) => a.entry === kind)?.[0] ?? 'note';
   return actionPath(pumpId, { action, correct: id });
 }
@@ -181,6 +194,7 @@ const ANSWERS: Readonly<Record<Act, ActionAddress & { readonly words: string }>>
   sealCheck: { action: 'done', task: 'sealCheck', words: 'Look at the shaft seal, then log it' },
   blankOff: { action: 'blankOff', words: 'Blank off and measure' },
   checkRemedy: { action: 'checkRemedy', words: 'Say whether it held' },
+  goOn: { action: 'job', words: 'Go on with the job' },
 };
 
 /** The one right action: what answers the worst reason, in the sump that it is about. */
@@ -198,6 +212,7 @@ export function rightAction(row: {
     const elsewhere = worst && 'sump' in worst && worst.sump !== 'oil' ? { sump: worst.sump } : {};
     return { ...ANSWERS[row.act], ...elsewhere };
   }
+  if (row.reasons.some(({ code }) => code === 'jobOpen')) return ANSWERS.goOn;
   if (row.reasons[0]?.code === 'madeAnew') return ANSWERS.look;
   if (row.nextTask?.task === 'bleed' && (row.nextTask.status === 'now' || row.nextTask.status === 'reached'))
     return { action: 'bleed', words: 'Bleed settled water' };

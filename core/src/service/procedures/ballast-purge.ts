@@ -13,6 +13,7 @@ export const BALLAST_PURGE: Procedure = {
       id: 'warmUp',
       kind: 'wait',
       minutes: 30,
+      until: 'the oil is at 60 °C',
       words: 'Run it until the oil is at 60 °C or more: the hour counts from then.',
       risks: ['starts', 'opensExhaust'],
     },
@@ -26,7 +27,7 @@ export const BALLAST_PURGE: Procedure = {
       when: ['solvent'],
       risks: ['purges'],
     },
-    { id: 'hour', kind: 'wait', minutes: 60, words: 'One hour, longer after a very wet run.' },
+    { id: 'hour', kind: 'wait', minutes: 60, does: ['purge'], words: 'One hour, longer after a very wet run.' },
     { id: 'back', kind: 'do', minutes: 1, words: 'Put the ballast back to the pump’s usual position.' },
     {
       id: 'glass',

@@ -1,3 +1,4 @@
+import { LEVEL_CHOICES } from '../common-steps.js';
 import type { Procedure } from '../procedure.js';
 
 export const BLEED: Procedure = {
@@ -15,6 +16,7 @@ export const BLEED: Procedure = {
       kind: 'wait',
       minutes: 90,
       words: 'Let it stand one to two hours if it was stopped hot, else overnight.',
+      until: 'it has stood long enough',
       risks: ['standsStill'],
     },
     {
@@ -31,15 +33,41 @@ export const BLEED: Procedure = {
       words: 'Jar beneath, crack the valve, and close it when clean oil follows.',
       risks: ['oilOut', 'drains', 'nearOil', 'hot', 'fillsJar'],
     },
-    { id: 'drawn', kind: 'measure', minutes: 1, words: 'How much is in the jar?', label: 'Drawn in all', of: 'volume' },
-    { id: 'jar', kind: 'look', minutes: 2, words: 'Read its layers.', at: 'jar', risks: ['looksAtOil', 'nearOil'] },
-    { id: 'topUp', kind: 'do', minutes: 2, words: 'Fill up to the mark, standing level.', risks: ['oilIn'] },
+    {
+      id: 'drawn',
+      kind: 'measure',
+      minutes: 1,
+      words: 'How much is in the jar?',
+      label: 'Drawn in all',
+      of: 'volume',
+      goes: 'drawn',
+    },
+    {
+      id: 'water',
+      kind: 'measure',
+      minutes: 2,
+      words: 'Read the layers: how much of it is water?',
+      label: 'Water',
+      of: 'volume',
+      goes: 'water',
+      risks: ['looksAtOil', 'nearOil'],
+    },
+    {
+      id: 'topUp',
+      kind: 'measure',
+      minutes: 2,
+      words: 'Fill up to the mark, standing level.',
+      label: 'Filled up',
+      of: 'volume',
+      goes: 'added',
+      risks: ['oilIn'],
+    },
     {
       id: 'level',
       kind: 'choose',
       minutes: 1,
       words: 'Read the level.',
-      choices: ['below the mark', 'at the mark', 'above the mark'],
+      choices: LEVEL_CHOICES,
     },
   ],
 };

@@ -11,13 +11,25 @@ export const INLET: Procedure = {
   steps: [
     ...MAKE_SAFE.filter(({ id }) => id === 'lock' || id === 'vent'),
     { id: 'off', kind: 'do', minutes: 4, words: 'Inlet line off.', risks: ['opensLine'] },
-    { id: 'screen', kind: 'do', minutes: 5, words: 'Screen out; blow or wash it, dry it.', risks: ['wipes'] },
+    {
+      id: 'screen',
+      kind: 'do',
+      minutes: 5,
+      does: ['inletScreen'],
+      words: 'Screen out; blow or wash it, dry it.',
+      risks: ['wipes'],
+    },
     {
       id: 'ball',
       kind: 'choose',
       minutes: 4,
+      does: ['antiSuckback'],
       words: 'Ball and O-ring: round, without pits, without grit?',
-      choices: ['good', 'pitted or worn: replace both', 'gritty: wash, look again'],
+      choices: [
+        { id: 'good', words: 'good' },
+        { id: 'worn', words: 'pitted or worn: replace both' },
+        { id: 'gritty', words: 'gritty: wash, look again' },
+      ],
     },
     { id: 'on', kind: 'do', minutes: 5, words: 'Screen in, seal clean and sound, line on.' },
     {
@@ -25,7 +37,10 @@ export const INLET: Procedure = {
       kind: 'choose',
       minutes: 5,
       words: 'Run it, stop it under vacuum with the inlet closed: does it hold?',
-      choices: ['it holds', 'it rises: look again'],
+      choices: [
+        { id: 'holds', words: 'it holds' },
+        { id: 'rises', words: 'it rises: take it off again', goTo: 'off' },
+      ],
       risks: ['starts'],
     },
   ],

@@ -20,6 +20,8 @@ export const LAY_UP: Procedure = {
       amount: 'charge',
       label: 'Filled in',
       of: 'volume',
+      goes: 'in',
+      oil: 'in',
       risks: ['oilIn', 'nearOil'],
     },
     ...LEVEL,

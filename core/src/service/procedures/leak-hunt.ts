@@ -18,7 +18,11 @@ export const LEAK_HUNT: Procedure = {
     kind: 'choose',
     minutes: minutesOf(checkId),
     words: `${name}. ${how.join(' ')}`,
-    choices: [passed.words, `${failed.words}: stop here`],
+    choices: [
+      { id: 'passed', words: passed.words },
+      { id: 'failed', words: `${failed.words}: stop here`, ends: true },
+    ],
+    leakStep: id,
     cautions,
     ...(needsTrap ? { when: ['coldTrap'] } : {}),
   })),

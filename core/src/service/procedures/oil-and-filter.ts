@@ -32,6 +32,7 @@ export const OIL_AND_FILTER: Procedure = {
       id: 'filterOn',
       kind: 'do',
       minutes: 3,
+      does: ['oilFilter'],
       words:
         'Oil the new gasket, screw on until it touches, then three quarters of a turn by hand. Never with a wrench.',
     },
@@ -43,6 +44,8 @@ export const OIL_AND_FILTER: Procedure = {
       amount: 'charge',
       label: 'Filled in',
       of: 'volume',
+      goes: 'in',
+      oil: 'in',
       risks: ['oilIn', 'nearOil'],
     },
     ...LEVEL,
@@ -52,7 +55,11 @@ export const OIL_AND_FILTER: Procedure = {
       kind: 'choose',
       minutes: 1,
       words: 'Look under the filter.',
-      choices: ['dry', 'a drip: tighten by hand', 'it leaks: stop'],
+      choices: [
+        { id: 'dry', words: 'dry' },
+        { id: 'drip', words: 'a drip: tighten by hand' },
+        { id: 'leaks', words: 'it leaks: stop it', ends: true },
+      ],
     },
   ],
 };

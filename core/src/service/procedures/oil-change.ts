@@ -2,12 +2,14 @@ import { LEVEL, MAKE_SAFE } from '../common-steps.js';
 import type { Procedure, Step } from '../procedure.js';
 
 /** Out with the old oil, the last of it too. */
-export const DRAIN: readonly Step[] = [
+const DRAINING: readonly Step[] = [
   { id: 'fillPlug', kind: 'do', minutes: 1, words: 'Open the fill plug first, so that it drains smoothly.' },
   {
     id: 'drain',
     kind: 'wait',
     minutes: 10,
+    until: 'only drops come',
+    oil: 'out',
     words: 'Container beneath, open the drain, let it run out.',
     risks: ['oilOut', 'drains', 'nearOil', 'hot'],
   },
@@ -20,7 +22,7 @@ export const DRAIN: readonly Step[] = [
     amount: 'rinse',
     risks: ['oilIn'],
   },
-  { id: 'out', kind: 'measure', minutes: 2, words: 'How much came out?', label: 'Came out', of: 'volume' },
+  { id: 'out', kind: 'measure', minutes: 2, words: 'How much came out?', label: 'Came out', of: 'volume', goes: 'out' },
   {
     id: 'jar',
     kind: 'look',
@@ -37,6 +39,8 @@ export const DRAIN: readonly Step[] = [
     risks: ['wipes'],
   },
 ];
+/** Nothing of it where the oil is out already. */
+export const DRAIN: readonly Step[] = DRAINING.map((step) => ({ ...step, when: ['!drained'] }));
 
 export const OIL_CHANGE: Procedure = {
   letter: 'B',
@@ -63,6 +67,8 @@ export const OIL_CHANGE: Procedure = {
       amount: 'charge',
       label: 'Filled in',
       of: 'volume',
+      goes: 'in',
+      oil: 'in',
       risks: ['oilIn', 'nearOil'],
     },
     ...LEVEL,

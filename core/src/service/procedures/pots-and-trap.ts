@@ -23,6 +23,7 @@ export const POTS_AND_TRAP: Procedure = {
       kind: 'wait',
       minutes: 60,
       words: 'Drain open, let it defrost.',
+      until: 'the ice is off',
       when: ['coldTrap'],
       risks: ['frost', 'ventsChamber'],
     },

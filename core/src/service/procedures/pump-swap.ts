@@ -45,10 +45,13 @@ export const PUMP_SWAP: Procedure = {
       kind: 'choose',
       minutes: 5,
       words: 'Jog it with the inlet open: does it turn the right way? Also after electrical work.',
-      choices: ['right', 'wrong: electrician'],
+      choices: [
+        { id: 'right', words: 'right' },
+        { id: 'wrong', words: 'wrong: the electrician turns it round, then again', goTo: 'rotation' },
+      ],
       risks: ['electrical', 'starts'],
     },
-    { id: 'warmRun', kind: 'wait', minutes: 30, words: 'Run it warm.' },
+    { id: 'warmRun', kind: 'wait', minutes: 30, words: 'Run it warm.', until: 'it is warm' },
     ...BLANK_OFF,
   ],
 };

@@ -1,6 +1,6 @@
 import { printDuration, type FlushFill, type Service, type ServiceStep, type Skill } from '@winter-jar/core';
 import type { Print } from '../device/use-print.js';
-import { countOf, percent } from '../ui/number.js';
+import { capital, countOf, percent } from '../ui/number.js';
 
 export const SKILL_WORDS: Readonly<Record<Skill, string>> = {
   operator: 'whoever runs the pump',
@@ -26,3 +26,13 @@ export function flushWords(fills: readonly FlushFill[], print: Print): string {
 /** A step with its volume; where the model does not say one it is left to be written in. */
 export const stepWords = ({ step, amountMl }: ServiceStep, print: Print): string =>
   step.words.replace('{amount}', amountMl === null ? '……… mL' : print.volume(amountMl));
+
+const FIRST_CLAUSE = /^(.*?)[.:;](?:\s+(.*))?$/s;
+
+/** What a step is in a few words, and what there is to say besides. */
+export function headAndRest(step: ServiceStep, print: Print): { readonly head: string; readonly rest: string } {
+  const said = stepWords(step, print);
+  const [, head = said, rest = ''] = FIRST_CLAUSE.exec(said) ?? [];
+  return { head, rest: capital(rest) };
+}
+export const headOf = (step: ServiceStep, print: Print): string => headAndRest(step, print).head;

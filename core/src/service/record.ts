@@ -1,0 +1,142 @@
+import type { EntryBodies, Level, SumpKey } from '../journal/index.js';
+import { chosenAt } from './guide.js';
+import type { GuideStep } from './service-at.js';
+
+/** An entry that a job leaves in the record. `name` tells it from others of its kind in the same job. */
+export type RecordLine = {
+  [K in 'bleed' | 'topUp' | 'change' | 'done' | 'look' | 'test']: {
+    readonly kind: K;
+    readonly name: string;
+    readonly happenedAt: string;
+    readonly body: EntryBodies[K];
+  };
+}['bleed' | 'topUp' | 'change' | 'done' | 'look' | 'test'];
+
+/** What a job moved in and out of one sump. mL; null where it was not measured. */
+interface SumpWork {
+  outMl: number | null;
+  filledMl: number | null;
+  filledAt: string | null;
+  addedMl: number;
+  addedAt: string | null;
+  takenOffMl: number;
+  /** Where another oil than its own was filled. */
+  productId: string | null;
+}
+const nothing = (): SumpWork => ({
+  ...{ outMl: null, filledMl: null, filledAt: null },
+  ...{ addedMl: 0, addedAt: null, takenOffMl: 0, productId: null },
+});
+
+const MAIN: readonly SumpKey[] = ['oil'];
+
+/**
+ * What the steps of a job, done or given up, leave in the record: a change of each sump that was filled, with what came out first and
+ * the last fill and its corrections; tasks that were done; a bleed with what was filled up; looks in the glass; pressures.
+ * @param productOf the oil of a sump, where a fill names no other
+ */
+export function recordOf(steps: readonly GuideStep[], productOf: (sump: SumpKey) => string | null): RecordLine[] {
+  const lines: RecordLine[] = [];
+  const work = new Map<SumpKey, SumpWork>();
+  const on = (sump: SumpKey): SumpWork => {
+    const known = work.get(sump) ?? nothing();
+    work.set(sump, known);
+    return known;
+  };
+  const bleed: { drawnMl: number | null; waterMl: number | null; at: string | null } = {
+    ...{ drawnMl: null, waterMl: null, at: null },
+  };
+  let level: Level | null = null;
+  for (const at of steps) {
+    const { said, visit } = at;
+    const { step } = at.shown;
+    if (!said) continue;
+    const happenedAt = said.at;
+    const name = `${step.id}/${visit}`;
+    for (const task of step.does ?? [])
+      // A flush of several fills is one.
+      if (!lines.some((line) => line.kind === 'done' && line.body.task === task))
+        lines.push({ kind: 'done', name: `${name}/${task}`, happenedAt, body: { task } });
+    level = chosenAt(at)?.level ?? level;
+    if (step.kind === 'look' && step.at === 'glass' && said.choice) {
+      const clarity = said.choice as EntryBodies['look']['clarity'];
+      lines.push({
+        ...{ kind: 'look', name, happenedAt },
+        body: { sump: 'oil', source: 'sightGlass', hoursStood: 0, clarity: clarity ?? null },
+      });
+    }
+    if (step.kind === 'choose' && step.leakStep && said.choice)
+      lines.push({
+        ...{ kind: 'test', name, happenedAt },
+        body: { leakStep: step.leakStep, passed: said.choice === step.choices[0]?.id, findings: [] },
+      });
+    if (step.kind !== 'measure' || !step.goes) continue;
+    const { value } = said;
+    const sumps = step.sumps ?? MAIN;
+    const each = value === null ? null : value / sumps.length;
+    for (const sump of sumps)
+      switch (step.goes) {
+        case 'out':
+          on(sump).outMl ??= each;
+          break;
+        case 'in':
+          Object.assign(on(sump), {
+            filledMl: each,
+            filledAt: happenedAt,
+            addedMl: 0,
+            takenOffMl: 0,
+            productId: said.choice,
+          });
+          break;
+        case 'added':
+          on(sump).addedMl += each ?? 0;
+          on(sump).addedAt = happenedAt;
+          break;
+        case 'takenOff':
+          on(sump).takenOffMl += each ?? 0;
+          break;
+        case 'drawn':
+          Object.assign(bleed, { drawnMl: value, at: happenedAt });
+          break;
+        case 'water':
+          bleed.waterMl = value;
+          break;
+        case 'exhaustPa':
+        case 'blankOffPa':
+          if (value !== null) lines.push({ kind: 'test', name, happenedAt, body: pressure(step.goes, value) });
+      }
+  }
+  if (bleed.at)
+    lines.push({
+      ...{ kind: 'bleed', name: 'oil', happenedAt: bleed.at },
+      body: { sump: 'oil', drawnMl: bleed.drawnMl, waterMl: bleed.waterMl, levelAfter: level },
+    });
+  for (const [sump, done] of work) {
+    const line = filled(sump, done, done.productId ?? productOf(sump), sump === 'oil' ? level : null);
+    if (line) lines.push(line);
+  }
+  return lines.sort((a, b) => (a.happenedAt < b.happenedAt ? -1 : a.happenedAt > b.happenedAt ? 1 : 0));
+}
+
+function pressure(goes: 'exhaustPa' | 'blankOffPa', pa: number): EntryBodies['test'] {
+  const where = goes === 'exhaustPa' ? 'exhaust' : 'pump';
+  return { findings: [], measured: [{ pa, where }] };
+}
+
+/** A sump that was filled was changed; one that something was only added to was topped up. */
+function filled(
+  sump: SumpKey,
+  { outMl, filledMl, filledAt, addedMl, addedAt, takenOffMl }: SumpWork,
+  productId: string | null,
+  levelAfter: Level | null,
+): RecordLine | null {
+  if (productId === null) return null;
+  const inMl = (filledMl ?? 0) + addedMl - takenOffMl;
+  if (filledAt)
+    return inMl > 0
+      ? { kind: 'change', name: sump, happenedAt: filledAt, body: { sump, productId, outMl, inMl, levelAfter } }
+      : null;
+  return addedAt && addedMl > 0
+    ? { kind: 'topUp', name: sump, happenedAt: addedAt, body: { sump, productId, addedMl, levelAfter } }
+    : null;
+}

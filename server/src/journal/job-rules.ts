@@ -1,0 +1,45 @@
+import type { FieldIssue } from '@winter-jar/contracts';
+import { jobIdOf, PROCEDURES, pumpIdsOf, type Entry, type ProcedureId, type PumpSetUp } from '@winter-jar/core';
+import type { WritingStatements } from '../database/statements.js';
+
+const unknown = (field: string, value: unknown, right: string): FieldIssue => ({
+  field,
+  value,
+  code: 'unknownId',
+  right,
+});
+
+/** Procedures are those of core/service, and each is for some kinds of pump. */
+export function procedureIssues(entry: Extract<Entry, { kind: 'jobStarted' }>, { model }: PumpSetUp): FieldIssue[] {
+  const { procedure } = entry.body;
+  const known = Object.hasOwn(PROCEDURES, procedure) ? PROCEDURES[procedure as ProcedureId] : null;
+  return known?.kinds.includes(model.kind)
+    ? []
+    : [unknown('body.procedure', procedure, `the id of a procedure that ${model.name} has`)];
+}
+
+/** A job is started once; what is said of it names one of this pump that was started before, and a step of its procedure. */
+export function jobIssues(entry: Entry, sql: Pick<WritingStatements, 'jobsStarted'>): FieldIssue[] {
+  const jobId = jobIdOf(entry);
+  if (jobId === null) return [];
+  const field = `subjects.${entry.subjects.findIndex((s) => s.type === 'job')}.id`;
+  const [pumpId = ''] = pumpIdsOf(entry);
+  const started = sql.jobsStarted.all(jobId).map((row) => JSON.parse(row.content) as Entry);
+  // Its own start is there already when it is corrected.
+  if (entry.kind === 'jobStarted')
+    return started.every((s) => s.id === entry.id)
+      ? []
+      : [{ field, value: jobId, code: 'twice', right: 'the id of a new job' }];
+  const own = started.find((s) => pumpIdsOf(s).includes(pumpId));
+  if (own?.kind !== 'jobStarted')
+    return [unknown(field, jobId, 'the id of a job of this pump that was started before')];
+  return entry.kind === 'jobStep' ? stepIssues(entry.body, own.body.procedure) : [];
+}
+
+function stepIssues({ step, choice }: Extract<Entry, { kind: 'jobStep' }>['body'], procedure: string): FieldIssue[] {
+  const { steps } = PROCEDURES[procedure as ProcedureId];
+  const known = steps.find(({ id }) => id === step);
+  if (!known) return [unknown('body.step', step, `one of ${steps.map(({ id }) => id).join(', ')}`)];
+  if (!choice || known.kind !== 'choose' || known.choices.some(({ id }) => id === choice)) return [];
+  return [unknown('body.choice', choice, `one of ${known.choices.map(({ id }) => id).join(', ')}`)];
+}

@@ -1,0 +1,280 @@
+import type { PumpPage } from '@winter-jar/contracts';
+import { cautionWords, CLARITIES, type GuideStep, type ServiceStep, type Step } from '@winter-jar/core';
+import { useEffect, useRef, useState } from 'react';
+import { usePrint } from '../device/use-print.js';
+import { useUnits } from '../device/use-units.js';
+import { ProductField, productOf } from '../entry/product-field.js';
+import { fieldReader } from '../forms/read-quantity.js';
+import { Button } from '../ui/button.js';
+import { Caution } from '../ui/caution.js';
+import { countOf } from '../ui/number.js';
+import { QuantityField } from '../ui/quantity-field.js';
+import { momentWords } from '../words/dates.js';
+import { CLARITY_WORDS } from '../words/look-words.js';
+import { personName } from '../words/person-words.js';
+import { questionWords } from '../words/issue-words.js';
+import type { Words } from '../words/words.js';
+import { valueWords } from './so-far.js';
+import { flushWords, headAndRest } from './step-words.js';
+import type { Answer } from './job-entries.js';
+import type { JobResult } from './use-job.js';
+import { Waiting } from './waiting.js';
+
+interface StepProps<K extends Step['kind'] = Step['kind']> {
+  readonly step: Extract<Step, { kind: K }>;
+  readonly at: GuideStep;
+  readonly page: PumpPage;
+  readonly words: Words;
+  readonly busy: boolean;
+  readonly onAnswer: (said: Answer) => void;
+}
+
+/** What is to be done now: its cautions first, then the step, then what answers it. */
+export function CurrentStep({
+  at,
+  number,
+  count,
+  result,
+  onAnswer,
+  ...rest
+}: Omit<StepProps, 'step' | 'onAnswer'> & {
+  readonly number: number;
+  readonly count: number;
+  readonly result: JobResult | null;
+  readonly onAnswer: (said: Answer, acknowledged?: readonly string[]) => void;
+}) {
+  const print = usePrint();
+  const head = useRef<HTMLHeadingElement>(null);
+  const [said, setSaid] = useState<Answer | null>(null);
+  const answer = (given: Answer) => {
+    setSaid(given);
+    onAnswer(given);
+  };
+  // Each step is read from its top.
+  useEffect(() => head.current?.focus(), []);
+  const { head: title, rest: more } = headAndRest(at.shown, print);
+  const cautions = cautionWords(at.shown.cautions);
+  return (
+    <section aria-label={`Step ${number} of ${count}`} className="flex max-w-[640px] flex-col gap-4">
+      <p className="text-[15px] text-ink-2">
+        Step {number} of {count}
+        {at.visit > 1 && `, the ${ordinal(at.visit)} time`}
+      </p>
+      <h2 ref={head} tabIndex={-1} className="text-[26px] leading-tight outline-none wrap-anywhere">
+        {title}
+      </h2>
+      {more && <p className="text-[19px]">{more}</p>}
+      {at.shown.flushes.length > 0 && <p>{flushWords(at.shown.flushes, print)}</p>}
+      {cautions.length > 0 && (
+        <Caution>
+          <ul className="flex flex-col gap-2 text-[17px]">
+            {cautions.map((caution) => (
+              <li key={caution}>{caution}</li>
+            ))}
+          </ul>
+          <p className="pt-2 text-[14px] text-ink-2">
+            The site’s rules, local codes and the maker’s manual come first.
+          </p>
+        </Caution>
+      )}
+      <AnswerOf at={at} {...rest} onAnswer={answer} />
+      {result && said && (
+        <Told
+          result={result}
+          at={at}
+          {...rest}
+          onYes={(acknowledged) => onAnswer(said, acknowledged)}
+          onRetry={() => onAnswer(said)}
+        />
+      )}
+    </section>
+  );
+}
+
+const ORDINALS = ['', 'first', 'second', 'third', 'fourth', 'fifth'];
+const ordinal = (n: number): string => ORDINALS[n] ?? `${n}th`;
+
+function AnswerOf(props: Omit<StepProps, 'step'>) {
+  const { step }: ServiceStep = props.at.shown;
+  switch (step.kind) {
+    case 'do':
+      return <Done {...props} words={props.words} done="Done" />;
+    case 'wait':
+      return (
+        <Waiting
+          step={step}
+          begun={props.at.begun}
+          zone={props.words.zone}
+          busy={props.busy}
+          onDone={() => props.onAnswer({})}
+        />
+      );
+    case 'measure':
+      return <Measured {...props} step={step} />;
+    case 'look':
+      return step.at === 'glass' ? <InTheGlass {...props} step={step} /> : <Done {...props} done="The jar is filled" />;
+    case 'choose':
+      return (
+        <Choose
+          label={step.words}
+          choices={step.choices}
+          busy={props.busy}
+          onChoose={(choice) => props.onAnswer({ choice })}
+        />
+      );
+  }
+}
+
+function Done({ busy, onAnswer, done }: Omit<StepProps, 'step'> & { done: string }) {
+  return (
+    <Button size="field" look="solid" disabled={busy} onClick={() => onAnswer({})} className="justify-center">
+      {done}
+    </Button>
+  );
+}
+
+function Choose({
+  label,
+  choices,
+  busy,
+  onChoose,
+}: {
+  label: string;
+  choices: readonly { readonly id: string; readonly words: string }[];
+  busy: boolean;
+  onChoose: (id: string) => void;
+}) {
+  return (
+    <div role="group" aria-label={label} className="flex flex-col gap-3">
+      {choices.map(({ id, words }) => (
+        <Button key={id} size="field" disabled={busy} onClick={() => onChoose(id)}>
+          {words}
+        </Button>
+      ))}
+    </div>
+  );
+}
+
+function InTheGlass({ step, busy, onAnswer }: StepProps<'look'>) {
+  return (
+    <Choose
+      label={step.words}
+      choices={CLARITIES.map((id) => ({ id, words: CLARITY_WORDS[id] }))}
+      busy={busy}
+      onChoose={(choice) => onAnswer({ choice })}
+    />
+  );
+}
+
+/** One number; what nobody measured stays unsaid, but a fill has an amount. */
+function Measured({ step, page, busy, onAnswer }: StepProps<'measure'>) {
+  const units = useUnits();
+  const [text, setText] = useState('');
+  const [productId, setProductId] = useState('');
+  const [issues, setIssues] = useState<Readonly<Record<string, string>>>({});
+  const isFill = step.goes === 'in';
+  const before = productOf(page, step.sumps?.[0] ?? 'oil');
+  function answer() {
+    const fields = fieldReader(units);
+    const value = fields.wanted(
+      'value',
+      text,
+      step.of,
+      isFill ? { min: 1 } : step.of === 'temperature' ? {} : { min: 0 },
+    );
+    if (step.asksProduct && productId === '') fields.refuse('productId', 'Say which oil was filled.');
+    setIssues(fields.issues);
+    if (!fields.hasIssues()) onAnswer({ value, choice: productId || null });
+  }
+  return (
+    <form
+      className="flex flex-col gap-4"
+      onSubmit={(event) => {
+        event.preventDefault();
+        answer();
+      }}
+    >
+      {step.asksProduct && (
+        <ProductField page={page} value={productId} before={before} onChange={setProductId} error={issues.productId} />
+      )}
+      <QuantityField label={step.label} dimension={step.of} text={text} onText={setText} error={issues.value} />
+      <div className="flex flex-wrap gap-3">
+        <Button type="submit" size="field" look="solid" disabled={busy} className="min-w-40 justify-center">
+          Next
+        </Button>
+        {!isFill && (
+          <Button size="field" disabled={busy} onClick={() => onAnswer({ value: null })}>
+            Not measured
+          </Button>
+        )}
+      </div>
+    </form>
+  );
+}
+
+/** What became of an answer that was not simply taken. */
+function Told({
+  result,
+  at,
+  page,
+  words,
+  onYes,
+  onRetry,
+}: Omit<StepProps, 'step' | 'onAnswer'> & {
+  result: JobResult;
+  onYes: (codes: readonly string[]) => void;
+  onRetry: () => void;
+}) {
+  const print = usePrint();
+  switch (result.kind) {
+    case 'written':
+      return null;
+    case 'answered': {
+      const { body, who, happenedAt } = result.by;
+      const value = 'value' in body ? (body.value ?? null) : null;
+      const chosen = 'choice' in body ? (body.choice ?? null) : null;
+      const said = { entryId: '', step: '', visit: 1, at: happenedAt, who: null, value, choice: chosen, oil: null };
+      const answered = valueWords({ ...at, said }, print) ?? chosen;
+      return (
+        <p role="alert" className="border-l-4 border-stop bg-sheet p-3">
+          {personName(who, page.setUp.house) ?? 'Somebody'} answered this step{' '}
+          {momentWords(happenedAt, words.zone, words.now)}
+          {answered ? `: ${answered}` : ''}. The first answer stands; take the step back to answer it anew.
+        </p>
+      );
+    }
+    case 'asked':
+      return (
+        <div role="alert" className="flex flex-col gap-3 border-l-4 border-oil bg-sheet p-3">
+          {result.questions.map((q) => (
+            <p key={q.code}>{questionWords(q, words).question}</p>
+          ))}
+          <Button size="field" onClick={() => onYes(result.questions.map((q) => q.code))}>
+            {result.questions[0] ? questionWords(result.questions[0], words).yes : 'Yes'}
+          </Button>
+        </div>
+      );
+    case 'refused':
+      return (
+        <p role="alert" className="border-l-4 border-stop bg-sheet p-3">
+          Not saved: {countOf(result.issues.length, 'thing')} would have to be otherwise:{' '}
+          {result.issues.map(({ right }) => right).join('; ')}.
+        </p>
+      );
+    case 'conflict':
+    case 'failed':
+    case 'unreachable':
+      return (
+        <div role="alert" className="flex flex-col gap-3 border-l-4 border-stop bg-sheet p-3">
+          <p>
+            {result.kind === 'unreachable'
+              ? 'Not saved: the server does not answer. What you said stands here; try again.'
+              : 'Not saved: the server did not take it.'}
+          </p>
+          <Button size="field" onClick={onRetry}>
+            Try again
+          </Button>
+        </div>
+      );
+  }
+}

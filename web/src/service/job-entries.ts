@@ -1,0 +1,161 @@
+import {
+  guideOf,
+  recordOf,
+  type Entry,
+  type EntryBodies,
+  type EntryKind,
+  type GuideStep,
+  type JobState,
+  type ProcedureId,
+  type Service,
+  type Subject,
+} from '@winter-jar/core';
+import { v5 as idFrom } from 'uuid';
+
+/** What an entry of a job says; who writes, for which pump and when it is recorded are added. */
+export type JobDraft = {
+  [K in EntryKind]: {
+    readonly kind: K;
+    readonly id: string;
+    readonly happenedAt: string;
+    readonly body: EntryBodies[K];
+    /** Entries of the record stand by themselves: they are about the pump alone. */
+    readonly ofJob: boolean;
+  };
+}[EntryKind];
+
+/** The same deed of the same job has the same id on every device: the first that is written stands. */
+export const jobEntryId = (jobId: string, ...names: readonly (string | number)[]): string =>
+  idFrom(names.join('/'), jobId);
+
+/** After all that the job has said, whatever the clock of this device. */
+export function momentAfter(job: Pick<JobState, 'since' | 'said' | 'begun'>, nowMs: number): string {
+  const last = [job.since, ...job.said.map(({ at }) => at), ...job.begun.map(({ at }) => at)].reduce((a, b) =>
+    a > b ? a : b,
+  );
+  return new Date(Math.max(nowMs, Date.parse(last) + 1)).toISOString();
+}
+
+/** What a step is answered with. */
+export interface Answer {
+  readonly value?: number | null;
+  readonly choice?: string | null;
+}
+
+const MINUTE_MS = 60_000;
+
+/** A wait begins as soon as it is come to. */
+function begins(job: JobState, at: GuideStep | null, happenedAt: string, attempt: number): JobDraft[] {
+  if (at?.shown.step.kind !== 'wait' || at.begun) return [];
+  const { id: step, minutes, oil } = at.shown.step;
+  const until = new Date(Date.parse(happenedAt) + minutes * MINUTE_MS).toISOString();
+  const { visit } = at;
+  return [
+    {
+      kind: 'jobStep',
+      id: jobEntryId(job.jobId, step, visit, 'begun', attempt),
+      happenedAt,
+      body: { step, visit, phase: 'begun', until, ...(oil ? { oil } : {}) },
+      ofJob: true,
+    },
+  ];
+}
+
+/** What a job that ends leaves behind. */
+export function endOf(
+  job: JobState,
+  done: readonly GuideStep[],
+  input: { how: 'done' | 'givenUp'; happenedAt: string; productOf: (sump: string) => string | null },
+): JobDraft[] {
+  const { how, happenedAt, productOf } = input;
+  const record = recordOf(done, productOf).map(({ name, ...line }) => ({
+    ...line,
+    id: jobEntryId(job.jobId, line.kind, name),
+    ofJob: false,
+  }));
+  const ended = {
+    kind: 'jobEnded',
+    id: jobEntryId(job.jobId, 'ended'),
+    happenedAt,
+    body: { how },
+    ofJob: true,
+  } as const;
+  return [...record, ended];
+}
+
+/** A job that begins, at its first step. */
+export function startOf(input: {
+  jobId: string;
+  procedure: ProcedureId;
+  service: Service;
+  happenedAt: string;
+}): JobDraft[] {
+  const { jobId, procedure, service, happenedAt } = input;
+  const empty = { said: [], begun: [] };
+  const job = {
+    jobId,
+    procedure,
+    startedAt: happenedAt,
+    since: happenedAt,
+    who: null,
+    paused: null,
+    foundDrained: false,
+  };
+  const { current } = guideOf(service, empty);
+  return [
+    { kind: 'jobStarted', id: jobEntryId(jobId, 'started'), happenedAt, body: { procedure }, ofJob: true },
+    ...begins({ ...job, ...empty }, current, new Date(Date.parse(happenedAt) + 1).toISOString(), 1),
+  ];
+}
+
+/**
+ * What an answer to the present step writes: the answer, the wait that begins with it, and at the last step the record.
+ * @param attempt 1, and one more for each time that this step was taken back
+ */
+export function answerOf(
+  job: JobState,
+  service: Service,
+  input: { answer: Answer; nowMs: number; attempt: number; productOf: (sump: string) => string | null },
+): { readonly drafts: JobDraft[]; readonly follow: string | null } {
+  const { answer, nowMs, attempt, productOf } = input;
+  const { current } = guideOf(service, job);
+  if (!current) return { drafts: [], follow: null };
+  const { visit } = current;
+  const { id: step, kind, oil } = current.shown.step;
+  const happenedAt = momentAfter(job, nowMs);
+  const id = jobEntryId(job.jobId, step, visit, 'done', attempt);
+  const said = { step, visit, value: answer.value ?? null, choice: answer.choice ?? null };
+  // A wait has let the oil out when it began.
+  const left = oil && kind !== 'wait' ? { oil } : {};
+  const done: JobDraft = { kind: 'jobStep', id, happenedAt, body: { ...said, phase: 'done', ...left }, ofJob: true };
+  const after = { ...job, said: [...job.said, { ...said, entryId: id, at: happenedAt, who: null, oil: oil ?? null }] };
+  const next = guideOf(service, after);
+  const later = new Date(Date.parse(happenedAt) + 1).toISOString();
+  if (next.current) return { drafts: [done, ...begins(job, next.current, later, attempt)], follow: null };
+  const end = endOf(job, next.done, { how: 'done', happenedAt: later, productOf });
+  return { drafts: [done, ...end], follow: next.ended?.follow ?? null };
+}
+
+/** Drafts as entries of the one deed that a job is. */
+export function entriesOfJob(
+  drafts: readonly JobDraft[],
+  input: {
+    jobId: string;
+    pumpId: string;
+    zone: string;
+    now: string;
+    shared: Pick<Entry, 'who' | 'device' | 'acknowledged' | 'bodyVersion'>;
+  },
+): Entry[] {
+  const { jobId, pumpId, zone, now, shared } = input;
+  const pump: Subject = { type: 'pump', id: pumpId };
+  return drafts.map(({ ofJob, ...draft }) => ({
+    ...draft,
+    ...shared,
+    actId: jobId,
+    subjects: ofJob ? [pump, { type: 'job', id: jobId }] : [pump],
+    zone,
+    precision: 'exact',
+    recordedAt: now,
+  }));
+}

@@ -1,0 +1,176 @@
+import { guideOf, serviceAt, type JobState, type ProcedureId } from '@winter-jar/core';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { usePrint } from '../device/use-print.js';
+import { useWakeLock } from '../device/use-wake-lock.js';
+import { WithPump, type EntryPageProps } from '../entry/entry-page.js';
+import { Button, LinkButton } from '../ui/button.js';
+import { PageHead } from '../ui/page-head.js';
+import { Empty } from '../ui/page-state.js';
+import { PageTitle } from '../ui/page-title.js';
+import { countOf } from '../ui/number.js';
+import { momentWords } from '../words/dates.js';
+import { personName } from '../words/person-words.js';
+import { CurrentStep } from './current-step.js';
+import { HandOver } from './hand-over.js';
+import { SoFar } from './so-far.js';
+import { StepList } from './step-list.js';
+import { useJob } from './use-job.js';
+
+/** The service under way at a pump: one step after another, beside the pump. */
+export function JobPage() {
+  return (
+    <WithPump needsOil={false}>
+      {(props) =>
+        props.page.state.job ? (
+          <Guided {...props} job={props.page.state.job} />
+        ) : (
+          <main>
+            <PageTitle title={`Job, ${props.page.row.name}`} />
+            <Empty title={`No job is under way on ${props.page.row.name}`}>
+              <LinkButton to={`/pumps/${props.page.row.pumpId}/job-cards`}>Choose a service</LinkButton>
+            </Empty>
+          </main>
+        )
+      }
+    </WithPump>
+  );
+}
+
+function Guided({ page, words, job }: EntryPageProps & { job: JobState }) {
+  const { row, state, setUp } = page;
+  const navigate = useNavigate();
+  const print = usePrint();
+  const awake = useWakeLock();
+  const writing = useJob(page);
+  const [asked, setAsked] = useState<'handOver' | 'giveUp' | null>(null);
+  const service = serviceAt(job.procedure as ProcedureId, state, setUp);
+  const guide = guideOf(service, job);
+  const { done, current, ahead } = guide;
+  const count = done.length + (current ? 1 : 0) + ahead.length;
+  const who = personName(job.who, setUp.house);
+  const report = `/pumps/${row.pumpId}/jobs/${job.jobId}`;
+  const toPump = `/pumps/${row.pumpId}`;
+
+  async function answered(follow: string | null | undefined) {
+    if (follow === undefined) return;
+    if (follow !== null) await writing.start(follow as ProcedureId);
+    else if (ahead.length === 0 && current) await navigate(report);
+  }
+  const last = done.at(-1);
+  const backIds = [last?.said?.entryId, current?.begun?.entryId].filter((id) => id !== undefined);
+
+  return (
+    <div className="flex flex-1 flex-col">
+      <PageTitle title={`${service.procedure.name}, ${row.name}`} />
+      <header className="flex flex-wrap items-center justify-between gap-x-6 gap-y-2 border-b border-rule bg-sheet px-4 py-2">
+        <PageHead back={toPump} backWords={`Back to ${row.name}`} above={`${row.name} · ${row.equipmentName}`}>
+          {service.procedure.name}
+        </PageHead>
+        <div className="flex flex-wrap items-center gap-3">
+          <p className="text-[14px] text-ink-2">
+            {who ?? 'Somebody'} since {momentWords(job.since, row.zone, words.now)} · usually{' '}
+            {print.duration(service.handsMinutes + service.waitMinutes)}
+          </p>
+          <Button
+            onClick={() => void writing.move(job, { how: job.paused ? 'resumed' : 'paused' })}
+            disabled={writing.busy}
+          >
+            {job.paused ? 'Go on' : 'Pause'}
+          </Button>
+          <Button
+            onClick={() => setAsked(asked === 'handOver' ? null : 'handOver')}
+            aria-expanded={asked === 'handOver'}
+          >
+            Hand over
+          </Button>
+        </div>
+      </header>
+      <div className="h-1.5 bg-rule-soft" aria-hidden="true">
+        <div className="h-full bg-ink" style={{ width: `${(100 * done.length) / Math.max(1, count)}%` }} />
+      </div>
+      <div className="flex flex-1 flex-col wide:grid wide:grid-cols-[304px_minmax(0,1fr)_304px]">
+        <div className="order-3 border-rule p-4 wide:order-none wide:border-r">
+          <StepList guide={guide} words={words} />
+        </div>
+        <main className="order-1 flex flex-col gap-6 p-4 wide:order-none wide:px-8">
+          {asked === 'handOver' && (
+            <HandOver
+              page={page}
+              job={job}
+              onDone={(body) => void writing.move(job, body).then((ok) => ok && setAsked(null))}
+              onLeave={() => setAsked(null)}
+            />
+          )}
+          {job.paused && (
+            <p role="status" className="border-l-4 border-oil bg-sheet p-3 font-semibold">
+              Paused {momentWords(job.paused.at, row.zone, words.now)}. All steps are kept; “Go on” takes it up again.
+            </p>
+          )}
+          {state.drained && (
+            <p role="status" className="border-l-4 border-stop bg-sheet p-3">
+              <span className="font-semibold">No oil in it</span> since{' '}
+              {momentWords(state.drained.at, row.zone, words.now)}: nobody may start it until it is filled.
+            </p>
+          )}
+          {current && !job.paused && (
+            <CurrentStep
+              key={`${current.shown.step.id}/${current.visit}`}
+              at={current}
+              number={done.length + 1}
+              count={count}
+              page={page}
+              words={words}
+              busy={writing.busy}
+              result={writing.result}
+              onAnswer={(said, acknowledged) => void writing.answer(job, said, acknowledged).then(answered)}
+            />
+          )}
+          <div className="flex flex-wrap gap-3">
+            {last && (
+              <Button look="plain" disabled={writing.busy} onClick={() => void writing.takeBack(backIds)}>
+                Take the last step back
+              </Button>
+            )}
+            <Button
+              look="plain"
+              onClick={() => setAsked(asked === 'giveUp' ? null : 'giveUp')}
+              aria-expanded={asked === 'giveUp'}
+            >
+              Give the job up …
+            </Button>
+          </div>
+          {asked === 'giveUp' && (
+            <div role="group" aria-label="Give the job up" className="border-l-4 border-stop bg-sheet p-4">
+              <p>
+                What was done until now is kept: {countOf(done.length, 'step')}
+                {state.drained ? '. The pump has no oil in it, and every page says Stop until it is filled' : ''}.
+              </p>
+              <div className="mt-3 flex flex-wrap gap-3">
+                <Button
+                  size="field"
+                  look="solid"
+                  disabled={writing.busy}
+                  onClick={() => void writing.giveUp(job, done).then((ok) => ok && navigate(report))}
+                >
+                  Give it up
+                </Button>
+                <Button size="field" onClick={() => setAsked(null)}>
+                  Go on with it
+                </Button>
+              </div>
+            </div>
+          )}
+          {!awake && (
+            <p className="text-[14px] text-ink-2">
+              This browser does not keep the screen awake here: it needs https or this machine itself.
+            </p>
+          )}
+        </main>
+        <aside className="order-2 border-rule bg-sheet p-4 wide:order-none wide:border-l">
+          <SoFar guide={guide} atHand={service.procedure.atHand} />
+        </aside>
+      </div>
+    </div>
+  );
+}

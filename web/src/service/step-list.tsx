@@ -1,0 +1,43 @@
+import type { Guide, ServiceStep } from '@winter-jar/core';
+import { localTime } from '@winter-jar/core';
+import { Check } from 'lucide-react';
+import { usePrint } from '../device/use-print.js';
+import type { Words } from '../words/words.js';
+import { headOf } from './step-words.js';
+
+/** Every step with its time: done, now, and as long as it usually takes. */
+export function StepList({ guide: { done, current, ahead }, words }: { guide: Guide; words: Words }) {
+  const print = usePrint();
+  const now = done.length + 1;
+  const line = (shown: ServiceStep) => headOf(shown, print);
+  return (
+    <ol aria-label="Steps" className="flex flex-col text-[14px]">
+      {done.map(({ shown, visit, said }) => (
+        <li
+          key={`${shown.step.id}/${visit}`}
+          className="grid grid-cols-[24px_1fr_auto] gap-2 border-b border-rule-soft py-2 text-ink-2"
+        >
+          <Check size={16} aria-label="done" className="mt-0.5" />
+          <span className="wrap-anywhere">{line(shown)}</span>
+          <span className="figure">{said && localTime({ at: said.at, zone: words.zone })}</span>
+        </li>
+      ))}
+      {current && (
+        <li
+          aria-current="step"
+          className="grid grid-cols-[24px_1fr] gap-2 rounded-[6px] border-2 border-ink bg-sheet px-2 py-2 font-semibold"
+        >
+          <span className="figure">{now}</span>
+          <span className="wrap-anywhere">{line(current.shown)}</span>
+        </li>
+      )}
+      {ahead.map((shown, i) => (
+        <li key={shown.step.id} className="grid grid-cols-[24px_1fr_auto] gap-2 border-b border-rule-soft py-2">
+          <span className="figure">{now + i + 1}</span>
+          <span className="wrap-anywhere">{line(shown)}</span>
+          <span className="figure text-ink-2">{print.duration(shown.step.minutes)}</span>
+        </li>
+      ))}
+    </ol>
+  );
+}
