@@ -102,3 +102,147 @@ test('an oil change by the guide writes its own record, in no more taps than ste
   await expect(page).toHaveURL(/\/pumps\/lf-01$/);
   expect((await yard.pump('lf-01')).state).toEqual(before.state);
 });
+
+test('with a filter: oil and filter are done, and after an hour somebody looks for a drip', async ({ page, yard }) => {
+  await start(page, yard, 'qp-01', 'Oil and oil filter');
+  const { tap, fill, waitOut, at } = guide(page, yard);
+  await tap('The oil is at 40–60 °C');
+  for (let i = 0; i < 3; i += 1) await tap('Done');
+  await tap('Only drops come');
+  await tap('Done');
+  await tap('Done');
+  await fill('Came out', '1,8 L');
+  await tap('The jar is filled');
+  await tap('Done');
+  await at('Filter off, its oil caught');
+  await tap('Done');
+  await tap('Done');
+  await fill('Filled in', '2 L');
+  await tap('Done');
+  await tap('Done');
+  await waitOut(2);
+  await waitOut(5);
+  await tap('at the mark');
+  await tap('Done');
+  await waitOut(60);
+  await at('Look under the filter');
+  await tap('dry');
+  const { standing, state } = await yard.pump('qp-01');
+  expect(state.sumps[0]?.charge.filledUl).toBe(2_000_000);
+  expect(state.tasks.oilFilter?.counts.runs).toBe(state.totals.runs);
+  expect(standing.reasons.filter(({ level }) => level === 'stop')).toEqual([]);
+});
+
+test('a flush that gets no cleaner becomes a housing clean, which does not drain it again', async ({ page, yard }) => {
+  await start(page, yard, 'hs-01', 'Flush');
+  const { tap, fill, waitOut, at } = guide(page, yard);
+  await tap('The oil is at 40–60 °C');
+  for (let i = 0; i < 3; i += 1) await tap('Done');
+  await tap('Only drops come');
+  await tap('Done');
+  await tap('Done');
+  await tap('Not measured');
+  await tap('The jar is filled');
+  await tap('Done');
+  for (const again of ['fill once more', 'not getting cleaner: wash the housing']) {
+    await fill('Filled in', '700');
+    await waitOut(30);
+    await at('Stop, lock, drain it warm');
+    await tap('Done');
+    await tap('The jar is filled');
+    await tap(again);
+  }
+  await expect(page.getByRole('heading', { name: 'Housing clean', level: 1 })).toBeVisible();
+  await at('Off, isolated, your own lock and tag on it');
+  const { state, row } = await yard.pump('hs-01');
+  expect(state.job).toMatchObject({ procedure: 'housingClean', foundDrained: true });
+  expect(state.tasks.flush?.counts.runs).toBe(state.totals.runs);
+  expect(row.verdict).toBe('stop');
+  // Given up here the pump is still without oil, and says so.
+  await page.getByRole('button', { name: 'Give the job up …' }).click();
+  await expect(page.getByText(/The pump has no oil in it, and every page says Stop/)).toBeVisible();
+  await page.getByRole('button', { name: 'Give it up' }).click();
+  await expect(page).toHaveURL(/\/jobs\//);
+  expect((await yard.pump('hs-01')).row.reasons[0]).toMatchObject({ code: 'drained', act: 'change' });
+});
+
+test('with solvent in the oil a purge is led past the air', async ({ page, yard }) => {
+  await start(page, yard, 'rl-02', 'Ballast purge');
+  const { tap, fill, at, section, waitOut } = guide(page, yard);
+  await expect(section.getByText(/never purge or ballast with air/)).toBeVisible();
+  await tap('Done');
+  await tap('The oil is at 60 °C');
+  await fill('Oil', '62');
+  await at('Nitrogen on the ballast port, exhaust to a safe place');
+  await tap('Done');
+  await waitOut(60);
+  await tap('Done');
+  await tap('bright');
+  const { state } = await yard.pump('rl-02');
+  expect(state.tasks.purge?.counts.runs).toBe(state.totals.runs);
+  expect(state.jars.at(-1)).toMatchObject({ source: 'sightGlass' });
+});
+
+test('both ends of a booster, and its cup', async ({ page, yard }) => {
+  await start(page, yard, 'cw-b1', 'Booster oil');
+  const { tap, fill, waitOut } = guide(page, yard);
+  await tap('Its oil is warm');
+  for (let i = 0; i < 3; i += 1) await tap('Done');
+  await fill('Out of end A', '400');
+  await tap('Done');
+  await fill('Out of end B', '380');
+  await fill('Filled in, both together', '600');
+  await waitOut(10);
+  await fill('Added, both together', '200');
+  await fill('Into the seal cup', '50');
+  await tap('Done');
+  await tap('Done');
+  await expect(page).toHaveURL(/\/jobs\//);
+  const { state } = await yard.pump('cw-b1');
+  const filled = Object.fromEntries(state.sumps.map(({ key, charge }) => [key, charge.filledUl]));
+  expect(filled).toMatchObject({ gearA: 400_000, gearB: 400_000 });
+  expect(state.tasks.sealCup?.counts.runs).toBe(state.totals.runs);
+});
+
+test('a job goes from one browser to another in the middle of a wait, and a step is answered once', async ({
+  page,
+  yard,
+  browser,
+}) => {
+  await start(page, yard, 'lf-02', 'Oil change');
+  const { tap, section } = guide(page, yard);
+  await tap('The oil is at 40–60 °C');
+  for (let i = 0; i < 3; i += 1) await tap('Done');
+  // In the middle of the drain: nobody is left without a lock on it.
+  await page.getByRole('button', { name: 'Hand over' }).click();
+  await page.getByRole('button', { name: 'Hand it over' }).click();
+  await expect(page.getByText('Say who goes on.')).toBeVisible();
+  await expect(page.getByText(/^Hang the next lock first/)).toBeVisible();
+  const who = page.getByLabel('Who goes on');
+  const name = (await who.locator('option').nth(1).textContent()) ?? '';
+  await who.selectOption(name);
+  await page.getByRole('checkbox', { name: /^The next lock hung/ }).check();
+  await page.getByRole('button', { name: 'Hand it over' }).click();
+  await expect(page.getByText(new RegExp(`^${name} since`))).toBeVisible();
+
+  const other = await (await browser.newContext({ timezoneId: 'Europe/Lisbon' })).newPage();
+  await other.goto(`${yard.address}/pumps/lf-02/job`);
+  const there = guide(other, yard);
+  await expect(there.head()).toHaveText('Container beneath, open the drain, let it run out');
+  await expect(other.getByText(new RegExp(`^${name} since`))).toBeVisible();
+  await there.tap('Only drops come');
+  // The first browser follows by itself.
+  await expect(section.getByRole('heading', { level: 2 })).toHaveText('Tilt it for the last of it');
+  // Paused here, it is paused there.
+  await page.getByRole('button', { name: 'Pause' }).click();
+  await expect(other.getByText(/^Paused /)).toBeVisible();
+  await other.getByRole('button', { name: 'Go on', exact: true }).click();
+  await expect(there.head()).toHaveText('Tilt it for the last of it');
+  await there.tap('Done');
+  // The last step is taken back, and answered anew.
+  await other.getByRole('button', { name: 'Take the last step back' }).click();
+  await expect(there.head()).toHaveText('Tilt it for the last of it');
+  await there.tap('Done');
+  await expect.poll(async () => (await yard.pump('lf-02')).state.job?.said.length).toBe(6);
+  await other.context().close();
+});

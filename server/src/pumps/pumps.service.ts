@@ -107,9 +107,12 @@ export class PumpsService {
 
   /** A job of a pump, under way or ended: all that was written in it, as it counts. */
   async job(pumpId: string, jobId: string): Promise<JobAnswer> {
-    const entries = (await this.reading.records.ofDeed(jobId)).filter((entry) => pumpIdsOf(entry).includes(pumpId));
-    const started = entries.find((entry) => entry.kind === 'jobStarted');
-    if (!started) throw new NotFoundException(`the id of a job of this pump; "${jobId}" is none`);
+    const [row] = this.reading.sql.jobsStarted.all(jobId);
+    const started = row ? (JSON.parse(row.content) as Entry) : null;
+    if (!started || !pumpIdsOf(started).includes(pumpId))
+      throw new NotFoundException(`the id of a job of this pump; "${jobId}" is none`);
+    // All of a job is one deed.
+    const entries = await this.reading.records.ofDeed(started.actId);
     return { entries };
   }
 

@@ -1,5 +1,6 @@
 import type { PumpPage } from '@winter-jar/contracts';
 import { CAUTIONS, cautionsAt, type CautionId, type Deed } from '@winter-jar/core';
+import { Link } from 'react-router';
 import { Caution } from '../ui/caution.js';
 
 /** As many as are read before hands are on the pump; the gravest are first. */
@@ -12,6 +13,12 @@ export function DeedCautions({ page, deed, how }: { page: PumpPage; deed: Deed; 
   return (
     <div className="flex flex-col gap-3">
       {how && <p className="text-[15px] text-ink-2">{how}</p>}
+      <Link
+        to={`/pumps/${page.row.pumpId}/job-cards`}
+        className="inline-flex min-h-11 items-center self-start text-[15px] underline underline-offset-4"
+      >
+        Be guided through it, step by step
+      </Link>
       <Caution>
         <Lines cautions={cautions.slice(0, READ_AT_ONCE)} />
         {rest.length > 0 && (

@@ -1,6 +1,6 @@
 import type { PumpPage } from '@winter-jar/contracts';
 import { proceduresAt, serviceAt } from '@winter-jar/core';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { Button, LinkButton } from '../ui/button.js';
 import { PageHead } from '../ui/page-head.js';
 import { PageTitle } from '../ui/page-title.js';
@@ -47,16 +47,20 @@ function JobCards({ page }: { page: PumpPage }) {
       )}
       <ul className="mt-4">
         {services.map(({ id, procedure, ...lasts }) => (
-          <li key={id} className="flex flex-wrap items-center gap-3 border-b border-rule-soft py-2">
-            <span className="min-w-0 flex-1 basis-64">
+          <li key={id} className="flex items-center gap-4 border-b border-rule-soft py-2">
+            <span className="min-w-0 flex-1">
               <span className="block font-semibold">{procedure.name}</span>
               <span className="block text-[14px] text-ink-2">
                 {lastsWords(lasts)} · {SKILL_WORDS[procedure.skill]}
               </span>
+              <Link
+                to={`/pumps/${row.pumpId}/job-cards/${id}`}
+                aria-label={`Card: ${procedure.name}`}
+                className="inline-flex min-h-11 items-center text-[15px] underline underline-offset-4"
+              >
+                Card on paper
+              </Link>
             </span>
-            <LinkButton look="plain" to={`/pumps/${row.pumpId}/job-cards/${id}`} aria-label={`Card: ${procedure.name}`}>
-              Card
-            </LinkButton>
             <Button
               size="field"
               disabled={busy || state.job !== null}

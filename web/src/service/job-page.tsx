@@ -69,16 +69,18 @@ function Guided({ page, words, job }: EntryPageProps & { job: JobState }) {
         </PageHead>
         <div className="flex flex-wrap items-center gap-3">
           <p className="text-[14px] text-ink-2">
-            {who ?? 'Somebody'} since {momentWords(job.since, row.zone, words.now)} · usually{' '}
+            {who ? `${who} since` : 'Under way since'} {momentWords(job.since, row.zone, words.now)} · usually{' '}
             {print.duration(service.handsMinutes + service.waitMinutes)}
           </p>
           <Button
+            size="field"
             onClick={() => void writing.move(job, { how: job.paused ? 'resumed' : 'paused' })}
             disabled={writing.busy}
           >
             {job.paused ? 'Go on' : 'Pause'}
           </Button>
           <Button
+            size="field"
             onClick={() => setAsked(asked === 'handOver' ? null : 'handOver')}
             aria-expanded={asked === 'handOver'}
           >
@@ -128,11 +130,12 @@ function Guided({ page, words, job }: EntryPageProps & { job: JobState }) {
           )}
           <div className="flex flex-wrap gap-3">
             {last && (
-              <Button look="plain" disabled={writing.busy} onClick={() => void writing.takeBack(backIds)}>
+              <Button size="field" look="plain" disabled={writing.busy} onClick={() => void writing.takeBack(backIds)}>
                 Take the last step back
               </Button>
             )}
             <Button
+              size="field"
               look="plain"
               onClick={() => setAsked(asked === 'giveUp' ? null : 'giveUp')}
               aria-expanded={asked === 'giveUp'}

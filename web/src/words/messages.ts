@@ -309,6 +309,8 @@ export function headline(
 ): string {
   const [worst] = row.reasons;
   if (row.verdict !== 'runOn' && worst) return reasonWords(worst, words).short;
+  const job = row.reasons.find(({ code }) => code === 'jobOpen');
+  if (job) return reasonWords(job, words).short;
   return row.nextTask ? `${TASK_WORDS[row.nextTask.task]} ${dueWords(row.nextTask, words)}` : 'Nothing logged yet';
 }
 

@@ -1,0 +1,115 @@
+import type { JobAnswer } from '@winter-jar/contracts';
+import type { Entry, JournalEntry } from '@winter-jar/core';
+import { changeAt, correctionAt, entryAt, jobAt, runAt } from '@winter-jar/core/testing';
+import { serveHouse, type ServedHouse } from '../testing/served-house.js';
+import { NOW_HOURS, rebuiltStates, type TestHouse } from '../testing/test-house.js';
+import { SERVER } from './actor.js';
+
+let served: ServedHouse;
+let house: TestHouse;
+const ago = (hours: number) => NOW_HOURS - hours;
+const START = jobAt.started(ago(10), 'oilChange');
+
+const openHouse = async () => {
+  served = await serveHouse();
+  ({ house } = served);
+  house.write(changeAt(ago(300)), runAt(ago(200), 5));
+};
+const closeHouse = () => served.close();
+const sent = (...entries: JournalEntry[]) => house.writer.write(SERVER, entries);
+
+describe('what a job may say', () => {
+  beforeAll(async () => {
+    await openHouse();
+    house.write(START);
+  });
+  afterAll(closeHouse);
+
+  test.each<[string, Entry, string, RegExp]>([
+    ['a step of no job', jobAt.step(ago(9), 'fill', {}, 'job-x'), 'subjects.1.id', /started before/],
+    ['a second start', jobAt.started(ago(9), 'bleed'), 'subjects.1.id', /a new job/],
+    ['no procedure', jobAt.started(ago(9), 'polish', 'job-b'), 'body.procedure', /a procedure that/],
+    ['of another kind of pump', jobAt.started(ago(9), 'boosterOil', 'job-b'), 'body.procedure', /a procedure that/],
+    ['a step of another procedure', jobAt.step(ago(9), 'wash'), 'body.step', /one of warm, cool, lock/],
+    ['what the step does not ask', jobAt.step(ago(9), 'level', { choice: 'never' }), 'body.choice', /low, right, high/],
+    [
+      'to nobody of the house',
+      jobAt.moved(ago(9), { how: 'handedOver', to: 'nobody', locksChanged: true }),
+      'body.to',
+      /a person/,
+    ],
+  ])('%s is refused', async (_, entry, field, right) => {
+    const { body } = await served.post('/api/entries', { entries: [entry] }).expect(400);
+    const [answer] = (body as { answers: { issues: { field: string; right: string }[] }[] }).answers;
+    expect(answer?.issues).toMatchObject([{ field }]);
+    expect(answer?.issues[0]?.right).toMatch(right);
+  });
+});
+
+describe('a job at work', () => {
+  beforeEach(openHouse);
+  afterEach(closeHouse);
+
+  const drains = jobAt.step(ago(8), 'drain', { phase: 'begun', until: START.happenedAt, oil: 'out' });
+  /** All of a job is one deed. */
+  const ofOne = (entries: readonly Entry[]): Entry[] => entries.map((e) => ({ ...e, actId: START.id }));
+  const CHANGE = entryAt(ago(6), 'change', {
+    ...{ sump: 'oil', productId: 'oil-a', outMl: 650, inMl: 700, levelAfter: 'right' },
+  });
+  const WHOLE = ofOne([
+    START,
+    drains,
+    jobAt.step(ago(7), 'drain'),
+    jobAt.step(ago(5.9), 'fill', { value: 700, oil: 'in' }),
+    CHANGE,
+    jobAt.ended(ago(5), 'done'),
+  ]);
+
+  test('a run of a drained pump is asked about, before the drain and after the fill not', async () => {
+    house.write(START, drains);
+    const asked = await served.post('/api/entries', { entries: [runAt(ago(4), 2)] }).expect(422);
+    expect(JSON.stringify(asked.body)).toContain(`"code":"drained","drainedAt":"${drains.happenedAt}"`);
+    await served.post('/api/entries', { entries: [runAt(ago(30), 2)] }).expect(201);
+    house.write(jobAt.step(ago(3.5), 'fill', { value: 700, oil: 'in' }));
+    await served.post('/api/entries', { entries: [runAt(ago(3), 2)] }).expect(201);
+  });
+
+  test('two devices that answer the same step write it once; the second is told what stands', async () => {
+    house.write(START);
+    const first = jobAt.step(ago(5), 'out', { value: 650 });
+    const second = { ...first, recordedAt: first.happenedAt, body: { ...first.body, value: 600 } };
+    await served.post('/api/entries', { entries: [first] }).expect(201);
+    await served.post('/api/entries', { entries: [first] }).expect(200);
+    const told = await served.post('/api/entries', { entries: [second] }).expect(409);
+    expect(JSON.stringify(told.body)).toContain('"value":650');
+    expect(house.states().p1?.job?.said.map(({ value }) => value)).toEqual([650]);
+  });
+
+  test('a step is taken back by itself, what the job left in the record only with all of it', () => {
+    house.write(...WHOLE);
+    const [, , done] = WHOLE as [Entry, Entry, Entry];
+    expect(sent(correctionAt(ago(1), done, { action: 'void' }))).toMatchObject([{ status: 'written' }]);
+    const change = WHOLE[4] as Entry;
+    expect(sent(correctionAt(ago(1), change, { action: 'void' }))).toMatchObject([
+      { status: 'refused', issues: [{ code: 'restOfAct' }] },
+    ]);
+  });
+
+  test('a job undone leaves the pump as it was, bit for bit, and has no page any more', async () => {
+    const before = house.states();
+    house.write(...WHOLE);
+    const { entries } = (await served.get('/api/pumps/p1/jobs/job-a').expect(200)).body as JobAnswer;
+    expect(entries.map(({ kind }) => kind)).toEqual([
+      ...['jobStarted', 'jobStep', 'jobStep', 'change', 'jobStep', 'jobEnded'],
+    ]);
+    await served.get('/api/pumps/b1/jobs/job-a').expect(404);
+    expect(house.states().p1?.totals.changes).toBe((before.p1?.totals.changes ?? 0) + 1);
+    const single = WHOLE.map((entry) => correctionAt(ago(1), entry, { action: 'void' }));
+    const voids = single.map((one) => ({ ...one, actId: START.id }));
+    expect(sent(...voids).map(({ status }) => status)).toEqual(voids.map(() => 'written'));
+    expect(house.states()).toEqual(before);
+    const { body } = await served.get('/api/pumps/p1/jobs/job-a').expect(404);
+    expect(JSON.stringify(body)).toMatch(/the id of a job of this pump/);
+    expect(house.everyState()).toEqual(rebuiltStates(house));
+  });
+});
