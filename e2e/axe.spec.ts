@@ -1,5 +1,4 @@
-import { AxeBuilder } from '@axe-core/playwright';
-import type { Page } from '@playwright/test';
+import { moderateOrWorse } from './axe-findings.js';
 import { rawIn } from './printed.js';
 import { expect, open, readingTest as test } from './yard.js';
 
@@ -57,18 +56,6 @@ const inParts = (paths: readonly string[]): string[][] =>
   Array.from({ length: Math.ceil(paths.length / IN_A_PART) }, (_, i) =>
     paths.slice(i * IN_A_PART, (i + 1) * IN_A_PART),
   );
-
-/** All rules, on a page without frames: run in it at once, and told of what fails alone, it takes a third of the time. */
-async function moderateOrWorse(page: Page, within = 'html'): Promise<string[]> {
-  const { violations } = await new AxeBuilder({ page })
-    .setLegacyMode()
-    .options({ resultTypes: ['violations'] })
-    .include(within)
-    .analyze();
-  return violations
-    .filter((v) => v.impact !== 'minor')
-    .map((v) => `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 160)).join(' | ')}`);
-}
 
 for (const colorScheme of ['light', 'dark'] as const) {
   test.describe(`${colorScheme}`, () => {

@@ -1,5 +1,7 @@
 import type { Page } from '@playwright/test';
-import { expect, letPass, open, test, type Yard } from './yard.js';
+import { moderateOrWorse } from './axe-findings.js';
+import { rawIn } from './printed.js';
+import { expect, letPass, noSidewaysScroll, open, test, type Yard } from './yard.js';
 
 /** Answers the step that is shown, and gives what it was. */
 function guide(page: Page, yard: Yard) {
@@ -245,4 +247,59 @@ test('a job goes from one browser to another in the middle of a wait, and a step
   await there.tap('Done');
   await expect.poll(async () => (await yard.pump('lf-02')).state.job?.said.length).toBe(6);
   await other.context().close();
+});
+
+test('another oil: what the two do not allow cannot be chosen, and the first charge is of the new one', async ({
+  page,
+  yard,
+}) => {
+  await start(page, yard, 'lf-02', 'Change of oil product');
+  const { tap, fill, waitOut, at, section } = guide(page, yard);
+  const oil = section.getByLabel('Oil', { exact: true });
+  const { house, product } = (await yard.pump('lf-02')).setUp;
+  const other = (fits: (base: string) => boolean) =>
+    Object.entries(house.oilProduct).find(([, p]) => p.name !== product?.name && fits(p.base)) ?? ['', null];
+  const way = (words: RegExp) => section.getByRole('button', { name: words });
+  const [pfpe] = other((base) => base === 'pfpe');
+  await oil.selectOption(pfpe);
+  await expect(section.getByText(/^PFPE and hydrocarbon do not mix/)).toBeVisible();
+  await expect(way(/^same base/)).toHaveCount(0);
+  await expect(way(/stop, ask a specialist/)).toBeVisible();
+  expect([...(await moderateOrWorse(page)), ...(await rawIn(page))]).toEqual([]);
+  const [newId] = other((base) => base !== 'pfpe');
+  await oil.selectOption(newId);
+  await tap(/^agrees badly/);
+  await tap('The oil is at 40–60 °C');
+  for (let i = 0; i < 3; i += 1) await tap('Done');
+  await tap('Only drops come');
+  await tap('Done');
+  await tap('Done');
+  await fill('Came out', '640');
+  await tap('The jar is filled');
+  await tap('Done');
+  await fill('Filled for flushing', '1,4 L');
+  await at('New exhaust filter');
+  await tap('Done');
+  // A fill says which oil it is.
+  await section.getByLabel('Filled in', { exact: true }).fill('700');
+  await section.getByRole('button', { name: 'Next' }).click();
+  await expect(section.getByText('Say which oil was filled.')).toBeVisible();
+  await oil.selectOption(newId);
+  await tap('Next');
+  await tap('Done');
+  await tap('Done');
+  await tap('Done');
+  await waitOut(2);
+  await waitOut(5);
+  await tap('at the mark');
+  await page.setViewportSize({ width: 390, height: 844 });
+  await noSidewaysScroll(page);
+  expect([...(await moderateOrWorse(page)), ...(await rawIn(page))]).toEqual([]);
+  await tap('Done');
+  await expect(page).toHaveURL(/\/jobs\//);
+  await noSidewaysScroll(page);
+  expect([...(await moderateOrWorse(page)), ...(await rawIn(page))]).toEqual([]);
+  const { state } = await yard.pump('lf-02');
+  expect(state.sumps[0]?.charge).toMatchObject({ productId: newId, filledUl: 700_000 });
+  expect(state.tasks.flush?.counts.runs).toBe(state.totals.runs);
 });

@@ -10,6 +10,11 @@ export {
   type WaitBegun,
 } from './job/index.js';
 export {
+  changeOfProduct,
+  type ChangeOfProduct,
+  type Way,
+  WAYS,
+  type WayReason,
   chosenAt,
   type Choice,
   type FlushFill,

@@ -1,4 +1,5 @@
 export { type FlushFill } from './flush.js';
+export { changeOfProduct, type ChangeOfProduct, type Way, WAYS, type WayReason } from './change-of-product.js';
 export { chosenAt, type Guide, guideOf } from './guide.js';
 export {
   type Choice,

@@ -52,6 +52,8 @@ export interface Choice {
   readonly ends?: true;
   /** And another one begins: an id of procedures/index.ts. */
   readonly follow?: string;
+  /** What it says of the pump: a finding of core/diagnosis and its state. */
+  readonly finds?: { readonly id: string; readonly state: string };
   /** The level that it says. */
   readonly level?: Level;
 }
@@ -88,12 +90,16 @@ export type Step = StepBase &
       }
     /** The oil is read: in the glass, or in a jar of what was drawn. */
     | { readonly kind: 'look'; readonly minutes: number; readonly at: 'glass' | 'jar' }
-    /** @property leakStep of the leak hunt: the first choice says that it passed */
+    /**
+     * @property leakStep of the leak hunt: the first choice says that it passed
+     * @property asksProduct which oil comes: what is milder than change-of-product.ts allows cannot be chosen
+     */
     | {
         readonly kind: 'choose';
         readonly minutes: number;
         readonly choices: readonly Choice[];
         readonly leakStep?: string;
+        readonly asksProduct?: true;
       }
   );
 export type StepKind = Step['kind'];

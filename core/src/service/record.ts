@@ -57,7 +57,13 @@ export function recordOf(steps: readonly GuideStep[], productOf: (sump: SumpKey)
       // A flush of several fills is one.
       if (!lines.some((line) => line.kind === 'done' && line.body.task === task))
         lines.push({ kind: 'done', name: `${name}/${task}`, happenedAt, body: { task } });
-    level = chosenAt(at)?.level ?? level;
+    const chosen = chosenAt(at);
+    level = chosen?.level ?? level;
+    if (chosen?.finds)
+      lines.push({
+        ...{ kind: 'test', name: `${name}/found`, happenedAt },
+        body: { findings: [{ ...chosen.finds, certainty: 1 }] },
+      });
     if (step.kind === 'look' && step.at === 'glass' && said.choice) {
       const clarity = said.choice as EntryBodies['look']['clarity'];
       lines.push({

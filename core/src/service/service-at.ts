@@ -54,8 +54,8 @@ const holds = (conditions: readonly Condition[] | undefined, place: ServicePlace
       : place[condition as keyof ServicePlace],
   );
 
-/** A rinse is a tenth of the charge. */
-const RINSE_SHARE = 0.1;
+/** A rinse is a tenth of the charge, a litre at most: it is to carry out what lies on the bottom. */
+const RINSE = { share: 0.1, mostMl: 1000 } as const;
 
 function amountMl(amount: Amount | undefined, { model }: PumpSetUp): number | null {
   const sump = model.sumps[0];
@@ -64,7 +64,7 @@ function amountMl(amount: Amount | undefined, { model }: PumpSetUp): number | nu
     case 'charge':
       return sump.chargeMl;
     case 'rinse':
-      return Math.round(sump.chargeMl * RINSE_SHARE);
+      return Math.min(RINSE.mostMl, Math.round(sump.chargeMl * RINSE.share));
     case 'filterHoldUp':
       return model.oilFilterHoldUpMl ?? null;
   }

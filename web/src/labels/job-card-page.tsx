@@ -112,7 +112,7 @@ function CardStep({ step: shown, number }: { step: ServiceStep; number: number }
         <Box />
         <span className="figure w-6 shrink-0 text-right">{number}</span>
         <span className="min-w-0 flex-1">
-          {stepWords(shown, print)}
+          {stepWords(shown, print, '……… mL')}
           {flushes.length > 0 && ` ${flushWords(flushes, print)}`}
           {step.kind === 'wait' && ` About ${print.duration(step.minutes)}.`}
           {step.kind === 'measure' && (

@@ -1,5 +1,13 @@
 import type { PumpPage } from '@winter-jar/contracts';
-import { cautionWords, CLARITIES, type GuideStep, type ServiceStep, type Step } from '@winter-jar/core';
+import {
+  cautionWords,
+  changeOfProduct,
+  CLARITIES,
+  WAYS,
+  type GuideStep,
+  type ServiceStep,
+  type Step,
+} from '@winter-jar/core';
 import { useEffect, useRef, useState } from 'react';
 import { usePrint } from '../device/use-print.js';
 import { useUnits } from '../device/use-units.js';
@@ -13,6 +21,7 @@ import { momentWords } from '../words/dates.js';
 import { CLARITY_WORDS } from '../words/look-words.js';
 import { personName } from '../words/person-words.js';
 import { questionWords } from '../words/issue-words.js';
+import { WAY_WORDS } from '../words/product-change-words.js';
 import type { Words } from '../words/words.js';
 import { valueWords } from './so-far.js';
 import { flushWords, headAndRest } from './step-words.js';
@@ -114,7 +123,9 @@ function AnswerOf(props: Omit<StepProps, 'step'>) {
     case 'look':
       return step.at === 'glass' ? <InTheGlass {...props} step={step} /> : <Done {...props} done="The jar is filled" />;
     case 'choose':
-      return (
+      return step.asksProduct ? (
+        <WhichWay {...props} step={step} />
+      ) : (
         <Choose
           label={step.words}
           choices={step.choices}
@@ -151,6 +162,37 @@ function Choose({
           {words}
         </Button>
       ))}
+    </div>
+  );
+}
+
+/** Which oil comes, and what may then be chosen: never what is milder than the two oils allow. */
+function WhichWay({ step, page, busy, onAnswer }: StepProps<'choose'>) {
+  const [productId, setProductId] = useState('');
+  const found = productId === '' ? null : changeOfProduct(page.state, page.setUp, productId);
+  const allowed = found ? WAYS.slice(WAYS.indexOf(found.way)) : [];
+  return (
+    <div className="flex flex-col gap-4">
+      <ProductField
+        page={page}
+        value={productId}
+        before={productOf(page, 'oil')}
+        onChange={setProductId}
+        error={undefined}
+      />
+      {found && (
+        <p role="status" className="border-l-4 border-oil bg-sheet p-3 text-[17px]">
+          {WAY_WORDS[found.why]}
+        </p>
+      )}
+      {found && (
+        <Choose
+          label={step.words}
+          choices={step.choices.filter(({ id }) => allowed.some((way) => way === id))}
+          busy={busy}
+          onChoose={(choice) => onAnswer({ choice })}
+        />
+      )}
     </div>
   );
 }

@@ -61,9 +61,9 @@ function Guided({ page, words, job }: EntryPageProps & { job: JobState }) {
   const backIds = [last?.said?.entryId, current?.begun?.entryId].filter((id) => id !== undefined);
 
   return (
-    <div className="flex flex-1 flex-col">
+    <main className="flex flex-1 flex-col">
       <PageTitle title={`${service.procedure.name}, ${row.name}`} />
-      <header className="flex flex-wrap items-center justify-between gap-x-6 gap-y-2 border-b border-rule bg-sheet px-4 py-2">
+      <div className="flex flex-wrap items-center justify-between gap-x-6 gap-y-2 border-b border-rule bg-sheet px-4 py-2">
         <PageHead back={toPump} backWords={`Back to ${row.name}`} above={`${row.name} · ${row.equipmentName}`}>
           {service.procedure.name}
         </PageHead>
@@ -87,15 +87,13 @@ function Guided({ page, words, job }: EntryPageProps & { job: JobState }) {
             Hand over
           </Button>
         </div>
-      </header>
+      </div>
       <div className="h-1.5 bg-rule-soft" aria-hidden="true">
         <div className="h-full bg-ink" style={{ width: `${(100 * done.length) / Math.max(1, count)}%` }} />
       </div>
       <div className="flex flex-1 flex-col wide:grid wide:grid-cols-[304px_minmax(0,1fr)_304px]">
-        <div className="order-3 border-rule p-4 wide:order-none wide:border-r">
-          <StepList guide={guide} words={words} />
-        </div>
-        <main className="order-1 flex flex-col gap-6 p-4 wide:order-none wide:px-8">
+        <StepList guide={guide} words={words} />
+        <div className="order-1 flex flex-col gap-6 p-4 wide:order-none wide:px-8">
           {asked === 'handOver' && (
             <HandOver
               page={page}
@@ -169,11 +167,11 @@ function Guided({ page, words, job }: EntryPageProps & { job: JobState }) {
               This browser does not keep the screen awake here: it needs https or this machine itself.
             </p>
           )}
-        </main>
-        <aside className="order-2 border-rule bg-sheet p-4 wide:order-none wide:border-l">
+        </div>
+        <div className="order-2 border-rule bg-sheet p-4 wide:order-none wide:border-l">
           <SoFar guide={guide} atHand={service.procedure.atHand} />
-        </aside>
+        </div>
       </div>
-    </div>
+    </main>
   );
 }

@@ -1,7 +1,9 @@
 import type { Guide, ServiceStep } from '@winter-jar/core';
 import { localTime } from '@winter-jar/core';
 import { Check } from 'lucide-react';
+import { useEffect, useRef } from 'react';
 import { usePrint } from '../device/use-print.js';
+import { useWide } from '../device/use-wide.js';
 import type { Words } from '../words/words.js';
 import { headOf } from './step-words.js';
 
@@ -10,8 +12,18 @@ export function StepList({ guide: { done, current, ahead }, words }: { guide: Gu
   const print = usePrint();
   const now = done.length + 1;
   const line = (shown: ServiceStep) => headOf(shown, print);
+  const wide = useWide();
+  const here = useRef<HTMLLIElement>(null);
+  // Beside the step the list keeps it in view; beneath it, on a phone, it stays where it is.
+  useEffect(() => {
+    if (wide) here.current?.scrollIntoView({ block: 'nearest' });
+  }, [wide, now]);
   return (
-    <ol aria-label="Steps" className="flex flex-col text-[14px]">
+    <ol
+      aria-label="Steps"
+      tabIndex={0}
+      className="order-3 flex flex-col border-rule p-4 text-[14px] wide:sticky wide:top-0 wide:order-none wide:max-h-dvh wide:overflow-y-auto wide:border-r"
+    >
       {done.map(({ shown, visit, said }) => (
         <li
           key={`${shown.step.id}/${visit}`}
@@ -24,6 +36,7 @@ export function StepList({ guide: { done, current, ahead }, words }: { guide: Gu
       ))}
       {current && (
         <li
+          ref={here}
           aria-current="step"
           className="grid grid-cols-[24px_1fr] gap-2 rounded-[6px] border-2 border-ink bg-sheet px-2 py-2 font-semibold"
         >

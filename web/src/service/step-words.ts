@@ -23,9 +23,9 @@ export function flushWords(fills: readonly FlushFill[], print: Print): string {
   return `At best so much of what was there is left: ${said}. Each takes ${print.volume(first.oilMl)}.`;
 }
 
-/** A step with its volume; where the model does not say one it is left to be written in. */
-export const stepWords = ({ step, amountMl }: ServiceStep, print: Print): string =>
-  step.words.replace('{amount}', amountMl === null ? '……… mL' : print.volume(amountMl));
+/** A step with its volume. @param unknown what stands where the model does not say one */
+export const stepWords = ({ step, amountMl }: ServiceStep, print: Print, unknown = 'what its manual says'): string =>
+  step.words.replace('{amount}', amountMl === null ? unknown : print.volume(amountMl));
 
 const FIRST_CLAUSE = /^(.*?)[.:;](?:\s+(.*))?$/s;
 

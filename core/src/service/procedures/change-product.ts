@@ -20,6 +20,7 @@ export const CHANGE_PRODUCT: Procedure = {
     {
       id: 'may',
       kind: 'choose',
+      asksProduct: true,
       minutes: 2,
       words:
         'From which oil to which? To PFPE for oxygen never by flushing: full strip and solvent clean by a specialist.',

@@ -26,8 +26,8 @@ export const INLET: Procedure = {
       does: ['antiSuckback'],
       words: 'Ball and O-ring: round, without pits, without grit?',
       choices: [
-        { id: 'good', words: 'good' },
-        { id: 'worn', words: 'pitted or worn: replace both' },
+        { id: 'good', words: 'good', finds: { id: 'suckbackBall', state: 'sound' } },
+        { id: 'worn', words: 'pitted or worn: replace both', finds: { id: 'suckbackBall', state: 'bad' } },
         { id: 'gritty', words: 'gritty: wash, look again' },
       ],
     },
