@@ -7,4 +7,6 @@ const IDLE_MS = 5 * 60_000;
 export function limitByIdleness(server: Server, idleMs = IDLE_MS): void {
   server.requestTimeout = 0;
   server.timeout = idleMs;
+  // Kept open as long: one that is cut after Node's five seconds can be cut in the moment in which it is asked something again.
+  server.keepAliveTimeout = idleMs;
 }

@@ -13,16 +13,19 @@ export function StepList({ guide: { done, current, ahead }, words }: { guide: Gu
   const now = done.length + 1;
   const line = (shown: ServiceStep) => headOf(shown, print);
   const wide = useWide();
+  const list = useRef<HTMLOListElement>(null);
   const here = useRef<HTMLLIElement>(null);
-  // Beside the step the list keeps it in view; beneath it, on a phone, it stays where it is.
+  // Beside the step the list keeps it in its middle, and the page stays where it is; beneath it, on a phone, nothing scrolls.
   useEffect(() => {
-    if (wide) here.current?.scrollIntoView({ block: 'nearest' });
+    if (!wide || !list.current || !here.current) return;
+    list.current.scrollTop = here.current.offsetTop - list.current.clientHeight / 2;
   }, [wide, now]);
   return (
     <ol
+      ref={list}
       aria-label="Steps"
       tabIndex={0}
-      className="order-3 flex flex-col border-rule p-4 text-[14px] wide:sticky wide:top-0 wide:order-none wide:max-h-dvh wide:overflow-y-auto wide:border-r"
+      className="order-3 flex flex-col border-rule p-4 text-[14px] wide:sticky wide:top-0 wide:order-none wide:max-h-[calc(100dvh-160px)] wide:overflow-y-auto wide:border-r"
     >
       {done.map(({ shown, visit, said }) => (
         <li
