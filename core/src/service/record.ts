@@ -20,7 +20,7 @@ interface SumpWork {
   addedMl: number;
   addedAt: string | null;
   takenOffMl: number;
-  /** Where another oil than its own was filled. */
+  /** Where it was said: another oil than its own, or nobody knew of one. */
   productId: string | null;
 }
 const nothing = (): SumpWork => ({
@@ -96,6 +96,7 @@ export function recordOf(steps: readonly GuideStep[], productOf: (sump: SumpKey)
           break;
         case 'added':
           on(sump).addedMl += each ?? 0;
+          on(sump).productId ??= said.choice;
           on(sump).addedAt = happenedAt;
           break;
         case 'takenOff':

@@ -17,7 +17,7 @@ export function JobCardsPage() {
 function JobCards({ page }: { page: PumpPage }) {
   const { row, state, setUp } = page;
   const navigate = useNavigate();
-  const { start, busy, result } = useJob(page);
+  const { start, busy, told } = useJob(page);
   const services = proceduresAt(state, setUp).map((id) => serviceAt(id, state, setUp));
   const toJob = `/pumps/${row.pumpId}/job`;
   return (
@@ -39,10 +39,10 @@ function JobCards({ page }: { page: PumpPage }) {
           </LinkButton>
         </p>
       )}
-      {result && result.kind !== 'written' && (
+      {told && (
         <p role="alert" className="mt-4 border-l-4 border-stop bg-sheet p-3">
-          Not started: {result.kind === 'unreachable' ? 'the server does not answer' : 'the server did not take it'}.
-          Try again.
+          Not started: {told.kind === 'unreachable' ? 'the server does not answer' : 'the server did not take it'}. Try
+          again.
         </p>
       )}
       <ul className="mt-4">

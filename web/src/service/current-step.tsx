@@ -15,18 +15,12 @@ import { ProductField, productOf } from '../entry/product-field.js';
 import { fieldReader } from '../forms/read-quantity.js';
 import { Button } from '../ui/button.js';
 import { Caution } from '../ui/caution.js';
-import { countOf } from '../ui/number.js';
 import { QuantityField } from '../ui/quantity-field.js';
-import { momentWords } from '../words/dates.js';
 import { CLARITY_WORDS } from '../words/look-words.js';
-import { personName } from '../words/person-words.js';
-import { questionWords } from '../words/issue-words.js';
 import { WAY_WORDS } from '../words/product-change-words.js';
 import type { Words } from '../words/words.js';
-import { valueWords } from './so-far.js';
 import { flushWords, headAndRest } from './step-words.js';
 import type { Answer } from './job-entries.js';
-import type { JobResult } from './use-job.js';
 import { Waiting } from './waiting.js';
 
 interface StepProps<K extends Step['kind'] = Step['kind']> {
@@ -43,22 +37,10 @@ export function CurrentStep({
   at,
   number,
   count,
-  result,
-  onAnswer,
   ...rest
-}: Omit<StepProps, 'step' | 'onAnswer'> & {
-  readonly number: number;
-  readonly count: number;
-  readonly result: JobResult | null;
-  readonly onAnswer: (said: Answer, acknowledged?: readonly string[]) => void;
-}) {
+}: Omit<StepProps, 'step'> & { readonly number: number; readonly count: number }) {
   const print = usePrint();
   const head = useRef<HTMLHeadingElement>(null);
-  const [said, setSaid] = useState<Answer | null>(null);
-  const answer = (given: Answer) => {
-    setSaid(given);
-    onAnswer(given);
-  };
   // Each step is read from its top.
   useEffect(() => head.current?.focus(), []);
   const { head: title, rest: more } = headAndRest(at.shown, print);
@@ -86,16 +68,7 @@ export function CurrentStep({
           </p>
         </Caution>
       )}
-      <AnswerOf at={at} {...rest} onAnswer={answer} />
-      {result && said && (
-        <Told
-          result={result}
-          at={at}
-          {...rest}
-          onYes={(acknowledged) => onAnswer(said, acknowledged)}
-          onRetry={() => onAnswer(said)}
-        />
-      )}
+      <AnswerOf at={at} {...rest} />
     </section>
   );
 }
@@ -216,6 +189,8 @@ function Measured({ step, page, busy, onAnswer }: StepProps<'measure'>) {
   const [issues, setIssues] = useState<Readonly<Record<string, string>>>({});
   const isFill = step.goes === 'in';
   const before = productOf(page, step.sumps?.[0] ?? 'oil');
+  // Oil that comes in has a name.
+  const asksProduct = step.asksProduct || (before === null && (isFill || step.goes === 'added'));
   function answer() {
     const fields = fieldReader(units);
     const value = fields.wanted(
@@ -224,7 +199,7 @@ function Measured({ step, page, busy, onAnswer }: StepProps<'measure'>) {
       step.of,
       isFill ? { min: 1 } : step.of === 'temperature' ? {} : { min: 0 },
     );
-    if (step.asksProduct && productId === '') fields.refuse('productId', 'Say which oil was filled.');
+    if (asksProduct && productId === '') fields.refuse('productId', 'Say which oil was filled.');
     setIssues(fields.issues);
     if (!fields.hasIssues()) onAnswer({ value, choice: productId || null });
   }
@@ -236,7 +211,7 @@ function Measured({ step, page, busy, onAnswer }: StepProps<'measure'>) {
         answer();
       }}
     >
-      {step.asksProduct && (
+      {asksProduct && (
         <ProductField page={page} value={productId} before={before} onChange={setProductId} error={issues.productId} />
       )}
       <QuantityField label={step.label} dimension={step.of} text={text} onText={setText} error={issues.value} />
@@ -252,71 +227,4 @@ function Measured({ step, page, busy, onAnswer }: StepProps<'measure'>) {
       </div>
     </form>
   );
-}
-
-/** What became of an answer that was not simply taken. */
-function Told({
-  result,
-  at,
-  page,
-  words,
-  onYes,
-  onRetry,
-}: Omit<StepProps, 'step' | 'onAnswer'> & {
-  result: JobResult;
-  onYes: (codes: readonly string[]) => void;
-  onRetry: () => void;
-}) {
-  const print = usePrint();
-  switch (result.kind) {
-    case 'written':
-      return null;
-    case 'answered': {
-      const { body, who, happenedAt } = result.by;
-      const value = 'value' in body ? (body.value ?? null) : null;
-      const chosen = 'choice' in body ? (body.choice ?? null) : null;
-      const said = { entryId: '', step: '', visit: 1, at: happenedAt, who: null, value, choice: chosen, oil: null };
-      const answered = valueWords({ ...at, said }, print) ?? chosen;
-      return (
-        <p role="alert" className="border-l-4 border-stop bg-sheet p-3">
-          {personName(who, page.setUp.house) ?? 'Somebody'} answered this step{' '}
-          {momentWords(happenedAt, words.zone, words.now)}
-          {answered ? `: ${answered}` : ''}. The first answer stands; take the step back to answer it anew.
-        </p>
-      );
-    }
-    case 'asked':
-      return (
-        <div role="alert" className="flex flex-col gap-3 border-l-4 border-oil bg-sheet p-3">
-          {result.questions.map((q) => (
-            <p key={q.code}>{questionWords(q, words).question}</p>
-          ))}
-          <Button size="field" onClick={() => onYes(result.questions.map((q) => q.code))}>
-            {result.questions[0] ? questionWords(result.questions[0], words).yes : 'Yes'}
-          </Button>
-        </div>
-      );
-    case 'refused':
-      return (
-        <p role="alert" className="border-l-4 border-stop bg-sheet p-3">
-          Not saved: {countOf(result.issues.length, 'thing')} would have to be otherwise:{' '}
-          {result.issues.map(({ right }) => right).join('; ')}.
-        </p>
-      );
-    case 'conflict':
-    case 'failed':
-    case 'unreachable':
-      return (
-        <div role="alert" className="flex flex-col gap-3 border-l-4 border-stop bg-sheet p-3">
-          <p>
-            {result.kind === 'unreachable'
-              ? 'Not saved: the server does not answer. What you said stands here; try again.'
-              : 'Not saved: the server did not take it.'}
-          </p>
-          <Button size="field" onClick={onRetry}>
-            Try again
-          </Button>
-        </div>
-      );
-  }
 }

@@ -108,6 +108,13 @@ export function startOf(input: {
   ];
 }
 
+/** Whether an answer ended the job, and the procedure that follows then. */
+export interface AfterAnswer {
+  readonly ended: boolean;
+  readonly follow: string | null;
+}
+const GOES_ON: AfterAnswer = { ended: false, follow: null };
+
 /**
  * What an answer to the present step writes: the answer, the wait that begins with it, and at the last step the record.
  * @param attempt 1, and one more for each time that this step was taken back
@@ -116,10 +123,10 @@ export function answerOf(
   job: JobState,
   service: Service,
   input: { answer: Answer; nowMs: number; attempt: number; productOf: (sump: string) => string | null },
-): { readonly drafts: JobDraft[]; readonly follow: string | null } {
+): { readonly drafts: JobDraft[]; readonly then: AfterAnswer } {
   const { answer, nowMs, attempt, productOf } = input;
   const { current } = guideOf(service, job);
-  if (!current) return { drafts: [], follow: null };
+  if (!current) return { drafts: [], then: { ended: true, follow: null } };
   const { visit } = current;
   const { id: step, kind, oil } = current.shown.step;
   const happenedAt = momentAfter(job, nowMs);
@@ -131,9 +138,9 @@ export function answerOf(
   const after = { ...job, said: [...job.said, { ...said, entryId: id, at: happenedAt, who: null, oil: oil ?? null }] };
   const next = guideOf(service, after);
   const later = new Date(Date.parse(happenedAt) + 1).toISOString();
-  if (next.current) return { drafts: [done, ...begins(job, next.current, later, attempt)], follow: null };
+  if (next.current) return { drafts: [done, ...begins(job, next.current, later, attempt)], then: GOES_ON };
   const end = endOf(job, next.done, { how: 'done', happenedAt: later, productOf });
-  return { drafts: [done, ...end], follow: next.ended?.follow ?? null };
+  return { drafts: [done, ...end], then: { ended: true, follow: next.ended?.follow ?? null } };
 }
 
 /** Drafts as entries of the one deed that a job is. */

@@ -1,4 +1,4 @@
-import { guideOf, serviceAt, type JobState, type ProcedureId } from '@winter-jar/core';
+import { guideOf, serviceAt, type JobMovedBody, type JobState, type ProcedureId } from '@winter-jar/core';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { usePrint } from '../device/use-print.js';
@@ -15,7 +15,9 @@ import { CurrentStep } from './current-step.js';
 import { HandOver } from './hand-over.js';
 import { SoFar } from './so-far.js';
 import { StepList } from './step-list.js';
+import { Told } from './told.js';
 import { useJob } from './use-job.js';
+import type { Answer } from './job-entries.js';
 
 /** The service under way at a pump: one step after another, beside the pump. */
 export function JobPage() {
@@ -52,11 +54,24 @@ function Guided({ page, words, job }: EntryPageProps & { job: JobState }) {
   const report = `/pumps/${row.pumpId}/jobs/${job.jobId}`;
   const toPump = `/pumps/${row.pumpId}`;
 
-  async function answered(follow: string | null | undefined) {
-    if (follow === undefined) return;
-    if (follow !== null) await writing.start(follow as ProcedureId);
-    else if (ahead.length === 0 && current) await navigate(report);
+  /** What was asked for last, to ask for it once more. */
+  const [deed, setDeed] = useState<((codes: readonly string[]) => void) | null>(null);
+  function does(once: (codes: readonly string[]) => Promise<unknown>) {
+    const deedAgain = (codes: readonly string[]) => void once(codes);
+    setDeed(() => deedAgain);
+    deedAgain([]);
   }
+  const answer = (said: Answer) =>
+    does(async (codes) => {
+      const then = await writing.answer(job, said, codes);
+      if (then?.follow) await writing.start(then.follow as ProcedureId);
+      else if (then?.ended) await navigate(report);
+    });
+  const giveUp = () => does(async (codes) => (await writing.giveUp(job, done, codes)) && navigate(report));
+  const move = (body: JobMovedBody) =>
+    does(async () => {
+      if (await writing.move(job, body)) setAsked(null);
+    });
   const last = done.at(-1);
   const backIds = [last?.said?.entryId, current?.begun?.entryId].filter((id) => id !== undefined);
 
@@ -72,11 +87,7 @@ function Guided({ page, words, job }: EntryPageProps & { job: JobState }) {
             {who ? `${who} since` : 'Under way since'} {momentWords(job.since, row.zone, words.now)} · usually{' '}
             {print.duration(service.handsMinutes + service.waitMinutes)}
           </p>
-          <Button
-            size="field"
-            onClick={() => void writing.move(job, { how: job.paused ? 'resumed' : 'paused' })}
-            disabled={writing.busy}
-          >
+          <Button size="field" onClick={() => move({ how: job.paused ? 'resumed' : 'paused' })} disabled={writing.busy}>
             {job.paused ? 'Go on' : 'Pause'}
           </Button>
           <Button
@@ -94,14 +105,7 @@ function Guided({ page, words, job }: EntryPageProps & { job: JobState }) {
       <div className="flex flex-1 flex-col wide:grid wide:grid-cols-[304px_minmax(0,1fr)_304px]">
         <StepList guide={guide} words={words} />
         <div className="order-1 flex flex-col gap-6 p-4 wide:order-none wide:px-8">
-          {asked === 'handOver' && (
-            <HandOver
-              page={page}
-              job={job}
-              onDone={(body) => void writing.move(job, body).then((ok) => ok && setAsked(null))}
-              onLeave={() => setAsked(null)}
-            />
-          )}
+          {asked === 'handOver' && <HandOver page={page} job={job} onDone={move} onLeave={() => setAsked(null)} />}
           {job.paused && (
             <p role="status" className="border-l-4 border-oil bg-sheet p-3 font-semibold">
               Paused {momentWords(job.paused.at, row.zone, words.now)}. All steps are kept; “Go on” takes it up again.
@@ -122,13 +126,18 @@ function Guided({ page, words, job }: EntryPageProps & { job: JobState }) {
               page={page}
               words={words}
               busy={writing.busy}
-              result={writing.result}
-              onAnswer={(said, acknowledged) => void writing.answer(job, said, acknowledged).then(answered)}
+              onAnswer={answer}
             />
           )}
+          {writing.told && deed && <Told result={writing.told} page={page} words={words} onAgain={deed} />}
           <div className="flex flex-wrap gap-3">
             {last && (
-              <Button size="field" look="plain" disabled={writing.busy} onClick={() => void writing.takeBack(backIds)}>
+              <Button
+                size="field"
+                look="plain"
+                disabled={writing.busy}
+                onClick={() => does(() => writing.takeBack(backIds))}
+              >
                 Take the last step back
               </Button>
             )}
@@ -148,12 +157,7 @@ function Guided({ page, words, job }: EntryPageProps & { job: JobState }) {
                 {state.drained ? '. The pump has no oil in it, and every page says Stop until it is filled' : ''}.
               </p>
               <div className="mt-3 flex flex-wrap gap-3">
-                <Button
-                  size="field"
-                  look="solid"
-                  disabled={writing.busy}
-                  onClick={() => void writing.giveUp(job, done).then((ok) => ok && navigate(report))}
-                >
+                <Button size="field" look="solid" disabled={writing.busy} onClick={giveUp}>
                   Give it up
                 </Button>
                 <Button size="field" onClick={() => setAsked(null)}>

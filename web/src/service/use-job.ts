@@ -1,8 +1,10 @@
 import type { PumpPage } from '@winter-jar/contracts';
 import {
   effectiveEntry,
+  guideOf,
   serviceAt,
   type Entry,
+  type GuideStep,
   type JobMovedBody,
   type JobState,
   type JobStepBody,
@@ -17,10 +19,19 @@ import { useEnvelope } from '../entry/use-envelope.js';
 import { correctionOf } from '../entry/use-undo.js';
 import { useWriteEntries } from '../entry/use-write-entries.js';
 import type { WriteResult } from '../entry/write-result.js';
-import { answerOf, endOf, entriesOfJob, momentAfter, startOf, type Answer, type JobDraft } from './job-entries.js';
+import {
+  answerOf,
+  endOf,
+  entriesOfJob,
+  momentAfter,
+  startOf,
+  type AfterAnswer,
+  type Answer,
+  type JobDraft,
+} from './job-entries.js';
 
 /** What became of a deed of a job: also that the step was answered already, by somebody else or otherwise. */
-export type JobResult = WriteResult | { readonly kind: 'answered'; readonly by: Entry };
+export type JobResult = WriteResult | { readonly kind: 'answered'; readonly by: Entry; readonly at: GuideStep | null };
 
 /** A step that was taken back so many times goes in circles. */
 const MOST_ATTEMPTS = 20;
@@ -28,13 +39,13 @@ const MOST_ATTEMPTS = 20;
 const isSame = (body: JobStepBody, { value = null, choice = null }: Answer): boolean =>
   (body.value ?? null) === value && (body.choice ?? null) === choice;
 
-/** All that is written of the jobs of a pump. */
+/** All that is written of the jobs of a pump. `told` is what became of the last deed where it was not simply taken. */
 export function useJob(page: PumpPage) {
   const { row, state, setUp } = page;
   const { write, busy } = useWriteEntries();
   const dispatch = useAppDispatch();
   const shared = useEnvelope();
-  const [result, setResult] = useState<JobResult | null>(null);
+  const [told, setTold] = useState<JobResult | null>(null);
   const own = (sump: string) => productOf(page, sump);
 
   const send = (jobId: string, drafts: readonly JobDraft[], acknowledged: readonly string[] = []) =>
@@ -48,55 +59,55 @@ export function useJob(page: PumpPage) {
     const { data } = await dispatch(houseApi.endpoints.entry.initiate(id, { forceRefetch: true, subscribe: false }));
     return data ?? null;
   };
+  const isWritten = (result: JobResult): boolean => {
+    setTold(result.kind === 'written' ? null : result);
+    return result.kind === 'written';
+  };
 
   /** @returns the id of the job; null where it was not written */
   async function start(procedure: ProcedureId): Promise<string | null> {
     const jobId = newId();
     const service = serviceAt(procedure, { ...state, job: null }, setUp);
     const happenedAt = new Date().toISOString();
-    const told = await send(jobId, startOf({ jobId, procedure, service, happenedAt }));
-    setResult(told);
-    return told.kind === 'written' ? jobId : null;
+    return isWritten(await send(jobId, startOf({ jobId, procedure, service, happenedAt }))) ? jobId : null;
   }
 
-  /** @returns what follows: another procedure, or nothing; undefined where it was not written */
+  /** @returns what comes then; null where it was not written */
   async function answer(
     job: JobState,
     said: Answer,
     acknowledged: readonly string[] = [],
-  ): Promise<string | null | undefined> {
+  ): Promise<AfterAnswer | null> {
     const service = serviceAt(job.procedure as ProcedureId, state, setUp);
     for (let attempt = 1; attempt <= MOST_ATTEMPTS; attempt += 1) {
-      const { drafts, follow } = answerOf(job, service, { answer: said, nowMs: Date.now(), attempt, productOf: own });
-      const told = await send(job.jobId, drafts, acknowledged);
-      if (told.kind !== 'conflict') {
-        setResult(told);
-        return told.kind === 'written' ? follow : undefined;
-      }
+      const { drafts, then } = answerOf(job, service, { answer: said, nowMs: Date.now(), attempt, productOf: own });
+      const result = await send(job.jobId, drafts, acknowledged);
+      if (result.kind !== 'conflict') return isWritten(result) ? then : null;
       const history = await historyOf(drafts[0]?.id ?? '');
       const stands = history && effectiveEntry(history.original, history.corrections);
       // Where it was taken back this is an answer anew.
       if (!stands) continue;
       const same = stands.kind === 'jobStep' && isSame(stands.body, said);
-      setResult(same ? { kind: 'written' } : { kind: 'answered', by: stands });
-      return same ? follow : undefined;
+      const { current } = guideOf(service, job);
+      return isWritten(same ? { kind: 'written' } : { kind: 'answered', by: stands, at: current }) ? then : null;
     }
-    return undefined;
+    return null;
   }
 
   async function move(job: JobState, body: JobMovedBody): Promise<boolean> {
     const happenedAt = momentAfter(job, Date.now());
-    const told = await send(job.jobId, [{ kind: 'jobMoved', id: newId(), happenedAt, body, ofJob: true }]);
-    setResult(told);
-    return told.kind === 'written';
+    return isWritten(await send(job.jobId, [{ kind: 'jobMoved', id: newId(), happenedAt, body, ofJob: true }]));
   }
 
   /** What was done until then is kept. */
-  async function giveUp(job: JobState, done: Parameters<typeof endOf>[1]): Promise<boolean> {
+  async function giveUp(
+    job: JobState,
+    done: readonly GuideStep[],
+    acknowledged: readonly string[] = [],
+  ): Promise<boolean> {
     const happenedAt = momentAfter(job, Date.now());
-    const told = await send(job.jobId, endOf(job, done, { how: 'givenUp', happenedAt, productOf: own }));
-    setResult(told);
-    return told.kind === 'written';
+    const drafts = endOf(job, done, { how: 'givenUp', happenedAt, productOf: own });
+    return isWritten(await send(job.jobId, drafts, acknowledged));
   }
 
   /** The last answer is taken back, and the wait that began with it. */
@@ -104,10 +115,8 @@ export function useJob(page: PumpPage) {
     const histories = await Promise.all(entryIds.map(historyOf));
     const input = { actId: newId(), now: new Date().toISOString(), shared };
     const voids = histories.flatMap((h) => (h ? [correctionOf(h, { action: 'void' }, input)] : []));
-    const told = voids.length === entryIds.length ? await write(voids) : ({ kind: 'unreachable' } as const);
-    setResult(told);
-    return told.kind === 'written';
+    return isWritten(voids.length === entryIds.length ? await write(voids) : { kind: 'unreachable' });
   }
 
-  return { start, answer, move, giveUp, takeBack, busy, result };
+  return { start, answer, move, giveUp, takeBack, busy, told };
 }
