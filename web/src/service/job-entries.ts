@@ -25,7 +25,7 @@ export type JobDraft = {
 }[EntryKind];
 
 /** The same deed of the same job has the same id on every device: the first that is written stands. */
-export const jobEntryId = (jobId: string, ...names: readonly (string | number)[]): string =>
+const jobEntryId = (jobId: string, ...names: readonly (string | number)[]): string =>
   idFrom(names.join('/'), jobId);
 
 /** After all that the job has said, whatever the clock of this device. */
