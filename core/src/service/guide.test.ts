@@ -255,3 +255,9 @@ test('the same answers lead to the same place in any order of arrival', () => {
   const back = guideOf(service, { said: [...said].reverse(), begun: [] });
   expect(back).toEqual(guideOf(service, { said, begun: [] }));
 });
+
+test('the new filter takes its share: how far the oil sinks is said before', () => {
+  const down = serviceOf('oilAndFilter', 'p1', FILTER).steps.find(({ step }) => step.id === 'comesDown');
+  expect(down?.step.words).toMatch(/The new filter takes about \{amount\}/);
+  expect(down?.amountMl).toBe(120);
+});

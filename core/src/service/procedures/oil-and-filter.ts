@@ -1,6 +1,17 @@
 import { LEVEL, MAKE_SAFE } from '../common-steps.js';
-import type { Procedure } from '../procedure.js';
+import type { Procedure, Step } from '../procedure.js';
 import { DRAIN } from './oil-change.js';
+
+/** The new filter takes its share while the pump runs. */
+const LEVEL_WITH_FILTER: readonly Step[] = LEVEL.map((step) =>
+  step.id === 'comesDown'
+    ? {
+        ...step,
+        words: 'Wait until the oil has come down. The new filter takes about {amount}: so far it sinks.',
+        amount: 'filterHoldUp',
+      }
+    : step,
+);
 
 export const OIL_AND_FILTER: Procedure = {
   letter: 'C',
@@ -48,7 +59,7 @@ export const OIL_AND_FILTER: Procedure = {
       oil: 'in',
       risks: ['oilIn', 'nearOil'],
     },
-    ...LEVEL,
+    ...LEVEL_WITH_FILTER,
     { id: 'hour', kind: 'wait', minutes: 60, words: 'Let it run an hour.', risks: ['starts'] },
     {
       id: 'drip',
