@@ -29,6 +29,7 @@ export {
   type Procedure,
   type ProcedureId,
   PROCEDURES,
+  PROCEDURE_NAMES,
   proceduresAt,
   type Service,
   type SchoolCost,

@@ -4,7 +4,8 @@ import { initialState } from '../fold/index.js';
 import { at, versionsOf } from '../testing/small-yard.js';
 import { setUpBook, type SetUpVersion } from '../set-up/index.js';
 import { chosenAt, guideOf, type Guide } from './guide.js';
-import { PROCEDURES, type ProcedureId } from './procedures/index.js';
+import { PROCEDURES } from './procedures/index.js';
+import type { ProcedureId } from './procedures/procedure-names.js';
 import { recordOf } from './record.js';
 import { proceduresAt, serviceAt, stepsAnswered, type Service } from './service-at.js';
 

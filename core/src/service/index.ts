@@ -10,7 +10,8 @@ export {
   type Step,
   type StepKind,
 } from './procedure.js';
-export { type ProcedureId, PROCEDURES } from './procedures/index.js';
+export { PROCEDURES } from './procedures/index.js';
+export { PROCEDURE_NAMES, type ProcedureId } from './procedures/procedure-names.js';
 export { schoolCosts, type SchoolCost } from './school-costs.js';
 export { type RecordLine, recordOf } from './record.js';
 export {

@@ -3,7 +3,8 @@ import { rebuild } from '../fold/index.js';
 import type { Entry } from '../journal/index.js';
 import { setUpBook, type ServiceClass, type SetUpVersion } from '../set-up/index.js';
 import { at, changeAt, runAt, versionsOf, type YardOptions } from '../testing/small-yard.js';
-import { PROCEDURES, type ProcedureId } from './procedures/index.js';
+import { PROCEDURES } from './procedures/index.js';
+import type { ProcedureId } from './procedures/procedure-names.js';
 import { proceduresAt, serviceAt } from './service-at.js';
 
 interface Place extends YardOptions {
@@ -141,6 +142,7 @@ test('volumes are those of the model, and a dry pump is asked for no oil', () =>
     ['rinse', 70],
     ['filterOff', null],
     ['fill', 700],
+    ['comesDown', null],
   ]);
   expect(serviceOf('pumpSwap', { pumpId: 'd1' }).steps.map(({ step }) => step.id)).not.toContain('oil');
 });

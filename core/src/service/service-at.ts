@@ -3,7 +3,8 @@ import { holdsDenserOil, type PumpState } from '../fold/index.js';
 import type { JobState, StepSaid, WaitBegun } from '../job/index.js';
 import type { PumpSetUp } from '../set-up/index.js';
 import { flushFills, type FlushFill } from './flush.js';
-import { PROCEDURES, type ProcedureId } from './procedures/index.js';
+import { PROCEDURES } from './procedures/index.js';
+import type { ProcedureId } from './procedures/procedure-names.js';
 import type { Amount, Condition, Procedure, ServicePlace, Step } from './procedure.js';
 
 /** A step as it is done at one pump. */

@@ -25,8 +25,7 @@ export type JobDraft = {
 }[EntryKind];
 
 /** The same deed of the same job has the same id on every device: the first that is written stands. */
-const jobEntryId = (jobId: string, ...names: readonly (string | number)[]): string =>
-  idFrom(names.join('/'), jobId);
+const jobEntryId = (jobId: string, ...names: readonly (string | number)[]): string => idFrom(names.join('/'), jobId);
 
 /** After all that the job has said, whatever the clock of this device. */
 export function momentAfter(job: Pick<JobState, 'since' | 'said' | 'begun'>, nowMs: number): string {

@@ -1,5 +1,5 @@
-import { PROCEDURES, type ProcedureId } from '@winter-jar/core';
+import { PROCEDURE_NAMES, type ProcedureId } from '@winter-jar/core';
 
 /** What a procedure is called; one that is not known here by its id. */
 export const procedureName = (id: string): string =>
-  Object.hasOwn(PROCEDURES, id) ? PROCEDURES[id as ProcedureId].name : id;
+  Object.hasOwn(PROCEDURE_NAMES, id) ? PROCEDURE_NAMES[id as ProcedureId] : id;

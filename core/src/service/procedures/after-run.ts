@@ -1,8 +1,9 @@
 import type { Procedure } from '../procedure.js';
+import { PROCEDURE_NAMES } from './procedure-names.js';
 
 export const AFTER_RUN: Procedure = {
   letter: 'M',
-  name: 'After a run',
+  name: PROCEDURE_NAMES.afterRun,
   tasks: [],
   kinds: ['vane'],
   skill: 'operator',

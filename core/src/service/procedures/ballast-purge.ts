@@ -1,8 +1,9 @@
 import type { Procedure } from '../procedure.js';
+import { PROCEDURE_NAMES } from './procedure-names.js';
 
 export const BALLAST_PURGE: Procedure = {
   letter: 'F',
-  name: 'Ballast purge',
+  name: PROCEDURE_NAMES.ballastPurge,
   tasks: ['purge'],
   kinds: ['vane'],
   skill: 'operator',

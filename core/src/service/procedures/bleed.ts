@@ -1,9 +1,10 @@
 import { LEVEL_CHOICES } from '../common-steps.js';
 import type { Procedure } from '../procedure.js';
+import { PROCEDURE_NAMES } from './procedure-names.js';
 
 export const BLEED: Procedure = {
   letter: 'A',
-  name: 'Bleed settled water',
+  name: PROCEDURE_NAMES.bleed,
   tasks: ['bleed'],
   kinds: ['vane'],
   // Where water floats there is nothing to bleed at the bottom.

@@ -1,8 +1,9 @@
 import type { Procedure } from '../procedure.js';
+import { PROCEDURE_NAMES } from './procedure-names.js';
 
 export const BOOSTER_OIL: Procedure = {
   letter: 'G',
-  name: 'Booster oil',
+  name: PROCEDURE_NAMES.boosterOil,
   tasks: ['boosterOil', 'sealCup', 'inletScreen'],
   kinds: ['booster'],
   skill: 'technician',

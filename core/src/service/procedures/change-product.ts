@@ -1,10 +1,11 @@
 import { LEVEL, MAKE_SAFE } from '../common-steps.js';
 import type { Procedure } from '../procedure.js';
 import { DRAIN } from './oil-change.js';
+import { PROCEDURE_NAMES } from './procedure-names.js';
 
 export const CHANGE_PRODUCT: Procedure = {
   letter: 'J',
-  name: 'Change of oil product',
+  name: PROCEDURE_NAMES.changeProduct,
   tasks: ['oilChange', 'flush', 'exhaustFilter'],
   kinds: ['vane'],
   skill: 'technician',

@@ -1,9 +1,10 @@
 import { MAKE_SAFE } from '../common-steps.js';
 import type { Procedure } from '../procedure.js';
+import { PROCEDURE_NAMES } from './procedure-names.js';
 
 export const EXHAUST_FILTER: Procedure = {
   letter: 'H',
-  name: 'Exhaust filter',
+  name: PROCEDURE_NAMES.exhaustFilter,
   tasks: ['exhaustFilter'],
   kinds: ['vane'],
   skill: 'technician',

@@ -1,10 +1,11 @@
 import { LEVEL, MAKE_SAFE } from '../common-steps.js';
 import type { Procedure } from '../procedure.js';
 import { DRAIN } from './oil-change.js';
+import { PROCEDURE_NAMES } from './procedure-names.js';
 
 export const FLUSH: Procedure = {
   letter: 'D',
-  name: 'Flush',
+  name: PROCEDURE_NAMES.flush,
   tasks: ['flush'],
   kinds: ['vane'],
   skill: 'technician',

@@ -1,10 +1,11 @@
 import { LEVEL, MAKE_SAFE } from '../common-steps.js';
 import type { Procedure } from '../procedure.js';
 import { DRAIN } from './oil-change.js';
+import { PROCEDURE_NAMES } from './procedure-names.js';
 
 export const HOUSING_CLEAN: Procedure = {
   letter: 'E',
-  name: 'Housing clean',
+  name: PROCEDURE_NAMES.housingClean,
   tasks: ['housingClean'],
   kinds: ['vane'],
   skill: 'technician',

@@ -14,10 +14,11 @@ import { OIL_AND_FILTER } from './oil-and-filter.js';
 import { OIL_CHANGE } from './oil-change.js';
 import { OVERHAUL } from './overhaul.js';
 import { POTS_AND_TRAP } from './pots-and-trap.js';
+import type { ProcedureId } from './procedure-names.js';
 import { PUMP_SWAP } from './pump-swap.js';
 
 /** Every procedure of docs/trade.md 8, by its id. */
-const ALL = {
+export const PROCEDURES: Readonly<Record<ProcedureId, Procedure>> = {
   bleed: BLEED,
   oilChange: OIL_CHANGE,
   oilAndFilter: OIL_AND_FILTER,
@@ -35,5 +36,3 @@ const ALL = {
   pumpSwap: PUMP_SWAP,
   potsAndTrap: POTS_AND_TRAP,
 };
-export type ProcedureId = keyof typeof ALL;
-export const PROCEDURES: Readonly<Record<ProcedureId, Procedure>> = ALL;

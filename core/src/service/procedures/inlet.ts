@@ -1,9 +1,10 @@
 import { MAKE_SAFE } from '../common-steps.js';
 import type { Procedure } from '../procedure.js';
+import { PROCEDURE_NAMES } from './procedure-names.js';
 
 export const INLET: Procedure = {
   letter: 'I',
-  name: 'Inlet screen and anti-suckback valve',
+  name: PROCEDURE_NAMES.inlet,
   tasks: ['inletScreen', 'antiSuckback'],
   kinds: ['vane'],
   skill: 'technician',

@@ -1,10 +1,11 @@
 import { LEVEL, MAKE_SAFE } from '../common-steps.js';
 import type { Procedure } from '../procedure.js';
 import { DRAIN } from './oil-change.js';
+import { PROCEDURE_NAMES } from './procedure-names.js';
 
 export const LAY_UP: Procedure = {
   letter: 'N',
-  name: 'Lay-up',
+  name: PROCEDURE_NAMES.layUp,
   tasks: ['oilChange'],
   kinds: ['vane'],
   skill: 'technician',

@@ -1,5 +1,6 @@
 import { CHECKS, LEAK_STEPS } from '../../diagnosis/index.js';
 import type { Procedure, Step } from '../procedure.js';
+import { PROCEDURE_NAMES } from './procedure-names.js';
 
 /** The minutes of a test are those of all its steps. */
 const minutesOf = (checkId: (typeof LEAK_STEPS)[number]['checkId']): number =>
@@ -8,7 +9,7 @@ const minutesOf = (checkId: (typeof LEAK_STEPS)[number]['checkId']): number =>
 /** The steps of the leak hunt on its own page, for the card: the first that fails is where the leak is. */
 export const LEAK_HUNT: Procedure = {
   letter: 'K',
-  name: 'Leak hunt',
+  name: PROCEDURE_NAMES.leakHunt,
   tasks: [],
   kinds: ['vane'],
   skill: 'technician',

@@ -1,6 +1,7 @@
 import { LEVEL, MAKE_SAFE } from '../common-steps.js';
 import type { Procedure, Step } from '../procedure.js';
 import { DRAIN } from './oil-change.js';
+import { PROCEDURE_NAMES } from './procedure-names.js';
 
 /** The new filter takes its share while the pump runs. */
 const LEVEL_WITH_FILTER: readonly Step[] = LEVEL.map((step) =>
@@ -15,7 +16,7 @@ const LEVEL_WITH_FILTER: readonly Step[] = LEVEL.map((step) =>
 
 export const OIL_AND_FILTER: Procedure = {
   letter: 'C',
-  name: 'Oil and oil filter',
+  name: PROCEDURE_NAMES.oilAndFilter,
   tasks: ['oilChange', 'oilFilter'],
   kinds: ['vane'],
   when: ['oilFilter'],

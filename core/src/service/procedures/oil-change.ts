@@ -1,5 +1,6 @@
 import { LEVEL, MAKE_SAFE } from '../common-steps.js';
 import type { Procedure, Step } from '../procedure.js';
+import { PROCEDURE_NAMES } from './procedure-names.js';
 
 /** Out with the old oil, the last of it too. */
 const DRAINING: readonly Step[] = [
@@ -44,7 +45,7 @@ export const DRAIN: readonly Step[] = DRAINING.map((step) => ({ ...step, when: [
 
 export const OIL_CHANGE: Procedure = {
   letter: 'B',
-  name: 'Oil change',
+  name: PROCEDURE_NAMES.oilChange,
   tasks: ['oilChange'],
   kinds: ['vane'],
   when: ['!oilFilter'],

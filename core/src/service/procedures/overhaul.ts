@@ -1,10 +1,11 @@
 import { BLANK_OFF, LEVEL, MAKE_SAFE } from '../common-steps.js';
 import type { Procedure } from '../procedure.js';
 import { DRAIN } from './oil-change.js';
+import { PROCEDURE_NAMES } from './procedure-names.js';
 
 export const OVERHAUL: Procedure = {
   letter: 'L',
-  name: 'Overhaul',
+  name: PROCEDURE_NAMES.overhaul,
   tasks: ['vaneCheck', 'oilChange', 'exhaustFilter'],
   kinds: ['vane'],
   skill: 'specialist',

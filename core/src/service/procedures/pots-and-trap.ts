@@ -1,8 +1,9 @@
 import type { Procedure } from '../procedure.js';
+import { PROCEDURE_NAMES } from './procedure-names.js';
 
 export const POTS_AND_TRAP: Procedure = {
   letter: 'P',
-  name: 'Pots and trap',
+  name: PROCEDURE_NAMES.potsAndTrap,
   tasks: [],
   kinds: ['vane'],
   skill: 'operator',

@@ -1,9 +1,10 @@
 import { BLANK_OFF, MAKE_SAFE } from '../common-steps.js';
 import type { Procedure } from '../procedure.js';
+import { PROCEDURE_NAMES } from './procedure-names.js';
 
 export const PUMP_SWAP: Procedure = {
   letter: 'O',
-  name: 'Pump swap',
+  name: PROCEDURE_NAMES.pumpSwap,
   tasks: [],
   kinds: ['vane', 'booster', 'dry'],
   skill: 'technician',

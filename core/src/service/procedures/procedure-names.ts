@@ -1,0 +1,20 @@
+/** What each procedure is called. Apart from their steps: the Round says which one is under way, and needs no more of it. */
+export const PROCEDURE_NAMES = {
+  bleed: 'Bleed settled water',
+  oilChange: 'Oil change',
+  oilAndFilter: 'Oil and oil filter',
+  flush: 'Flush',
+  housingClean: 'Housing clean',
+  ballastPurge: 'Ballast purge',
+  boosterOil: 'Booster oil',
+  exhaustFilter: 'Exhaust filter',
+  inlet: 'Inlet screen and anti-suckback valve',
+  changeProduct: 'Change of oil product',
+  leakHunt: 'Leak hunt',
+  overhaul: 'Overhaul',
+  afterRun: 'After a run',
+  layUp: 'Lay-up',
+  pumpSwap: 'Pump swap',
+  potsAndTrap: 'Pots and trap',
+} as const;
+export type ProcedureId = keyof typeof PROCEDURE_NAMES;
