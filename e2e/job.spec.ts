@@ -21,6 +21,13 @@ function guide(page: Page, yard: Yard) {
     await section.getByRole('button', { name }).click();
     await expect.poll(shown).not.toBe(before);
   };
+  /** A wait whose end is a time: the button stays off until then. */
+  const waitOut = async (minutes: number) => {
+    await expect(section.getByRole('button', { name: /^Go on, from \d\d:\d\d$/ })).toBeDisabled();
+    await letPass(page, yard, (minutes + 0.1) / 60);
+    await page.reload();
+    await tap('Go on');
+  };
   return {
     section,
     head,
@@ -31,14 +38,32 @@ function guide(page: Page, yard: Yard) {
       await section.getByLabel(label, { exact: true }).fill(text);
       await tap('Next');
     },
-    /** A wait whose end is a time: the button stays off until then. */
-    waitOut: async (minutes: number) => {
-      await expect(section.getByRole('button', { name: /^Go on, from \d\d:\d\d$/ })).toBeDisabled();
-      await letPass(page, yard, (minutes + 0.1) / 60);
-      await page.reload();
-      await tap('Go on');
-    },
+    waitOut,
     counted: () => ({ taps, values }),
+    /** From the warm oil to the closed plug. @param out what came out; null where nobody measured it */
+    drain: async (out: string | null) => {
+      await tap('The oil is at 40–60 °C');
+      for (let i = 0; i < 3; i += 1) await tap('Done');
+      await tap('Only drops come');
+      await tap('Done');
+      await tap('Done');
+      if (out === null) await tap('Not measured');
+      else {
+        values += 1;
+        await section.getByLabel('Came out', { exact: true }).fill(out);
+        await tap('Next');
+      }
+      await tap('The jar is filled');
+      await tap('Done');
+    },
+    /** After a fill, to the reading of the level. */
+    runAndWait: async () => {
+      await tap('Done');
+      await tap('Done');
+      await expect(section.getByRole('button', { name: /^Go on, from/ })).toBeDisabled();
+      await waitOut(2);
+      await waitOut(5);
+    },
   };
 }
 
@@ -107,23 +132,13 @@ test('an oil change by the guide writes its own record, in no more taps than ste
 
 test('with a filter: oil and filter are done, and after an hour somebody looks for a drip', async ({ page, yard }) => {
   await start(page, yard, 'qp-01', 'Oil and oil filter');
-  const { tap, fill, waitOut, at } = guide(page, yard);
-  await tap('The oil is at 40–60 °C');
-  for (let i = 0; i < 3; i += 1) await tap('Done');
-  await tap('Only drops come');
-  await tap('Done');
-  await tap('Done');
-  await fill('Came out', '1,8 L');
-  await tap('The jar is filled');
-  await tap('Done');
+  const { tap, fill, waitOut, at, drain, runAndWait } = guide(page, yard);
+  await drain('1,8 L');
   await at('Filter off, its oil caught');
   await tap('Done');
   await tap('Done');
   await fill('Filled in', '2 L');
-  await tap('Done');
-  await tap('Done');
-  await waitOut(2);
-  await waitOut(5);
+  await runAndWait();
   await tap('at the mark');
   await tap('Done');
   await waitOut(60);
@@ -137,15 +152,8 @@ test('with a filter: oil and filter are done, and after an hour somebody looks f
 
 test('a flush that gets no cleaner becomes a housing clean, which does not drain it again', async ({ page, yard }) => {
   await start(page, yard, 'hs-01', 'Flush');
-  const { tap, fill, waitOut, at } = guide(page, yard);
-  await tap('The oil is at 40–60 °C');
-  for (let i = 0; i < 3; i += 1) await tap('Done');
-  await tap('Only drops come');
-  await tap('Done');
-  await tap('Done');
-  await tap('Not measured');
-  await tap('The jar is filled');
-  await tap('Done');
+  const { tap, fill, waitOut, at, drain } = guide(page, yard);
+  await drain(null);
   for (const again of ['fill once more', 'not getting cleaner: wash the housing']) {
     await fill('Filled in', '700');
     await waitOut(30);
@@ -254,7 +262,7 @@ test('another oil: what the two do not allow cannot be chosen, and the first cha
   yard,
 }) => {
   await start(page, yard, 'lf-02', 'Change of oil product');
-  const { tap, fill, waitOut, at, section } = guide(page, yard);
+  const { tap, fill, at, section, drain, runAndWait } = guide(page, yard);
   const oil = section.getByLabel('Oil', { exact: true });
   const { house, product } = (await yard.pump('lf-02')).setUp;
   const other = (fits: (base: string) => boolean) =>
@@ -269,14 +277,7 @@ test('another oil: what the two do not allow cannot be chosen, and the first cha
   const [newId] = other((base) => base !== 'pfpe');
   await oil.selectOption(newId);
   await tap(/^agrees badly/);
-  await tap('The oil is at 40–60 °C');
-  for (let i = 0; i < 3; i += 1) await tap('Done');
-  await tap('Only drops come');
-  await tap('Done');
-  await tap('Done');
-  await fill('Came out', '640');
-  await tap('The jar is filled');
-  await tap('Done');
+  await drain('640');
   await fill('Filled for flushing', '1,4 L');
   await at('New exhaust filter');
   await tap('Done');
@@ -286,11 +287,9 @@ test('another oil: what the two do not allow cannot be chosen, and the first cha
   await expect(section.getByText('Say which oil was filled.')).toBeVisible();
   await oil.selectOption(newId);
   await tap('Next');
+  await at('New label on the pump, and the oil in the set-up');
   await tap('Done');
-  await tap('Done');
-  await tap('Done');
-  await waitOut(2);
-  await waitOut(5);
+  await runAndWait();
   await tap('at the mark');
   await page.setViewportSize({ width: 390, height: 844 });
   await noSidewaysScroll(page);
@@ -302,4 +301,31 @@ test('another oil: what the two do not allow cannot be chosen, and the first cha
   const { state } = await yard.pump('lf-02');
   expect(state.sumps[0]?.charge).toMatchObject({ productId: newId, filledUl: 700_000 });
   expect(state.tasks.flush?.counts.runs).toBe(state.totals.runs);
+});
+
+test('a stopped server loses nothing of a job, and more out than the charge is asked before it is written', async ({
+  page,
+  yard,
+}) => {
+  await start(page, yard, 'lf-01', 'Oil change');
+  const { tap, section, head, drain, runAndWait } = guide(page, yard);
+  // 950 mL out of a charge of 700: water was in it.
+  await drain('950');
+  await yard.stop();
+  await section.getByLabel('Filled in', { exact: true }).fill('700');
+  await section.getByRole('button', { name: 'Next' }).click();
+  await expect(page.getByText(/^Not saved: the server does not answer/)).toBeVisible();
+  await yard.restart();
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await expect(head()).toHaveText('Stand it level');
+  await page.reload();
+  await expect(head()).toHaveText('Stand it level');
+  await runAndWait();
+  await tap('at the mark');
+  await section.getByRole('button', { name: 'Done' }).click();
+  await expect(page.getByText(/950\smL came out, but the charge is 700\smL/)).toBeVisible();
+  expect((await yard.pump('lf-01')).state.job).not.toBeNull();
+  await page.getByRole('button', { name: 'Yes, it is right' }).click();
+  await expect(page).toHaveURL(/\/jobs\//);
+  await expect(page.getByText(/950\smL out · 700\smL in/)).toBeVisible();
 });

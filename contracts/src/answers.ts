@@ -7,6 +7,8 @@ export type Question =
   /** It began before the take-over, at which so many runs were counted: is it one of them? */
   /** Its oil was let out in a service, and none is in it by what is logged. */
   | { readonly code: 'drained'; readonly drainedAt: string }
+  /** A service is under way on the pump: another one leaves it behind. */
+  | { readonly code: 'jobUnderWay'; readonly procedure: string; readonly startedAt: string }
   | { readonly code: 'takenOver'; readonly takenOverAt: string; readonly runs: number }
   /** An oil where it does not belong: it can explode, spoil the pump, or get into food. */
   | { readonly code: 'unfitOil'; readonly unfit: Unfit; readonly productId: string | null }
@@ -77,6 +79,7 @@ const CODES: Readonly<Record<Question['code'], true>> = {
   overlap: true,
   takenOver: true,
   drained: true,
+  jobUnderWay: true,
   unfitOil: true,
   retired: true,
   airOnSolvent: true,

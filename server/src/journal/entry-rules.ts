@@ -6,6 +6,7 @@ import {
   equipmentIdOf,
   equipmentOfRun,
   jarShapeOf,
+  jobIdOf,
   pumpIdsOf,
   runMinutes,
   TASKS,
@@ -256,6 +257,17 @@ function takeOverQuestions(entry: Extract<Entry, { kind: 'run' }>, pumpId: strin
   return runs && state.takenOver ? [{ code: 'takenOver', takenOverAt: state.takenOver.at, runs }] : [];
 }
 
+/** One job at a time on a pump: two who start one at the same moment are told of each other. */
+function jobQuestions(
+  entry: Extract<Entry, { kind: 'jobStarted' }>,
+  pumpId: string,
+  sql: WritingStatements,
+): Question[] {
+  const job = stateOf(pumpId, sql)?.job;
+  if (!job || job.jobId === jobIdOf(entry)) return [];
+  return [{ code: 'jobUnderWay', procedure: job.procedure, startedAt: job.startedAt }];
+}
+
 /** A run of a pump whose oil is out: dry, or a fill that nobody logged? */
 function drainedQuestions(entry: Extract<Entry, { kind: 'run' }>, pumpId: string, sql: WritingStatements): Question[] {
   const drained = stateOf(pumpId, sql)?.drained;
@@ -298,6 +310,7 @@ export function questionsAbout(entry: Entry, book: SetUpBook, sql: WritingStatem
     if (entry.kind === 'run' && pump.pump.place === 'retired') open.push({ code: 'retired' });
     if (entry.kind === 'run')
       open.push(...takeOverQuestions(entry, pumpId, sql), ...drainedQuestions(entry, pumpId, sql));
+    if (entry.kind === 'jobStarted') open.push(...jobQuestions(entry, pumpId, sql));
     const hazards = entryHazards(entry, pump, () => stateOf(pumpId, sql));
     if (hazards.unfit) open.push({ code: 'unfitOil', ...hazards.unfit });
     if (hazards.airOnSolvent) open.push({ code: 'airOnSolvent' });

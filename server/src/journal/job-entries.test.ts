@@ -74,6 +74,17 @@ describe('a job at work', () => {
     await served.post('/api/entries', { entries: [runAt(ago(3), 2)] }).expect(201);
   });
 
+  test('a second job on a pump is asked about while the first is under way', async () => {
+    house.write(START);
+    const second = jobAt.started(ago(5), 'bleed', 'job-b');
+    const asked = await served.post('/api/entries', { entries: [second] }).expect(422);
+    expect(JSON.stringify(asked.body)).toContain('"code":"jobUnderWay","procedure":"oilChange"');
+    house.write(jobAt.ended(ago(4), 'givenUp'));
+    await served
+      .post('/api/entries', { entries: [{ ...second, happenedAt: jobAt.ended(ago(3), 'done').happenedAt }] })
+      .expect(201);
+  });
+
   test('two devices that answer the same step write it once; the second is told what stands', async () => {
     house.write(START);
     const first = jobAt.step(ago(5), 'out', { value: 650 });

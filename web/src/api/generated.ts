@@ -4334,6 +4334,11 @@ export type Question =
       drainedAt: string;
     }
   | {
+      code: 'jobUnderWay';
+      procedure: string;
+      startedAt: string;
+    }
+  | {
       code: 'takenOver';
       takenOverAt: string;
       runs: number;

@@ -11,15 +11,15 @@ import { Trouble } from '../ui/page-state.js';
 import { PageTitle } from '../ui/page-title.js';
 import { dayWords } from '../words/dates.js';
 import { flushWords, lastsWords, SKILL_WORDS, stepWords } from '../service/step-words.js';
-import { OfPump } from '../entry/of-pump.js';
+import { WithPump } from '../entry/entry-page.js';
 import { useAddress } from './use-address.js';
 
 /** One procedure at one pump, for paper. */
 export function JobCardPage() {
   const { procedure } = useParams();
   return (
-    <OfPump>
-      {(page) => {
+    <WithPump needsOil={false}>
+      {({ page }) => {
         const id = proceduresAt(page.state, page.setUp).find((known) => known === procedure);
         return id ? (
           <JobCard page={page} id={id} />
@@ -29,7 +29,7 @@ export function JobCardPage() {
           </Trouble>
         );
       }}
-    </OfPump>
+    </WithPump>
   );
 }
 

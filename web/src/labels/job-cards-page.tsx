@@ -1,25 +1,31 @@
-import type { PumpPage } from '@winter-jar/contracts';
-import { proceduresAt, serviceAt } from '@winter-jar/core';
+import { proceduresAt, serviceAt, type ProcedureId } from '@winter-jar/core';
+import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { Button, LinkButton } from '../ui/button.js';
 import { PageHead } from '../ui/page-head.js';
 import { PageTitle } from '../ui/page-title.js';
-import { OfPump } from '../entry/of-pump.js';
+import { WithPump, type EntryPageProps } from '../entry/entry-page.js';
 import { lastsWords, SKILL_WORDS } from '../service/step-words.js';
+import { Told } from '../service/told.js';
 import { useJob } from '../service/use-job.js';
 import { procedureName } from '../words/procedure-words.js';
 
 /** The procedures that a pump has as it stands now; each is started here, or printed as a card. */
 export function JobCardsPage() {
-  return <OfPump>{(page) => <JobCards page={page} />}</OfPump>;
+  return <WithPump needsOil={false}>{(props) => <JobCards {...props} />}</WithPump>;
 }
 
-function JobCards({ page }: { page: PumpPage }) {
+function JobCards({ page, words }: EntryPageProps) {
   const { row, state, setUp } = page;
   const navigate = useNavigate();
   const { start, busy, told } = useJob(page);
   const services = proceduresAt(state, setUp).map((id) => serviceAt(id, state, setUp));
   const toJob = `/pumps/${row.pumpId}/job`;
+  const [asked, setAsked] = useState<ProcedureId | null>(null);
+  async function begin(id: ProcedureId, codes: readonly string[] = []) {
+    setAsked(id);
+    if (await start(id, codes)) await navigate(toJob);
+  }
   return (
     <main className="mx-auto w-full max-w-[760px] px-4 pb-10 pt-4">
       <PageTitle title={`Service of ${row.name}`} />
@@ -39,11 +45,10 @@ function JobCards({ page }: { page: PumpPage }) {
           </LinkButton>
         </p>
       )}
-      {told && (
-        <p role="alert" className="mt-4 border-l-4 border-stop bg-sheet p-3">
-          Not started: {told.kind === 'unreachable' ? 'the server does not answer' : 'the server did not take it'}. Try
-          again.
-        </p>
+      {told && asked && (
+        <div className="mt-4">
+          <Told result={told} page={page} words={words} onAgain={(codes) => void begin(asked, codes)} />
+        </div>
       )}
       <ul className="mt-4">
         {services.map(({ id, procedure, ...lasts }) => (
@@ -65,7 +70,7 @@ function JobCards({ page }: { page: PumpPage }) {
               size="field"
               disabled={busy || state.job !== null}
               aria-label={`Start: ${procedure.name}`}
-              onClick={() => void start(id).then((jobId) => jobId && navigate(toJob))}
+              onClick={() => void begin(id)}
             >
               Start
             </Button>

@@ -4,7 +4,7 @@ import { Printer } from 'lucide-react';
 import { QRCodeSVG } from 'qrcode.react';
 import { Link } from 'react-router';
 import { useRoundQuery } from '../api/house-api.js';
-import { OfPump } from '../entry/of-pump.js';
+import { WithPump } from '../entry/entry-page.js';
 import { useAddress } from './use-address.js';
 import { dayWords } from '../words/dates.js';
 import { PageTitle } from '../ui/page-title.js';
@@ -34,11 +34,11 @@ export function LabelsPage() {
 /** The label of one pump. */
 export function LabelPage() {
   return (
-    <OfPump>
-      {({ row, standing }) => (
+    <WithPump needsOil={false}>
+      {({ page: { row, standing } }) => (
         <Labels rows={[row]} tasksOf={() => standing.tasks.slice(0, NEXT_LIMITS)} now={standing.at} />
       )}
-    </OfPump>
+    </WithPump>
   );
 }
 

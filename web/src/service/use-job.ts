@@ -65,11 +65,12 @@ export function useJob(page: PumpPage) {
   };
 
   /** @returns the id of the job; null where it was not written */
-  async function start(procedure: ProcedureId): Promise<string | null> {
+  async function start(procedure: ProcedureId, acknowledged: readonly string[] = []): Promise<string | null> {
     const jobId = newId();
     const service = serviceAt(procedure, { ...state, job: null }, setUp);
     const happenedAt = new Date().toISOString();
-    return isWritten(await send(jobId, startOf({ jobId, procedure, service, happenedAt }))) ? jobId : null;
+    const drafts = startOf({ jobId, procedure, service, happenedAt });
+    return isWritten(await send(jobId, drafts, acknowledged)) ? jobId : null;
   }
 
   /** @returns what comes then; null where it was not written */

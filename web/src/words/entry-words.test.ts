@@ -107,6 +107,14 @@ test.each<[Question, RegExp]>([
     /^760 mL came out, but the charge is 700 mL\. Was there water in it\?$/,
   ],
   [
+    { code: 'drained', drainedAt: '2031-01-08T10:00:00.000Z' },
+    /^Its oil was let out yesterday 10:00, and no filling is logged since\. Did it really run without oil\?/,
+  ],
+  [
+    { code: 'jobUnderWay', procedure: 'oilChange', startedAt: '2031-01-08T10:00:00.000Z' },
+    /^Oil change is under way on this pump since yesterday 10:00\. Shall another job leave it behind\?$/,
+  ],
+  [
     { code: 'aboveAssumedHousing', ml: 1500, holdsMl: 1050 },
     /^1,500 mL is more than the 1,050 mL that this housing was assumed to hold/,
   ],

@@ -3,6 +3,7 @@ import type { FieldIssue, Question } from '@winter-jar/contracts';
 import type { Unfit, UnusualReading } from '@winter-jar/core';
 import type { Print } from '../device/use-print.js';
 import { dayWords, momentWords } from './dates.js';
+import { procedureName } from './procedure-words.js';
 import type { Words } from './words.js';
 import { meterWords } from './entry-words.js';
 
@@ -81,6 +82,11 @@ export function questionWords(question: Question, { print, zone, now }: Words): 
       return {
         question: `Its oil was let out ${momentWords(question.drainedAt, zone, now)}, and no filling is logged since. Did it really run without oil? If it was filled, log the change first.`,
         yes: 'It ran so: save it, and stop the pump',
+      };
+    case 'jobUnderWay':
+      return {
+        question: `${procedureName(question.procedure)} is under way on this pump since ${momentWords(question.startedAt, zone, now)}. Shall another job leave it behind?`,
+        yes: 'Yes, start the other one',
       };
     case 'takenOver':
       return {
