@@ -415,6 +415,7 @@ export {
   type Standing,
   standingAt,
   entryHazards,
+  unfitFill,
   isAirBarred,
   type Unfit,
   unfitOil,

@@ -262,3 +262,33 @@ test('the new filter takes its share: how far the oil sinks is said before', () 
   expect(down?.step.words).toMatch(/The new filter takes about \{amount\}/);
   expect(down?.amountMl).toBe(120);
 });
+
+// In the middle of a job the pump turns out to be one with solvent in it: the set-up is corrected, or somebody smells it.
+test.each<[string, ProcedureId, readonly string[], readonly string[]]>([
+  ['nothing answered yet: it is left to cool', 'oilChange', [], ['cool', 'lock', 'vent']],
+  ['warm and safe already: on with the drain', 'oilChange', ['warm', 'lock', 'vent', 'fillPlug'], ['drain', 'tilt']],
+  ['before the ballast is opened: no air', 'ballastPurge', ['close', 'warmUp', 'oilTemp'], ['openNitrogen', 'hour']],
+  [
+    'after it was: nitrogen instead, at once',
+    'ballastPurge',
+    ['close', 'warmUp', 'oilTemp', 'openAir'],
+    ['openNitrogen'],
+  ],
+])('%s', (_, procedure, answered, ahead) => {
+  const said = answered.map((step, n) => ({
+    ...{ entryId: `${n}`, step, visit: 1, at: at(n), who: null, value: null, choice: null, oil: null },
+  }));
+  const job: JobState = {
+    ...{ jobId: 'job-a', procedure, startedAt: at(0), who: null, since: at(0), foundDrained: false, paused: null },
+    ...{ said, begun: [] },
+  };
+  const service = serviceAt(
+    procedure,
+    { ...initialState('p1'), job },
+    setUpOf('p1', { p1: { serviceClasses: ['flammable'] } }),
+  );
+  const guide = guideOf(service, job);
+  expect(guide.done.map(({ shown }) => shown.step.id)).toEqual(answered);
+  const next = [guide.current?.shown.step.id, ...guide.ahead.map(({ step }) => step.id)];
+  expect(next.slice(0, ahead.length)).toEqual(ahead);
+});

@@ -88,6 +88,24 @@ export function proceduresAt(state: PumpState, setUp: PumpSetUp): ProcedureId[] 
   });
 }
 
+/** Conditions that do not change while a job goes on. */
+const FIXED: readonly Condition[] = ['drained', '!drained'];
+
+/**
+ * The steps of a procedure that apply. In the middle of a job what was answered stays, and a step that has come to apply since, behind
+ * one that was answered, leads nobody back: with the oil out it is no use to let it cool.
+ */
+function stepsThatApply(id: ProcedureId, place: ServicePlace, { job }: PumpState): readonly Step[] {
+  const { steps } = PROCEDURES[id];
+  const answered = new Set(job?.procedure === id ? job.said.map(({ step }) => step) : []);
+  const last = steps.findLastIndex((step) => answered.has(step.id));
+  return steps.filter((step, i) => {
+    if (answered.has(step.id)) return true;
+    const mayChange = (step.when ?? []).some((condition) => !FIXED.includes(condition));
+    return holds(step.when, place) && !(mayChange && i < last);
+  });
+}
+
 /**
  * A procedure as it is done at a pump: the steps that apply, with their volumes and cautions. Conditions decide what is shown, never
  * whether a caution is: it follows from what the step does and where.
@@ -96,15 +114,13 @@ export function serviceAt(id: ProcedureId, state: PumpState, setUp: PumpSetUp): 
   const place = servicePlaceOf(state, setUp);
   const procedure = PROCEDURES[id];
   let before: readonly CautionId[] = [];
-  const steps = procedure.steps
-    .filter(({ when }) => holds(when, place))
-    .map((step): ServiceStep => {
-      const all = [...new Set([...cautionsOf(step.risks ?? [], place), ...(step.cautions ?? [])])];
-      const cautions = all.filter((caution) => !before.includes(caution));
-      before = all;
-      const flushes = step.flushes ? flushFills(setUp.model, step.flushes === 'newFilter') : [];
-      return { step, amountMl: amountMl(step.amount, setUp), flushes, cautions };
-    });
+  const steps = stepsThatApply(id, place, state).map((step): ServiceStep => {
+    const all = [...new Set([...cautionsOf(step.risks ?? [], place), ...(step.cautions ?? [])])];
+    const cautions = all.filter((caution) => !before.includes(caution));
+    before = all;
+    const flushes = step.flushes ? flushFills(setUp.model, step.flushes === 'newFilter') : [];
+    return { step, amountMl: amountMl(step.amount, setUp), flushes, cautions };
+  });
   const done = steps.map(({ step }) => step);
   return { id, procedure, steps, handsMinutes: handsMinutesOf(done), waitMinutes: minutesOf(done.filter(isWait)) };
 }

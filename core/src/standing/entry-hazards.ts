@@ -12,21 +12,33 @@ export interface EntryHazards {
 
 const NONE: EntryHazards = { unfit: null, airOnSolvent: false };
 
+/**
+ * What makes an oil unfit to be filled into a pump's main sump; null where nothing does. An oil that nobody has said a word about counts
+ * as hydrocarbon.
+ * @param stands where the pump stands now, asked for only where it matters; null where nothing is known of it
+ */
+export function unfitFill(
+  productId: string,
+  { house, pump, service }: PumpSetUp,
+  stands: () => PumpState | null,
+): Unfit | null {
+  const oilOf = (id: string | null) => (id === null ? null : (house.oilProduct[id] ?? null));
+  const hasPumpedIt = () => (stands()?.sumps.find((s) => s.key === 'oil')?.oxygenAt ?? null) !== null;
+  const oxygen = service.includes('oxygen') || hasPumpedIt();
+  const isInert = oxygen || oilOf(pump.oilProductId ?? null)?.base === 'pfpe';
+  if (isInert && isHydrocarbon(oilOf(productId))) return oxygen ? 'oxygen' : 'pfpe';
+  return service.includes('food') && !oilOf(productId)?.foodGrade ? 'food' : null;
+}
+
 /** @param stands where the pump stands now, asked for only where it matters; null where nothing is known of it */
 export function entryHazards(entry: Entry, setUp: PumpSetUp, stands: () => PumpState | null): EntryHazards {
-  const { house, pump, service } = setUp;
+  const { house, pump } = setUp;
   const oilOf = (id: string | null) => (id === null ? null : (house.oilProduct[id] ?? null));
   const named = pump.oilProductId ?? null;
   if (entry.kind === 'change' || entry.kind === 'topUp') {
     const { productId, sump } = entry.body;
-    if (sump !== 'oil') return NONE;
-    const hasPumpedIt = () => (stands()?.sumps.find((s) => s.key === sump)?.oxygenAt ?? null) !== null;
-    const oxygen = service.includes('oxygen') || hasPumpedIt();
-    const isInert = oxygen || oilOf(named)?.base === 'pfpe';
-    if (isInert && isHydrocarbon(oilOf(productId)))
-      return { ...NONE, unfit: { unfit: oxygen ? 'oxygen' : 'pfpe', productId } };
-    const isFood = service.includes('food') && !oilOf(productId)?.foodGrade;
-    return isFood ? { ...NONE, unfit: { unfit: 'food', productId } } : NONE;
+    const unfit = sump === 'oil' ? unfitFill(productId, setUp, stands) : null;
+    return unfit ? { ...NONE, unfit: { unfit, productId } } : NONE;
   }
   if (entry.kind !== 'run' || setUp.model.kind !== 'vane') return NONE;
   const { materialId = null, ballast } = entry.body;

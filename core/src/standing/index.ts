@@ -1,7 +1,7 @@
 export { type DueForecast, dueForecastDays, FEW_INTERVALS, type Usage, usageOf } from './due-forecast.js';
 export type { LayUp } from './lay-up.js';
 export type { LimitStanding } from './limit-standing.js';
-export { entryHazards, type EntryHazards } from './entry-hazards.js';
+export { entryHazards, type EntryHazards, unfitFill } from './entry-hazards.js';
 export { heldAgainst, type PressureHeld } from './pressure-held.js';
 export { isAirBarred, type Unfit, unfitOil, type UnfitOil } from './service-fitness.js';
 export { runRuler, type RunRuler } from './run-ruler.js';

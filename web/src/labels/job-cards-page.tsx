@@ -7,6 +7,7 @@ import { PageTitle } from '../ui/page-title.js';
 import { WithPump, type EntryPageProps } from '../entry/entry-page.js';
 import { lastsWords, SKILL_WORDS } from '../service/step-words.js';
 import { Told } from '../service/told.js';
+import { Running } from '../round/running.js';
 import { useJob } from '../service/use-job.js';
 import { procedureName } from '../words/procedure-words.js';
 
@@ -44,6 +45,14 @@ function JobCards({ page, words }: EntryPageProps) {
             Go on with it
           </LinkButton>
         </p>
+      )}
+      {row.running.length > 0 && (
+        <div className="mt-4 flex flex-col gap-2">
+          <p className="font-semibold">
+            A run is going on: what is opened stands still and is locked. End the run first.
+          </p>
+          <Running row={row} words={words} />
+        </div>
       )}
       {told && asked && (
         <div className="mt-4">

@@ -19,6 +19,7 @@ import { QuantityField } from '../ui/quantity-field.js';
 import { CLARITY_WORDS } from '../words/look-words.js';
 import { WAY_WORDS } from '../words/product-change-words.js';
 import type { Words } from '../words/words.js';
+import { fillRefusal } from './fill-refusal.js';
 import { flushWords, headAndRest } from './step-words.js';
 import type { Answer } from './job-entries.js';
 import { Waiting } from './waiting.js';
@@ -189,8 +190,10 @@ function Measured({ step, page, busy, onAnswer }: StepProps<'measure'>) {
   const [issues, setIssues] = useState<Readonly<Record<string, string>>>({});
   const isFill = step.goes === 'in';
   const before = productOf(page, step.sumps?.[0] ?? 'oil');
-  // Oil that comes in has a name.
-  const asksProduct = step.asksProduct || (before === null && (isFill || step.goes === 'added'));
+  const barred = before === null ? null : fillRefusal(page, step, before);
+  const comesIn = isFill || step.goes === 'added';
+  // Oil that comes in has a name; of one that may not come in another is asked for.
+  const asksProduct = comesIn && (step.asksProduct || before === null || barred !== null);
   function answer() {
     const fields = fieldReader(units);
     const value = fields.wanted(
@@ -199,6 +202,8 @@ function Measured({ step, page, busy, onAnswer }: StepProps<'measure'>) {
       step.of,
       isFill ? { min: 1 } : step.of === 'temperature' ? {} : { min: 0 },
     );
+    const refused = productId === '' ? null : fillRefusal(page, step, productId);
+    if (refused) fields.refuse('productId', refused);
     if (asksProduct && productId === '') fields.refuse('productId', 'Say which oil was filled.');
     setIssues(fields.issues);
     if (!fields.hasIssues()) onAnswer({ value, choice: productId || null });
@@ -211,6 +216,11 @@ function Measured({ step, page, busy, onAnswer }: StepProps<'measure'>) {
         answer();
       }}
     >
+      {barred && !step.asksProduct && (
+        <p role="alert" className="border-l-4 border-stop bg-sheet p-3 text-[17px]">
+          {page.setUp.house.oilProduct[before ?? '']?.name ?? 'The oil that is in it'}: {barred}
+        </p>
+      )}
       {asksProduct && (
         <ProductField page={page} value={productId} before={before} onChange={setProductId} error={issues.productId} />
       )}

@@ -59,6 +59,13 @@ const UNFIT_QUESTIONS: Readonly<Record<Unfit, string>> = {
   food: 'The service of this pump is food, and this oil is not registered for incidental food contact (H1). Is it really this oil?',
 };
 
+/** Why an oil may not be filled into a pump; food is asked about when it is saved. */
+export const UNFIT_FILLS: Readonly<Record<Exclude<Unfit, 'food'>, string>> = {
+  oxygen:
+    'Oxygen is pumped here, and hydrocarbon oil can explode in it: only PFPE, in a pump made and cleaned for it. Do not fill this one.',
+  pfpe: 'This pump is kept on PFPE: no other oil may be filled in.',
+};
+
 /** Of a run that began before its pump was taken over. */
 export const takeOverQuestion = (runs: number, day: string): string =>
   runs === 1
