@@ -152,14 +152,24 @@ test('with a filter: oil and filter are done, and after an hour somebody looks f
 
 test('a flush that gets no cleaner becomes a housing clean, which does not drain it again', async ({ page, yard }) => {
   await start(page, yard, 'hs-01', 'Flush');
-  const { tap, fill, waitOut, at, drain } = guide(page, yard);
+  const { section, tap, fill, waitOut, at, drain } = guide(page, yard);
   await drain(null);
-  for (const again of ['fill once more', 'not getting cleaner: wash the housing']) {
+  await at('Read how dirty it was');
+  await section.getByRole('radio', { name: 'sludge in the jar' }).click();
+  await fill('What came out first: sludge in the jar', '4');
+  await fill('As it shall be: sludge in the jar', '0.2');
+  const plan = section.getByRole('region', { name: 'Flush plan' });
+  await expect(plan.getByRole('status')).toHaveText('Fill once more.');
+  for (const [left, says, again] of [
+    ['3.7', /^(Fill once more|Wash the housing)/, 'fill once more'],
+    ['3.5', /^Wash the housing/, 'not getting cleaner: wash the housing'],
+  ] as const) {
     await fill('Filled in', '700');
     await waitOut(30);
     await at('Stop, lock, drain it warm');
     await tap('Done');
-    await tap('The jar is filled');
+    await fill('After this fill: sludge in the jar', left);
+    await expect(plan.getByRole('status')).toHaveText(says);
     await tap(again);
   }
   await expect(page.getByRole('heading', { name: 'Housing clean', level: 1 })).toBeVisible();

@@ -8,6 +8,7 @@ import { benchDrag } from './bench-drag.mjs';
 import { benchRound } from './bench-round.mjs';
 import { coverageByUse } from './bench-forecast.mjs';
 import { benchDiagnosis } from './bench-diagnosis.mjs';
+import { benchFlush } from './bench-flush.mjs';
 import { benchImport } from './bench-import.mjs';
 import { benchWater, trapCoverage } from './bench-water.mjs';
 import { build, install, root } from './build.mjs';
@@ -362,6 +363,13 @@ report(
   trap.off,
   trap.limit,
   `${(trap.held * 100).toFixed(1)} of 100 in ${trap.histories} histories`,
+);
+const flush = benchFlush({ core, housings: await import(join(root, 'core/dist/testing/dirty-housings.js')) });
+report(
+  'share of housings in which “wash first” is said wrongly, or not said',
+  1 - flush.right,
+  1 - flush.limit,
+  `${flush.housings} housings, ${flush.cheaper} of them cheaper washed; ${(flush.met * 100).toFixed(0)} of 100 new charges met the target`,
 );
 await benchDrag();
 await benchRound();

@@ -23,6 +23,7 @@ function step(s) {
     wait: ` Wait ${s.until ? `until ${s.until}, ` : ''}about ${s.minutes} min.`,
     measure: ` Measured: ${s.label}.`,
     look: ' Read.',
+    dirt: ` Read: ${s.label}.`,
     choose: ` Answers: ${s.choices?.map(choice).join(' · ')}.`,
   }[s.kind];
   return `1. ${s.words.replace('{amount}', '…')}${asked}${conditions(s.when)}`;

@@ -24,13 +24,20 @@ export interface FlushFill {
 
 const FILLS_SHOWN = 3;
 
-/** The first fills of a flush; what the oil filter soaks up stays behind too, where it is not renewed. Empty without a sump. */
+/** What a drain leaves of the main charge: also what the oil filter soaks up, where it is not renewed. 0 without a sump. */
+export function holdUpShare(model: PumpModel, isFilterNew: boolean): number {
+  const sump = model.sumps[0];
+  if (!sump) return 0;
+  const filterMl = model.hasOilFilter && !isFilterNew ? (model.oilFilterHoldUpMl ?? 0) : 0;
+  // A model whose drain leaves all of it is none; the door keeps hold-up below the charge.
+  return Math.min((sump.holdUpMl + filterMl) / sump.chargeMl, 0.99);
+}
+
+/** The first fills of a flush. Empty without a sump. */
 export function flushFills(model: PumpModel, isFilterNew: boolean): FlushFill[] {
   const sump = model.sumps[0];
   if (!sump) return [];
-  const filterMl = model.hasOilFilter && !isFilterNew ? (model.oilFilterHoldUpMl ?? 0) : 0;
-  // A model whose drain leaves all of it is none; the door keeps hold-up below the charge.
-  const holdUp = Math.min((sump.holdUpMl + filterMl) / sump.chargeMl, 0.99);
+  const holdUp = holdUpShare(model, isFilterNew);
   return Array.from({ length: FILLS_SHOWN }, (_, i) => ({
     fills: i + 1,
     left: flushResidual({ holdUp, fills: i + 1 }),

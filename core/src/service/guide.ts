@@ -18,6 +18,9 @@ export interface Guide {
 export const chosenAt = ({ shown: { step }, said }: GuideStep): Choice | null =>
   step.kind === 'choose' ? (step.choices.find(({ id }) => id === said?.choice) ?? null) : null;
 
+const chosenBefore = (chosen: string | null, wanted: string | undefined): boolean =>
+  wanted === undefined ? chosen !== null : chosen === wanted;
+
 /**
  * Walks a service by what a job has answered. Pure: the same answers give the same place on every device. A step that is come to again
  * is a visit of its own, with an answer of its own; the walk ends at the first visit without one, so it ends.
@@ -27,7 +30,7 @@ export function guideOf({ steps }: Pick<Service, 'steps'>, job: Pick<JobState, '
   const visits = new Map<string, number>();
   const lastChoice = new Map<string, string | null>();
   const applies = ({ step: { onlyAfter } }: ServiceStep): boolean =>
-    !onlyAfter || lastChoice.get(onlyAfter.step) === onlyAfter.choice;
+    !onlyAfter || chosenBefore(lastChoice.get(onlyAfter.step) ?? null, onlyAfter.choice);
   const indexOf = (id: string): number => {
     const found = steps.findIndex(({ step }) => step.id === id);
     return found < 0 ? steps.length : found;

@@ -1,4 +1,14 @@
+export { type DirtScale, DIRT_SCALES, DIRT_SCALE_IDS, type DirtScaleId } from './dirt-scales.js';
 export { type FlushFill } from './flush.js';
+export { dirtScaleOf, flushEfforts, flushPlanAt, lastDirt } from './flush-of-job.js';
+export {
+  flushPlan,
+  type FlushEffort,
+  type FlushInput,
+  type FlushPlan,
+  type FlushVerdict,
+  MOST_FILLS,
+} from './flush-plan.js';
 export { changeOfProduct, type ChangeOfProduct, type Way, WAYS, type WayReason } from './change-of-product.js';
 export { chosenAt, type Guide, guideOf } from './guide.js';
 export {

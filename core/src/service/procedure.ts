@@ -1,4 +1,5 @@
 import type { CautionId, Place, Risk } from '../cautions/index.js';
+import type { FlushVerdict } from './flush-plan.js';
 import type { Level, OilLeft, SumpKey } from '../journal/index.js';
 import type { PumpKind, TaskId } from '../limits/index.js';
 
@@ -29,14 +30,14 @@ interface StepBase {
   /** Whatever the place. */
   readonly cautions?: readonly CautionId[];
   readonly amount?: Amount;
-  /** What fills leave of what was there is told beside it; `newFilter` where the oil filter is renewed first. */
+  /** What fills leave of what was there, or the plan of the flush, is told beside it; `newFilter` where the oil filter is renewed first. */
   readonly flushes?: 'oldFilter' | 'newFilter';
   /** Tasks that are done with it. */
   readonly does?: readonly TaskId[];
   /** What it leaves the pump in: a wait from its beginning on, any other step once it is answered. */
   readonly oil?: OilLeft;
-  /** Only where that was chosen the last time. */
-  readonly onlyAfter?: { readonly step: string; readonly choice: string };
+  /** Only where that was chosen the last time; without a choice, where anything was. */
+  readonly onlyAfter?: { readonly step: string; readonly choice?: string };
   /** Where it goes on after it, instead of at the next step: that one is come to once more. */
   readonly then?: string;
 }
@@ -54,6 +55,8 @@ export interface Choice {
   readonly follow?: string;
   /** What it says of the pump: a finding of core/diagnosis and its state. */
   readonly finds?: { readonly id: string; readonly state: string };
+  /** What the plan of a flush says when it calls for it. */
+  readonly verdict?: FlushVerdict;
   /** The level that it says. */
   readonly level?: Level;
 }
@@ -87,6 +90,13 @@ export type Step = StepBase &
         readonly goes?: MeasureGoes;
         readonly sumps?: readonly SumpKey[];
         readonly asksProduct?: true;
+      }
+    /** How dirty it is, on a scale of dirt-scales.ts that is chosen at the start: at first, as it shall be, after a fill. */
+    | {
+        readonly kind: 'dirt';
+        readonly minutes: number;
+        readonly label: string;
+        readonly asks: 'start' | 'target' | 'fill';
       }
     /** The oil is read: in the glass, or in a jar of what was drawn. */
     | { readonly kind: 'look'; readonly minutes: number; readonly at: 'glass' | 'jar' }

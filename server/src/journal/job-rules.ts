@@ -1,5 +1,14 @@
 import type { FieldIssue } from '@winter-jar/contracts';
-import { jobIdOf, PROCEDURES, pumpIdsOf, type Entry, type ProcedureId, type PumpSetUp } from '@winter-jar/core';
+import {
+  DIRT_SCALE_IDS,
+  jobIdOf,
+  PROCEDURES,
+  pumpIdsOf,
+  type Entry,
+  type ProcedureId,
+  type PumpSetUp,
+  type Step,
+} from '@winter-jar/core';
 import type { WritingStatements } from '../database/statements.js';
 
 const unknown = (field: string, value: unknown, right: string): FieldIssue => ({
@@ -40,6 +49,14 @@ function stepIssues({ step, choice }: Extract<Entry, { kind: 'jobStep' }>['body'
   const { steps } = PROCEDURES[procedure as ProcedureId];
   const known = steps.find(({ id }) => id === step);
   if (!known) return [unknown('body.step', step, `one of ${steps.map(({ id }) => id).join(', ')}`)];
-  if (!choice || known.kind !== 'choose' || known.choices.some(({ id }) => id === choice)) return [];
-  return [unknown('body.choice', choice, `one of ${known.choices.map(({ id }) => id).join(', ')}`)];
+  const right = choicesOf(known);
+  return !choice || !right || right.includes(choice)
+    ? []
+    : [unknown('body.choice', choice, `one of ${right.join(', ')}`)];
+}
+
+/** What may be chosen at a step; null where it is another one's affair, such as which oil was filled. */
+function choicesOf(step: Step): readonly string[] | null {
+  if (step.kind === 'choose') return step.choices.map(({ id }) => id);
+  return step.kind === 'dirt' ? DIRT_SCALE_IDS : null;
 }

@@ -113,11 +113,16 @@ function CardStep({ step: shown, number }: { step: ServiceStep; number: number }
         <span className="figure w-6 shrink-0 text-right">{number}</span>
         <span className="min-w-0 flex-1">
           {stepWords(shown, print, '……… mL')}
-          {flushes.length > 0 && ` ${flushWords(flushes, print)}`}
+          {flushes.length > 0 && step.kind === 'measure' && ` ${flushWords(flushes, print)}`}
           {step.kind === 'wait' && ` About ${print.duration(step.minutes)}.`}
           {step.kind === 'measure' && (
             <span className="mt-2 block print:mt-0">
               <Blank label={step.label} unit={units[step.of]} />
+            </span>
+          )}
+          {step.kind === 'dirt' && (
+            <span className="mt-2 block print:mt-0">
+              <Blank label={step.label} />
             </span>
           )}
           {step.kind === 'look' && (

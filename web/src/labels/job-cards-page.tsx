@@ -56,7 +56,7 @@ function JobCards({ page, words }: EntryPageProps) {
       )}
       {told && asked && (
         <div className="mt-4">
-          <Told result={told} page={page} words={words} onAgain={(codes) => void begin(asked, codes)} />
+          <Told result={told} done={[]} page={page} words={words} onAgain={(codes) => void begin(asked, codes)} />
         </div>
       )}
       <ul className="mt-4">

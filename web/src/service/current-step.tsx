@@ -2,6 +2,8 @@ import type { PumpPage } from '@winter-jar/contracts';
 import {
   cautionWords,
   changeOfProduct,
+  flushPlanAt,
+  type FlushPlan,
   CLARITIES,
   WAYS,
   type GuideStep,
@@ -19,7 +21,9 @@ import { QuantityField } from '../ui/quantity-field.js';
 import { CLARITY_WORDS } from '../words/look-words.js';
 import { WAY_WORDS } from '../words/product-change-words.js';
 import type { Words } from '../words/words.js';
+import { DirtReading } from './dirt-reading.js';
 import { fillRefusal } from './fill-refusal.js';
+import { FlushPanel } from './flush-panel.js';
 import { flushWords, headAndRest } from './step-words.js';
 import type { Answer } from './job-entries.js';
 import { Waiting } from './waiting.js';
@@ -27,6 +31,7 @@ import { Waiting } from './waiting.js';
 interface StepProps<K extends Step['kind'] = Step['kind']> {
   readonly step: Extract<Step, { kind: K }>;
   readonly at: GuideStep;
+  readonly done: readonly GuideStep[];
   readonly page: PumpPage;
   readonly words: Words;
   readonly busy: boolean;
@@ -46,6 +51,7 @@ export function CurrentStep({
   useEffect(() => head.current?.focus(), []);
   const { head: title, rest: more } = headAndRest(at.shown, print);
   const cautions = cautionWords(at.shown.cautions);
+  const plan = flushPlanAt(at.shown.step, rest.done, rest.page.setUp);
   return (
     <section aria-label={`Step ${number} of ${count}`} className="flex max-w-[640px] flex-col gap-4">
       <p className="text-[15px] text-ink-2">
@@ -56,7 +62,8 @@ export function CurrentStep({
         {title}
       </h2>
       {more && <p className="text-[19px]">{more}</p>}
-      {at.shown.flushes.length > 0 && <p>{flushWords(at.shown.flushes, print)}</p>}
+      {plan && <FlushPanel plan={plan} />}
+      {!plan && at.shown.flushes.length > 0 && <p>{flushWords(at.shown.flushes, print)}</p>}
       {cautions.length > 0 && (
         <Caution>
           <ul className="flex flex-col gap-2 text-[17px]">
@@ -69,7 +76,7 @@ export function CurrentStep({
           </p>
         </Caution>
       )}
-      <AnswerOf at={at} {...rest} />
+      <AnswerOf at={at} plan={plan} {...rest} />
     </section>
   );
 }
@@ -77,11 +84,11 @@ export function CurrentStep({
 const ORDINALS = ['', 'first', 'second', 'third', 'fourth', 'fifth'];
 const ordinal = (n: number): string => ORDINALS[n] ?? `${n}th`;
 
-function AnswerOf(props: Omit<StepProps, 'step'>) {
+function AnswerOf({ plan, ...props }: Omit<StepProps, 'step'> & { plan: FlushPlan | null }) {
   const { step }: ServiceStep = props.at.shown;
   switch (step.kind) {
     case 'do':
-      return <Done {...props} words={props.words} done="Done" />;
+      return <Done {...props} words={props.words} says="Done" />;
     case 'wait':
       return (
         <Waiting
@@ -95,7 +102,9 @@ function AnswerOf(props: Omit<StepProps, 'step'>) {
     case 'measure':
       return <Measured {...props} step={step} />;
     case 'look':
-      return step.at === 'glass' ? <InTheGlass {...props} step={step} /> : <Done {...props} done="The jar is filled" />;
+      return step.at === 'glass' ? <InTheGlass {...props} step={step} /> : <Done {...props} says="The jar is filled" />;
+    case 'dirt':
+      return <DirtReading {...props} step={step} />;
     case 'choose':
       return step.asksProduct ? (
         <WhichWay {...props} step={step} />
@@ -103,6 +112,7 @@ function AnswerOf(props: Omit<StepProps, 'step'>) {
         <Choose
           label={step.words}
           choices={step.choices}
+          advised={plan ? step.choices.find(({ verdict }) => verdict === plan.verdict)?.id : undefined}
           busy={props.busy}
           onChoose={(choice) => props.onAnswer({ choice })}
         />
@@ -110,10 +120,10 @@ function AnswerOf(props: Omit<StepProps, 'step'>) {
   }
 }
 
-function Done({ busy, onAnswer, done }: Omit<StepProps, 'step'> & { done: string }) {
+function Done({ busy, onAnswer, says }: Omit<StepProps, 'step'> & { says: string }) {
   return (
     <Button size="field" look="solid" disabled={busy} onClick={() => onAnswer({})} className="justify-center">
-      {done}
+      {says}
     </Button>
   );
 }
@@ -121,18 +131,27 @@ function Done({ busy, onAnswer, done }: Omit<StepProps, 'step'> & { done: string
 function Choose({
   label,
   choices,
+  advised,
   busy,
   onChoose,
 }: {
   label: string;
   choices: readonly { readonly id: string; readonly words: string }[];
+  /** The one that the plan calls for. */
+  advised?: string | undefined;
   busy: boolean;
   onChoose: (id: string) => void;
 }) {
   return (
     <div role="group" aria-label={label} className="flex flex-col gap-3">
       {choices.map(({ id, words }) => (
-        <Button key={id} size="field" disabled={busy} onClick={() => onChoose(id)}>
+        <Button
+          key={id}
+          size="field"
+          {...(id === advised ? { look: 'solid' as const } : {})}
+          disabled={busy}
+          onClick={() => onChoose(id)}
+        >
           {words}
         </Button>
       ))}

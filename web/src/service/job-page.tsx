@@ -123,13 +123,14 @@ function Guided({ page, words, job }: EntryPageProps & { job: JobState }) {
               at={current}
               number={done.length + 1}
               count={count}
+              done={done}
               page={page}
               words={words}
               busy={writing.busy}
               onAnswer={answer}
             />
           )}
-          {writing.told && deed && <Told result={writing.told} page={page} words={words} onAgain={deed} />}
+          {writing.told && deed && <Told result={writing.told} done={done} page={page} words={words} onAgain={deed} />}
           <div className="flex flex-wrap gap-3">
             {last && (
               <Button

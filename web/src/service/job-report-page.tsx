@@ -122,7 +122,7 @@ function Steps({
                 {chosen && <span className="font-semibold">: {chosen}</span>}
               </span>
               <span className="text-right">
-                <span className="figure block font-semibold">{valueWords(at, print)}</span>
+                <span className="figure block font-semibold">{valueWords(at, print, steps)}</span>
                 <span className="block text-[14px] text-ink-2">{said?.who ? who(said.who) : null}</span>
               </span>
             </li>

@@ -1,16 +1,25 @@
-import type { Guide, GuideStep } from '@winter-jar/core';
+import { dirtScaleOf, type Guide, type GuideStep } from '@winter-jar/core';
 import { usePrint, type Print } from '../device/use-print.js';
+import { dirtWords } from '../words/dirt-words.js';
 
-/** A measured value in the person's units; null where nobody measured it. */
-export function valueWords({ shown: { step }, said }: GuideStep, print: Print): string | null {
-  if (step.kind !== 'measure' || !said) return null;
-  return said.value === null ? 'not measured' : print[step.of](said.value);
+/** A value that a step was answered with, in the person's units; null where it asks for none. @param done names the scale of a flush */
+export function valueWords(
+  { shown: { step }, said }: GuideStep,
+  print: Print,
+  done: readonly GuideStep[],
+): string | null {
+  if (!said) return null;
+  if (step.kind === 'measure') return said.value === null ? 'not measured' : print[step.of](said.value);
+  if (step.kind !== 'dirt') return null;
+  const scale = dirtScaleOf(done);
+  return scale === null || said.value === null ? 'not read' : dirtWords(scale, said.value);
 }
+const isAsked = ({ shown: { step } }: GuideStep): boolean => step.kind === 'measure' || step.kind === 'dirt';
 
 /** What was measured until now, and what should be at hand. */
 export function SoFar({ guide: { done }, atHand }: { guide: Guide; atHand: readonly string[] }) {
   const print = usePrint();
-  const measured = done.filter(({ shown: { step } }) => step.kind === 'measure');
+  const measured = done.filter(isAsked);
   return (
     <div className="flex flex-col gap-4">
       {measured.length > 0 && (
@@ -19,8 +28,8 @@ export function SoFar({ guide: { done }, atHand }: { guide: Guide; atHand: reado
           <dl className="mt-1">
             {measured.map((at) => (
               <div key={`${at.shown.step.id}/${at.visit}`} className="flex justify-between gap-4 py-0.5 text-[14px]">
-                <dt>{at.shown.step.kind === 'measure' && at.shown.step.label}</dt>
-                <dd className="figure">{valueWords(at, print)}</dd>
+                <dt>{'label' in at.shown.step && at.shown.step.label}</dt>
+                <dd className="figure">{valueWords(at, print, done)}</dd>
               </div>
             ))}
           </dl>

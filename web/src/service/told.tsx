@@ -1,5 +1,5 @@
 import type { PumpPage } from '@winter-jar/contracts';
-import { chosenAt } from '@winter-jar/core';
+import { chosenAt, type GuideStep } from '@winter-jar/core';
 import { usePrint } from '../device/use-print.js';
 import { Button } from '../ui/button.js';
 import { countOf } from '../ui/number.js';
@@ -13,11 +13,14 @@ import type { JobResult } from './use-job.js';
 /** What became of a deed of a job that was not simply taken. */
 export function Told({
   result,
+  done,
   page,
   words,
   onAgain,
 }: {
   result: JobResult;
+  /** The steps of the job until now. */
+  done: readonly GuideStep[];
   page: PumpPage;
   words: Words;
   /** The same deed once more. @param codes of questions that are answered with yes */
@@ -33,7 +36,7 @@ export function Told({
       const value = 'value' in body ? (body.value ?? null) : null;
       const chosen = 'choice' in body ? (body.choice ?? null) : null;
       const said = { entryId: '', step: '', visit: 1, at: happenedAt, who: null, value, choice: chosen, oil: null };
-      const answered = at && (valueWords({ ...at, said }, print) ?? chosenAt({ ...at, said })?.words);
+      const answered = at && (valueWords({ ...at, said }, print, done) ?? chosenAt({ ...at, said })?.words);
       return (
         <p role="alert" className="border-l-4 border-stop bg-sheet p-3">
           {personName(who, page.setUp.house) ?? 'Somebody'} answered this step{' '}

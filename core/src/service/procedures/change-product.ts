@@ -35,6 +35,7 @@ export const CHANGE_PRODUCT: Procedure = {
     ...DRAIN,
     {
       id: 'flush',
+      onlyAfter: { step: 'may', choice: 'badly' },
       does: ['flush'],
       flushes: 'newFilter',
       kind: 'measure',
