@@ -113,7 +113,7 @@ test('an oil change by the guide writes its own record, in no more taps than ste
   await at('Tools and rags away, lock off');
   await tap('Done');
   await expect(page).toHaveURL(/\/pumps\/lf-01\/jobs\//);
-  await expect(page.getByText('650 mL out · 700 mL in · between the marks')).toBeVisible();
+  await expect(page.getByText('650 mL out · 700 mL in · between the marks · a jar of it kept')).toBeVisible();
   // Twenty steps were come to, three with a value.
   expect(counted()).toEqual({ taps: 20, values: 3 });
 

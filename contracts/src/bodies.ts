@@ -115,6 +115,7 @@ export class ChangeBodyDto implements ChangeBody {
   @SomeVolume(1, 'the volume filled, above 0 mL') inMl!: number;
   @Maybe(OneOf(OIL_WENT)) oilWent?: OilWent | null;
   @Maybe(OneOf(LEVELS)) levelAfter?: Level | null;
+  @Maybe(IsBoolean({ message: 'true while a jar of it stands to be read' })) jarKept?: boolean | null;
   @Remark() remark?: string | null;
 }
 

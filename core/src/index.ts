@@ -34,6 +34,7 @@ export {
   guideOf,
   type GuideStep,
   type MeasureGoes,
+  NO_JAR,
   type RecordLine,
   recordOf,
   stepsAnswered,

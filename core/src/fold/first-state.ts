@@ -70,6 +70,7 @@ export function initialState(pumpId: string): PumpState {
     traps: [],
     takenOver: null,
     job: null,
+    toRead: null,
     drained: null,
     case: null,
   };

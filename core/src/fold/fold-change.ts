@@ -6,6 +6,7 @@ import {
   levelNotTold,
   mixedWith,
   oilLost,
+  settlingOf,
   toUl,
   type Finding,
   type GoneCharge,
@@ -14,7 +15,7 @@ import { afterNewOil } from '../machine/index.js';
 import type { PumpSetUp } from '../set-up/index.js';
 import { newCharge } from './first-state.js';
 import { done, onSump, originOf, sinceNow, type Context } from './fold-context.js';
-import { expectedMl, isWaterAnswered, raise } from './judge-look.js';
+import { expectedMl, isWaterAnswered, productOf, raise, UNKNOWN_PRODUCT } from './judge-look.js';
 import { jarOf, keepJar } from './kept-jars.js';
 import { useAfterChange, useAfterTopUp } from './oil-use.js';
 import { KEPT, type PumpState, type SumpState } from './state.js';
@@ -108,12 +109,28 @@ export function foldChange(state: PumpState, context: Context, body: ChangeBody)
   if (!main) return jarred;
   return {
     ...useAfterChange(done(jarred, context, 'look', 'bleed'), levelAfter),
+    toRead: body.jarKept ? jarToRead(state, context, body) : null,
     machine: afterNewOil(jarred.machine, since.at),
     traps: fitted(jarred.traps),
     bars: [],
     notTold: [],
     collapsed: { runs: 0, weightMilli: 0, minutes: 0 },
   };
+}
+
+/** A jar is a litre at most, and half of one where nobody measured what came out. */
+const JAR_ML = { most: 1000, usual: 500 } as const;
+const HOUR_MS = 3_600_000;
+
+/** What came out stands in the room until the water in it shows. */
+function jarToRead(before: PumpState, context: Context, { outMl }: ChangeBody): PumpState['toRead'] {
+  const { entryId, at } = originOf(context);
+  const held = before.sumps.find((s) => s.key === 'oil')?.charge.productId ?? null;
+  const product = productOf(held, context.setUp) ?? UNKNOWN_PRODUCT;
+  const lookedAtMl = Math.min(outMl || JAR_ML.usual, JAR_ML.most);
+  const look = { source: 'drained', hoursStood: 0, lookedAtMl, jarTempC: null } as const;
+  const { neededHours } = settlingOf({ look, product });
+  return { entryId, at, fromAt: new Date(Date.parse(at) + neededHours * HOUR_MS).toISOString() };
 }
 
 /** One change more. What fills a pump that was just flushed is the flush's own last fill: the next flush is counted from there. */

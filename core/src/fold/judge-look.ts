@@ -91,6 +91,7 @@ function chargeSeen({ state, sump, look, setUp, origin }: LookAtSump): ChargeSee
     addedSinceLevel: !charge.levelKnown,
     productChanged: sump.findings.some((f) => f.code === 'otherProduct'),
     pumpHours: overhaul ? (state.totals.minutes - overhaul.minutes) / 60 : null,
+    openedBy: charge.since.entryId,
     gone: charge.gone,
   };
 }

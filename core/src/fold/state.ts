@@ -8,7 +8,7 @@ import type { TaskId } from '../limits/index.js';
 import type { Draw } from './water-found.js';
 
 /** Raised whenever the meaning of a stored state changes; states of another version are rebuilt at start. */
-export const FOLD_VERSION = 13;
+export const FOLD_VERSION = 14;
 
 /** The state keeps at most so many bars; older ones are one collapsed piece. The ruler shows the last twelve. */
 export const MAX_BARS = 20;
@@ -341,6 +341,8 @@ export interface PumpState {
   /** A service under way. */
   readonly job: JobState | null;
   /** Its oil was let out in a service and none filled in since. */
+  /** A jar of the last change that nobody has read since it can be: of that change, filled at, and readable from. */
+  readonly toRead: { readonly entryId: string; readonly at: string; readonly fromAt: string } | null;
   readonly drained: { readonly at: string; readonly who: string | null; readonly jobId: string } | null;
   readonly case: CaseState | null;
 }

@@ -143,12 +143,28 @@ function foldLook(state: PumpState, context: Context, look: LookBody): PumpState
     photoId: look.photoId ?? null,
   });
   const told = look.source === 'bleed' ? withoutLastBleed(judged) : judged;
-  const looked = markLastBar(done(keepJar(told, jar), context, 'look'), 'looked');
+  const kept = { ...keepJar(told, jar), toRead: stillToRead(state, look, originOf(context).at) };
+  // The jar of a charge that is gone says nothing of the oil that runs now.
+  if (isOfJarKept(state, look) && !isFresh(state)) return kept;
+  const looked = markLastBar(done(kept, context, 'look'), 'looked');
   const seen = look.sump === 'oil' ? withUse(looked, context, look) : looked;
   // The jar of a bleed that nobody wrote down speaks for the bleed too.
   const draws = state.sumps.find((s) => s.key === look.sump)?.charge.draws ?? [];
   const unwritten = look.source === 'bleed' && drawOf(draws, look, originOf(context)) === null;
   return unwritten ? markLastBar(done(seen, context, 'bleed'), 'bled') : seen;
+}
+
+/** No run since the main oil was changed. */
+const isFresh = ({ sumps, totals }: PumpState): boolean =>
+  sumps.find((s) => s.key === 'oil')?.charge.since.counts.runs === totals.runs;
+/** Of what came out at the last change. */
+const isOfJarKept = ({ sumps }: PumpState, { source, drawnId }: LookBody): boolean =>
+  source === 'drained' && Boolean(drawnId) && sumps.find((s) => s.key === 'oil')?.charge.since.entryId === drawnId;
+
+/** The jar of the last change waits until it is read after its time; one that names no jar is taken for it. */
+function stillToRead({ toRead }: PumpState, { source, drawnId, sump }: LookBody, at: string): PumpState['toRead'] {
+  const isIt = source === 'drained' && sump === 'oil' && (drawnId ?? toRead?.entryId) === toRead?.entryId;
+  return toRead && isIt && at >= toRead.fromAt ? null : toRead;
 }
 
 /** So far its water is known now, and what was expected of its runs. */
@@ -165,7 +181,7 @@ function withTrapSeen(state: PumpState, look: LookBody): PumpState {
   if (!charge) return state;
   const onCharge = (change: Partial<Charge>) =>
     onSump(state, 'oil', (s) => ({ ...s, charge: { ...charge, ...change } }));
-  if (look.source === 'drained' && charge.goneStretch && state.totals.runs === charge.since.counts.runs) {
+  if (look.source === 'drained' && charge.goneStretch && (isFresh(state) || isOfJarKept(state, look))) {
     const { stretch, foundUl } = charge.goneStretch;
     const traps = withStretch(state.traps, stretch, foundUl + waterUlOf(look));
     return { ...onCharge({ goneStretch: null }), traps };

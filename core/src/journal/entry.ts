@@ -159,6 +159,8 @@ export interface ChangeBody {
   readonly oilWent?: OilWent | null;
   /** Null where nobody read it: somebody is asked to look. */
   readonly levelAfter?: Level | null;
+  /** A jar of what came out stands to be read. */
+  readonly jarKept?: boolean | null;
   readonly remark?: string | null;
 }
 

@@ -28,6 +28,8 @@ export interface ChargeSeen {
   readonly productChanged: boolean;
   /** Hours since it was new or overhauled; null for one long in service. */
   readonly pumpHours: number | null;
+  /** The entry that filled it. */
+  readonly openedBy?: string | null;
   /** The charge that went out with the last change. */
   readonly gone: GoneCharge | null;
 }

@@ -55,9 +55,14 @@ export interface OilReading {
 const rank = (f: Pick<OilFinding, 'level' | 'act'>): number =>
   VERDICT_LEVELS.indexOf(f.level) * 2 + (f.act === 'change' ? 1 : 0);
 
-/** A jar drained at a change, before the new oil has run. */
-export const isOfGoneCharge = ({ look, charge }: Pick<LookInContext, 'look' | 'charge'>): boolean =>
-  look.source === 'drained' && charge.gone !== null && charge.runs === 0;
+/** A jar drained at a change: one that names it, or one that is read before the new oil has run. */
+export const isOfGoneCharge = ({
+  look: { source, drawnId },
+  charge: { gone, runs, openedBy },
+}: {
+  look: Pick<LookBody, 'source' | 'drawnId'>;
+  charge: Pick<ChargeSeen, 'gone' | 'runs' | 'openedBy'>;
+}): boolean => source === 'drained' && gone !== null && (runs === 0 || (Boolean(drawnId) && drawnId === openedBy));
 
 /**
  * What one look says about the oil: the table of house defaults and its special rules (docs/trade.md 6).

@@ -6,7 +6,7 @@ import { setUpBook, type SetUpVersion } from '../set-up/index.js';
 import { chosenAt, guideOf, type Guide } from './guide.js';
 import { PROCEDURES } from './procedures/index.js';
 import type { ProcedureId } from './procedures/procedure-names.js';
-import { recordOf } from './record.js';
+import { NO_JAR, recordOf } from './record.js';
 import { proceduresAt, serviceAt, stepsAnswered, type Service } from './service-at.js';
 
 type Given = Readonly<Record<string, number | string | null>>;
@@ -43,6 +43,8 @@ function walked(service: Service, given: Given = {}, most = 200): { said: JobSta
   }
   throw new Error('it goes in circles');
 }
+/** The jar that a drain fills. */
+const JAR = { jarKept: true };
 const LEVEL_RIGHT: Given = { level: 'right' };
 interface Where {
   readonly pumpId?: string;
@@ -120,7 +122,7 @@ test.each<[string, ProcedureId, Given, unknown[], Where]>([
     'an oil change',
     'oilChange',
     { out: 650, fill: 660, 'level/1': 'low', addMore: 40, 'level/2': 'high', takeOff: 15, 'level/3': 'right' },
-    [{ kind: 'change', sump: 'oil', productId: 'oil-a', outMl: 650, inMl: 685, levelAfter: 'right' }],
+    [{ kind: 'change', sump: 'oil', productId: 'oil-a', outMl: 650, inMl: 685, levelAfter: 'right', ...JAR }],
     {},
   ],
   [
@@ -129,14 +131,14 @@ test.each<[string, ProcedureId, Given, unknown[], Where]>([
     { out: 2380, fill: 2600, level: 'right' },
     [
       'done oilFilter',
-      { kind: 'change', sump: 'oil', productId: 'oil-a', outMl: 2380, inMl: 2600, levelAfter: 'right' },
+      { kind: 'change', sump: 'oil', productId: 'oil-a', outMl: 2380, inMl: 2600, levelAfter: 'right', ...JAR },
     ],
     { bodies: FILTER },
   ],
   [
     'nobody measured what came out',
     'oilChange',
-    { fill: 700, level: 'right' },
+    { fill: 700, jar: NO_JAR, level: 'right' },
     [{ kind: 'change', sump: 'oil', productId: 'oil-a', outMl: null, inMl: 700, levelAfter: 'right' }],
     {},
   ],
@@ -144,7 +146,10 @@ test.each<[string, ProcedureId, Given, unknown[], Where]>([
     'a flush of three fills: the last is the new charge',
     'flush',
     { out: 600, fill: 650, 'again/1': 'more', 'again/2': 'more', 'again/3': 'clean', newCharge: 700, level: 'right' },
-    ['done flush', { kind: 'change', sump: 'oil', productId: 'oil-a', outMl: 600, inMl: 700, levelAfter: 'right' }],
+    [
+      'done flush',
+      { kind: 'change', sump: 'oil', productId: 'oil-a', outMl: 600, inMl: 700, levelAfter: 'right', ...JAR },
+    ],
     {},
   ],
   [

@@ -14,6 +14,8 @@ export type RecordLine = {
 
 /** What a job moved in and out of one sump. mL; null where it was not measured. */
 interface SumpWork {
+  /** A jar of what came out was filled. */
+  jarKept: boolean;
   outMl: number | null;
   filledMl: number | null;
   filledAt: string | null;
@@ -24,9 +26,13 @@ interface SumpWork {
   productId: string | null;
 }
 const nothing = (): SumpWork => ({
+  jarKept: false,
   ...{ outMl: null, filledMl: null, filledAt: null },
   ...{ addedMl: 0, addedAt: null, takenOffMl: 0, productId: null },
 });
+
+/** The answer where no jar was filled. */
+export const NO_JAR = 'none';
 
 const MAIN: readonly SumpKey[] = ['oil'];
 
@@ -71,6 +77,7 @@ export function recordOf(steps: readonly GuideStep[], productOf: (sump: SumpKey)
         body: { sump: 'oil', source: 'sightGlass', hoursStood: 0, clarity: clarity ?? null },
       });
     }
+    if (step.kind === 'look' && step.at === 'jar' && said.choice !== NO_JAR) on('oil').jarKept = true;
     if (step.kind === 'choose' && step.leakStep && said.choice)
       lines.push({
         ...{ kind: 'test', name, happenedAt },
@@ -133,7 +140,7 @@ function pressure(goes: 'exhaustPa' | 'blankOffPa', pa: number): EntryBodies['te
 /** A sump that was filled was changed; one that something was only added to was topped up. */
 function filled(
   sump: SumpKey,
-  { outMl, filledMl, filledAt, addedMl, addedAt, takenOffMl }: SumpWork,
+  { jarKept, outMl, filledMl, filledAt, addedMl, addedAt, takenOffMl }: SumpWork,
   productId: string | null,
   levelAfter: Level | null,
 ): RecordLine | null {
@@ -141,7 +148,12 @@ function filled(
   const inMl = (filledMl ?? 0) + addedMl - takenOffMl;
   if (filledAt)
     return inMl > 0
-      ? { kind: 'change', name: sump, happenedAt: filledAt, body: { sump, productId, outMl, inMl, levelAfter } }
+      ? {
+          kind: 'change',
+          name: sump,
+          happenedAt: filledAt,
+          body: { sump, productId, outMl, inMl, levelAfter, ...(jarKept ? { jarKept } : {}) },
+        }
       : null;
   return addedAt && addedMl > 0
     ? { kind: 'topUp', name: sump, happenedAt: addedAt, body: { sump, productId, addedMl, levelAfter } }

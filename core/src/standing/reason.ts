@@ -55,6 +55,13 @@ export type Reason =
       readonly waitUntil: string | null;
       readonly overdue: boolean;
     })
+  /** A jar of the last change stands to be read from `fromAt` on. */
+  | (ReasonBase & {
+      readonly code: 'jarToRead';
+      readonly entryId: string;
+      readonly fromAt: string;
+      readonly ready: boolean;
+    })
   | (ReasonBase & { readonly code: 'notTakenOver' })
   /** Samples and bleeds have lowered the level, and nobody has read it since. */
   | (ReasonBase & { readonly code: 'readLevel'; readonly takenUl: number })

@@ -155,6 +155,19 @@ function jobReasons({ job, drained }: PumpState, now: string): Reason[] {
   return [...empty, { code: 'jobOpen', level, act: 'goOn', answeredBy: 'job', ...open }];
 }
 
+/** By then a jar says little more: oil and water have parted, and it has been in the way. */
+const JAR_WAITS_DAYS = 7;
+const DAY_MS = 86_400_000;
+
+/** Once its time has come the jar of the last change wants somebody; a jar that nobody reads in a week is let go. */
+function jarReasons({ toRead }: PumpState, now: string): Reason[] {
+  if (!toRead || Date.parse(now) > Date.parse(toRead.fromAt) + JAR_WAITS_DAYS * DAY_MS) return [];
+  const { entryId, fromAt } = toRead;
+  const ready = now >= fromAt;
+  const level = ready ? 'lookSooner' : 'runOn';
+  return [{ code: 'jarToRead', level, act: 'look', answeredBy: 'look', entryId, fromAt, ready }];
+}
+
 /** Runs that count as the heaviest, bleeds that count as dry: until somebody says what they were. */
 const notToldReasons = ({ notTold: entries }: PumpState): Reason[] =>
   entries.length > 0 ? [{ code: 'notTold', level: 'runOn', act: null, answeredBy: 'correction', entries }] : [];
@@ -204,6 +217,7 @@ export function standingAt(input: StandingInput): Standing {
     ...(state.foldVersion === FOLD_VERSION ? [] : [MADE_ANEW]),
     ...unknown,
     ...jobReasons(state, now),
+    ...jarReasons(state, now),
     ...unsettledReasons(input.unsettled ?? 0),
     ...unfitReasons(state, setUp),
     ...findingReasons(state, setUp),

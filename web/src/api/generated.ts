@@ -1418,6 +1418,15 @@ export type Reason =
       answeredBy: AnsweredBy;
     }
   | {
+      code: 'jarToRead';
+      entryId: string;
+      fromAt: string;
+      ready: boolean;
+      level: VerdictLevel;
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
       code: 'notTakenOver';
       level: VerdictLevel;
       act: Act;
@@ -3080,7 +3089,12 @@ export type PumpState = {
   traps: readonly TrapKnown[];
   /** A service under way. */
   job: JobState | null;
-  /** Its oil was let out in a service and none filled in since. */
+  /** A jar of the last change that nobody has read since it can be: of that change, filled at, and readable from. */
+  toRead: {
+    entryId: string;
+    at: string;
+    fromAt: string;
+  } | null;
   drained: {
     at: string;
     who: string | null;
@@ -3451,6 +3465,8 @@ export type ChangeBody = {
   oilWent?: OilWent | null;
   /** Null where nobody read it: somebody is asked to look. */
   levelAfter?: Level | null;
+  /** A jar of what came out stands to be read. */
+  jarKept?: boolean | null;
   remark?: string | null;
 };
 export type DoneBody = {

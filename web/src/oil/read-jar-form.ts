@@ -148,6 +148,15 @@ export function valuesOfLook(entry: Extract<Entry, { kind: 'look' }>, zone: stri
   };
 }
 
+const HOUR_MS = 3_600_000;
+
+/** The jar of the last change, once it can be read: what the page begins with then. */
+export function jarWaiting({ toRead }: PumpState, nowMs: number): Partial<ReadJarValues> {
+  if (!toRead || Date.parse(toRead.fromAt) > nowMs) return {};
+  const hours = Math.round((nowMs - Date.parse(toRead.at)) / HOUR_MS);
+  return { source: 'drained', drawnId: toRead.entryId, stood: 'other', hoursStood: quantityText(hours * 60, 'h') };
+}
+
 /** Jars of this oil that may be read again, the last drawn first. */
 export const jarsDrawn = (state: PumpState, v: Pick<ReadJarValues, 'sump' | 'source'>): readonly Draw[] =>
   (state.sumps.find((s) => s.key === v.sump)?.charge.draws ?? []).filter((d) => d.source === v.source).reverse();

@@ -17,6 +17,7 @@ import { PhotoField } from './photo-field.js';
 import { DrawnFields, JarFields, OilFields, StoodField } from './read-jar-fields.js';
 import {
   initialValues,
+  jarWaiting,
   jarOf,
   readJar,
   settlingOfFields,
@@ -44,7 +45,10 @@ function ReadJar(props: EntryPageProps) {
   const units = useUnits();
   const { zone } = page.row;
   const asked = useAskedSump(page);
-  const defaults = initialValues({ sump: asked ?? firstSump(page), zone, lookedAtMl: '' });
+  const waiting = correctId || asked ? {} : jarWaiting(page.state, Date.parse(words.now));
+  const held = waiting.source ? likelyMl(page.state.jars, waiting.source, chargeMlOf(page, 'oil')) : null;
+  const lookedAtMl = quantityText(held, units.volume);
+  const defaults = { ...initialValues({ sump: asked ?? firstSump(page), zone, lookedAtMl }), ...waiting };
   const form = useEntryForm<'look', ReadJarValues>({
     kind: 'look',
     page,
@@ -65,7 +69,7 @@ function ReadJar(props: EntryPageProps) {
   const inJar = !glass && jar.totalMl > 0;
   const setSource = (source: LookSource) => {
     set('source')(source);
-    set('drawnId')('');
+    set('drawnId')(source === 'drained' ? (page.state.toRead?.entryId ?? '') : '');
     if (source === 'sightGlass' || values.lookedAtMl.trim() !== '') return;
     const ml = likelyMl(page.state.jars, source, chargeMlOf(page, values.sump));
     if (ml !== null) set('lookedAtMl')(quantityText(ml, units.volume));

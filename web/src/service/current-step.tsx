@@ -3,6 +3,7 @@ import {
   cautionWords,
   changeOfProduct,
   flushPlanAt,
+  NO_JAR,
   type FlushPlan,
   CLARITIES,
   WAYS,
@@ -102,7 +103,7 @@ function AnswerOf({ plan, ...props }: Omit<StepProps, 'step'> & { plan: FlushPla
     case 'measure':
       return <Measured {...props} step={step} />;
     case 'look':
-      return step.at === 'glass' ? <InTheGlass {...props} step={step} /> : <Done {...props} says="The jar is filled" />;
+      return step.at === 'glass' ? <InTheGlass {...props} step={step} /> : <InAJar {...props} />;
     case 'dirt':
       return <DirtReading {...props} step={step} />;
     case 'choose':
@@ -198,6 +199,17 @@ function InTheGlass({ step, busy, onAnswer }: StepProps<'look'>) {
       busy={busy}
       onChoose={(choice) => onAnswer({ choice })}
     />
+  );
+}
+
+function InAJar({ busy, onAnswer, ...props }: Omit<StepProps, 'step'>) {
+  return (
+    <div className="flex flex-col gap-3">
+      <Done {...props} busy={busy} onAnswer={onAnswer} says="The jar is filled" />
+      <Button size="field" disabled={busy} onClick={() => onAnswer({ choice: NO_JAR })}>
+        No jar this time
+      </Button>
+    </div>
   );
 }
 

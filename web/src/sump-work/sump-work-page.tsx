@@ -57,7 +57,7 @@ function SumpWorkForm<K extends SumpWorkKind>({ kind, props }: { kind: K; props:
     if (!at) fields.refuse('at', WHEN_WRONG);
     if (fields.hasIssues() || !at) return { ok: false, issues: fields.issues };
     const answer = exactly(kind, at, bodyOf(kind, v, volumesMl));
-    const filterToo = work.asksFilter && page.setUp.model.hasOilFilter && v.oilFilter === 'yes' && !correctId;
+    const filterToo = work.drains && page.setUp.model.hasOilFilter && v.oilFilter === 'yes' && !correctId;
     if (!filterToo) return answer;
     const filter: EntryDraft = { kind: 'done', body: { task: 'oilFilter' }, happenedAt: at, precision: 'exact' };
     return { ok: true, deed: { ...answer.deed, after: [filter] } };
@@ -72,6 +72,7 @@ function SumpWorkForm<K extends SumpWorkKind>({ kind, props }: { kind: K; props:
     oilWent: '',
     unmeasured: [],
     oilFilter: 'no',
+    jarKept: false,
     remark: '',
     ...happensNow(zone),
   };
@@ -85,6 +86,7 @@ function SumpWorkForm<K extends SumpWorkKind>({ kind, props }: { kind: K; props:
       productId: body.productId ?? '',
       levelAfter: body.levelAfter ?? 'notRead',
       oilWent: body.oilWent ?? '',
+      jarKept: body.jarKept ?? false,
       unmeasured: work.volumes.flatMap(({ name }) => ((body[name] ?? null) === null ? [name] : [])),
       remark: body.remark ?? '',
       ...happenedAt(at, zone),
@@ -154,8 +156,15 @@ function SumpWorkForm<K extends SumpWorkKind>({ kind, props }: { kind: K; props:
       {work.fills && (
         <OilWentField page={page} sump={values.sump} value={values.oilWent ?? ''} onChange={set('oilWent')} />
       )}
-      {work.asksFilter && page.setUp.model.hasOilFilter && !correctId && (
+      {work.drains && page.setUp.model.hasOilFilter && !correctId && (
         <Chips label="Oil filter" chips={FILTER} value={values.oilFilter} onChange={set('oilFilter')} />
+      )}
+      {work.drains && values.sump === 'oil' && (
+        <Tick
+          label="A jar of what came out stands to be read"
+          ticked={values.jarKept ?? false}
+          onTick={set('jarKept')}
+        />
       )}
       <WhenField form={form} />
       <Remark form={form} />

@@ -17,6 +17,8 @@ export interface SumpWorkValues extends When, Record<Volume, string> {
   /** Volumes that nobody measured. A draft of before may not have it. */
   unmeasured?: readonly Volume[];
   oilFilter: 'yes' | 'no';
+  /** A draft of before may not have it. */
+  jarKept?: boolean;
   remark: string;
 }
 
@@ -36,8 +38,8 @@ export interface SumpWork {
   readonly levelLabel: string;
   /** Oil is filled: which. Where none is, what came out has lowered the level. */
   readonly fills: boolean;
-  /** The filter may have gone with it. */
-  readonly asksFilter?: true;
+  /** All of it comes out: the filter may have gone with it, and a jar of what came out may stand to be read. */
+  readonly drains?: true;
   readonly sump: (page: PumpPage) => SumpKey;
   /** What a volume begins with, mL; nothing where it is left out. */
   readonly begins?: (page: PumpPage, sump: SumpKey) => Partial<Record<Volume, number>>;
@@ -73,7 +75,7 @@ export const SUMP_WORK: Readonly<Record<SumpWorkKind, SumpWork>> = {
     ],
     levelLabel: 'Level after a minute’s run and a wait',
     fills: true,
-    asksFilter: true,
+    drains: true,
     sump: firstSump,
     begins: (page, sump) => ({ inMl: chargeMlOf(page, sump) }),
   },
@@ -99,6 +101,7 @@ export function bodyOf<K extends SumpWorkKind>(
   const filled = SUMP_WORK[kind].fills
     ? { productId: v.productId, levelAfter, ...(v.oilWent ? { oilWent: v.oilWent } : {}) }
     : { levelAfter };
+  const kept = kind === 'change' && v.jarKept ? { jarKept: true } : {};
   const remark = v.remark.trim() ? { remark: v.remark.trim() } : {};
-  return { sump: v.sump, ...filled, ...volumesMl, ...remark } as unknown as EntryBodies[K];
+  return { sump: v.sump, ...filled, ...volumesMl, ...kept, ...remark } as unknown as EntryBodies[K];
 }

@@ -127,6 +127,7 @@ export function entryWords(entry: Entry, house: HouseSetUp, { print, zone, now }
         `${print.volume(entry.body.inMl)} in`,
         LEVEL_WORDS[entry.body.levelAfter ?? 'notTold'],
         entry.body.oilWent && wentWords(entry.body.oilWent),
+        entry.body.jarKept && 'a jar of it kept',
         entry.body.remark,
       ]);
     case 'meter': {

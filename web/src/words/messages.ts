@@ -191,6 +191,12 @@ const REASON_WORDS: { readonly [C in ReasonCode]: (reason: ReasonOf<C>, words: W
         }
       : { short: `${name}: waits until ${until}`, full: `${since}; it waits until ${until}.` };
   },
+  jarToRead: ({ fromAt, ready }, { zone, now }) => {
+    const from = momentWords(fromAt, zone, now);
+    return ready
+      ? { short: 'A jar to read', full: `The jar of what came out has stood its time since ${from}: read it.` }
+      : { short: `Jar to read from ${from}`, full: `The jar of what came out is to be read from ${from} on.` };
+  },
   notTakenOver: () => ({
     short: 'Not taken over yet',
     full: 'Nothing is known about this pump yet. Take it over: say when its oil was changed, or that nobody knows.',

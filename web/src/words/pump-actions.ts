@@ -208,6 +208,7 @@ export function rightAction(row: {
   if (row.untouched) return { action: 'takeOver', words: 'Take it over' };
   if (row.act !== null) {
     const [worst] = row.reasons;
+    if (worst?.code === 'jarToRead') return { action: 'look', words: 'Read the jar' };
     if (worst?.code === 'level' && worst.filled) return { action: 'look', words: 'Say where the oil went' };
     const elsewhere = worst && 'sump' in worst && worst.sump !== 'oil' ? { sump: worst.sump } : {};
     return { ...ANSWERS[row.act], ...elsewhere };
