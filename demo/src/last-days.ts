@@ -14,6 +14,12 @@ export type LastEntry = {
     readonly cites?: string;
     /** The case that it belongs to, by the name of its opening. */
     readonly ofCase?: string;
+    /** The job that it belongs to, by the name of its start: one deed with it. */
+    readonly ofJob?: string;
+    /** Of a wait that was begun: so long. */
+    readonly waitMinutes?: number;
+    /** Somebody of the yard where it is missing. */
+    readonly who?: string;
   };
 }[EntryKind];
 
@@ -153,12 +159,6 @@ export const LAST_DAYS: readonly LastEntry[] = [
     smell: 'sour',
   }),
   look('lf-02', 5, { colour: 1.5, freeWaterMl: 7 }),
-  {
-    pumpId: 'lf-03',
-    kind: 'change',
-    hoursBefore: 4,
-    body: { sump: 'oil', productId: 'linnet-68', outMl: 940, inMl: 1000, levelAfter: 'right' },
-  },
   look('hs-01', 3, { colour: 2.5, clarity: 'bright', freeWaterMl: 6 }),
   look('rl-01', 1, {
     source: 'sightGlass',

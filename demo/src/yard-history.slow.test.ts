@@ -1,4 +1,4 @@
-import { overlongRuns, rebuild, setUpBook, standingAt } from '@winter-jar/core';
+import { overlongRuns, rebuild, serviceAt, setUpBook, standingAt, type ProcedureId } from '@winter-jar/core';
 import { runLogText } from './run-log-text.js';
 import { yardHistory } from './yard-history.js';
 
@@ -45,6 +45,22 @@ describe.each(['2031-02-11T09:30:00.000Z', '2031-08-21T16:00:00.000Z'])('the yar
     const forgotten = pump('rl-02');
     expect(forgotten && overlongRuns({ ...forgotten, now })).toHaveLength(1);
     expect(Object.keys(house.person)).toHaveLength(3);
+  });
+
+  test('has a service under way in its wait, one that waits for a part, and one that was done, with its jar to read', () => {
+    const jobOf = (id: string) => pump(id)?.standing.reasons.find((r) => r.code === 'jobOpen');
+    expect(jobOf('rl-01')).toMatchObject({ procedure: 'oilChange', paused: false, overdue: false });
+    expect(jobOf('qp-03')).toMatchObject({ procedure: 'inlet', paused: true });
+    expect(jobOf('lf-03')).toBeUndefined();
+    expect(pump('lf-03')?.standing.reasons.map((r) => r.code)).toContain('jarToRead');
+    // Every step that was answered is one that its pump has.
+    for (const { pumpId, state, setUp } of pumps.filter((p) => p.state.job)) {
+      const known = serviceAt(state.job?.procedure as ProcedureId, state, setUp).steps.map(({ step }) => step.id);
+      for (const { step } of [...(state.job?.said ?? []), ...(state.job?.begun ?? [])])
+        expect([pumpId, known]).toEqual([pumpId, expect.arrayContaining([step])]);
+    }
+    const changed = yard.entries.filter((e) => e.kind === 'jobEnded')[0];
+    expect(yard.entries.filter((e) => e.actId === changed?.actId && e.kind === 'change')).toHaveLength(1);
   });
 
   test('no pump runs twice at once', () => {

@@ -7,6 +7,7 @@ import {
   type Entry,
   type SetUpVersion,
 } from '@winter-jar/core';
+import { JOBS } from './jobs.js';
 import { LAST_DAYS } from './last-days.js';
 import { PROFILES } from './profiles.js';
 import { PEOPLE, YARD_RECORDS } from './records.js';
@@ -41,28 +42,31 @@ export function yardHistory(now: string): Yard {
     const random = seededRandom(SEED + 7 * (i + 1));
     return simulatePump({ profile, book, from, until: untilOf(profile.pumpId), random });
   });
-  const placed = LAST_DAYS.map((said) => {
+  const placed = [...LAST_DAYS, ...JOBS].map((said) => {
     const at = new Date(nowMs - said.hoursBefore * 3_600_000).toISOString();
     return { said, at, id: ids.uuid(Date.parse(at)) };
   });
-  const last = placed.map(({ said: { pumpId, equipmentId, kind, body, cites, ofCase }, at, id }): Entry => {
+  const last = placed.map(({ said, at, id }): Entry => {
+    const { pumpId, equipmentId, kind, body, cites, ofCase, ofJob, waitMinutes, who } = said;
     const named = (name: string | undefined) => placed.find((p) => name !== undefined && p.said.name === name)?.id;
-    const [sampleId, caseId] = [named(cites), named(ofCase)];
+    const [sampleId, caseId, jobId] = [named(cites), named(ofCase), named(ofJob)];
+    const until = waitMinutes === undefined ? null : new Date(Date.parse(at) + waitMinutes * 60_000).toISOString();
     return {
       id,
-      actId: id,
+      actId: jobId ?? id,
       kind,
-      body: sampleId ? { ...body, sampleId } : body,
+      body: { ...body, ...(sampleId ? { sampleId } : {}), ...(until ? { until } : {}) },
       subjects: [
         { type: 'pump', id: pumpId },
         ...(equipmentId ? [{ type: 'equipment', id: equipmentId }] : []),
+        ...(jobId && kind.startsWith('job') ? [{ type: 'job', id: jobId }] : []),
         ...(caseId ? [{ type: 'case', id: caseId }] : []),
       ],
       happenedAt: at,
       zone: 'Europe/Lisbon',
       precision: 'exact',
       recordedAt: at,
-      who: WRITERS[id.charCodeAt(id.length - 1) % WRITERS.length] ?? null,
+      who: who ?? WRITERS[id.charCodeAt(id.length - 1) % WRITERS.length] ?? null,
       device: 'yard tablet (simulated)',
       acknowledged: [],
       bodyVersion: BODY_VERSION,

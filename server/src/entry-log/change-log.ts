@@ -17,6 +17,7 @@ export const CHANGE_LOG: EntryLog<'change'> = {
       'out_ml',
       'oil_went',
       'level_after',
+      'jar_kept',
       ...SHARED_COLUMNS.last,
     ],
     required: ['pump', 'changed', 'product', 'in_ml'],
@@ -30,6 +31,7 @@ export const CHANGE_LOG: EntryLog<'change'> = {
     'body.outMl': 'out_ml',
     'body.oilWent': 'oil_went',
     'body.levelAfter': 'level_after',
+    'body.jarKept': 'jar_kept',
   },
   tellsApart: ['sump', 'productId', 'inMl'],
   readBody(cells, house) {
@@ -41,6 +43,7 @@ export const CHANGE_LOG: EntryLog<'change'> = {
       ...(outMl === null ? {} : { outMl }),
       ...(cells.text('oil_went') ? { oilWent: cells.text('oil_went') } : {}),
       ...(cells.text('level_after') ? { levelAfter: cells.text('level_after') } : {}),
+      ...(cells.yes('jar_kept') ? { jarKept: true } : {}),
     };
   },
   write({ body }) {
@@ -51,6 +54,7 @@ export const CHANGE_LOG: EntryLog<'change'> = {
       out_ml: body.outMl,
       oil_went: body.oilWent,
       level_after: body.levelAfter,
+      jar_kept: body.jarKept ? 'yes' : null,
     };
   },
 };

@@ -83,13 +83,15 @@ function Guided({ page, words, job }: EntryPageProps & { job: JobState }) {
           {service.procedure.name}
         </PageHead>
         <div className="flex flex-wrap items-center gap-3">
-          <p className="text-[14px] text-ink-2">
+          <p className="basis-full text-[14px] text-ink-2 sm:basis-auto">
             {who ? `${who} since` : 'Under way since'} {momentWords(job.since, row.zone, words.now)} · usually{' '}
             {print.duration(service.handsMinutes + service.waitMinutes)}
           </p>
-          <Button size="field" onClick={() => move({ how: job.paused ? 'resumed' : 'paused' })} disabled={writing.busy}>
-            {job.paused ? 'Go on' : 'Pause'}
-          </Button>
+          {!job.paused && (
+            <Button size="field" onClick={() => move({ how: 'paused' })} disabled={writing.busy}>
+              Pause
+            </Button>
+          )}
           <Button
             size="field"
             onClick={() => setAsked(asked === 'handOver' ? null : 'handOver')}
@@ -107,9 +109,20 @@ function Guided({ page, words, job }: EntryPageProps & { job: JobState }) {
         <div className="order-1 flex flex-col gap-6 p-4 wide:order-none wide:px-8">
           {asked === 'handOver' && <HandOver page={page} job={job} onDone={move} onLeave={() => setAsked(null)} />}
           {job.paused && (
-            <p role="status" className="border-l-4 border-oil bg-sheet p-3 font-semibold">
-              Paused {momentWords(job.paused.at, row.zone, words.now)}. All steps are kept; “Go on” takes it up again.
-            </p>
+            <div className="flex max-w-[640px] flex-col gap-4">
+              <p role="status" className="border-l-4 border-oil bg-sheet p-3 font-semibold">
+                Paused {momentWords(job.paused.at, row.zone, words.now)}. All steps are kept.
+              </p>
+              <Button
+                size="field"
+                look="solid"
+                className="justify-center"
+                onClick={() => move({ how: 'resumed' })}
+                disabled={writing.busy}
+              >
+                Go on
+              </Button>
+            </div>
           )}
           {state.drained && (
             <p role="status" className="border-l-4 border-stop bg-sheet p-3">

@@ -161,7 +161,7 @@ function SumpWorkForm<K extends SumpWorkKind>({ kind, props }: { kind: K; props:
       )}
       {work.drains && values.sump === 'oil' && (
         <Tick
-          label="A jar of what came out stands to be read"
+          label="A jar of the old oil is kept, to be read"
           ticked={values.jarKept ?? false}
           onTick={set('jarKept')}
         />

@@ -314,9 +314,9 @@ export function headline(
   words: Words,
 ): string {
   const [worst] = row.reasons;
-  if (row.verdict !== 'runOn' && worst) return reasonWords(worst, words).short;
   const job = row.reasons.find(({ code }) => code === 'jobOpen');
-  if (job) return reasonWords(job, words).short;
+  const said = [row.verdict === 'runOn' ? undefined : worst, job].filter((reason) => reason !== undefined);
+  if (said.length > 0) return [...new Set(said)].map((reason) => reasonWords(reason, words).short).join(' · ');
   return row.nextTask ? `${TASK_WORDS[row.nextTask.task]} ${dueWords(row.nextTask, words)}` : 'Nothing logged yet';
 }
 

@@ -206,6 +206,8 @@ export function rightAction(row: {
   place: PumpPlace;
 }): ActionAddress & { readonly words: string } {
   if (row.untouched) return { action: 'takeOver', words: 'Take it over' };
+  // A service under way comes first, whatever else is wanted: it may be what answers it.
+  if (row.reasons.some(({ code }) => code === 'jobOpen')) return ANSWERS.goOn;
   if (row.act !== null) {
     const [worst] = row.reasons;
     if (worst?.code === 'jarToRead') return { action: 'look', words: 'Read the jar' };
@@ -213,7 +215,6 @@ export function rightAction(row: {
     const elsewhere = worst && 'sump' in worst && worst.sump !== 'oil' ? { sump: worst.sump } : {};
     return { ...ANSWERS[row.act], ...elsewhere };
   }
-  if (row.reasons.some(({ code }) => code === 'jobOpen')) return ANSWERS.goOn;
   if (row.reasons[0]?.code === 'madeAnew') return ANSWERS.look;
   if (row.nextTask?.task === 'bleed' && (row.nextTask.status === 'now' || row.nextTask.status === 'reached'))
     return { action: 'bleed', words: 'Bleed settled water' };
