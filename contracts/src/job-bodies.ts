@@ -27,7 +27,7 @@ export class JobStepBodyDto implements JobStepBody {
   @WholeWithin(1, MAX_STEP_VISITS, `which time the step was come to, from 1 to ${MAX_STEP_VISITS}`) visit!: number;
   @OneOf(STEP_PHASES) phase!: StepPhase;
   @Maybe(IsInstant()) until?: string | null;
-  @Maybe(Within(-120, 1_000_000, 'a number from -120 to 1,000,000, in mL, °C or Pa as the step asks')) value?:
+  @Maybe(Within(-200_000, 1_000_000, 'a number from -200,000 to 1,000,000, in mL, °C or Pa as the step asks')) value?:
     number | null;
   @Maybe(IdOf('a choice of the step')) choice?: string | null;
   @Maybe(OneOf(OIL_LEFT)) oil?: OilLeft | null;

@@ -1,5 +1,6 @@
 import 'reflect-metadata';
 import {
+  LEVEL_MARKS,
   MEASURES,
   OIL_LIMITS,
   PUMP_PLACES,
@@ -13,6 +14,7 @@ import {
   TASKS,
   VERDICT_LEVELS,
   type Limits,
+  type ModelFacts,
   type Season,
   type ServiceClass,
   type SetUpKind,
@@ -99,6 +101,15 @@ function AreOilLimits(): PropertyDecorator {
     });
 }
 
+/** As a manual says it, in a few words. */
+function IsFewWords(): PropertyDecorator {
+  return (target, key) => {
+    IsOptional()(target, key);
+    IsString(text(160))(target, key);
+    MaxLength(160, text(160))(target, key);
+  };
+}
+
 /** A name that shows: not only blanks. */
 function IsName(): PropertyDecorator {
   return (target, key) => {
@@ -181,6 +192,17 @@ export class SumpDto {
   @Maybe(Between(0, 200_000, 'mL')) betweenMarksMl?: number | null;
 }
 
+/** Of a model, as its manual says it. */
+export class ModelFactsDto implements ModelFacts {
+  @IsFewWords() drain?: string | null;
+  @IsFewWords() tilt?: string | null;
+  @IsFewWords() keys?: string | null;
+  @IsFewWords() tightening?: string | null;
+  @IsFewWords() seals?: string | null;
+  @IsFewWords() oilFilter?: string | null;
+  @IsFewWords() exhaustFilter?: string | null;
+}
+
 export class PumpModelDto {
   @IsName() name!: string;
   @IsIn(['vane', 'booster', 'dry'], oneOf(['vane', 'booster', 'dry'])) kind!: string;
@@ -194,6 +216,11 @@ export class PumpModelDto {
   @IsBoolean(trueOrFalse) hasOilFilter!: boolean;
   @Maybe(Between(0, 50_000, 'mL')) oilFilterHoldUpMl?: number | null;
   @IsOptional() @IsBoolean(trueOrFalse) hasHourMeter?: boolean | null;
+  @IsOptional() @IsIn(LEVEL_MARKS, oneOf(LEVEL_MARKS)) levelMark?: string | null;
+  @IsOptional()
+  @ValidateNested({ message: 'what a service wants to know' })
+  @Type(() => ModelFactsDto)
+  service?: ModelFactsDto | null;
   @IsOptional() @Length(1, 64, id) usualProductId?: string | null;
   @IsArray({ message: 'a list of sumps' })
   @ArrayMaxSize(4, { message: 'at most 4 sumps' })

@@ -96,8 +96,22 @@ const vane = (name: string, pumpingSpeedM3h: number, chargeMl: number, more: Par
 });
 
 const MODELS: Record<string, PumpModel> = {
-  'bollard-6': vane('Bollard 6', 6, 700),
-  'bollard-16': vane('Bollard 16', 16, 1000),
+  // How its glass shows the level nobody has said.
+  'bollard-6': vane('Bollard 6', 6, 700, {
+    sumps: [{ key: 'oil', chargeMl: 700, housingMl: 1050, holdUpMl: 56, betweenMarksMl: 120 }],
+  }),
+  'bollard-16': vane('Bollard 16', 16, 1000, {
+    levelMark: 'twoLines',
+    service: {
+      drain: 'plug low at the exhaust end',
+      tilt: 'to the exhaust end, a hand’s breadth',
+      keys: 'drain 8 mm hex, fill by hand',
+      tightening: 'drain hand-tight and an eighth',
+      seals: 'drain plug O-ring, set A of the yard',
+      exhaustFilter: 'one element, E16',
+    },
+    sumps: [{ key: 'oil', chargeMl: 1000, housingMl: 1500, holdUpMl: 80, betweenMarksMl: 200 }],
+  }),
   'bollard-25': vane('Bollard 25', 25, 1400),
   'windlass-63': vane('Windlass 63', 63, 2000, {
     stages: 1,

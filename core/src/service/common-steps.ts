@@ -53,10 +53,12 @@ export const LEVEL: readonly Step[] = [
     kind: 'choose',
     minutes: 2,
     words: 'Read the level again, and correct it.',
+    inGlass: true,
     choices: LEVEL_CHOICES,
   },
   {
     id: 'addMore',
+    byGlass: 'level',
     kind: 'measure',
     minutes: 1,
     words: 'Below the mark: add oil, slowly.',
@@ -69,6 +71,7 @@ export const LEVEL: readonly Step[] = [
   },
   {
     id: 'takeOff',
+    byGlass: 'level',
     kind: 'measure',
     minutes: 2,
     words: 'Above the mark: drain down to it.',

@@ -2,6 +2,7 @@ import type { CautionId, Place, Risk } from '../cautions/index.js';
 import type { FlushVerdict } from './flush-plan.js';
 import type { Level, OilLeft, SumpKey } from '../journal/index.js';
 import type { PumpKind, TaskId } from '../limits/index.js';
+import type { ModelFact } from '../set-up/index.js';
 
 /** What is so at a pump, as far as a service goes by it. */
 export interface ServicePlace extends Place {
@@ -30,6 +31,8 @@ interface StepBase {
   /** Whatever the place. */
   readonly cautions?: readonly CautionId[];
   readonly amount?: Amount;
+  /** What the model says of it; what nobody has said is asked for there, and kept. */
+  readonly knows?: readonly ModelFact[];
   /** What fills leave of what was there, or the plan of the flush, is told beside it; `newFilter` where the oil filter is renewed first. */
   readonly flushes?: 'oldFilter' | 'newFilter';
   /** Tasks that are done with it. */
@@ -80,6 +83,7 @@ export type Step = StepBase &
     | { readonly kind: 'wait'; readonly minutes: number; readonly until?: string }
     /**
      * @property sumps the main oil where missing; of several each gets the same share
+     * @property byGlass the step at which the level was tapped: by that it is about so much
      * @property asksProduct which oil it is
      */
     | {
@@ -89,6 +93,7 @@ export type Step = StepBase &
         readonly of: MeasureOf;
         readonly goes?: MeasureGoes;
         readonly sumps?: readonly SumpKey[];
+        readonly byGlass?: string;
         readonly asksProduct?: true;
       }
     /** How dirty it is, on a scale of dirt-scales.ts that is chosen at the start: at first, as it shall be, after a fill. */
@@ -101,6 +106,7 @@ export type Step = StepBase &
     /** The oil is read: in the glass, or in a jar of what was drawn. */
     | { readonly kind: 'look'; readonly minutes: number; readonly at: 'glass' | 'jar' }
     /**
+     * @property inGlass the level is read: it can be tapped in the glass as the model has it
      * @property leakStep of the leak hunt: the first choice says that it passed
      * @property asksProduct which oil comes: what is milder than change-of-product.ts allows cannot be chosen
      */
@@ -108,6 +114,7 @@ export type Step = StepBase &
         readonly kind: 'choose';
         readonly minutes: number;
         readonly choices: readonly Choice[];
+        readonly inGlass?: true;
         readonly leakStep?: string;
         readonly asksProduct?: true;
       }

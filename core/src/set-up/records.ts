@@ -73,6 +73,15 @@ export interface Sump {
   readonly betweenMarksMl?: number | null;
 }
 
+/** How the glass of a model shows its level: two lines, a window to fill to a half or to three quarters, or the upper of two circles. */
+export const LEVEL_MARKS = ['twoLines', 'windowHalf', 'windowThreeQuarters', 'upperCircle'] as const;
+export type LevelMark = (typeof LEVEL_MARKS)[number];
+
+/** What a service wants to know of a model, as its manual says it: each in a few words, asked once and kept. */
+export const MODEL_FACTS = ['drain', 'tilt', 'keys', 'tightening', 'seals', 'oilFilter', 'exhaustFilter'] as const;
+export type ModelFact = (typeof MODEL_FACTS)[number];
+export type ModelFacts = { readonly [F in ModelFact]?: string | null };
+
 export interface PumpModel {
   readonly name: string;
   readonly kind: PumpKind;
@@ -87,6 +96,8 @@ export interface PumpModel {
   readonly hasOilFilter: boolean;
   readonly oilFilterHoldUpMl?: number | null;
   readonly hasHourMeter?: boolean | null;
+  readonly levelMark?: LevelMark | null;
+  readonly service?: ModelFacts | null;
   /** The oil that its manual names. */
   readonly usualProductId?: string | null;
   readonly assumed?: readonly string[] | null;

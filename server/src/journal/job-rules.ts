@@ -45,10 +45,16 @@ export function jobIssues(entry: Entry, sql: Pick<WritingStatements, 'jobsStarte
   return entry.kind === 'jobStep' ? stepIssues(entry.body, own.body.procedure) : [];
 }
 
-function stepIssues({ step, choice }: Extract<Entry, { kind: 'jobStep' }>['body'], procedure: string): FieldIssue[] {
+function stepIssues(
+  { step, choice, value }: Extract<Entry, { kind: 'jobStep' }>['body'],
+  procedure: string,
+): FieldIssue[] {
   const { steps } = PROCEDURES[procedure as ProcedureId];
   const known = steps.find(({ id }) => id === step);
   if (!known) return [unknown('body.step', step, `one of ${steps.map(({ id }) => id).join(', ')}`)];
+  // Only a temperature, and a level off its mark, can be less than nothing.
+  if (known.kind === 'measure' && known.of !== 'temperature' && typeof value === 'number' && value < 0)
+    return [{ field: 'body.value', value, code: 'notRight', right: `${known.label}: 0 or more` }];
   const right = choicesOf(known);
   return !choice || !right || right.includes(choice)
     ? []

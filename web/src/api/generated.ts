@@ -1782,6 +1782,16 @@ export type Pump = {
   limits?: SparseLimits | null;
   oilLimits?: SparseOilLimits | null;
 };
+export type LevelMark = 'twoLines' | 'windowHalf' | 'windowThreeQuarters' | 'upperCircle';
+export type ModelFacts = {
+  drain?: string | null;
+  tilt?: string | null;
+  keys?: string | null;
+  tightening?: string | null;
+  seals?: string | null;
+  oilFilter?: string | null;
+  exhaustFilter?: string | null;
+};
 export type Sump = {
   key: SumpKey;
   chargeMl: number;
@@ -1806,6 +1816,8 @@ export type PumpModel = {
   hasOilFilter: boolean;
   oilFilterHoldUpMl?: number | null;
   hasHourMeter?: boolean | null;
+  levelMark?: LevelMark | null;
+  service?: ModelFacts | null;
   /** The oil that its manual names. */
   usualProductId?: string | null;
   assumed?: readonly string[] | null;

@@ -4,6 +4,7 @@ import {
   changeOfProduct,
   flushPlanAt,
   NO_JAR,
+  warmRiseMl,
   type FlushPlan,
   CLARITIES,
   WAYS,
@@ -19,6 +20,7 @@ import { fieldReader } from '../forms/read-quantity.js';
 import { Button } from '../ui/button.js';
 import { Caution } from '../ui/caution.js';
 import { QuantityField } from '../ui/quantity-field.js';
+import { quantityText } from '../ui/quantity-text.js';
 import { CLARITY_WORDS } from '../words/look-words.js';
 import { WAY_WORDS } from '../words/product-change-words.js';
 import type { Words } from '../words/words.js';
@@ -27,6 +29,8 @@ import { fillRefusal } from './fill-refusal.js';
 import { FlushPanel } from './flush-panel.js';
 import { flushWords, headAndRest } from './step-words.js';
 import type { Answer } from './job-entries.js';
+import { LevelGlass } from './level-glass.js';
+import { AskLevelMark, ModelFacts } from './model-facts.js';
 import { Waiting } from './waiting.js';
 
 interface StepProps<K extends Step['kind'] = Step['kind']> {
@@ -63,6 +67,7 @@ export function CurrentStep({
         {title}
       </h2>
       {more && <p className="text-[19px]">{more}</p>}
+      {at.shown.step.knows && <ModelFacts page={rest.page} facts={at.shown.step.knows} />}
       {plan && <FlushPanel plan={plan} />}
       {!plan && at.shown.flushes.length > 0 && <p>{flushWords(at.shown.flushes, print)}</p>}
       {cautions.length > 0 && (
@@ -82,6 +87,8 @@ export function CurrentStep({
   );
 }
 
+/** After a short run. */
+const WARM_C = 50;
 const ORDINALS = ['', 'first', 'second', 'third', 'fourth', 'fifth'];
 const ordinal = (n: number): string => ORDINALS[n] ?? `${n}th`;
 
@@ -112,10 +119,11 @@ function AnswerOf({ plan, ...props }: Omit<StepProps, 'step'> & { plan: FlushPla
       ) : (
         <Choose
           label={step.words}
+          glass={step.inGlass ? props.page : null}
           choices={step.choices}
           advised={plan ? step.choices.find(({ verdict }) => verdict === plan.verdict)?.id : undefined}
           busy={props.busy}
-          onChoose={(choice) => props.onAnswer({ choice })}
+          onChoose={(choice, value = null) => props.onAnswer({ choice, value })}
         />
       );
   }
@@ -133,6 +141,7 @@ function Choose({
   label,
   choices,
   advised,
+  glass = null,
   busy,
   onChoose,
 }: {
@@ -140,11 +149,21 @@ function Choose({
   choices: readonly { readonly id: string; readonly words: string }[];
   /** The one that the plan calls for. */
   advised?: string | undefined;
+  /** A level that can be tapped in the glass of this pump. */
+  glass?: PumpPage | null;
   busy: boolean;
-  onChoose: (id: string) => void;
+  /** @param offMl by a tap in the glass */
+  onChoose: (id: string, offMl?: number | null) => void;
 }) {
   return (
     <div role="group" aria-label={label} className="flex flex-col gap-3">
+      {glass?.setUp.model.kind === 'vane' && (
+        <>
+          {!glass.setUp.model.levelMark && <AskLevelMark page={glass} />}
+          <LevelGlass model={glass.setUp.model} onTap={({ level, offMl }) => onChoose(level, offMl)} />
+          <WarmRise page={glass} />
+        </>
+      )}
       {choices.map(({ id, words }) => (
         <Button
           key={id}
@@ -157,6 +176,19 @@ function Choose({
         </Button>
       ))}
     </div>
+  );
+}
+
+/** Read warm, it stands higher than it will. */
+function WarmRise({ page: { setUp } }: { page: PumpPage }) {
+  const print = usePrint();
+  const chargeMl = setUp.model.sumps[0]?.chargeMl ?? 0;
+  return (
+    <p className="text-[15px] text-ink-2">
+      Compare readings at one warmth: at {print.temperature(WARM_C)} it stands about{' '}
+      {print.volume(Math.round(warmRiseMl({ chargeMl, oilC: WARM_C })))} higher than in a room of{' '}
+      {print.temperature(20)}.
+    </p>
   );
 }
 
@@ -214,13 +246,15 @@ function InAJar({ busy, onAnswer, ...props }: Omit<StepProps, 'step'>) {
 }
 
 /** One number; what nobody measured stays unsaid, but a fill has an amount. */
-function Measured({ step, page, busy, onAnswer }: StepProps<'measure'>) {
+function Measured({ step, done, page, busy, onAnswer }: StepProps<'measure'>) {
   const units = useUnits();
   const [text, setText] = useState('');
   const [productId, setProductId] = useState('');
   const [issues, setIssues] = useState<Readonly<Record<string, string>>>({});
   const isFill = step.goes === 'in';
   const before = productOf(page, step.sumps?.[0] ?? 'oil');
+  const offMl = done.findLast(({ shown }) => shown.step.id === step.byGlass)?.said?.value ?? null;
+  const offer = offMl === null || offMl === 0 ? null : quantityText(Math.abs(offMl), units.volume);
   const barred = before === null ? null : fillRefusal(page, step, before);
   const comesIn = isFill || step.goes === 'added';
   // Oil that comes in has a name; of one that may not come in another is asked for.
@@ -256,6 +290,11 @@ function Measured({ step, page, busy, onAnswer }: StepProps<'measure'>) {
         <ProductField page={page} value={productId} before={before} onChange={setProductId} error={issues.productId} />
       )}
       <QuantityField label={step.label} dimension={step.of} text={text} onText={setText} error={issues.value} />
+      {offer !== null && text === '' && (
+        <Button size="field" onClick={() => setText(offer)}>
+          By the glass, to the middle: about {offer}
+        </Button>
+      )}
       <div className="flex flex-wrap gap-3">
         <Button type="submit" size="field" look="solid" disabled={busy} className="min-w-40 justify-center">
           Next

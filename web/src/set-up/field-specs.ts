@@ -1,5 +1,6 @@
 // Every field of the set-up in one list, in one view: longer than other files.
-import type { Dimension, SetUpKind } from '@winter-jar/core';
+import { MODEL_FACTS, type Dimension, type SetUpKind } from '@winter-jar/core';
+import { LEVEL_MARK_WORDS, MODEL_FACT_WORDS } from '../words/model-words.js';
 import { SERVICE_WORDS } from '../words/service-words.js';
 import { PROCESS_WORDS } from '../words/process-words.js';
 import { SCHOOL_WORDS } from '../words/school-words.js';
@@ -239,6 +240,19 @@ export const FIELD_SPECS: Readonly<Record<SetUpKind, readonly FieldSpec[]>> = {
     { path: 'ultimatePa', label: 'Ultimate, ballast closed', ...pressure },
     { path: 'ultimateBallastPa', label: 'Ultimate, ballast open', when: (v) => v.ballastRule !== 'none', ...pressure },
     { path: 'hasHourMeter', label: 'Hour meter', type: 'flag', initial: 'no' },
+    {
+      path: 'levelMark',
+      label: 'Its glass shows',
+      type: 'choice',
+      chips: chipsOf(LEVEL_MARK_WORDS),
+      when: kindIs('vane'),
+      section: 'What a service wants to know',
+      hint: 'what its manual says; a service asks for what is missing',
+    },
+    ...MODEL_FACTS.map((fact): FieldSpec => ({
+      ...{ path: `service.${fact}`, label: MODEL_FACT_WORDS[fact].name, hint: MODEL_FACT_WORDS[fact].hint },
+      ...{ type: 'text', when: notDry },
+    })),
   ],
   pump: [
     name,

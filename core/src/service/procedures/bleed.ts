@@ -69,6 +69,7 @@ export const BLEED: Procedure = {
       minutes: 1,
       words: 'Read the level.',
       choices: LEVEL_CHOICES,
+      inGlass: true,
     },
   ],
 };

@@ -48,6 +48,7 @@ export const CHANGE_PRODUCT: Procedure = {
     },
     {
       id: 'filter',
+      knows: ['oilFilter'],
       kind: 'do',
       minutes: 7,
       does: ['oilFilter'],
@@ -57,6 +58,7 @@ export const CHANGE_PRODUCT: Procedure = {
     },
     {
       id: 'exhaust',
+      knows: ['exhaustFilter'],
       kind: 'do',
       minutes: 15,
       does: ['exhaustFilter'],

@@ -45,6 +45,7 @@ export const EXHAUST_FILTER: Procedure = {
     },
     {
       id: 'new',
+      knows: ['exhaustFilter', 'seals'],
       kind: 'do',
       minutes: 8,
       does: ['exhaustFilter'],

@@ -35,7 +35,13 @@ export const HOUSING_CLEAN: Procedure = {
       risks: ['solvent', 'wipes'],
     },
     { id: 'dry', kind: 'wait', minutes: 30, words: 'Dry it completely.' },
-    { id: 'caseOn', kind: 'do', minutes: 15, words: 'New housing gasket, case on, bolts crosswise.' },
+    {
+      id: 'caseOn',
+      kind: 'do',
+      minutes: 15,
+      words: 'New housing gasket, case on, bolts crosswise.',
+      knows: ['seals', 'tightening'],
+    },
     {
       id: 'flushes',
       kind: 'measure',

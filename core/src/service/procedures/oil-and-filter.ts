@@ -42,6 +42,7 @@ export const OIL_AND_FILTER: Procedure = {
     },
     {
       id: 'filterOn',
+      knows: ['oilFilter'],
       kind: 'do',
       minutes: 3,
       does: ['oilFilter'],

@@ -4,17 +4,31 @@ import { PROCEDURE_NAMES } from './procedure-names.js';
 
 /** Out with the old oil, the last of it too. */
 const DRAINING: readonly Step[] = [
-  { id: 'fillPlug', kind: 'do', minutes: 1, words: 'Open the fill plug first, so that it drains smoothly.' },
+  {
+    id: 'fillPlug',
+    kind: 'do',
+    minutes: 1,
+    words: 'Open the fill plug first, so that it drains smoothly.',
+    knows: ['keys'],
+  },
   {
     id: 'drain',
     kind: 'wait',
     minutes: 10,
     until: 'only drops come',
     oil: 'out',
+    knows: ['drain'],
     words: 'Container beneath, open the drain, let it run out.',
     risks: ['oilOut', 'drains', 'nearOil', 'hot'],
   },
-  { id: 'tilt', kind: 'do', minutes: 2, words: 'Tilt it for the last of it.', risks: ['tilts'] },
+  {
+    id: 'tilt',
+    kind: 'do',
+    minutes: 2,
+    words: 'Tilt it for the last of it.',
+    knows: ['tilt'],
+    risks: ['tilts'],
+  },
   {
     id: 'rinse',
     kind: 'do',
@@ -37,6 +51,7 @@ const DRAINING: readonly Step[] = [
     kind: 'do',
     minutes: 3,
     words: 'Look at the O-ring or gasket of the plug, wipe it, close; not over-tight.',
+    knows: ['seals', 'tightening'],
     risks: ['wipes'],
   },
 ];

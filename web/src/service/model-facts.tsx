@@ -1,0 +1,110 @@
+import type { PumpPage } from '@winter-jar/contracts';
+import { LEVEL_MARKS, type LevelMark, type ModelFact, type PumpModel } from '@winter-jar/core';
+import { useState } from 'react';
+import { v7 as newId } from 'uuid';
+import { firstVersion } from '../set-up/new-version.js';
+import { useWriteSetUp } from '../set-up/use-write-set-up.js';
+import { Button } from '../ui/button.js';
+import { TextField } from '../ui/field.js';
+import { LEVEL_MARK_WORDS, MODEL_FACT_WORDS } from '../words/model-words.js';
+
+/** The model with something more that is known of it, from now on. */
+function useKeep({ setUp: { pump, model } }: PumpPage) {
+  const { write, busy } = useWriteSetUp();
+  const [failed, setFailed] = useState(false);
+  async function keep(more: Partial<PumpModel>) {
+    const at = new Date().toISOString();
+    const body = { ...model, ...more };
+    const result = await write([firstVersion('pumpModel', { id: newId(), subjectId: pump.modelId, at, body })], null);
+    setFailed(result.kind !== 'written');
+  }
+  return { keep, busy, failed };
+}
+
+const NotKept = () => (
+  <p role="alert" className="font-semibold text-stop">
+    Not kept: the server does not answer. What you typed stands here; try again.
+  </p>
+);
+
+/** What the model says of a step. What nobody has said is asked for once, and kept for all pumps of it. */
+export function ModelFacts({ page, facts }: { page: PumpPage; facts: readonly ModelFact[] }) {
+  const { model } = page.setUp;
+  const { keep, busy, failed } = useKeep(page);
+  const [asked, setAsked] = useState(false);
+  const [typed, setTyped] = useState<Partial<Record<ModelFact, string>>>({});
+  const known = facts.filter((fact) => model.service?.[fact]);
+  const missing = facts.filter((fact) => !model.service?.[fact]);
+  const said = Object.fromEntries(missing.flatMap((fact) => (typed[fact]?.trim() ? [[fact, typed[fact].trim()]] : [])));
+  return (
+    <section aria-label={`${model.name}, as its manual says`} className="flex flex-col gap-3">
+      {known.length > 0 && (
+        <dl className="text-[17px]">
+          {known.map((fact) => (
+            <div key={fact} className="flex flex-wrap gap-x-2">
+              <dt className="text-ink-2">{MODEL_FACT_WORDS[fact].name}:</dt>
+              <dd className="font-semibold wrap-anywhere">{model.service?.[fact]}</dd>
+            </div>
+          ))}
+        </dl>
+      )}
+      {missing.length > 0 && !asked && (
+        <button
+          type="button"
+          className="min-h-11 self-start text-left text-[15px] underline underline-offset-4"
+          onClick={() => setAsked(true)}
+        >
+          Not said for {model.name} yet: {missing.map((fact) => MODEL_FACT_WORDS[fact].name.toLowerCase()).join(', ')}
+        </button>
+      )}
+      {missing.length > 0 && asked && (
+        <form
+          className="flex flex-col gap-4 border-l-4 border-oil bg-sheet p-4"
+          onSubmit={(event) => {
+            event.preventDefault();
+            void keep({ service: { ...model.service, ...said } });
+          }}
+        >
+          {missing.map((fact) => (
+            <TextField
+              key={fact}
+              label={MODEL_FACT_WORDS[fact].name}
+              value={typed[fact] ?? ''}
+              onText={(text) => setTyped({ ...typed, [fact]: text })}
+              hint={MODEL_FACT_WORDS[fact].hint}
+            />
+          ))}
+          {failed && <NotKept />}
+          <div className="flex flex-wrap gap-3">
+            <Button type="submit" size="field" disabled={busy || Object.keys(said).length === 0}>
+              Keep it for every {model.name}
+            </Button>
+            <Button size="field" look="plain" onClick={() => setAsked(false)}>
+              Not now
+            </Button>
+          </div>
+        </form>
+      )}
+    </section>
+  );
+}
+
+/** How a glass shows its level is asked before it is read the first time. */
+export function AskLevelMark({ page }: { page: PumpPage }) {
+  const { keep, busy, failed } = useKeep(page);
+  return (
+    <div role="group" aria-label={`What the glass of ${page.setUp.model.name} shows`} className="flex flex-col gap-2">
+      <p className="text-[15px] text-ink-2">
+        What does the glass of {page.setUp.model.name} show? Asked once; then it is drawn here.
+      </p>
+      <div className="flex flex-wrap gap-2">
+        {LEVEL_MARKS.map((mark: LevelMark) => (
+          <Button key={mark} disabled={busy} onClick={() => void keep({ levelMark: mark })}>
+            {LEVEL_MARK_WORDS[mark]}
+          </Button>
+        ))}
+      </div>
+      {failed && <NotKept />}
+    </div>
+  );
+}
