@@ -10,12 +10,14 @@ import {
   type JobStartedBody,
   type JobStepBody,
   type OilLeft,
+  type PartUsed,
   type StepPhase,
 } from '@winter-jar/core';
-import { IsBoolean } from 'class-validator';
+import { Type } from 'class-transformer';
+import { ArrayMaxSize, IsArray, IsBoolean, IsOptional, IsString, MaxLength, ValidateNested } from 'class-validator';
 import { IdOf, Maybe, OneOf, Remark, WholeWithin, Within } from './body-rules.js';
 import { IsInstant } from './instant.js';
-import { MAX_STEP_VISITS } from './limits.js';
+import { MAX_PARTS, MAX_STEP_VISITS } from './limits.js';
 
 export class JobStartedBodyDto implements JobStartedBody {
   @IdOf('a procedure') procedure!: string;
@@ -41,7 +43,21 @@ export class JobMovedBodyDto implements JobMovedBody {
   @Remark() remark?: string | null;
 }
 
+export class PartUsedDto implements PartUsed {
+  @IdOf('a place of the model') place!: string;
+  @IsOptional()
+  @IsString({ message: 'what the part is called' })
+  @MaxLength(160, { message: 'at most 160 characters' })
+  part!: string | null;
+}
+
 export class JobEndedBodyDto implements JobEndedBody {
   @OneOf(JOB_ENDS) how!: JobEnd;
+  @IsOptional()
+  @IsArray({ message: 'a list of parts' })
+  @ArrayMaxSize(MAX_PARTS, { message: `at most ${MAX_PARTS} parts` })
+  @ValidateNested({ each: true, message: 'a place and its part' })
+  @Type(() => PartUsedDto)
+  parts?: PartUsedDto[] | null;
   @Remark() remark?: string | null;
 }

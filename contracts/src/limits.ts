@@ -33,6 +33,8 @@ export const MAX_MEASURED = 6;
 export const MAX_CHECK_RUNS = 100;
 
 /** A step that is come to oftener goes in circles. */
+/** Parts of one service. */
+export const MAX_PARTS = 40;
 export const MAX_STEP_VISITS = 50;
 
 /** Questions that one entry may be asked: more than there are. */

@@ -285,6 +285,7 @@ export class MaterialDto {
 
 export class PersonDto {
   @IsName() name!: string;
+  @IsOptional() @IsBoolean(trueOrFalse) maySpecialist?: boolean | null;
 }
 
 export class JarPointDto {
@@ -304,6 +305,7 @@ export class JarShapeDto {
 export class HouseRulesDto {
   @AreLimits() limits!: object;
   @IsOptional() @AreOilLimits() oilLimits?: object | null;
+  @IsOptional() @IsBoolean(trueOrFalse) opensModules?: boolean | null;
   @Maybe(Between(0, 1_000_000, 'money per hour')) hourPrice?: number | null;
   @Maybe(Between(0, 1_000_000, 'money per report')) labPrice?: number | null;
 }

@@ -244,7 +244,7 @@ const PUMPS: Record<string, Pump> = {
 
 /** Who writes in the yard. Made up, like all of it. */
 export const PEOPLE: Record<string, Person> = {
-  wren: { name: 'Wren' },
+  wren: { name: 'Wren', maySpecialist: true },
   corin: { name: 'Corin' },
   maud: { name: 'Maud' },
 };
@@ -263,7 +263,7 @@ export const YARD_RECORDS: readonly {
     ['material', MATERIAL_LIBRARY],
     ['pump', PUMPS],
     ['person', PEOPLE],
-    ['houseRules', { house: { limits: {} } }],
+    ['houseRules', { house: { limits: {}, opensModules: true } }],
   ] as const
 ).flatMap(([kind, records]) =>
   Object.entries(records).map(([subjectId, body]) => ({ kind, subjectId, body: body as SetUpBodies[SetUpKind] })),

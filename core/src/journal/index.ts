@@ -75,6 +75,7 @@ export {
   JOB_MOVES,
   type JobMove,
   type JobMovedBody,
+  type PartUsed,
   type JobStartedBody,
   type JobStepBody,
   OIL_LEFT,

@@ -43,7 +43,14 @@ export interface JobMovedBody {
 export const JOB_ENDS = ['done', 'givenUp'] as const;
 export type JobEnd = (typeof JOB_ENDS)[number];
 
+/** A part that was fitted: its place, and what the model calls it; null where nobody has said. */
+export interface PartUsed {
+  readonly place: string;
+  readonly part: string | null;
+}
+
 export interface JobEndedBody {
   readonly how: JobEnd;
+  readonly parts?: readonly PartUsed[] | null;
   readonly remark?: string | null;
 }

@@ -163,6 +163,30 @@ test.each<[string, ProcedureId, Given, unknown[], Where]>([
     {},
   ],
   [
+    'before a run: what was seen, and what was added',
+    'beforeRun',
+    { glass: 'bright', 'level/1': 'low', topUp: 40, 'level/2': 'right', water: 'none' },
+    [
+      { kind: 'look', sump: 'oil', source: 'sightGlass', hoursStood: 1, clarity: 'bright', level: 'low' },
+      { kind: 'topUp', sump: 'oil', productId: 'oil-a', addedMl: 40, levelAfter: 'right' },
+    ],
+    {},
+  ],
+  [
+    'before a run: the level has risen by itself',
+    'beforeRun',
+    { glass: 'hazy', level: 'high' },
+    [{ kind: 'look', sump: 'oil', source: 'sightGlass', hoursStood: 1, clarity: 'hazy', level: 'high' }],
+    {},
+  ],
+  [
+    'stopped under vacuum',
+    'afterRun',
+    { stop: 'underVacuum' },
+    [{ kind: 'test', findings: [{ id: 'stoppedUnderVacuum', state: 'yes', certainty: 1 }] }],
+    {},
+  ],
+  [
     'a purge, and the look after it',
     'ballastPurge',
     { glass: 'hazy' },

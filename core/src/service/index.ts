@@ -20,11 +20,12 @@ export {
   type Step,
   type StepKind,
 } from './procedure.js';
+export { mayNot, type MayNot } from './who-may.js';
 export { PROCEDURES } from './procedures/index.js';
 export { PROCEDURE_NAMES, type ProcedureId } from './procedures/procedure-names.js';
 export { schoolCosts, type SchoolCost } from './school-costs.js';
 export { GLASS_MARKS, glassLevel, type GlassLevel, warmRiseMl } from './level.js';
-export { NO_JAR, type RecordLine, recordOf } from './record.js';
+export { NO_JAR, partsUsed, type RecordLine, recordOf } from './record.js';
 export {
   type GuideStep,
   stepsAnswered,

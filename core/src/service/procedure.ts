@@ -33,6 +33,8 @@ interface StepBase {
   readonly amount?: Amount;
   /** What the model says of it; what nobody has said is asked for there, and kept. */
   readonly knows?: readonly ModelFact[];
+  /** Parts of the model that are new then. */
+  readonly uses?: readonly ModelFact[];
   /** What fills leave of what was there, or the plan of the flush, is told beside it; `newFilter` where the oil filter is renewed first. */
   readonly flushes?: 'oldFilter' | 'newFilter';
   /** Tasks that are done with it. */
@@ -104,7 +106,8 @@ export type Step = StepBase &
         readonly asks: 'start' | 'target' | 'fill';
       }
     /** The oil is read: in the glass, or in a jar of what was drawn. */
-    | { readonly kind: 'look'; readonly minutes: number; readonly at: 'glass' | 'jar' }
+    /** @property hoursStood of a pump that stands; missing where it runs */
+    | { readonly kind: 'look'; readonly minutes: number; readonly at: 'glass' | 'jar'; readonly hoursStood?: number }
     /**
      * @property inGlass the level is read: it can be tapped in the glass as the model has it
      * @property leakStep of the leak hunt: the first choice says that it passed

@@ -1,4 +1,5 @@
-import type { EntryBodies, Level, SumpKey } from '../journal/index.js';
+import type { EntryBodies, Level, PartUsed, SumpKey } from '../journal/index.js';
+import type { PumpModel } from '../set-up/index.js';
 import { chosenAt } from './guide.js';
 import type { GuideStep } from './service-at.js';
 
@@ -53,6 +54,8 @@ export function recordOf(steps: readonly GuideStep[], productOf: (sump: SumpKey)
     ...{ drawnMl: null, waterMl: null, at: null },
   };
   let level: Level | null = null;
+  /** As it stood before anything was done for it. */
+  let found: Level | null = null;
   for (const at of steps) {
     const { said, visit } = at;
     const { step } = at.shown;
@@ -65,6 +68,7 @@ export function recordOf(steps: readonly GuideStep[], productOf: (sump: SumpKey)
         lines.push({ kind: 'done', name: `${name}/${task}`, happenedAt, body: { task } });
     const chosen = chosenAt(at);
     level = chosen?.level ?? level;
+    found ??= chosen?.level ?? null;
     if (chosen?.finds)
       lines.push({
         ...{ kind: 'test', name: `${name}/found`, happenedAt },
@@ -74,7 +78,7 @@ export function recordOf(steps: readonly GuideStep[], productOf: (sump: SumpKey)
       const clarity = said.choice as EntryBodies['look']['clarity'];
       lines.push({
         ...{ kind: 'look', name, happenedAt },
-        body: { sump: 'oil', source: 'sightGlass', hoursStood: 0, clarity: clarity ?? null },
+        body: { sump: 'oil', source: 'sightGlass', hoursStood: step.hoursStood ?? 0, clarity: clarity ?? null },
       });
     }
     if (step.kind === 'look' && step.at === 'jar' && said.choice !== NO_JAR) on('oil').jarKept = true;
@@ -129,7 +133,17 @@ export function recordOf(steps: readonly GuideStep[], productOf: (sump: SumpKey)
     const line = filled(sump, done, done.productId ?? productOf(sump), sump === 'oil' ? level : null);
     if (line) lines.push(line);
   }
-  return lines.sort((a, b) => (a.happenedAt < b.happenedAt ? -1 : a.happenedAt > b.happenedAt ? 1 : 0));
+  // Whoever looked in the glass has seen its level too.
+  const seen = lines.map((line) =>
+    line.kind === 'look' && found ? { ...line, body: { ...line.body, level: found } } : line,
+  );
+  return seen.sort((a, b) => (a.happenedAt < b.happenedAt ? -1 : a.happenedAt > b.happenedAt ? 1 : 0));
+}
+
+/** Parts that were fitted in steps that were answered, each once. */
+export function partsUsed(steps: readonly GuideStep[], { service }: Pick<PumpModel, 'service'>): PartUsed[] {
+  const places = steps.flatMap(({ shown, said }) => (said ? (shown.step.uses ?? []) : []));
+  return [...new Set(places)].map((place) => ({ place, part: service?.[place] ?? null }));
 }
 
 function pressure(goes: 'exhaustPa' | 'blankOffPa', pa: number): EntryBodies['test'] {

@@ -155,7 +155,13 @@ test('the minutes of hands are apart from those of waiting', () => {
 
 test('every procedure is whole: letters A to P, ids of its own, sentences, amounts where it names them', () => {
   const all = Object.values(PROCEDURES);
-  expect(all.map(({ letter }) => letter).join('')).toBe('ABCDEFGHIJKLMNOP');
+  // What is looked at before a run has no letter of its own.
+  expect(
+    all
+      .map(({ letter }) => letter)
+      .join('')
+      .replace('·', ''),
+  ).toBe('ABCDEFGHIJKLMNOP');
   for (const { name, steps } of all) {
     expect([name, new Set(steps.map(({ id }) => id)).size]).toEqual([name, steps.length]);
     for (const { id, words, amount, minutes } of steps) {

@@ -184,11 +184,15 @@ export interface Material {
 /** Someone who writes in the journal. */
 export interface Person {
   readonly name: string;
+  /** Work for a specialist, such as opening the pump module. */
+  readonly maySpecialist?: boolean | null;
 }
 
 export interface HouseRules {
   readonly limits: SparseLimits;
   readonly oilLimits?: SparseOilLimits | null;
+  /** Pump modules are opened in this house; missing means they are exchanged. */
+  readonly opensModules?: boolean | null;
   /** What an hour's work and a laboratory's report cost, in the house's money. */
   readonly hourPrice?: number | null;
   readonly labPrice?: number | null;

@@ -2,9 +2,11 @@ import type { FieldIssue } from '@winter-jar/contracts';
 import {
   DIRT_SCALE_IDS,
   jobIdOf,
+  mayNot,
   PROCEDURES,
   pumpIdsOf,
   type Entry,
+  type MayNot,
   type ProcedureId,
   type PumpSetUp,
   type Step,
@@ -18,13 +20,22 @@ const unknown = (field: string, value: unknown, right: string): FieldIssue => ({
   right,
 });
 
+const ALLOWED: Readonly<Record<MayNot, string>> = {
+  house: 'a procedure that the house’s rules allow: pump modules are not opened here, they are exchanged',
+  person: 'started by somebody whose record allows a specialist’s work',
+};
+
 /** Procedures are those of core/service, and each is for some kinds of pump. */
-export function procedureIssues(entry: Extract<Entry, { kind: 'jobStarted' }>, { model }: PumpSetUp): FieldIssue[] {
+export function procedureIssues(
+  entry: Extract<Entry, { kind: 'jobStarted' }>,
+  { model, house }: PumpSetUp,
+): FieldIssue[] {
   const { procedure } = entry.body;
   const known = Object.hasOwn(PROCEDURES, procedure) ? PROCEDURES[procedure as ProcedureId] : null;
-  return known?.kinds.includes(model.kind)
-    ? []
-    : [unknown('body.procedure', procedure, `the id of a procedure that ${model.name} has`)];
+  if (!known?.kinds.includes(model.kind))
+    return [unknown('body.procedure', procedure, `the id of a procedure that ${model.name} has`)];
+  const why = mayNot(known, house, entry.who ?? null);
+  return why ? [{ field: 'body.procedure', value: procedure, code: 'notAllowed', right: ALLOWED[why] }] : [];
 }
 
 /** A job is started once; what is said of it names one of this pump that was started before, and a step of its procedure. */

@@ -2010,6 +2010,8 @@ export type Material = {
 };
 export type Person = {
   name: string;
+  /** Work for a specialist, such as opening the pump module. */
+  maySpecialist?: boolean | null;
 };
 export type JarShape = {
   name: string;
@@ -2021,6 +2023,8 @@ export type JarShape = {
 export type HouseRules = {
   limits: SparseLimits;
   oilLimits?: SparseOilLimits | null;
+  /** Pump modules are opened in this house; missing means they are exchanged. */
+  opensModules?: boolean | null;
   /** What an hour's work and a laboratory's report cost, in the house's money. */
   hourPrice?: number | null;
   labPrice?: number | null;
@@ -3600,8 +3604,13 @@ export type JobMovedBody = {
   remark?: string | null;
 };
 export type JobEnd = 'done' | 'givenUp';
+export type PartUsed = {
+  place: string;
+  part: string | null;
+};
 export type JobEndedBody = {
   how: JobEnd;
+  parts?: readonly PartUsed[] | null;
   remark?: string | null;
 };
 export type NoteBody = {

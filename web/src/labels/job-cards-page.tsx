@@ -1,11 +1,12 @@
-import { proceduresAt, serviceAt, type ProcedureId } from '@winter-jar/core';
+import { mayNot, proceduresAt, serviceAt, type ProcedureId } from '@winter-jar/core';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { Button, LinkButton } from '../ui/button.js';
 import { PageHead } from '../ui/page-head.js';
 import { PageTitle } from '../ui/page-title.js';
 import { WithPump, type EntryPageProps } from '../entry/entry-page.js';
-import { lastsWords, SKILL_WORDS } from '../service/step-words.js';
+import { useAppSelector } from '../device/store.js';
+import { lastsWords, MAY_NOT_WORDS, SKILL_WORDS } from '../service/step-words.js';
 import { Told } from '../service/told.js';
 import { Running } from '../round/running.js';
 import { useJob } from '../service/use-job.js';
@@ -20,7 +21,11 @@ function JobCards({ page, words }: EntryPageProps) {
   const { row, state, setUp } = page;
   const navigate = useNavigate();
   const { start, busy, told } = useJob(page);
-  const services = proceduresAt(state, setUp).map((id) => serviceAt(id, state, setUp));
+  const who = useAppSelector((s) => s.prefs.who);
+  const services = proceduresAt(state, setUp).map((id) => {
+    const service = serviceAt(id, state, setUp);
+    return { ...service, barred: mayNot(service.procedure, setUp.house, who) };
+  });
   const toJob = `/pumps/${row.pumpId}/job`;
   const [asked, setAsked] = useState<ProcedureId | null>(null);
   async function begin(id: ProcedureId, codes: readonly string[] = []) {
@@ -60,7 +65,7 @@ function JobCards({ page, words }: EntryPageProps) {
         </div>
       )}
       <ul className="mt-4">
-        {services.map(({ id, procedure, ...lasts }) => (
+        {services.map(({ id, procedure, barred, ...lasts }) => (
           <li key={id} className="flex items-center gap-4 border-b border-rule-soft py-2">
             <span className="min-w-0 flex-1">
               <span className="block font-semibold">{procedure.name}</span>
@@ -75,14 +80,18 @@ function JobCards({ page, words }: EntryPageProps) {
                 Card on paper
               </Link>
             </span>
-            <Button
-              size="field"
-              disabled={busy || state.job !== null}
-              aria-label={`Start: ${procedure.name}`}
-              onClick={() => void begin(id)}
-            >
-              Start
-            </Button>
+            {barred ? (
+              <span className="max-w-56 text-[14px] text-ink-2">{MAY_NOT_WORDS[barred]}</span>
+            ) : (
+              <Button
+                size="field"
+                disabled={busy || state.job !== null}
+                aria-label={`Start: ${procedure.name}`}
+                onClick={() => void begin(id)}
+              >
+                Start
+              </Button>
+            )}
           </li>
         ))}
       </ul>

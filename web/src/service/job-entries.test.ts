@@ -6,6 +6,7 @@ const JOB_ID = '01a22cd7-b05e-74ba-8ecc-57288084884d';
 const setUp = bookOf().pumpAt({ pumpId: 'p1', instant: at(1) })!;
 const service = serviceAt('oilChange', initialState('p1'), setUp);
 const productOf = () => 'oil-a';
+const of = { model: setUp.model, productOf };
 const started: JobState = {
   ...{ jobId: JOB_ID, procedure: 'oilChange', startedAt: at(1), who: null, since: at(1) },
   ...{ foundDrained: false, paused: null, said: [], begun: [] },
@@ -34,7 +35,7 @@ function upTo(step: string | null): { job: JobState; last: readonly JobDraft[] }
     const { current } = guideOf(service, job);
     const id = current?.shown.step.id ?? null;
     if (id === step) return { job, last: [] };
-    const input = { answer: ANSWERS[id ?? ''] ?? {}, nowMs: Date.parse(at(1)) + n * 60_000, attempt: 1, productOf };
+    const input = { answer: ANSWERS[id ?? ''] ?? {}, nowMs: Date.parse(at(1)) + n * 60_000, attempt: 1, ...of };
     const { drafts, then } = answerOf(job, service, input);
     job = after(job, drafts);
     if (then.ended) return { job, last: drafts };
@@ -45,7 +46,7 @@ const words = (drafts: readonly JobDraft[]) =>
     kind === 'jobStep' ? `${body.step} ${body.phase}${body.oil ? ` oil ${body.oil}` : ''}` : kind,
   );
 const answer = (job: JobState, said: Answer, more: { nowMs?: number; attempt?: number } = {}) =>
-  answerOf(job, service, { answer: said, nowMs: Date.parse(at(3)), attempt: 1, productOf, ...more }).drafts;
+  answerOf(job, service, { answer: said, nowMs: Date.parse(at(3)), attempt: 1, ...of, ...more }).drafts;
 
 test('a job begins with the wait that its first step is', () => {
   const drafts = startOf({ jobId: JOB_ID, procedure: 'oilChange', service, happenedAt: at(1) });
@@ -82,14 +83,14 @@ test('the last answer writes the record with it, at the times of its steps', () 
   const fill = job.said.find(({ step }) => step === 'fill');
   expect(last[1]).toMatchObject({
     happenedAt: fill?.at,
-    body: { sump: 'oil', productId: 'oil-a', outMl: 650, inMl: 700, levelAfter: 'right' },
+    body: { sump: 'oil', productId: 'oil-a', outMl: 650, inMl: 700, levelAfter: 'right', jarKept: true },
   });
 });
 
 test('given up after the fill, the change is kept; before it there is none', () => {
   const end = (step: string) => {
     const { job } = upTo(step);
-    return words(endOf(job, guideOf(service, job).done, { how: 'givenUp', happenedAt: at(5), productOf }));
+    return words(endOf(job, guideOf(service, job).done, { how: 'givenUp', happenedAt: at(5), ...of }));
   };
   expect(end('levelBase')).toEqual(['change', 'jobEnded']);
   expect(end('fill')).toEqual(['jobEnded']);
@@ -98,8 +99,26 @@ test('given up after the fill, the change is kept; before it there is none', () 
 test('where a choice leads to another service, that is said', () => {
   const procedure: ProcedureId = 'changeProduct';
   const other = serviceAt(procedure, initialState('p1'), setUp);
-  const input = { answer: { choice: 'never' }, nowMs: Date.parse(at(3)), attempt: 1, productOf };
+  const input = { answer: { choice: 'never' }, nowMs: Date.parse(at(3)), attempt: 1, ...of };
   expect(answerOf({ ...started, procedure }, other, input).then).toEqual({ ended: true, follow: null });
+});
+
+test('what was fitted is named as the model has it, each part once', () => {
+  const exhaust = serviceAt('exhaustFilter', initialState('p1'), setUp);
+  const said = exhaust.steps.map(({ step }, n) => ({
+    ...{ entryId: `${n}`, step: step.id, visit: 1, at: at(n), who: null, value: null, oil: null },
+    choice: step.kind === 'choose' ? 'clean' : null,
+  }));
+  const { done } = guideOf(exhaust, { said, begun: [] });
+  const model = { ...setUp.model, service: { exhaustFilter: 'E16' } };
+  const ended = endOf(started, done, { how: 'done', happenedAt: at(50), model, productOf }).at(-1);
+  expect(ended?.body).toEqual({
+    how: 'done',
+    parts: [
+      { place: 'exhaustFilter', part: 'E16' },
+      { place: 'seals', part: null },
+    ],
+  });
 });
 
 test('all of a job is one deed; its steps are about the job, its record about the pump alone', () => {

@@ -1,5 +1,6 @@
 import {
   guideOf,
+  partsUsed,
   recordOf,
   type Entry,
   type EntryBodies,
@@ -7,6 +8,7 @@ import {
   type GuideStep,
   type JobState,
   type ProcedureId,
+  type PumpModel,
   type Service,
   type Subject,
 } from '@winter-jar/core';
@@ -64,9 +66,15 @@ function begins(job: JobState, at: GuideStep | null, happenedAt: string, attempt
 export function endOf(
   job: JobState,
   done: readonly GuideStep[],
-  input: { how: 'done' | 'givenUp'; happenedAt: string; productOf: (sump: string) => string | null },
+  input: {
+    how: 'done' | 'givenUp';
+    happenedAt: string;
+    model: PumpModel;
+    productOf: (sump: string) => string | null;
+  },
 ): JobDraft[] {
-  const { how, happenedAt, productOf } = input;
+  const { how, happenedAt, model, productOf } = input;
+  const parts = partsUsed(done, model);
   const record = recordOf(done, productOf).map(({ name, ...line }) => ({
     ...line,
     id: jobEntryId(job.jobId, line.kind, name),
@@ -76,7 +84,7 @@ export function endOf(
     kind: 'jobEnded',
     id: jobEntryId(job.jobId, 'ended'),
     happenedAt,
-    body: { how },
+    body: { how, ...(parts.length > 0 ? { parts } : {}) },
     ofJob: true,
   } as const;
   return [...record, ended];
@@ -121,9 +129,15 @@ const GOES_ON: AfterAnswer = { ended: false, follow: null };
 export function answerOf(
   job: JobState,
   service: Service,
-  input: { answer: Answer; nowMs: number; attempt: number; productOf: (sump: string) => string | null },
+  input: {
+    answer: Answer;
+    nowMs: number;
+    attempt: number;
+    model: PumpModel;
+    productOf: (sump: string) => string | null;
+  },
 ): { readonly drafts: JobDraft[]; readonly then: AfterAnswer } {
-  const { answer, nowMs, attempt, productOf } = input;
+  const { answer, nowMs, attempt, model, productOf } = input;
   const { current } = guideOf(service, job);
   if (!current) return { drafts: [], then: { ended: true, follow: null } };
   const { visit } = current;
@@ -138,7 +152,7 @@ export function answerOf(
   const next = guideOf(service, after);
   const later = new Date(Date.parse(happenedAt) + 1).toISOString();
   if (next.current) return { drafts: [done, ...begins(job, next.current, later, attempt)], then: GOES_ON };
-  const end = endOf(job, next.done, { how: 'done', happenedAt: later, productOf });
+  const end = endOf(job, next.done, { how: 'done', happenedAt: later, model, productOf });
   return { drafts: [done, ...end], then: { ended: true, follow: next.ended?.follow ?? null } };
 }
 

@@ -19,6 +19,7 @@ import { PageTitle } from '../ui/page-title.js';
 import { momentWords } from '../words/dates.js';
 import { entryWords } from '../words/entry-words.js';
 import { KIND_WORDS } from '../words/kind-words.js';
+import { partWords } from '../words/model-words.js';
 import { personName } from '../words/person-words.js';
 import type { Words } from '../words/words.js';
 import { valueWords } from './so-far.js';
@@ -48,6 +49,7 @@ function Report({ page, words }: EntryPageProps) {
   const { job, ended } = story;
   const { name } = PROCEDURES[job.procedure as ProcedureId];
   const record = entries.filter((entry) => jobIdOf(entry) === null);
+  const parts = entries.flatMap((entry) => (entry.kind === 'jobEnded' ? (entry.body.parts ?? []) : []));
   const said = (at: string) => momentWords(at, words.zone, words.now);
   const who = (id: string | null) => personName(id, page.setUp.house) ?? 'somebody';
   return (
@@ -82,6 +84,19 @@ function Report({ page, words }: EntryPageProps) {
               <li key={entry.id} className="grid grid-cols-[128px_1fr] gap-3 border-b border-rule-soft py-2">
                 <span className="font-semibold">{KIND_WORDS[entry.kind]}</span>
                 <span className="wrap-anywhere">{entryWords(entry, page.setUp.house, words)}</span>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+      {parts.length > 0 && (
+        <section className="mt-6">
+          <h2 className="text-[19px]">Parts</h2>
+          <ul className="mt-2">
+            {parts.map(({ place, part }) => (
+              <li key={place} className="grid grid-cols-[128px_1fr] gap-3 border-b border-rule-soft py-2">
+                <span className="font-semibold">{partWords(place)}</span>
+                <span className="wrap-anywhere">{part ?? 'which one nobody has said'}</span>
               </li>
             ))}
           </ul>

@@ -1,4 +1,11 @@
-import { printDuration, type FlushFill, type Service, type ServiceStep, type Skill } from '@winter-jar/core';
+import {
+  printDuration,
+  type FlushFill,
+  type MayNot,
+  type Service,
+  type ServiceStep,
+  type Skill,
+} from '@winter-jar/core';
 import type { Print } from '../device/use-print.js';
 import { capital, countOf, percent } from '../ui/number.js';
 
@@ -6,6 +13,12 @@ export const SKILL_WORDS: Readonly<Record<Skill, string>> = {
   operator: 'whoever runs the pump',
   technician: 'a technician',
   specialist: 'a specialist, where the house allows it',
+};
+
+/** Why somebody may not do it, and what then. */
+export const MAY_NOT_WORDS: Readonly<Record<MayNot, string>> = {
+  house: 'Not opened in this house: exchange the pump. The rules of the house can allow it.',
+  person: 'By people whose record allows a specialist’s work: choose who writes here.',
 };
 
 /** "about 25 min of work, 1 h 20 of waiting". */

@@ -81,7 +81,13 @@ export function useJob(page: PumpPage) {
   ): Promise<AfterAnswer | null> {
     const service = serviceAt(job.procedure as ProcedureId, state, setUp);
     for (let attempt = 1; attempt <= MOST_ATTEMPTS; attempt += 1) {
-      const { drafts, then } = answerOf(job, service, { answer: said, nowMs: Date.now(), attempt, productOf: own });
+      const { drafts, then } = answerOf(job, service, {
+        answer: said,
+        nowMs: Date.now(),
+        attempt,
+        model: setUp.model,
+        productOf: own,
+      });
       const result = await send(job.jobId, drafts, acknowledged);
       if (result.kind !== 'conflict') return isWritten(result) ? then : null;
       const history = await historyOf(drafts[0]?.id ?? '');
@@ -107,7 +113,7 @@ export function useJob(page: PumpPage) {
     acknowledged: readonly string[] = [],
   ): Promise<boolean> {
     const happenedAt = momentAfter(job, Date.now());
-    const drafts = endOf(job, done, { how: 'givenUp', happenedAt, productOf: own });
+    const drafts = endOf(job, done, { how: 'givenUp', happenedAt, model: setUp.model, productOf: own });
     return isWritten(await send(job.jobId, drafts, acknowledged));
   }
 

@@ -359,7 +359,17 @@ export const FIELD_SPECS: Readonly<Record<SetUpKind, readonly FieldSpec[]>> = {
     { path: 'oxygenPercent', label: 'Oxygen in the gas', type: 'number', unit: '%', hint: 'empty: air' },
     { path: 'note', label: 'Note', type: 'text' },
   ],
-  person: [name],
+  person: [
+    name,
+    {
+      path: 'maySpecialist',
+      label: 'May do a specialist’s work',
+      type: 'flag',
+      initial: 'no',
+      unmarked: true,
+      hint: 'open a pump module, where the house allows it',
+    },
+  ],
   jarShape: [
     name,
     {
@@ -373,6 +383,15 @@ export const FIELD_SPECS: Readonly<Record<SetUpKind, readonly FieldSpec[]>> = {
     },
   ],
   houseRules: [
+    {
+      path: 'opensModules',
+      label: 'Pump modules are opened here',
+      type: 'flag',
+      initial: 'no',
+      unmarked: true,
+      section: 'Overhaul',
+      hint: 'by people whose record allows it; else a pump is exchanged',
+    },
     { path: 'hourPrice', label: 'An hour’s work', type: 'number', unit: 'your money', section: 'What things cost' },
     { path: 'labPrice', label: 'A laboratory’s report', type: 'number', unit: 'your money' },
   ],

@@ -59,7 +59,10 @@ test('limits: empty inherits, "none" takes away, a number with a comma is one', 
     },
     units,
   );
-  expect(read).toEqual({ ok: true, body: { limits: { oilChange: { weight: 7.5 }, look: { days: null } } } });
+  expect(read).toEqual({
+    ok: true,
+    body: { limits: { oilChange: { weight: 7.5 }, look: { days: null } }, opensModules: false },
+  });
 });
 
 test('a booster has three sumps, a dry pump none, and each asks only for its own', () => {

@@ -7,6 +7,15 @@ export const LEVEL_MARK_WORDS: Readonly<Record<LevelMark, string>> = {
   upperCircle: 'two circles, filled to the upper one',
 };
 
+/** What was fitted. */
+const PART_WORDS: Readonly<Record<string, string>> = {
+  seals: 'Seals',
+  oilFilter: 'Oil filter',
+  exhaustFilter: 'Exhaust filter',
+};
+/** A place that is not known here by its id. */
+export const partWords = (place: string): string => PART_WORDS[place] ?? place;
+
 /** What a service wants to know of a model, and what an answer looks like. */
 export const MODEL_FACT_WORDS: Readonly<Record<ModelFact, { readonly name: string; readonly hint: string }>> = {
   drain: { name: 'Where it drains', hint: 'low on the left, tap' },

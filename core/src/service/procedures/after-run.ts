@@ -28,6 +28,19 @@ export const AFTER_RUN: Procedure = {
       risks: ['purges', 'opensExhaust'],
     },
     { id: 'back', kind: 'do', minutes: 1, words: 'Ballast back to its usual position.' },
-    { id: 'stop', kind: 'do', minutes: 1, words: 'Vent the pump side, and stop at once.' },
+    {
+      id: 'stop',
+      kind: 'choose',
+      minutes: 1,
+      words: 'Vent the pump side, and stop at once. How did it stop?',
+      choices: [
+        { id: 'vented', words: 'vented, then stopped' },
+        {
+          id: 'underVacuum',
+          words: 'stopped under vacuum: look for oil in the hose',
+          finds: { id: 'stoppedUnderVacuum', state: 'yes' },
+        },
+      ],
+    },
   ],
 };

@@ -49,6 +49,7 @@ export const CHANGE_PRODUCT: Procedure = {
     {
       id: 'filter',
       knows: ['oilFilter'],
+      uses: ['oilFilter'],
       kind: 'do',
       minutes: 7,
       does: ['oilFilter'],
@@ -59,6 +60,7 @@ export const CHANGE_PRODUCT: Procedure = {
     {
       id: 'exhaust',
       knows: ['exhaustFilter'],
+      uses: ['exhaustFilter'],
       kind: 'do',
       minutes: 15,
       does: ['exhaustFilter'],

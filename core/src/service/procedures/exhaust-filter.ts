@@ -46,6 +46,7 @@ export const EXHAUST_FILTER: Procedure = {
     {
       id: 'new',
       knows: ['exhaustFilter', 'seals'],
+      uses: ['exhaustFilter', 'seals'],
       kind: 'do',
       minutes: 8,
       does: ['exhaustFilter'],

@@ -41,6 +41,7 @@ export const HOUSING_CLEAN: Procedure = {
       minutes: 15,
       words: 'New housing gasket, case on, bolts crosswise.',
       knows: ['seals', 'tightening'],
+      uses: ['seals'],
     },
     {
       id: 'flushes',

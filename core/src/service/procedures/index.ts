@@ -1,6 +1,7 @@
 import type { Procedure } from '../procedure.js';
 import { AFTER_RUN } from './after-run.js';
 import { BALLAST_PURGE } from './ballast-purge.js';
+import { BEFORE_RUN } from './before-run.js';
 import { BLEED } from './bleed.js';
 import { BOOSTER_OIL } from './booster-oil.js';
 import { CHANGE_PRODUCT } from './change-product.js';
@@ -31,6 +32,7 @@ export const PROCEDURES: Readonly<Record<ProcedureId, Procedure>> = {
   changeProduct: CHANGE_PRODUCT,
   leakHunt: LEAK_HUNT,
   overhaul: OVERHAUL,
+  beforeRun: BEFORE_RUN,
   afterRun: AFTER_RUN,
   layUp: LAY_UP,
   pumpSwap: PUMP_SWAP,

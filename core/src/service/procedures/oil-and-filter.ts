@@ -43,6 +43,7 @@ export const OIL_AND_FILTER: Procedure = {
     {
       id: 'filterOn',
       knows: ['oilFilter'],
+      uses: ['oilFilter'],
       kind: 'do',
       minutes: 3,
       does: ['oilFilter'],

@@ -12,6 +12,7 @@ export const PROCEDURE_NAMES = {
   changeProduct: 'Change of oil product',
   leakHunt: 'Leak hunt',
   overhaul: 'Overhaul',
+  beforeRun: 'Before a run',
   afterRun: 'After a run',
   layUp: 'Lay-up',
   pumpSwap: 'Pump swap',
