@@ -1,3 +1,4 @@
+import { moderateOrWorse } from './axe-findings.js';
 import { expect, open, readingTest as test } from './yard.js';
 
 /** Pages of a PDF, by its page objects. */
@@ -30,4 +31,26 @@ test('where solvent went in the card of a purge bars air', async ({ page, yard }
 test('a pump is not offered what it cannot have', async ({ page, yard }) => {
   await page.goto(`${yard.address}/pumps/lf-01/job-cards/boosterOil`);
   await expect(page.getByText('This pump has no such procedure')).toBeVisible();
+});
+
+test('a tag for the switch says why nobody may start it, since when, and whose lock it is', async ({ page, yard }) => {
+  await open(page, yard, '/pumps/rl-01/switch-tag');
+  const tag = page.getByRole('article');
+  await expect(tag.getByText('Do not start', { exact: true })).toBeVisible();
+  await expect(tag.getByText(/^Oil change under way since today \d\d:\d\d\.$/)).toBeVisible();
+  await expect(tag.getByText('Running oil opaque.')).toBeVisible();
+  await expect(tag.getByText('Corin')).toBeVisible();
+  await expect(tag.getByText(/^Solvent may be in the oil/)).toBeVisible();
+  expect(await moderateOrWorse(page)).toEqual([]);
+});
+
+test('what answers a reason is led step by step: the service that it calls for comes first', async ({ page, yard }) => {
+  await open(page, yard, '/pumps/qp-01');
+  await page.getByRole('link', { name: 'Step by step, beside the pump' }).click();
+  const services = page.getByRole('main').getByRole('listitem');
+  await expect(services.first()).toContainText('Oil and oil filter');
+  // A pump module is opened where the house allows it, by people who may: nobody has said who writes here.
+  await expect(services.filter({ hasText: 'Overhaul' })).toContainText(
+    'By people whose record allows a specialist’s work',
+  );
 });

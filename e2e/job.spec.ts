@@ -323,7 +323,7 @@ test('another oil: what the two do not allow cannot be chosen, and the first cha
   expect(state.tasks.flush?.counts.runs).toBe(state.totals.runs);
 });
 
-test('a stopped server loses nothing of a job, and more out than the charge is asked before it is written', async ({
+test('a server that is killed loses nothing of a job, and more out than the charge is asked before it is written', async ({
   page,
   yard,
 }) => {
@@ -331,7 +331,11 @@ test('a stopped server loses nothing of a job, and more out than the charge is a
   const { tap, section, head, drain, runAndWait } = guide(page, yard);
   // 950 mL out of a charge of 700: water was in it.
   await drain('950');
-  await yard.stop();
+  // More than the housing holds is told where it is typed, not at the end.
+  await section.getByLabel('Filled in', { exact: true }).fill('1200');
+  await section.getByRole('button', { name: 'Next' }).click();
+  await expect(section.getByText('At most 1050 mL: what the housing of Bollard 6 holds.')).toBeVisible();
+  await yard.kill();
   await section.getByLabel('Filled in', { exact: true }).fill('700');
   await section.getByRole('button', { name: 'Next' }).click();
   await expect(page.getByText(/^Not saved: the server does not answer/)).toBeVisible();

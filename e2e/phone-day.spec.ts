@@ -98,11 +98,9 @@ readingTest(
   async ({ page, yard }) => {
     for (const pumpId of ['lf-01', 'rl-01', 'qp-01', 'hs-03']) {
       await open(page, yard, `/pumps/${pumpId}`);
-      const act = page
-        .getByRole('main')
-        .getByRole('link', {
-          name: /^(Change oil|Go on with the job|Log a run|Top up|Bleed|Find the cause|Look at oil)/,
-        });
+      const act = page.getByRole('main').getByRole('link', {
+        name: /^(Change oil|Go on with the job|Log a run|Top up|Bleed|Find the cause|Look at oil)/,
+      });
       const box = await act.first().boundingBox();
       expect((box?.y ?? 9999) + (box?.height ?? 0)).toBeLessThan(844);
       expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);

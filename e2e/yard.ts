@@ -17,6 +17,8 @@ export interface ReadYard {
 /** A copy of it with a server of its own. */
 export interface Yard extends ReadYard {
   stop(): Promise<void>;
+  /** As a power cut does. */
+  kill(): Promise<void>;
   restart(): Promise<void>;
 }
 
@@ -53,6 +55,10 @@ export const test = base.extend<{ yard: Yard }>({
       stop: async () => {
         yard.expectedErrors.push(WHILE_STOPPED);
         await server.stop();
+      },
+      kill: async () => {
+        yard.expectedErrors.push(WHILE_STOPPED);
+        await server.kill();
       },
       restart: async () => {
         await yard.stop();

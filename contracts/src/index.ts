@@ -105,6 +105,7 @@ export type {
   JournalLine,
   JournalPage,
   JobAnswer,
+  ServiceTimes,
   TakenBack,
   TakenBackLine,
   NextTask,

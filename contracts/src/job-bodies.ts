@@ -59,5 +59,6 @@ export class JobEndedBodyDto implements JobEndedBody {
   @ValidateNested({ each: true, message: 'a place and its part' })
   @Type(() => PartUsedDto)
   parts?: PartUsedDto[] | null;
+  @Maybe(WholeWithin(0, 100_000, 'whole minutes from 0 to 100,000')) workedMinutes?: number | null;
   @Remark() remark?: string | null;
 }

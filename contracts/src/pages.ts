@@ -206,6 +206,15 @@ export interface TakenBack {
 }
 
 /** A service in full: its steps, and what it left in the record. */
+/** Services of a kind at a model that were done to their end, the newest first: minutes of hands. */
+export interface ServiceTimes {
+  readonly times: readonly {
+    readonly procedure: string;
+    readonly modelId: string;
+    readonly minutes: readonly number[];
+  }[];
+}
+
 export interface JobAnswer {
   readonly entries: readonly Entry[];
 }

@@ -52,5 +52,7 @@ export interface PartUsed {
 export interface JobEndedBody {
   readonly how: JobEnd;
   readonly parts?: readonly PartUsed[] | null;
+  /** How long hands were at it. */
+  readonly workedMinutes?: number | null;
   readonly remark?: string | null;
 }

@@ -281,6 +281,12 @@ export function readingStatements(db: Sqlite) {
       `SELECT ${CONTENT} AS "content" FROM ${ENTRIES}
        WHERE s."subjectType" = 'job' AND s."subjectId" = ? AND s."kind" = 'jobStarted'`,
     ),
+    /** How long services took: what began and ended each, the newest first. */
+    lastJobs: db.prepare<[most: number], { jobId: string; content: string }>(
+      `SELECT s."subjectId" AS "jobId", ${CONTENT} AS "content" FROM ${ENTRIES}
+       WHERE s."subjectType" = 'job' AND s."kind" IN ('jobStarted', 'jobEnded')
+       ORDER BY s."happenedAt" DESC LIMIT ?`,
+    ),
     /** What may speak for or against a material, of one pump, without the rest of the entries. Each kind is asked only for its own fields: most are runs. */
     suspectRows: db.prepare<{ pumpId: string; from: string }, SuspectRow>(
       `SELECT s."kind",

@@ -1,4 +1,4 @@
-import type { JobAnswer } from '@winter-jar/contracts';
+import type { JobAnswer, ServiceTimes } from '@winter-jar/contracts';
 import type { Entry, JournalEntry } from '@winter-jar/core';
 import { changeAt, correctionAt, entryAt, jobAt, runAt } from '@winter-jar/core/testing';
 import { serveHouse, type ServedHouse } from '../testing/served-house.js';
@@ -32,6 +32,13 @@ describe('what a job may say', () => {
     ['of another kind of pump', jobAt.started(ago(9), 'boosterOil', 'job-b'), 'body.procedure', /a procedure that/],
     ['a step of another procedure', jobAt.step(ago(9), 'wash'), 'body.step', /one of warm, cool, lock/],
     ['what the step does not ask', jobAt.step(ago(9), 'level', { choice: 'never' }), 'body.choice', /low, right, high/],
+    ['less than nothing', jobAt.step(ago(9), 'out', { value: -5 }), 'body.value', /Came out: 0 or more/],
+    [
+      'an overhaul where modules are exchanged',
+      jobAt.started(ago(9), 'overhaul', 'job-b'),
+      'body.procedure',
+      /not opened here/,
+    ],
     [
       'to nobody of the house',
       jobAt.moved(ago(9), { how: 'handedOver', to: 'nobody', locksChanged: true }),
@@ -104,6 +111,14 @@ describe('a job at work', () => {
     expect(sent(correctionAt(ago(1), change, { action: 'void' }))).toMatchObject([
       { status: 'refused', issues: [{ code: 'restOfAct' }] },
     ]);
+  });
+
+  test('how long services took is told by procedure and model, of those that were done to their end', async () => {
+    house.write(...WHOLE.slice(0, -1));
+    const ended = WHOLE.at(-1) as Entry;
+    house.write({ ...ended, body: { how: 'done', workedMinutes: 31 } });
+    const { times } = (await served.get('/api/service-times').expect(200)).body as ServiceTimes;
+    expect(times).toEqual([{ procedure: 'oilChange', modelId: 'vane', minutes: [31] }]);
   });
 
   test('a job undone leaves the pump as it was, bit for bit, and has no page any more', async () => {

@@ -6,6 +6,7 @@ import type {
   JournalPage,
   OilStory,
   PumpPage,
+  ServiceTimes,
   TakenBack,
   WaterAnswer,
 } from '@winter-jar/contracts';
@@ -70,6 +71,16 @@ export class PumpsController {
   })
   job(@Param('pumpId') pumpId: string, @Param('jobId') jobId: string): Promise<JobAnswer> {
     return this.service.job(pumpId, jobId);
+  }
+
+  @Get('service-times')
+  @Documented({
+    id: 'serviceTimes',
+    summary: 'How long services took here, by procedure and model',
+    answer: 'ServiceTimes',
+  })
+  serviceTimes(): ServiceTimes {
+    return this.service.serviceTimes();
   }
 
   @Get('entries/:entryId')

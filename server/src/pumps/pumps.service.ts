@@ -7,6 +7,7 @@ import {
   JournalPage,
   type OilStory,
   type PumpPage,
+  type ServiceTimes,
   type TakenBack,
   type WaterAnswer,
 } from '@winter-jar/contracts';
@@ -26,6 +27,7 @@ import { Reading } from '../database/reading.js';
 import { journalPage } from '../house/journal-page.js';
 import { PumpReader } from '../house/pump-reader.js';
 import { lastCharges } from './last-charges.js';
+import { serviceTimes } from './service-times.js';
 import { roundRow } from '../round/round-row.js';
 import { SetUpStore } from '../journal/set-up-store.js';
 
@@ -114,6 +116,10 @@ export class PumpsService {
     // All of a job is one deed.
     const entries = await this.reading.records.ofDeed(started.actId);
     return { entries };
+  }
+
+  serviceTimes(): ServiceTimes {
+    return serviceTimes(this.reading.sql, this.store.book);
   }
 
   /** An entry with everything ever said about it. */

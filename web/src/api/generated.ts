@@ -51,6 +51,9 @@ const injectedRtkApi = api.injectEndpoints({
         url: `/api/pumps/${queryArg.pumpId}/jobs/${queryArg.jobId}`,
       }),
     }),
+    serviceTimes: build.query<ServiceTimesApiResponse, ServiceTimesApiArg>({
+      query: () => ({ url: `/api/service-times` }),
+    }),
     entry: build.query<EntryApiResponse, EntryApiArg>({
       query: (queryArg) => ({ url: `/api/entries/${queryArg}` }),
     }),
@@ -302,6 +305,9 @@ export type JobApiArg = {
   pumpId: string;
   jobId: string;
 };
+export type ServiceTimesApiResponse =
+  /** status 200 How long services took here, by procedure and model */ ServiceTimes;
+export type ServiceTimesApiArg = void;
 export type EntryApiResponse = /** status 200 An entry with all its corrections */ EntryHistory;
 export type EntryApiArg = string;
 export type EquipmentApiResponse =
@@ -3611,6 +3617,8 @@ export type PartUsed = {
 export type JobEndedBody = {
   how: JobEnd;
   parts?: readonly PartUsed[] | null;
+  /** How long hands were at it. */
+  workedMinutes?: number | null;
   remark?: string | null;
 };
 export type NoteBody = {
@@ -4038,6 +4046,13 @@ export type TakenBack = {
 };
 export type JobAnswer = {
   entries: readonly Entry[];
+};
+export type ServiceTimes = {
+  times: readonly {
+    procedure: string;
+    modelId: string;
+    minutes: readonly number[];
+  }[];
 };
 export type CorrectionBody = {
   targetId: string;

@@ -28,6 +28,7 @@ import type {
   SetUpFileResult,
   SuspectsAnswer,
   JobAnswer,
+  ServiceTimes,
   TakenBack,
   UnsettledAnswer,
   WaterAnswer,
@@ -97,6 +98,7 @@ interface Answers {
   unsettled: UnsettledAnswer;
   takenBack: TakenBack;
   job: JobAnswer;
+  serviceTimes: ServiceTimes;
 }
 type Generated = DefinitionsFromApi<typeof generatedApi>;
 type Definitions = {
@@ -117,6 +119,7 @@ export const houseApi = generatedApi.enhanceEndpoints<TagTypesFromApi<typeof gen
     journal: { providesTags: (_answer, _error, { pumpId }) => ofPump(pumpId) },
     takenBack: { providesTags: (_answer, _error, id) => ofPump(id) },
     job: { providesTags: (_answer, _error, { pumpId }) => ofPump(pumpId) },
+    serviceTimes: { providesTags: ['Round'] },
     oilStory: { providesTags: (_answer, _error, id) => ofPump(id) },
     water: { providesTags: (_answer, _error, id) => ofPump(id) },
     equipment: { providesTags: ['Equipment'] },
@@ -195,4 +198,5 @@ export const {
   useUnsettledQuery,
   useTakenBackQuery,
   useJobQuery,
+  useServiceTimesQuery,
 } = houseApi;

@@ -29,6 +29,7 @@ const PUMP_PAGES: Readonly<Record<PumpActionId, Page>> = {
   checkRemedy: async () => (await import('../diagnosis/case-check-page.js')).CaseCheckPage,
   jobCards: async () => (await import('../labels/job-cards-page.js')).JobCardsPage,
   job: async () => (await import('../service/job-page.js')).JobPage,
+  switchTag: async () => (await import('../labels/switch-tag-page.js')).SwitchTagPage,
   label: async () => (await import('../labels/labels-page.js')).LabelPage,
 };
 

@@ -1,12 +1,13 @@
 import { mayNot, proceduresAt, serviceAt, type ProcedureId } from '@winter-jar/core';
 import { useState } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { Link, useNavigate, useSearchParams } from 'react-router';
 import { Button, LinkButton } from '../ui/button.js';
 import { PageHead } from '../ui/page-head.js';
 import { PageTitle } from '../ui/page-title.js';
 import { WithPump, type EntryPageProps } from '../entry/entry-page.js';
 import { useAppSelector } from '../device/store.js';
-import { lastsWords, MAY_NOT_WORDS, SKILL_WORDS } from '../service/step-words.js';
+import { useServiceTimesQuery } from '../api/house-api.js';
+import { lastsWords, MAY_NOT_WORDS, ownWords, SKILL_WORDS } from '../service/step-words.js';
 import { Told } from '../service/told.js';
 import { Running } from '../round/running.js';
 import { useJob } from '../service/use-job.js';
@@ -26,6 +27,12 @@ function JobCards({ page, words }: EntryPageProps) {
     const service = serviceAt(id, state, setUp);
     return { ...service, barred: mayNot(service.procedure, setUp.house, who) };
   });
+  // What was asked for comes first.
+  const [search] = useSearchParams();
+  const asksFor = search.get('task');
+  const isAsked = ({ procedure }: (typeof services)[number]) => procedure.tasks.some((task) => task === asksFor);
+  services.sort((a, b) => Number(isAsked(b)) - Number(isAsked(a)));
+  const { data: times } = useServiceTimesQuery();
   const toJob = `/pumps/${row.pumpId}/job`;
   const [asked, setAsked] = useState<ProcedureId | null>(null);
   async function begin(id: ProcedureId, codes: readonly string[] = []) {
@@ -65,12 +72,15 @@ function JobCards({ page, words }: EntryPageProps) {
         </div>
       )}
       <ul className="mt-4">
-        {services.map(({ id, procedure, barred, ...lasts }) => (
+        {services.map(({ id, procedure, barred, ...lasts }, i) => (
           <li key={id} className="flex items-center gap-4 border-b border-rule-soft py-2">
             <span className="min-w-0 flex-1">
               <span className="block font-semibold">{procedure.name}</span>
               <span className="block text-[14px] text-ink-2">
-                {lastsWords(lasts)} · {SKILL_WORDS[procedure.skill]}
+                {lastsWords(lasts)}
+                {ownWords(
+                  times?.times.find((t) => t.procedure === id && t.modelId === setUp.pump.modelId)?.minutes,
+                )} · {SKILL_WORDS[procedure.skill]}
               </span>
               <Link
                 to={`/pumps/${row.pumpId}/job-cards/${id}`}
@@ -85,6 +95,7 @@ function JobCards({ page, words }: EntryPageProps) {
             ) : (
               <Button
                 size="field"
+                look={asksFor && i === 0 ? 'solid' : 'outline'}
                 disabled={busy || state.job !== null}
                 aria-label={`Start: ${procedure.name}`}
                 onClick={() => void begin(id)}

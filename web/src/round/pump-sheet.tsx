@@ -6,7 +6,7 @@ import { stoodWords } from '../words/entry-words.js';
 import { jarNow, jarWords, layerWords, NOT_LOOKED_AT, waterWords } from '../words/jar-words.js';
 import { dueWords, reasonKey, reasonWords, TASK_WORDS, verdictWords } from '../words/messages.js';
 import type { Words } from '../words/words.js';
-import { actionPath, actionsOffered, correctPath, letterOf, rightAction } from '../words/pump-actions.js';
+import { actionPath, actionsOffered, correctPath, letterOf, rightAction, servicePath } from '../words/pump-actions.js';
 import { LinkButton } from '../ui/button.js';
 import { Caution } from '../ui/caution.js';
 import { layersOf } from '../ui/jar-layout.js';
@@ -17,6 +17,7 @@ import { Running } from './running.js';
 /** The right action, then what else can be done on such a pump. */
 export function Actions({ row }: { row: RoundRow }) {
   const { words, ...right } = rightAction(row);
+  const service = servicePath(row);
   const others = actionsOffered(row, 'sheet').filter(({ id }) => id !== right.action);
   return (
     <div className="no-print grid grid-cols-2 gap-2">
@@ -28,6 +29,11 @@ export function Actions({ row }: { row: RoundRow }) {
       >
         {words}
       </LinkButton>
+      {service && (
+        <LinkButton to={service} className="col-span-2 min-h-11">
+          Step by step, beside the pump
+        </LinkButton>
+      )}
       {others.map(({ id, words: said, short = said, letter }, i) => (
         <LinkButton
           key={id}

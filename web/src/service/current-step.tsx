@@ -3,6 +3,7 @@ import {
   cautionWords,
   changeOfProduct,
   flushPlanAt,
+  mostAtStep,
   NO_JAR,
   warmRiseMl,
   type FlushPlan,
@@ -267,6 +268,12 @@ function Measured({ step, done, page, busy, onAnswer }: StepProps<'measure'>) {
       step.of,
       isFill ? { min: 1 } : step.of === 'temperature' ? {} : { min: 0 },
     );
+    const most = mostAtStep(step, done, page.setUp.model);
+    if (most !== null && value > most)
+      fields.refuse(
+        'value',
+        `At most ${quantityText(most, units.volume)}: what the housing of ${page.setUp.model.name} holds.`,
+      );
     const refused = productId === '' ? null : fillRefusal(page, step, productId);
     if (refused) fields.refuse('productId', refused);
     if (asksProduct && productId === '') fields.refuse('productId', 'Say which oil was filled.');

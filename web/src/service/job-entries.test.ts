@@ -114,6 +114,7 @@ test('what was fitted is named as the model has it, each part once', () => {
   const ended = endOf(started, done, { how: 'done', happenedAt: at(50), model, productOf }).at(-1);
   expect(ended?.body).toEqual({
     how: 'done',
+    workedMinutes: expect.any(Number) as number,
     parts: [
       { place: 'exhaustFilter', part: 'E16' },
       { place: 'seals', part: null },

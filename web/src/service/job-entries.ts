@@ -1,6 +1,7 @@
 import {
   guideOf,
   partsUsed,
+  workedMinutes,
   recordOf,
   type Entry,
   type EntryBodies,
@@ -84,7 +85,7 @@ export function endOf(
     kind: 'jobEnded',
     id: jobEntryId(job.jobId, 'ended'),
     happenedAt,
-    body: { how, ...(parts.length > 0 ? { parts } : {}) },
+    body: { how, ...(parts.length > 0 ? { parts } : {}), workedMinutes: workedMinutes(done, job.startedAt) },
     ofJob: true,
   } as const;
   return [...record, ended];

@@ -1,6 +1,6 @@
 import { guideOf, serviceAt, type JobMovedBody, type JobState, type ProcedureId } from '@winter-jar/core';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { usePrint } from '../device/use-print.js';
 import { useWakeLock } from '../device/use-wake-lock.js';
 import { WithPump, type EntryPageProps } from '../entry/entry-page.js';
@@ -127,7 +127,13 @@ function Guided({ page, words, job }: EntryPageProps & { job: JobState }) {
           {state.drained && (
             <p role="status" className="border-l-4 border-stop bg-sheet p-3">
               <span className="font-semibold">No oil in it</span> since{' '}
-              {momentWords(state.drained.at, row.zone, words.now)}: nobody may start it until it is filled.
+              {momentWords(state.drained.at, row.zone, words.now)}: nobody may start it until it is filled.{' '}
+              <Link
+                to={`/pumps/${row.pumpId}/switch-tag`}
+                className="inline-flex min-h-11 items-center underline underline-offset-4"
+              >
+                A tag for its switch
+              </Link>
             </p>
           )}
           {current && !job.paused && (

@@ -1,4 +1,5 @@
 import {
+  ownMinutes,
   printDuration,
   type FlushFill,
   type MayNot,
@@ -7,13 +8,19 @@ import {
   type Skill,
 } from '@winter-jar/core';
 import type { Print } from '../device/use-print.js';
-import { capital, countOf, percent } from '../ui/number.js';
+import { capital, countOf, number, percent } from '../ui/number.js';
 
 export const SKILL_WORDS: Readonly<Record<Skill, string>> = {
   operator: 'whoever runs the pump',
   technician: 'a technician',
   specialist: 'a specialist, where the house allows it',
 };
+
+/** ", here 31 min (6 done)", once there are enough of them. */
+export function ownWords(worked: readonly number[] = []): string {
+  const own = ownMinutes(worked);
+  return own === null ? '' : `, here ${printDuration(own)} (${number(worked.length)} done)`;
+}
 
 /** Why somebody may not do it, and what then. */
 export const MAY_NOT_WORDS: Readonly<Record<MayNot, string>> = {

@@ -1,5 +1,13 @@
 import { ENTRY_KINDS, TASKS, type Reason } from '@winter-jar/core';
-import { actionOfTask, actionPath, actionsOffered, correctPath, PUMP_ACTIONS, rightAction } from './pump-actions.js';
+import {
+  actionOfTask,
+  actionPath,
+  actionsOffered,
+  correctPath,
+  PUMP_ACTIONS,
+  rightAction,
+  servicePath,
+} from './pump-actions.js';
 
 const pump = { reasons: [], untouched: false, nextTask: null, place: 'inService' } as const;
 
@@ -26,6 +34,23 @@ test('with nothing against the next run, a bleed that is due comes first; a pump
   const nextTask = { task: 'bleed', status: 'reached' } as const;
   expect(rightAction({ ...pump, act: null, nextTask }).action).toBe('bleed');
   expect(rightAction({ ...pump, act: 'look', untouched: true }).action).toBe('takeOver');
+});
+
+const open = { code: 'jobOpen' } as Reason;
+test('a service under way comes before whatever else is wanted', () => {
+  expect(rightAction({ ...pump, act: 'change', reasons: [open] }).action).toBe('job');
+});
+
+test.each<[string, Parameters<typeof servicePath>[0]['act'], string, readonly Reason[], string | null]>([
+  ['a change', 'change', 'vane', [], '/pumps/p/job-cards?task=oilChange'],
+  ['a change of a booster', 'change', 'booster', [], '/pumps/p/job-cards?task=boosterOil'],
+  ['a purge', 'purge', 'vane', [], '/pumps/p/job-cards?task=purge'],
+  ['a wash', 'washHousing', 'vane', [], '/pumps/p/job-cards?task=housingClean'],
+  ['a look is no service', 'look', 'vane', [], null],
+  ['nothing wanted', null, 'vane', [], null],
+  ['one is under way', 'change', 'vane', [open], null],
+])('%s is led step by step from its reason', (_, act, kind, reasons, path) => {
+  expect(servicePath({ pumpId: 'p', kind, act, reasons })).toBe(path);
 });
 
 test('a retired pump is offered no new run, and all else', () => {

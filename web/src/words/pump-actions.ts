@@ -104,6 +104,7 @@ export const PUMP_ACTIONS = {
   },
   done: { path: 'done', words: 'Task done', kinds: ALL, offered: ['search'], entry: 'done' },
   job: { path: 'job', words: 'Go on with the job', kinds: ALL, offered: [] },
+  switchTag: { path: 'switch-tag', words: 'Print a switch tag', kinds: ALL, offered: ['search'] },
   label: { path: 'label', words: 'Cart label', kinds: ALL, offered: ['link', 'search'] },
   jobCards: {
     path: 'job-cards',
@@ -196,6 +197,30 @@ const ANSWERS: Readonly<Record<Act, ActionAddress & { readonly words: string }>>
   checkRemedy: { action: 'checkRemedy', words: 'Say whether it held' },
   goOn: { action: 'job', words: 'Go on with the job' },
 };
+
+/** The task that an act does, where a service of it is led step by step. */
+const TASK_OF_ACT: { readonly [A in Act]?: TaskId } = {
+  change: 'oilChange',
+  flush: 'flush',
+  washHousing: 'housingClean',
+  purge: 'purge',
+  bleed: 'bleed',
+  drainToMark: 'bleed',
+  exhaustFilter: 'exhaustFilter',
+};
+
+/** Where a service that answers the worst reason is started; null where none does, or one is under way. */
+export function servicePath(row: {
+  pumpId: string;
+  kind: string;
+  act: Act | null;
+  reasons: readonly Reason[];
+}): string | null {
+  const task = row.act === null ? undefined : TASK_OF_ACT[row.act];
+  if (!task || row.kind === 'dry' || row.reasons.some(({ code }) => code === 'jobOpen')) return null;
+  const done = row.kind === 'booster' ? 'boosterOil' : task;
+  return actionPath(row.pumpId, { action: 'jobCards', task: done });
+}
 
 /** The one right action: what answers the worst reason, in the sump that it is about. */
 export function rightAction(row: {
