@@ -6,6 +6,7 @@ import {
   mostAtStep,
   NO_JAR,
   warmRiseMl,
+  withOilIn,
   type FlushPlan,
   CLARITIES,
   WAYS,
@@ -57,7 +58,8 @@ export function CurrentStep({
   useEffect(() => head.current?.focus(), []);
   const { head: title, rest: more } = headAndRest(at.shown, print);
   const cautions = cautionWords(at.shown.cautions);
-  const plan = flushPlanAt(at.shown.step, rest.done, rest.page.setUp);
+  const inIt = withOilIn(rest.page.setUp, productOf(rest.page, 'oil'));
+  const plan = flushPlanAt(at.shown.step, rest.done, inIt);
   return (
     <section aria-label={`Step ${number} of ${count}`} className="flex max-w-[640px] flex-col gap-4">
       <p className="text-[15px] text-ink-2">
@@ -68,9 +70,6 @@ export function CurrentStep({
         {title}
       </h2>
       {more && <p className="text-[19px]">{more}</p>}
-      {at.shown.step.knows && <ModelFacts page={rest.page} facts={at.shown.step.knows} />}
-      {plan && <FlushPanel plan={plan} />}
-      {!plan && at.shown.flushes.length > 0 && <p>{flushWords(at.shown.flushes, print)}</p>}
       {cautions.length > 0 && (
         <Caution>
           <ul className="flex flex-col gap-2 text-[17px]">
@@ -83,6 +82,9 @@ export function CurrentStep({
           </p>
         </Caution>
       )}
+      {at.shown.step.knows && <ModelFacts page={rest.page} facts={at.shown.step.knows} />}
+      {plan && <FlushPanel plan={plan} />}
+      {!plan && at.shown.flushes.length > 0 && <p>{flushWords(at.shown.flushes, print)}</p>}
       <AnswerOf at={at} plan={plan} {...rest} />
     </section>
   );

@@ -4,11 +4,13 @@ import {
   DIRT_SCALES,
   dirtScaleOf,
   lastDirt,
+  withOilIn,
   type DirtScaleId,
   type GuideStep,
   type Step,
 } from '@winter-jar/core';
 import { useState } from 'react';
+import { productOf } from '../entry/product-field.js';
 import { Button } from '../ui/button.js';
 import { Chips } from '../ui/chips.js';
 import { TextField } from '../ui/field.js';
@@ -30,7 +32,7 @@ export function DirtReading({
   busy: boolean;
   onAnswer: (said: Answer) => void;
 }) {
-  const { product } = page.setUp;
+  const { product } = withOilIn(page.setUp, productOf(page, 'oil'));
   const offered = DIRT_SCALE_IDS.filter((id) => DIRT_SCALES[id].fits(product));
   const chosen = dirtScaleOf(done);
   const [scale, setScale] = useState<DirtScaleId>(

@@ -2,6 +2,7 @@ import type { PumpPage } from '@winter-jar/contracts';
 import { LEVEL_MARKS, type LevelMark, type ModelFact, type PumpModel } from '@winter-jar/core';
 import { useState } from 'react';
 import { v7 as newId } from 'uuid';
+import { useSetUpQuery } from '../api/house-api.js';
 import { firstVersion } from '../set-up/new-version.js';
 import { useWriteSetUp } from '../set-up/use-write-set-up.js';
 import { Button } from '../ui/button.js';
@@ -11,11 +12,15 @@ import { LEVEL_MARK_WORDS, MODEL_FACT_WORDS } from '../words/model-words.js';
 /** The model with something more that is known of it, from now on. */
 function useKeep({ setUp: { pump, model } }: PumpPage) {
   const { write, busy } = useWriteSetUp();
+  // As it stands at the server: what somebody else has said of it meanwhile stays.
+  const { data, refetch } = useSetUpQuery(undefined);
   const [failed, setFailed] = useState(false);
   async function keep(more: Partial<PumpModel>) {
     const at = new Date().toISOString();
-    const body = { ...model, ...more };
-    const result = await write([firstVersion('pumpModel', { id: newId(), subjectId: pump.modelId, at, body })], null);
+    const body = { ...(data?.house.pumpModel[pump.modelId] ?? model), ...more };
+    const version = firstVersion('pumpModel', { id: newId(), subjectId: pump.modelId, at, body });
+    const result = await write([version], data?.tag ?? null);
+    if (result.kind === 'changedMeanwhile') void refetch();
     setFailed(result.kind !== 'written');
   }
   return { keep, busy, failed };
@@ -23,7 +28,7 @@ function useKeep({ setUp: { pump, model } }: PumpPage) {
 
 const NotKept = () => (
   <p role="alert" className="font-semibold text-stop">
-    Not kept: the server does not answer. What you typed stands here; try again.
+    Not kept: the server did not take it. What you typed stands here; try again.
   </p>
 );
 

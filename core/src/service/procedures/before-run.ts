@@ -2,10 +2,9 @@ import { LEVEL_CHOICES } from '../common-steps.js';
 import type { Choice, Procedure } from '../procedure.js';
 import { PROCEDURE_NAMES } from './procedure-names.js';
 
-/** A level that has risen by itself is water, or oil that came back: it is bled, and drained to the mark. */
+/** A level that has risen by itself is water, or oil that came back: the verdict says what comes then. */
 const TOO_HIGH: Choice = {
-  ...{ id: 'high', words: 'above the mark: bleed, and drain to it', level: 'high' },
-  ...{ ends: true, follow: 'bleed' },
+  ...{ id: 'high', words: 'above the mark: do not start it yet', level: 'high', ends: true },
 };
 
 export const BEFORE_RUN: Procedure = {
