@@ -169,9 +169,9 @@ test('a flush that gets no cleaner becomes a housing clean, which does not drain
   await fill('What came out first: sludge in the jar', '4');
   await fill('As it shall be: sludge in the jar', '0.2');
   const plan = section.getByRole('region', { name: 'Flush plan' });
-  await expect(plan.getByRole('status')).toHaveText('Fill once more.');
+  await expect(plan.getByRole('status')).toHaveText('Fill, run and drain it, then read it again.');
   for (const [left, says, again] of [
-    ['3.7', /^(Fill once more|Wash the housing)/, 'fill once more'],
+    ['3.7', /^(Fill, run and drain it|Wash the housing)/, 'fill once more'],
     ['3.5', /^Wash the housing/, 'not getting cleaner: wash the housing'],
   ] as const) {
     await fill('Filled in', '700');

@@ -10,6 +10,8 @@ type Fresh = Pick<OilProduct, 'base' | 'dyed' | 'freshColour'>;
 export interface DirtScale {
   readonly min: number;
   readonly max: number;
+  /** A film of it is on the walls, and no deposits. */
+  readonly film?: true;
   /** So finely it is read. */
   readonly step: number;
   /** In proportion to what is in the oil. @param reading within min and max */
@@ -59,5 +61,5 @@ export const DIRT_SCALES: Readonly<Record<DirtScaleId, DirtScale>> = {
   /** Scale number of ISO 4406 at 6 µm(c), the middle one: each stands for twice as many as the one below it. */
   particles: { min: 1, max: 28, step: 1, dirtOf: (number) => 0.01 * 2 ** number, fits: () => true, target: () => 15 },
   /** Percent of the old product. */
-  share: { min: 0, max: 100, step: 1, dirtOf: (percent) => percent, fits: () => true, target: () => 1 },
+  share: { min: 0, max: 100, film: true, step: 1, dirtOf: (percent) => percent, fits: () => true, target: () => 1 },
 };

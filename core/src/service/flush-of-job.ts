@@ -74,6 +74,7 @@ export function flushPlanAt(step: Step, done: readonly GuideStep[], setUp: PumpS
     target: targetDirt,
     readings: read('fill').map(dirtOf),
     holdUp,
+    film: scale.film ?? false,
     coarse: coarseAt(scale, target, product),
     ...efforts,
   });

@@ -50,6 +50,20 @@ test('what the walls give: of 4 a fill should leave 0.4, and 1.2 are there, so a
   expect(plan({ readings: [0.4, 0.04] }).release!.high).toBeLessThan(0.01);
 });
 
+// Of 100 % of an old product: 8, 0.64; and with a filter that is not renewed 25, 6.25, 1.56, 0.39.
+test.each([
+  [0.08, 1, 3],
+  [0.25, 3, 6],
+])(
+  'an old product leaves a film, no deposits: %d stays, at best %d fills before the first charge',
+  (holdUp, best, most) => {
+    const { atBest, fills } = plan({ start: 100, target: 1, coarse: 0.5, holdUp, film: true });
+    expect(atBest).toBe(best);
+    expect(fills[1]).toBeGreaterThanOrEqual(best);
+    expect(fills[1]).toBeLessThanOrEqual(most);
+  },
+);
+
 test('more readings narrow what is expected', () => {
   const width = (readings: readonly number[]) => {
     const [low, , high] = plan({ start: 8, target: 0.05, readings }).fills;

@@ -20,6 +20,8 @@ export interface FlushInput {
   readonly holdUp: number;
   /** A reading is so coarse. */
   readonly coarse: number;
+  /** On the walls is a film of what was in the oil, and no deposits: an old product. */
+  readonly film?: boolean;
   readonly fill: FlushEffort;
   readonly wash: FlushEffort;
 }
@@ -59,6 +61,7 @@ const SURE = { early: 0.85, later: 0.5, fills: 2 } as const;
 const CORNERS = [0, 0.03, 0.07, 0.12, 0.2, 0.3] as const;
 /** What sits on the walls, in times of what the oil held, and which part of it each fill takes off. */
 const ON_WALLS = [0, 0.05, 0.15, 0.4, 1, 2.5, 6] as const;
+const FILM_ON_WALLS = [0, 0.01, 0.03, 0.08] as const;
 const TAKEN_OFF = [0.03, 0.07, 0.15, 0.3, 0.5] as const;
 /** The first reading was not exact either. */
 const TRUE_START = [0.85, 1, 1.15] as const;
@@ -78,10 +81,10 @@ const afterFill = (h: Housing): Housing => ({
   onWalls: (1 - h.off) * h.onWalls,
 });
 
-function housingsOf({ start, holdUp }: FlushInput): Housing[] {
+function housingsOf({ start, holdUp, film = false }: FlushInput): Housing[] {
   return TRUE_START.flatMap((factor) =>
     CORNERS.flatMap((corner, c) =>
-      ON_WALLS.flatMap((walls) =>
+      (film ? FILM_ON_WALLS : ON_WALLS).flatMap((walls) =>
         TAKEN_OFF.map((off) => ({
           keeps: holdUp + (1 - holdUp) * corner,
           off,

@@ -28,8 +28,8 @@ export function fillsWords([low, likely, high]: FlushPlan['fills']): string {
 
 export const FLUSH_VERDICT_WORDS: Readonly<Record<FlushVerdict, string>> = {
   newCharge: 'Clean enough: fill the new charge.',
-  fillOnce: 'Fill once more.',
-  wash: 'Wash the housing: it is not getting cleaner for what it takes.',
+  fillOnce: 'Fill, run and drain it, then read it again.',
+  wash: 'Wash the housing: that takes less than going on with fills.',
 };
 
 /** How sure a share of 0 to 1 is. */
