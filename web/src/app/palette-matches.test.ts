@@ -58,7 +58,14 @@ test('names that begin with it come before sites that hold it', () => {
 });
 
 test('a dry pump has no oil to do anything with', () => {
-  expect(found('hs-03').deeds).toEqual(['HS-03 run', 'HS-03 meter', 'HS-03 done', 'HS-03 label', 'HS-03 job-cards']);
+  expect(found('hs-03').deeds).toEqual([
+    'HS-03 run',
+    'HS-03 meter',
+    'HS-03 done',
+    'HS-03 label',
+    'HS-03 job-cards',
+    'HS-03 switch-tag',
+  ]);
 });
 
 test('what nobody bears finds nothing', () => {

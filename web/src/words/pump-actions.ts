@@ -104,7 +104,6 @@ export const PUMP_ACTIONS = {
   },
   done: { path: 'done', words: 'Task done', kinds: ALL, offered: ['search'], entry: 'done' },
   job: { path: 'job', words: 'Go on with the job', kinds: ALL, offered: [] },
-  switchTag: { path: 'switch-tag', words: 'Print a switch tag', kinds: ALL, offered: ['search'] },
   label: { path: 'label', words: 'Cart label', kinds: ALL, offered: ['link', 'search'] },
   jobCards: {
     path: 'job-cards',
@@ -122,6 +121,7 @@ export const PUMP_ACTIONS = {
     offered: ['search'],
     tasks: ['blankOff'],
   },
+  switchTag: { path: 'switch-tag', words: 'Print a switch tag', kinds: ALL, offered: ['search'] },
   openCase: { path: 'case-open', words: 'Open a case', kinds: ALL, offered: [], entry: 'caseOpened' },
   closeCase: { path: 'case-close', words: 'Close the case', kinds: ALL, offered: [], entry: 'caseClosed' },
   checkRemedy: { path: 'case-check', words: 'Say whether it held', kinds: ALL, offered: [], entry: 'caseChecked' },
