@@ -91,7 +91,7 @@ function JobCards({ page, words }: EntryPageProps) {
               </Link>
             </span>
             {barred ? (
-              <span className="max-w-56 text-[14px] text-ink-2">{MAY_NOT_WORDS[barred]}</span>
+              <span className="max-w-32 text-[14px] sm:max-w-56 text-ink-2">{MAY_NOT_WORDS[barred]}</span>
             ) : (
               <Button
                 size="field"

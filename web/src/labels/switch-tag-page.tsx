@@ -19,7 +19,8 @@ export function SwitchTagPage() {
 function SwitchTag({ page, words }: EntryPageProps) {
   const { row, state, setUp, standing } = page;
   const { origin } = useAddress();
-  const said = (at: string) => momentWords(at, row.zone, words.now);
+  // On paper no day is today.
+  const said = (at: string) => momentWords(at, row.zone, '1970-01-01T00:00:00.000Z');
   const stops = standing.reasons.filter(({ level }) => level === 'stop');
   const who = personName(state.job?.who ?? state.drained?.who ?? null, setUp.house);
   const facts = [
