@@ -39,7 +39,9 @@ test('a tag for the switch says why nobody may start it, since when, and whose l
   await expect(tag.getByText('Do not start', { exact: true })).toBeVisible();
   await expect(tag.getByText(/^Oil change under way since .*\d{4},? \d\d:\d\d\.$/)).toBeVisible();
   await expect(tag.getByText('Running oil opaque.')).toBeVisible();
-  await expect(tag.getByText('Corin')).toBeVisible();
+  // It cools down still: Corin is at it, and no lock hangs yet.
+  await expect(tag.getByText('At it: Corin')).toBeVisible();
+  await expect(tag.getByText(/^At it: Corin\s*Locked by …+/)).toBeVisible();
   await expect(tag.getByText(/^Solvent may be in the oil/)).toBeVisible();
   expect(await moderateOrWorse(page)).toEqual([]);
 });

@@ -22,7 +22,10 @@ function SwitchTag({ page, words }: EntryPageProps) {
   // On paper no day is today.
   const said = (at: string) => momentWords(at, row.zone, '1970-01-01T00:00:00.000Z');
   const stops = standing.reasons.filter(({ level }) => level === 'stop');
-  const who = personName(state.job?.who ?? state.drained?.who ?? null, setUp.house);
+  const atIt = personName(state.job?.who ?? null, setUp.house);
+  // Whoever is at it has not hung a lock before that step is answered.
+  const lock = state.job?.said.findLast(({ step }) => step === 'lock') ?? null;
+  const lockedBy = lock && (personName(lock.who, setUp.house) ?? atIt);
   const facts = [
     state.drained && `No oil in it since ${said(state.drained.at)}.`,
     state.job && `${procedureName(state.job.procedure)} under way since ${said(state.job.startedAt)}.`,
@@ -57,7 +60,12 @@ function SwitchTag({ page, words }: EntryPageProps) {
         </ul>
         <div className="mt-5 flex items-end justify-between gap-4 border-t-2 border-black pt-4">
           <p className="text-[17px]">
-            Locked by <span className="font-semibold">{who ?? '………………………'}</span>
+            {atIt && (
+              <span className="mb-1 block">
+                At it: <span className="font-semibold">{atIt}</span>
+              </span>
+            )}
+            Locked by <span className="font-semibold">{lockedBy ?? '………………………'}</span>
             <span className="mt-1 block">Printed {said(standing.at)}.</span>
             <span className="mt-1 block">Only whoever hung the lock takes it off. The site’s rules come first.</span>
           </p>

@@ -152,7 +152,7 @@ const HOUR_MS = 3_600_000;
 
 /** The jar of the last change, once it can be read: what the page begins with then. */
 export function jarWaiting({ toRead }: PumpState, nowMs: number): Partial<ReadJarValues> {
-  if (!toRead || Date.parse(toRead.fromAt) > nowMs) return {};
+  if (!toRead) return {};
   const hours = Math.round((nowMs - Date.parse(toRead.at)) / HOUR_MS);
   return { source: 'drained', drawnId: toRead.entryId, stood: 'other', hoursStood: quantityText(hours * 60, 'h') };
 }

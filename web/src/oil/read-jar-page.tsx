@@ -45,7 +45,9 @@ function ReadJar(props: EntryPageProps) {
   const units = useUnits();
   const { zone } = page.row;
   const asked = useAskedSump(page);
-  const waiting = correctId || asked ? {} : jarWaiting(page.state, Date.parse(words.now));
+  // As the verdict says it: a jar that nobody read in a week is let go.
+  const isReady = page.standing.reasons.some((reason) => reason.code === 'jarToRead' && reason.ready);
+  const waiting = isReady && !correctId && !asked ? jarWaiting(page.state, Date.parse(words.now)) : {};
   const held = waiting.source ? likelyMl(page.state.jars, waiting.source, chargeMlOf(page, 'oil')) : null;
   const lookedAtMl = quantityText(held, units.volume);
   const defaults = { ...initialValues({ sump: asked ?? firstSump(page), zone, lookedAtMl }), ...waiting };
