@@ -353,3 +353,61 @@ test('a server that is killed loses nothing of a job, and more out than the char
   await expect(page).toHaveURL(/\/jobs\//);
   await expect(page.getByText(/950\smL out · 700\smL in/)).toBeVisible();
 });
+
+test('what is due together is one job: the inlet and the exhaust filter while the oil runs out', async ({
+  page,
+  yard,
+}) => {
+  const before = await yard.pump('lf-01');
+  await open(page, yard, '/pumps/lf-01/job-cards');
+  const visit = page.getByRole('group', { name: 'In the same visit as: Oil change' });
+  await visit.getByLabel(/^with inlet screen/).check();
+  await visit.getByLabel(/^with exhaust filter/).check();
+  await expect(page.getByText(/, 34\smin less than one by one/)).toBeVisible();
+  expect(await moderateOrWorse(page)).toEqual([]);
+  await page.getByRole('button', { name: 'Start: Oil change', exact: true }).click();
+  await expect(page).toHaveURL(/\/pumps\/lf-01\/job$/);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(
+    'Oil change, inlet screen and anti-suckback valve, exhaust filter',
+  );
+  const { tap, fill, at, section, waitOut } = guide(page, yard);
+  await at('Read the back-pressure while it runs');
+  await fill('Back-pressure', '1.4 bar');
+  await tap('The oil is at 40–60 °C');
+  for (let i = 0; i < 3; i += 1) await tap('Done');
+  await at('Container beneath, open the drain');
+  await expect(section.getByText(/^Hot oil and a hot housing burn/)).toBeVisible();
+  await tap('Done');
+  expect((await yard.pump('lf-01')).row.verdict).toBe('stop');
+  await at('Inlet line off');
+  await tap('Done');
+  await tap('Done');
+  await tap('good');
+  await tap('Done');
+  await tap('It is at 60 °C or cooler');
+  await tap('Done');
+  await tap('rusty');
+  await tap('Done');
+  await at('Let it run out until only drops come');
+  await tap('Only drops come');
+  await tap('Done');
+  await tap('Done');
+  await fill('Came out', '650');
+  await tap('The jar is filled');
+  await tap('Done');
+  await fill('Filled in', '700');
+  await tap('Done');
+  await tap('Done');
+  await waitOut(2);
+  await waitOut(5);
+  await tap('at the mark');
+  await tap('Done');
+  await fill('Back-pressure after', '1.03 bar');
+  await at(/^Run it, stop it under vacuum/);
+  await tap('it holds');
+  await expect(page).toHaveURL(/\/pumps\/lf-01\/jobs\//);
+  const { state } = await yard.pump('lf-01');
+  expect(state.totals.changes).toBe(before.state.totals.changes + 1);
+  for (const task of ['inletScreen', 'antiSuckback', 'exhaustFilter'] as const)
+    expect([task, (state.tasks[task]?.at ?? '') > (before.state.tasks[task]?.at ?? '')]).toEqual([task, true]);
+});

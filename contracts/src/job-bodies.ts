@@ -14,13 +14,29 @@ import {
   type StepPhase,
 } from '@winter-jar/core';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsBoolean, IsOptional, IsString, MaxLength, ValidateNested } from 'class-validator';
+import {
+  ArrayMaxSize,
+  ArrayUnique,
+  IsArray,
+  IsBoolean,
+  IsOptional,
+  IsString,
+  MaxLength,
+  ValidateNested,
+} from 'class-validator';
 import { IdOf, Maybe, OneOf, Remark, WholeWithin, Within } from './body-rules.js';
 import { IsInstant } from './instant.js';
-import { MAX_PARTS, MAX_STEP_VISITS } from './limits.js';
+import { MAX_PARTS, MAX_RIDERS, MAX_STEP_VISITS } from './limits.js';
 
 export class JobStartedBodyDto implements JobStartedBody {
   @IdOf('a procedure') procedure!: string;
+  @IsOptional()
+  @IsArray({ message: 'a list of procedures' })
+  @ArrayMaxSize(MAX_RIDERS, { message: `at most ${MAX_RIDERS} procedures in the same visit` })
+  @ArrayUnique({ message: 'each procedure once' })
+  @IsString({ each: true, message: 'the ids of procedures' })
+  @MaxLength(64, { each: true, message: 'the ids of procedures, at most 64 characters each' })
+  with?: string[] | null;
   @Remark() remark?: string | null;
 }
 

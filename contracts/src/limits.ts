@@ -33,6 +33,9 @@ export const MAX_MEASURED = 6;
 export const MAX_CHECK_RUNS = 100;
 
 /** A step that is come to oftener goes in circles. */
+/** Procedures beside the first of one visit. */
+export const MAX_RIDERS = 8;
+
 /** Parts of one service. */
 export const MAX_PARTS = 40;
 export const MAX_STEP_VISITS = 50;

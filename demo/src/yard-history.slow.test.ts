@@ -1,4 +1,4 @@
-import { overlongRuns, rebuild, serviceAt, setUpBook, standingAt, type ProcedureId } from '@winter-jar/core';
+import { overlongRuns, rebuild, serviceOfJob, setUpBook, standingAt } from '@winter-jar/core';
 import { runLogText } from './run-log-text.js';
 import { yardHistory } from './yard-history.js';
 
@@ -55,7 +55,7 @@ describe.each(['2031-02-11T09:30:00.000Z', '2031-08-21T16:00:00.000Z'])('the yar
     expect(pump('lf-03')?.standing.reasons.map((r) => r.code)).toContain('jarToRead');
     // Every step that was answered is one that its pump has.
     for (const { pumpId, state, setUp } of pumps.filter((p) => p.state.job)) {
-      const known = serviceAt(state.job?.procedure as ProcedureId, state, setUp).steps.map(({ step }) => step.id);
+      const known = serviceOfJob(state.job!, state, setUp).steps.map(({ step }) => step.id);
       for (const { step } of [...(state.job?.said ?? []), ...(state.job?.begun ?? [])])
         expect([pumpId, known]).toEqual([pumpId, expect.arrayContaining([step])]);
     }

@@ -25,6 +25,8 @@ export interface WaitBegun extends Said {
 export interface JobState {
   readonly jobId: string;
   readonly procedure: string;
+  /** What else is done in the same visit. */
+  readonly with: readonly string[];
   readonly startedAt: string;
   /** Who is at it; null where nobody said. */
   readonly who: string | null;
@@ -45,7 +47,8 @@ export function afterJobEntry(job: JobState | null, entry: JobEntry, foundDraine
   const [at, who] = [entry.happenedAt, entry.who ?? null];
   if (entry.kind === 'jobStarted') {
     const { procedure } = entry.body;
-    return { jobId, procedure, startedAt: at, who, since: at, foundDrained, paused: null, said: [], begun: [] };
+    const others = entry.body.with ?? [];
+    return { jobId, procedure, with: others, startedAt: at, who, since: at, foundDrained, paused: null, said: [], begun: [] };
   }
   if (job?.jobId !== jobId) return job;
   switch (entry.kind) {

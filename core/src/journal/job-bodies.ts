@@ -2,6 +2,8 @@
 export interface JobStartedBody {
   /** A procedure of core/service. */
   readonly procedure: string;
+  /** Others that are done in the same visit. */
+  readonly with?: readonly string[] | null;
   readonly remark?: string | null;
 }
 

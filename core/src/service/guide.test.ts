@@ -7,7 +7,7 @@ import { chosenAt, guideOf, type Guide } from './guide.js';
 import { PROCEDURES } from './procedures/index.js';
 import type { ProcedureId } from './procedures/procedure-names.js';
 import { NO_JAR, recordOf } from './record.js';
-import { proceduresAt, serviceAt, stepsAnswered, type Service } from './service-at.js';
+import { proceduresAt, serviceAt, serviceOfJob, stepsAnswered, type Service } from './service-at.js';
 
 type Given = Readonly<Record<string, number | string | null>>;
 const NOTHING = { said: [], begun: [] };
@@ -237,7 +237,7 @@ test.each<[string, ProcedureId, Given, unknown[], Where]>([
 test('given up, what was done until then is kept', () => {
   const { said } = walked(serviceOf('oilAndFilter', 'p1', FILTER), { out: 650, fill: 700, ...LEVEL_RIGHT });
   const until = said.slice(0, said.findIndex(({ step }) => step === 'filterOn') + 1);
-  const done = stepsAnswered({ procedure: 'oilAndFilter', said: until, begun: [] }, setUpOf('p1', FILTER));
+  const done = stepsAnswered({ procedure: 'oilAndFilter', with: [], said: until, begun: [] }, setUpOf('p1', FILTER));
   expect(recordOf(done, () => 'oil-a')).toMatchObject([{ kind: 'done', body: { task: 'oilFilter' } }]);
 });
 
@@ -310,11 +310,20 @@ test.each<[string, ProcedureId, readonly string[], readonly string[]]>([
     ...{ entryId: `${n}`, step, visit: 1, at: at(n), who: null, value: null, choice: null, oil: null },
   }));
   const job: JobState = {
-    ...{ jobId: 'job-a', procedure, startedAt: at(0), who: null, since: at(0), foundDrained: false, paused: null },
+    ...{
+      jobId: 'job-a',
+      procedure,
+      with: [],
+      startedAt: at(0),
+      who: null,
+      since: at(0),
+      foundDrained: false,
+      paused: null,
+    },
     ...{ said, begun: [] },
   };
-  const service = serviceAt(
-    procedure,
+  const service = serviceOfJob(
+    job,
     { ...initialState('p1'), job },
     setUpOf('p1', { p1: { serviceClasses: ['flammable'] } }),
   );

@@ -32,7 +32,10 @@ export {
   type GuideStep,
   stepsAnswered,
   proceduresAt,
+  ridersAt,
   type Service,
   serviceAt,
+  serviceOfJob,
   type ServiceStep,
 } from './service-at.js';
+export { procedureOf, ridersOf } from './visit.js';

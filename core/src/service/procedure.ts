@@ -45,6 +45,11 @@ interface StepBase {
   readonly onlyAfter?: { readonly step: string; readonly choice?: string };
   /** Where it goes on after it, instead of at the next step: that one is come to once more. */
   readonly then?: string;
+  /**
+   * In a visit that does more, see visit.ts: before the pump is stopped, while the other waits, or after it. Missing: the other does
+   * the like of it already.
+   */
+  readonly inVisit?: 'running' | 'meanwhile' | 'after';
 }
 
 /** What can be chosen at a step. */
@@ -81,8 +86,14 @@ export type Step = StepBase &
     /**
      * @property minutes how long it usually takes; hands are free meanwhile
      * @property until what is waited for, where that decides and not the clock
+     * @property filled other work of the visit fills it: how it is begun then, where something is opened for it, and what is waited for after
      */
-    | { readonly kind: 'wait'; readonly minutes: number; readonly until?: string }
+    | {
+        readonly kind: 'wait';
+        readonly minutes: number;
+        readonly until?: string;
+        readonly filled?: { readonly opens?: string; readonly rest: string };
+      }
     /**
      * @property sumps the main oil where missing; of several each gets the same share
      * @property byGlass the step at which the level was tapped: by that it is about so much
@@ -138,6 +149,8 @@ export interface Procedure {
   /** Where it does not apply it is not offered. */
   readonly when?: readonly Condition[];
   readonly skill: Skill;
+  /** Others may be done in the middle of it, see visit.ts. */
+  readonly carries?: true;
   readonly atHand: readonly string[];
   readonly steps: readonly Step[];
 }

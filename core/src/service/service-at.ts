@@ -6,6 +6,7 @@ import { flushFills, type FlushFill } from './flush.js';
 import { PROCEDURES } from './procedures/index.js';
 import type { ProcedureId } from './procedures/procedure-names.js';
 import type { Amount, Condition, Procedure, ServicePlace, Step } from './procedure.js';
+import { procedureOf, ridersOf } from './visit.js';
 
 /** A step as it is done at one pump. */
 export interface ServiceStep {
@@ -95,9 +96,8 @@ const FIXED: readonly Condition[] = ['drained', '!drained'];
  * The steps of a procedure that apply. In the middle of a job what was answered stays, and a step that has come to apply since, behind
  * one that was answered, leads nobody back: with the oil out it is no use to let it cool.
  */
-function stepsThatApply(id: ProcedureId, place: ServicePlace, { job }: PumpState): readonly Step[] {
-  const { steps } = PROCEDURES[id];
-  const answered = new Set(job?.procedure === id ? job.said.map(({ step }) => step) : []);
+function stepsThatApply({ steps }: Procedure, place: ServicePlace, said: readonly StepSaid[]): readonly Step[] {
+  const answered = new Set(said.map(({ step }) => step));
   const last = steps.findLastIndex((step) => answered.has(step.id));
   return steps.filter((step, i) => {
     if (answered.has(step.id)) return true;
@@ -109,12 +109,25 @@ function stepsThatApply(id: ProcedureId, place: ServicePlace, { job }: PumpState
 /**
  * A procedure as it is done at a pump: the steps that apply, with their volumes and cautions. Conditions decide what is shown, never
  * whether a caution is: it follows from what the step does and where.
+ * @param others done in the same visit, of those that ridersAt names
  */
-export function serviceAt(id: ProcedureId, state: PumpState, setUp: PumpSetUp): Service {
+export function serviceAt(
+  id: ProcedureId,
+  state: PumpState,
+  setUp: PumpSetUp,
+  others: readonly ProcedureId[] = [],
+): Service {
+  return asDone({ procedure: id, with: others, said: [] }, state, setUp);
+}
+
+/** The service that a job is, at its pump as it stands now. */
+export const serviceOfJob = (job: JobState, state: PumpState, setUp: PumpSetUp): Service => asDone(job, state, setUp);
+
+function asDone(job: Pick<JobState, 'procedure' | 'with' | 'said'>, state: PumpState, setUp: PumpSetUp): Service {
   const place = servicePlaceOf(state, setUp);
-  const procedure = PROCEDURES[id];
+  const procedure = procedureOf(job);
   let before: readonly CautionId[] = [];
-  const steps = stepsThatApply(id, place, state).map((step): ServiceStep => {
+  const steps = stepsThatApply(procedure, place, job.said).map((step): ServiceStep => {
     const all = [...new Set([...cautionsOf(step.risks ?? [], place), ...(step.cautions ?? [])])];
     const cautions = all.filter((caution) => !before.includes(caution));
     before = all;
@@ -122,12 +135,22 @@ export function serviceAt(id: ProcedureId, state: PumpState, setUp: PumpSetUp): 
     return { step, amountMl: amountMl(step.amount, setUp), flushes, cautions };
   });
   const done = steps.map(({ step }) => step);
+  const id = job.procedure as ProcedureId;
   return { id, procedure, steps, handsMinutes: handsMinutesOf(done), waitMinutes: minutesOf(done.filter(isWait)) };
 }
 
+/** What may be done in the same visit, in the order in which it is done. */
+export function ridersAt(id: ProcedureId, state: PumpState, setUp: PumpSetUp): ProcedureId[] {
+  const has = proceduresAt(state, setUp);
+  return ridersOf(id).filter((rider) => has.includes(rider));
+}
+
 /** The steps that a job has answered, in their order, whatever the place is like now; one that its procedure has no more is left out. */
-export function stepsAnswered(job: Pick<JobState, 'procedure' | 'said' | 'begun'>, setUp: PumpSetUp): GuideStep[] {
-  const { steps } = PROCEDURES[job.procedure as ProcedureId];
+export function stepsAnswered(
+  job: Pick<JobState, 'procedure' | 'with' | 'said' | 'begun'>,
+  setUp: PumpSetUp,
+): GuideStep[] {
+  const { steps } = procedureOf(job);
   return job.said.flatMap((said): GuideStep[] => {
     const step = steps.find(({ id }) => id === said.step);
     if (!step) return [];

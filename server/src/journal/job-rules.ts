@@ -3,8 +3,10 @@ import {
   DIRT_SCALE_IDS,
   jobIdOf,
   mayNot,
+  procedureOf,
   PROCEDURES,
   pumpIdsOf,
+  ridersOf,
   type Entry,
   type MayNot,
   type ProcedureId,
@@ -20,6 +22,8 @@ const unknown = (field: string, value: unknown, right: string): FieldIssue => ({
   right,
 });
 
+const NONE = 'left out: this procedure is done by itself';
+
 const ALLOWED: Readonly<Record<MayNot, string>> = {
   house: 'a procedure that the house’s rules allow: pump modules are not opened here, they are exchanged',
   person: 'started by somebody whose record allows a specialist’s work',
@@ -31,9 +35,14 @@ export function procedureIssues(
   { model, house }: PumpSetUp,
 ): FieldIssue[] {
   const { procedure } = entry.body;
+  const others = entry.body.with ?? [];
   const known = Object.hasOwn(PROCEDURES, procedure) ? PROCEDURES[procedure as ProcedureId] : null;
   if (!known?.kinds.includes(model.kind))
     return [unknown('body.procedure', procedure, `the id of a procedure that ${model.name} has`)];
+  const riders: readonly string[] = ridersOf(procedure as ProcedureId);
+  const strange = others.findIndex((id) => !riders.includes(id));
+  if (strange >= 0)
+    return [unknown(`body.with.${strange}`, others[strange], riders.length > 0 ? `one of ${riders.join(', ')}` : NONE)];
   const why = mayNot(known, house, entry.who ?? null);
   return why ? [{ field: 'body.procedure', value: procedure, code: 'notAllowed', right: ALLOWED[why] }] : [];
 }
@@ -53,14 +62,14 @@ export function jobIssues(entry: Entry, sql: Pick<WritingStatements, 'jobsStarte
   const own = started.find((s) => pumpIdsOf(s).includes(pumpId));
   if (own?.kind !== 'jobStarted')
     return [unknown(field, jobId, 'the id of a job of this pump that was started before')];
-  return entry.kind === 'jobStep' ? stepIssues(entry.body, own.body.procedure) : [];
+  return entry.kind === 'jobStep' ? stepIssues(entry.body, own.body) : [];
 }
 
 function stepIssues(
   { step, choice, value }: Extract<Entry, { kind: 'jobStep' }>['body'],
-  procedure: string,
+  started: Extract<Entry, { kind: 'jobStarted' }>['body'],
 ): FieldIssue[] {
-  const { steps } = PROCEDURES[procedure as ProcedureId];
+  const { steps } = procedureOf({ ...started, with: started.with ?? [] });
   const known = steps.find(({ id }) => id === step);
   if (!known) return [unknown('body.step', step, `one of ${steps.map(({ id }) => id).join(', ')}`)];
   // Only a temperature, and a level off its mark, can be less than nothing.

@@ -18,6 +18,8 @@ export function serviceTimes(sql: Pick<Reading['sql'], 'lastJobs'>, book: SetUpB
     const begun = started.get(jobId);
     if (entry.kind !== 'jobEnded' || entry.body.how !== 'done' || begun?.kind !== 'jobStarted') continue;
     const { procedure } = begun.body;
+    // Of several in one visit nobody knows which took how long.
+    if (begun.body.with?.length) continue;
     const [pumpId = ''] = pumpIdsOf(begun);
     const modelId = book.pumpAt({ pumpId, instant: begun.happenedAt })?.pump.modelId;
     const took = entry.body.workedMinutes ?? null;

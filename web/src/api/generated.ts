@@ -3013,6 +3013,8 @@ export type WaitBegun = {
 export type JobState = {
   jobId: string;
   procedure: string;
+  /** What else is done in the same visit. */
+  with: readonly string[];
   startedAt: string;
   /** Who is at it; null where nobody said. */
   who: string | null;
@@ -3584,6 +3586,8 @@ export type CaseCheckedBody = {
 export type JobStartedBody = {
   /** A procedure of core/service. */
   procedure: string;
+  /** Others that are done in the same visit. */
+  with?: readonly string[] | null;
   remark?: string | null;
 };
 export type StepPhase = 'begun' | 'done';

@@ -1,8 +1,16 @@
 import type { PumpPage } from '@winter-jar/contracts';
-import { cautionWords, proceduresAt, serviceAt, withOilIn, type ProcedureId, type ServiceStep } from '@winter-jar/core';
+import {
+  cautionWords,
+  proceduresAt,
+  ridersAt,
+  serviceAt,
+  withOilIn,
+  type ProcedureId,
+  type ServiceStep,
+} from '@winter-jar/core';
 import { Printer, TriangleAlert } from 'lucide-react';
 import { QRCodeSVG } from 'qrcode.react';
-import { useParams } from 'react-router';
+import { useParams, useSearchParams } from 'react-router';
 import { usePrint } from '../device/use-print.js';
 import { useUnits } from '../device/use-units.js';
 import { Button } from '../ui/button.js';
@@ -17,12 +25,15 @@ import { useAddress } from './use-address.js';
 /** One procedure at one pump, for paper. */
 export function JobCardPage() {
   const { procedure } = useParams();
+  const [search] = useSearchParams();
+  const asked: readonly string[] = search.get('with')?.split(',') ?? [];
   return (
     <WithPump needsOil={false}>
       {({ page }) => {
         const id = proceduresAt(page.state, page.setUp).find((known) => known === procedure);
+        const others = id ? ridersAt(id, page.state, page.setUp).filter((one) => asked.includes(one)) : [];
         return id ? (
-          <JobCard page={page} id={id} />
+          <JobCard page={page} id={id} others={others} />
         ) : (
           <Trouble title="This pump has no such procedure">
             Its model and its oil decide which ones it has: choose one of its job cards.
@@ -33,11 +44,11 @@ export function JobCardPage() {
   );
 }
 
-function JobCard({ page, id }: { page: PumpPage; id: ProcedureId }) {
+function JobCard({ page, id, others }: { page: PumpPage; id: ProcedureId; others: readonly ProcedureId[] }) {
   const { row, state, setUp, standing } = page;
   const print = usePrint();
   const { origin } = useAddress();
-  const { procedure, steps, ...lasts } = serviceAt(id, state, setUp);
+  const { procedure, steps, ...lasts } = serviceAt(id, state, setUp, others);
   const oil = withOilIn(setUp, state.sumps[0]?.charge.productId ?? null).product;
   const facts = [
     row.modelName,

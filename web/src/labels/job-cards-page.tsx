@@ -1,17 +1,15 @@
-import { mayNot, proceduresAt, serviceAt, type ProcedureId } from '@winter-jar/core';
+import { PROCEDURES, proceduresAt, type ProcedureId, type TaskId } from '@winter-jar/core';
 import { useState } from 'react';
-import { Link, useNavigate, useSearchParams } from 'react-router';
-import { Button, LinkButton } from '../ui/button.js';
+import { useNavigate, useSearchParams } from 'react-router';
+import { LinkButton } from '../ui/button.js';
 import { PageHead } from '../ui/page-head.js';
 import { PageTitle } from '../ui/page-title.js';
 import { WithPump, type EntryPageProps } from '../entry/entry-page.js';
-import { useAppSelector } from '../device/store.js';
-import { useServiceTimesQuery } from '../api/house-api.js';
-import { lastsWords, MAY_NOT_WORDS, ownWords, SKILL_WORDS } from '../service/step-words.js';
+import { ridersWanted, ServiceRow, wantedOf } from '../service/service-row.js';
 import { Told } from '../service/told.js';
 import { Running } from '../round/running.js';
 import { useJob } from '../service/use-job.js';
-import { procedureName } from '../words/procedure-words.js';
+import { jobName } from '../words/procedure-words.js';
 
 /** The procedures that a pump has as it stands now; each is started here, or printed as a card. */
 export function JobCardsPage() {
@@ -22,22 +20,22 @@ function JobCards({ page, words }: EntryPageProps) {
   const { row, state, setUp } = page;
   const navigate = useNavigate();
   const { start, busy, told } = useJob(page);
-  const who = useAppSelector((s) => s.prefs.who);
-  const services = proceduresAt(state, setUp).map((id) => {
-    const service = serviceAt(id, state, setUp);
-    return { ...service, barred: mayNot(service.procedure, setUp.house, who) };
-  });
-  // What was asked for comes first.
+  // What was asked for comes first, most of all where it goes with other work that is wanted too.
   const [search] = useSearchParams();
-  const asksFor = search.get('task');
-  const isAsked = ({ procedure }: (typeof services)[number]) => procedure.tasks.some((task) => task === asksFor);
-  services.sort((a, b) => Number(isAsked(b)) - Number(isAsked(a)));
-  const { data: times } = useServiceTimesQuery();
+  const asksFor = search.get('task') as TaskId | null;
+  const rank = (id: ProcedureId): number => {
+    const does = [id, ...ridersWanted(id, page)].flatMap((one) => PROCEDURES[one].tasks);
+    const asked = asksFor !== null && does.includes(asksFor);
+    const isWanted = PROCEDURES[id].tasks.includes(asksFor as TaskId) || wantedOf(PROCEDURES[id].tasks, page);
+    return asked && isWanted ? 1 + ridersWanted(id, page).length : 0;
+  };
+  const ids = proceduresAt(state, setUp).sort((a, b) => rank(b) - rank(a));
   const toJob = `/pumps/${row.pumpId}/job`;
-  const [asked, setAsked] = useState<ProcedureId | null>(null);
-  async function begin(id: ProcedureId, codes: readonly string[] = []) {
-    setAsked(id);
-    if (await start(id, codes)) await navigate(toJob);
+  const [asked, setAsked] = useState<readonly ProcedureId[]>([]);
+  async function begin(ids: readonly ProcedureId[], codes: readonly string[] = []) {
+    const [id, ...others] = ids;
+    setAsked(ids);
+    if (id && (await start(id, others, codes))) await navigate(toJob);
   }
   return (
     <main className="mx-auto w-full max-w-[760px] px-4 pb-10 pt-4">
@@ -51,7 +49,7 @@ function JobCards({ page, words }: EntryPageProps) {
       {state.job && (
         <p className="mt-4 flex flex-wrap items-center gap-4 border-l-4 border-oil bg-sheet p-3">
           <span className="flex-1">
-            {procedureName(state.job.procedure)} is under way: one job at a time on a pump.
+            {jobName(state.job.procedure, state.job.with)} is under way: one job at a time on a pump.
           </span>
           <LinkButton look="solid" to={toJob}>
             Go on with it
@@ -66,44 +64,22 @@ function JobCards({ page, words }: EntryPageProps) {
           <Running row={row} words={words} />
         </div>
       )}
-      {told && asked && (
+      {told && asked.length > 0 && (
         <div className="mt-4">
           <Told result={told} done={[]} page={page} words={words} onAgain={(codes) => void begin(asked, codes)} />
         </div>
       )}
       <ul className="mt-4">
-        {services.map(({ id, procedure, barred, ...lasts }, i) => (
-          <li key={id} className="flex items-center gap-4 border-b border-rule-soft py-2">
-            <span className="min-w-0 flex-1">
-              <span className="block font-semibold">{procedure.name}</span>
-              <span className="block text-[14px] text-ink-2">
-                {lastsWords(lasts)}
-                {ownWords(
-                  times?.times.find((t) => t.procedure === id && t.modelId === setUp.pump.modelId)?.minutes,
-                )} · {SKILL_WORDS[procedure.skill]}
-              </span>
-              <Link
-                to={`/pumps/${row.pumpId}/job-cards/${id}`}
-                aria-label={`Card: ${procedure.name}`}
-                className="inline-flex min-h-11 items-center text-[15px] underline underline-offset-4"
-              >
-                Card on paper
-              </Link>
-            </span>
-            {barred ? (
-              <span className="max-w-32 text-[14px] sm:max-w-56 text-ink-2">{MAY_NOT_WORDS[barred]}</span>
-            ) : (
-              <Button
-                size="field"
-                look={asksFor && i === 0 ? 'solid' : 'outline'}
-                disabled={busy || state.job !== null}
-                aria-label={`Start: ${procedure.name}`}
-                onClick={() => void begin(id)}
-              >
-                Start
-              </Button>
-            )}
-          </li>
+        {ids.map((id, i) => (
+          <ServiceRow
+            key={id}
+            id={id}
+            page={page}
+            words={words}
+            first={i === 0 && rank(id) > 0}
+            busy={busy || state.job !== null}
+            onStart={(others) => void begin([id, ...others])}
+          />
         ))}
       </ul>
     </main>

@@ -8,7 +8,7 @@ const service = serviceAt('oilChange', initialState('p1'), setUp);
 const productOf = () => 'oil-a';
 const of = { model: setUp.model, productOf };
 const started: JobState = {
-  ...{ jobId: JOB_ID, procedure: 'oilChange', startedAt: at(1), who: null, since: at(1) },
+  ...{ jobId: JOB_ID, procedure: 'oilChange', with: [], startedAt: at(1), who: null, since: at(1) },
   ...{ foundDrained: false, paused: null, said: [], begun: [] },
 };
 const ANSWERS: Readonly<Record<string, Answer>> = {
@@ -30,7 +30,7 @@ function after(job: JobState, drafts: readonly JobDraft[]): JobState {
 }
 /** Answered up to a step, or to the end; a minute for each. */
 function upTo(step: string | null): { job: JobState; last: readonly JobDraft[] } {
-  let job = after(started, startOf({ jobId: JOB_ID, procedure: 'oilChange', service, happenedAt: at(1) }));
+  let job = after(started, startOf({ jobId: JOB_ID, procedure: 'oilChange', others: [], service, happenedAt: at(1) }));
   for (let n = 1; ; n += 1) {
     const { current } = guideOf(service, job);
     const id = current?.shown.step.id ?? null;
@@ -49,7 +49,7 @@ const answer = (job: JobState, said: Answer, more: { nowMs?: number; attempt?: n
   answerOf(job, service, { answer: said, nowMs: Date.parse(at(3)), attempt: 1, ...of, ...more }).drafts;
 
 test('a job begins with the wait that its first step is', () => {
-  const drafts = startOf({ jobId: JOB_ID, procedure: 'oilChange', service, happenedAt: at(1) });
+  const drafts = startOf({ jobId: JOB_ID, procedure: 'oilChange', others: [], service, happenedAt: at(1) });
   expect(words(drafts)).toEqual(['jobStarted', 'warm begun']);
   // Twenty minutes, from the moment at which it is come to.
   expect(drafts[1]?.body).toMatchObject({ until: '2031-01-01T01:20:00.001Z' });

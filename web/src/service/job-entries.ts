@@ -95,14 +95,16 @@ export function endOf(
 export function startOf(input: {
   jobId: string;
   procedure: ProcedureId;
+  others: readonly ProcedureId[];
   service: Service;
   happenedAt: string;
 }): JobDraft[] {
-  const { jobId, procedure, service, happenedAt } = input;
+  const { jobId, procedure, others, service, happenedAt } = input;
   const empty = { said: [], begun: [] };
   const job = {
     jobId,
     procedure,
+    with: others,
     startedAt: happenedAt,
     since: happenedAt,
     who: null,
@@ -111,7 +113,10 @@ export function startOf(input: {
   };
   const { current } = guideOf(service, empty);
   return [
-    { kind: 'jobStarted', id: jobEntryId(jobId, 'started'), happenedAt, body: { procedure }, ofJob: true },
+    {
+      ...{ kind: 'jobStarted', id: jobEntryId(jobId, 'started'), happenedAt, ofJob: true },
+      body: { procedure, ...(others.length > 0 ? { with: others } : {}) },
+    },
     ...begins({ ...job, ...empty }, current, new Date(Date.parse(happenedAt) + 1).toISOString(), 1),
   ];
 }

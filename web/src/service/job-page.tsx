@@ -1,4 +1,4 @@
-import { guideOf, serviceAt, type JobMovedBody, type JobState, type ProcedureId } from '@winter-jar/core';
+import { guideOf, serviceOfJob, type JobMovedBody, type JobState, type ProcedureId } from '@winter-jar/core';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { usePrint } from '../device/use-print.js';
@@ -46,7 +46,7 @@ function Guided({ page, words, job }: EntryPageProps & { job: JobState }) {
   const awake = useWakeLock();
   const writing = useJob(page);
   const [asked, setAsked] = useState<'handOver' | 'giveUp' | null>(null);
-  const service = serviceAt(job.procedure as ProcedureId, state, setUp);
+  const service = serviceOfJob(job, state, setUp);
   const guide = guideOf(service, job);
   const { done, current, ahead } = guide;
   const count = done.length + (current ? 1 : 0) + ahead.length;

@@ -1,12 +1,4 @@
-import {
-  jobIdOf,
-  jobStory,
-  localTime,
-  PROCEDURES,
-  stepsAnswered,
-  type GuideStep,
-  type ProcedureId,
-} from '@winter-jar/core';
+import { jobIdOf, jobStory, localTime, stepsAnswered, type GuideStep } from '@winter-jar/core';
 import { Printer } from 'lucide-react';
 import { useParams } from 'react-router';
 import { useJobQuery } from '../api/house-api.js';
@@ -20,6 +12,7 @@ import { momentWords } from '../words/dates.js';
 import { entryWords } from '../words/entry-words.js';
 import { KIND_WORDS } from '../words/kind-words.js';
 import { partWords } from '../words/model-words.js';
+import { jobName } from '../words/procedure-words.js';
 import { personName } from '../words/person-words.js';
 import type { Words } from '../words/words.js';
 import { valueWords } from './so-far.js';
@@ -47,7 +40,7 @@ function Report({ page, words }: EntryPageProps) {
   const story = jobStory(entries);
   if (!story) return <Loading what="the job" />;
   const { job, ended } = story;
-  const { name } = PROCEDURES[job.procedure as ProcedureId];
+  const name = jobName(job.procedure, job.with);
   const record = entries.filter((entry) => jobIdOf(entry) === null);
   const parts = entries.flatMap((entry) => (entry.kind === 'jobEnded' ? (entry.body.parts ?? []) : []));
   const said = (at: string) => momentWords(at, words.zone, words.now);

@@ -3,6 +3,7 @@ import {
   effectiveEntry,
   guideOf,
   serviceAt,
+  serviceOfJob,
   type Entry,
   type GuideStep,
   type JobMovedBody,
@@ -65,11 +66,15 @@ export function useJob(page: PumpPage) {
   };
 
   /** @returns the id of the job; null where it was not written */
-  async function start(procedure: ProcedureId, acknowledged: readonly string[] = []): Promise<string | null> {
+  async function start(
+    procedure: ProcedureId,
+    others: readonly ProcedureId[] = [],
+    acknowledged: readonly string[] = [],
+  ): Promise<string | null> {
     const jobId = newId();
-    const service = serviceAt(procedure, { ...state, job: null }, setUp);
+    const service = serviceAt(procedure, { ...state, job: null }, setUp, others);
     const happenedAt = new Date().toISOString();
-    const drafts = startOf({ jobId, procedure, service, happenedAt });
+    const drafts = startOf({ jobId, procedure, others, service, happenedAt });
     return isWritten(await send(jobId, drafts, acknowledged)) ? jobId : null;
   }
 
@@ -79,7 +84,7 @@ export function useJob(page: PumpPage) {
     said: Answer,
     acknowledged: readonly string[] = [],
   ): Promise<AfterAnswer | null> {
-    const service = serviceAt(job.procedure as ProcedureId, state, setUp);
+    const service = serviceOfJob(job, state, setUp);
     for (let attempt = 1; attempt <= MOST_ATTEMPTS; attempt += 1) {
       const { drafts, then } = answerOf(job, service, {
         answer: said,

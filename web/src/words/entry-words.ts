@@ -5,7 +5,7 @@ import { TASK_WORDS } from './messages.js';
 import type { Words } from './words.js';
 import { causeName, testWords } from './diagnosis-words.js';
 import { figuresWords } from './lab-words.js';
-import { procedureName } from './procedure-words.js';
+import { jobName } from './procedure-words.js';
 import { materialName } from './material-words.js';
 import {
   CLARITY_WORDS,
@@ -160,7 +160,7 @@ export function entryWords(entry: Entry, house: HouseSetUp, { print, zone, now }
     case 'test':
       return testWords(entry.body, print);
     case 'jobStarted':
-      return joined([procedureName(entry.body.procedure), entry.body.remark]);
+      return joined([jobName(entry.body.procedure, entry.body.with), entry.body.remark]);
     case 'jobStep':
       return joined([entry.body.step, entry.body.phase === 'begun' && 'wait begun']);
     case 'jobMoved':

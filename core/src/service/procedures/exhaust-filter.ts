@@ -8,10 +8,13 @@ export const EXHAUST_FILTER: Procedure = {
   tasks: ['exhaustFilter'],
   kinds: ['vane'],
   skill: 'technician',
+  carries: true,
   atHand: ['the filter elements', 'O-rings of the cover', 'a gauge for the back-pressure', 'gloves, rags'],
   steps: [
     {
       id: 'back',
+      inVisit: 'running',
+      when: ['!drained'],
       kind: 'measure',
       minutes: 3,
       words:
@@ -24,15 +27,25 @@ export const EXHAUST_FILTER: Procedure = {
     ...MAKE_SAFE.filter(({ id }) => id === 'lock' || id === 'vent'),
     {
       id: 'coverOff',
+      inVisit: 'meanwhile',
+      filled: { rest: 'Let it cool to 60 °C.' },
       kind: 'wait',
       minutes: 30,
       words: 'Let it cool to 60 °C.',
       until: 'it is at 60 °C or cooler',
       risks: ['hot'],
     },
-    { id: 'out', kind: 'do', minutes: 10, words: 'Cover off, elements out.', risks: ['opensPump', 'nearOil', 'wipes'] },
+    {
+      id: 'out',
+      inVisit: 'meanwhile',
+      kind: 'do',
+      minutes: 10,
+      words: 'Cover off, elements out.',
+      risks: ['opensPump', 'nearOil', 'wipes'],
+    },
     {
       id: 'rust',
+      inVisit: 'meanwhile',
       kind: 'choose',
       minutes: 1,
       words: 'Look at cover and elements. Rust tells of water and a closed ballast.',
@@ -45,6 +58,7 @@ export const EXHAUST_FILTER: Procedure = {
     },
     {
       id: 'new',
+      inVisit: 'meanwhile',
       knows: ['exhaustFilter', 'seals'],
       uses: ['exhaustFilter', 'seals'],
       kind: 'do',
@@ -55,6 +69,8 @@ export const EXHAUST_FILTER: Procedure = {
     { id: 'unlock', kind: 'do', minutes: 1, words: 'Lock off, exhaust free.', risks: ['opensExhaust'] },
     {
       id: 'backAfter',
+      inVisit: 'after',
+      when: ['!drained'],
       kind: 'measure',
       minutes: 5,
       words: 'Run it, read the back-pressure again.',

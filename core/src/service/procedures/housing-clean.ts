@@ -9,6 +9,7 @@ export const HOUSING_CLEAN: Procedure = {
   tasks: ['housingClean'],
   kinds: ['vane'],
   skill: 'technician',
+  carries: true,
   atHand: [
     'a housing gasket',
     'detergent, or a solvent fit for the gasket',

@@ -11,9 +11,10 @@ export const INLET: Procedure = {
   atHand: ['ball and O-ring of the valve', 'the flange’s seal', 'lint-free rags', 'gloves'],
   steps: [
     ...MAKE_SAFE.filter(({ id }) => id === 'lock' || id === 'vent'),
-    { id: 'off', kind: 'do', minutes: 4, words: 'Inlet line off.', risks: ['opensLine'] },
+    { id: 'off', inVisit: 'meanwhile', kind: 'do', minutes: 4, words: 'Inlet line off.', risks: ['opensLine'] },
     {
       id: 'screen',
+      inVisit: 'meanwhile',
       kind: 'do',
       minutes: 5,
       does: ['inletScreen'],
@@ -22,6 +23,7 @@ export const INLET: Procedure = {
     },
     {
       id: 'ball',
+      inVisit: 'meanwhile',
       kind: 'choose',
       minutes: 4,
       does: ['antiSuckback'],
@@ -32,9 +34,17 @@ export const INLET: Procedure = {
         { id: 'gritty', words: 'gritty: wash, look again' },
       ],
     },
-    { id: 'on', kind: 'do', minutes: 5, words: 'Screen in, seal clean and sound, line on.' },
+    {
+      id: 'on',
+      inVisit: 'meanwhile',
+      kind: 'do',
+      minutes: 5,
+      words: 'Screen in, seal clean and sound, line on.',
+    },
     {
       id: 'holds',
+      inVisit: 'after',
+      when: ['!drained'],
       kind: 'choose',
       minutes: 5,
       words: 'Run it, stop it under vacuum with the inlet closed: does it hold?',

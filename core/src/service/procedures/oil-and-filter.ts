@@ -21,6 +21,7 @@ export const OIL_AND_FILTER: Procedure = {
   kinds: ['vane'],
   when: ['oilFilter'],
   skill: 'technician',
+  carries: true,
   atHand: [
     'fresh oil of the same product, measured out',
     'an oil filter',

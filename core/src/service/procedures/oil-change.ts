@@ -16,6 +16,10 @@ const DRAINING: readonly Step[] = [
     kind: 'wait',
     minutes: 10,
     until: 'only drops come',
+    filled: {
+      opens: 'Container beneath, open the drain: it runs out while the next is done.',
+      rest: 'Let it run out until only drops come.',
+    },
     oil: 'out',
     knows: ['drain'],
     words: 'Container beneath, open the drain, let it run out.',
@@ -65,6 +69,7 @@ export const OIL_CHANGE: Procedure = {
   kinds: ['vane'],
   when: ['!oilFilter'],
   skill: 'technician',
+  carries: true,
   atHand: [
     'fresh oil of the same product, measured out',
     'a container for the old',
