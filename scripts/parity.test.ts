@@ -24,7 +24,7 @@ test.each(SET_UP_KINDS)('the published JSON Schema of a %s has the fields of its
 const ELSEWHERE: Readonly<Partial<Record<SetUpKind, readonly string[]>>> = {
   equipment: ['assumed'],
   material: ['assumed'],
-  pumpModel: ['assumed', 'limits', 'sumps'],
+  pumpModel: ['assumed', 'limits', 'ownSteps', 'sumps'],
   pump: ['limits', 'oilLimits'],
   oilProduct: ['assumed', 'limits', 'oilLimits'],
   houseRules: ['limits', 'oilLimits'],

@@ -1,6 +1,9 @@
 import {
   jarShapeIssue,
   type JarShape,
+  type OwnStep,
+  type OwnStepIssue,
+  ownStepIssue,
   type PumpKind,
   type PumpModel,
   type SetUpKind,
@@ -55,7 +58,23 @@ export function checkRecord(kind: SetUpKind, body: unknown, prefix = ''): Checke
   return { ok: false, issues: issues.map((i) => ({ ...i, field: prefix ? `${prefix}.${i.field}` : i.field })) };
 }
 
+const OWN_STEP_RIGHT: Readonly<Record<OwnStepIssue, readonly [keyof OwnStep, string]>> = {
+  procedure: ['procedure', 'the id of a procedure of docs/service.md'],
+  step: ['step', 'the id of a step of that procedure'],
+  leaveOut: ['way', 'reword: a step with a caution, a value or something that follows from it is not left out'],
+  place: ['step', 'a step that is come to every time'],
+  words: ['words', 'what is to be done'],
+};
+
+const ownStepIssues = ({ ownSteps }: PumpModel): FieldIssue[] =>
+  (ownSteps ?? []).flatMap((own, i): FieldIssue[] => {
+    const issue = ownStepIssue(own);
+    if (!issue) return [];
+    const [field, right] = OWN_STEP_RIGHT[issue];
+    return [{ field: `ownSteps.${i}.${field}`, value: own[field], code: 'doesNotFit', right }];
+  });
+
 function relationIssues(kind: SetUpKind, body: object): FieldIssue[] {
-  if (kind === 'pumpModel') return modelIssues(body as PumpModel);
+  if (kind === 'pumpModel') return [...modelIssues(body as PumpModel), ...ownStepIssues(body as PumpModel)];
   return kind === 'jarShape' ? jarIssues(body as JarShape) : [];
 }

@@ -36,6 +36,10 @@ export const MAX_CHECK_RUNS = 100;
 /** Procedures beside the first of one visit. */
 export const MAX_RIDERS = 8;
 
+/** Steps of a house's own, of one model, and the words of each. */
+export const MAX_OWN_STEPS = 100;
+export const MAX_OWN_WORDS = 400;
+
 /** Parts of one service. */
 export const MAX_PARTS = 40;
 export const MAX_STEP_VISITS = 50;

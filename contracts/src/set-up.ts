@@ -1,6 +1,7 @@
 import 'reflect-metadata';
 import {
   LEVEL_MARKS,
+  OWN_STEP_WAYS,
   MEASURES,
   OIL_LIMITS,
   PUMP_PLACES,
@@ -15,6 +16,8 @@ import {
   VERDICT_LEVELS,
   type Limits,
   type ModelFacts,
+  type OwnStep,
+  type OwnStepWay,
   type Season,
   type ServiceClass,
   type SetUpKind,
@@ -39,9 +42,9 @@ import {
   registerDecorator,
   ValidateNested,
 } from 'class-validator';
-import { Maybe, Uuid } from './body-rules.js';
+import { Maybe, PhotoId, Uuid } from './body-rules.js';
 import { IsInstant, IsZone } from './instant.js';
-import { MAX_OIL_LIMIT } from './limits.js';
+import { MAX_OIL_LIMIT, MAX_OWN_STEPS, MAX_OWN_WORDS } from './limits.js';
 
 const PROCESSES = ['freezeDrying', 'packaging', 'composites', 'industrial'] as const;
 const SCHOOL_IDS = Object.keys(SCHOOLS);
@@ -203,6 +206,20 @@ export class ModelFactsDto implements ModelFacts {
   @IsFewWords() exhaustFilter?: string | null;
 }
 
+/** What a house does otherwise in a service of a model. */
+export class OwnStepDto implements OwnStep {
+  @Matches(/^[A-Za-z0-9-]{1,40}$/, { message: 'letters, digits and dashes, at most 40' }) id!: string;
+  @Length(1, 64, id) procedure!: string;
+  @Length(1, 64, id) step!: string;
+  @IsIn(OWN_STEP_WAYS, oneOf(OWN_STEP_WAYS)) way!: OwnStepWay;
+  @IsOptional()
+  @IsString(text(MAX_OWN_WORDS))
+  @MaxLength(MAX_OWN_WORDS, text(MAX_OWN_WORDS))
+  words?: string | null;
+  @Maybe(Between(1, 600, 'minutes')) minutes?: number | null;
+  @PhotoId() photoId?: string | null;
+}
+
 export class PumpModelDto {
   @IsName() name!: string;
   @IsIn(['vane', 'booster', 'dry'], oneOf(['vane', 'booster', 'dry'])) kind!: string;
@@ -221,6 +238,13 @@ export class PumpModelDto {
   @ValidateNested({ message: 'what a service wants to know' })
   @Type(() => ModelFactsDto)
   service?: ModelFactsDto | null;
+  @IsOptional()
+  @IsArray({ message: 'a list of own steps' })
+  @ArrayMaxSize(MAX_OWN_STEPS, { message: `at most ${MAX_OWN_STEPS} own steps` })
+  @ArrayUnique((own: OwnStep) => own?.id, { message: 'each own step once' })
+  @ValidateNested({ each: true, message: 'a list of own steps' })
+  @Type(() => OwnStepDto)
+  ownSteps?: OwnStepDto[] | null;
   @IsOptional() @Length(1, 64, id) usualProductId?: string | null;
   @IsArray({ message: 'a list of sumps' })
   @ArrayMaxSize(4, { message: 'at most 4 sumps' })

@@ -29,6 +29,7 @@ export { schoolCosts, type SchoolCost } from './school-costs.js';
 export { GLASS_MARKS, glassLevel, type GlassLevel, warmRiseMl } from './level.js';
 export { NO_JAR, partsUsed, type RecordLine, recordOf } from './record.js';
 export {
+  amountAt,
   type GuideStep,
   stepsAnswered,
   proceduresAt,
@@ -39,3 +40,4 @@ export {
   type ServiceStep,
 } from './service-at.js';
 export { procedureOf, ridersOf } from './visit.js';
+export { mayAdd, mayLeaveOut, ownStepIssue, type OwnStepIssue, withOwnSteps } from './own-steps.js';

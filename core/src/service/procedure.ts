@@ -50,6 +50,13 @@ interface StepBase {
    * the like of it already.
    */
   readonly inVisit?: 'running' | 'meanwhile' | 'after';
+  /** What a house makes of it, see own-steps.ts. */
+  readonly own?: {
+    readonly id: string;
+    /** As the procedure says it; missing where it is a step in addition. */
+    readonly insteadOf?: string;
+    readonly photoId: string | null;
+  };
 }
 
 /** What can be chosen at a step. */

@@ -5,7 +5,7 @@ import type { PumpSetUp } from '../set-up/index.js';
 import { flushFills, type FlushFill } from './flush.js';
 import { PROCEDURES } from './procedures/index.js';
 import type { ProcedureId } from './procedures/procedure-names.js';
-import type { Amount, Condition, Procedure, ServicePlace, Step } from './procedure.js';
+import type { Condition, Procedure, ServicePlace, Step } from './procedure.js';
 import { procedureOf, ridersOf } from './visit.js';
 
 /** A step as it is done at one pump. */
@@ -59,7 +59,8 @@ const holds = (conditions: readonly Condition[] | undefined, place: ServicePlace
 /** A rinse is a tenth of the charge, a litre at most: it is to carry out what lies on the bottom. */
 const RINSE = { share: 0.1, mostMl: 1000 } as const;
 
-function amountMl(amount: Amount | undefined, { model }: PumpSetUp): number | null {
+/** The volume of a step at a model, in mL; null where it has none, or the model does not say it. */
+export function amountAt({ amount }: Pick<Step, 'amount'>, { model }: Pick<PumpSetUp, 'model'>): number | null {
   const sump = model.sumps[0];
   if (!amount || !sump) return null;
   switch (amount) {
@@ -101,7 +102,7 @@ function stepsThatApply({ steps }: Procedure, place: ServicePlace, said: readonl
   const last = steps.findLastIndex((step) => answered.has(step.id));
   return steps.filter((step, i) => {
     if (answered.has(step.id)) return true;
-    const mayChange = (step.when ?? []).some((condition) => !FIXED.includes(condition));
+    const mayChange = step.own !== undefined || (step.when ?? []).some((condition) => !FIXED.includes(condition));
     return holds(step.when, place) && !(mayChange && i < last);
   });
 }
@@ -125,14 +126,14 @@ export const serviceOfJob = (job: JobState, state: PumpState, setUp: PumpSetUp):
 
 function asDone(job: Pick<JobState, 'procedure' | 'with' | 'said'>, state: PumpState, setUp: PumpSetUp): Service {
   const place = servicePlaceOf(state, setUp);
-  const procedure = procedureOf(job);
+  const procedure = procedureOf(job, setUp.model);
   let before: readonly CautionId[] = [];
   const steps = stepsThatApply(procedure, place, job.said).map((step): ServiceStep => {
     const all = [...new Set([...cautionsOf(step.risks ?? [], place), ...(step.cautions ?? [])])];
     const cautions = all.filter((caution) => !before.includes(caution));
     before = all;
     const flushes = step.flushes ? flushFills(setUp.model, step.flushes === 'newFilter') : [];
-    return { step, amountMl: amountMl(step.amount, setUp), flushes, cautions };
+    return { step, amountMl: amountAt(step, setUp), flushes, cautions };
   });
   const done = steps.map(({ step }) => step);
   const id = job.procedure as ProcedureId;
@@ -150,11 +151,11 @@ export function stepsAnswered(
   job: Pick<JobState, 'procedure' | 'with' | 'said' | 'begun'>,
   setUp: PumpSetUp,
 ): GuideStep[] {
-  const { steps } = procedureOf(job);
+  const { steps } = procedureOf(job, setUp.model);
   return job.said.flatMap((said): GuideStep[] => {
     const step = steps.find(({ id }) => id === said.step);
     if (!step) return [];
-    const shown = { step, amountMl: amountMl(step.amount, setUp), flushes: [], cautions: [] };
+    const shown = { step, amountMl: amountAt(step, setUp), flushes: [], cautions: [] };
     const begun = job.begun.find((one) => one.step === said.step && one.visit === said.visit) ?? null;
     return [{ shown, visit: said.visit, said, begun }];
   });

@@ -1,4 +1,6 @@
 import type { JobState } from '../job/index.js';
+import type { PumpModel } from '../set-up/index.js';
+import { OWN_STEP, withOwnSteps } from './own-steps.js';
 import type { Choice, Procedure, Skill, Step } from './procedure.js';
 import { PROCEDURES } from './procedures/index.js';
 import type { ProcedureId } from './procedures/procedure-names.js';
@@ -19,25 +21,38 @@ export function ridersOf(id: ProcedureId): ProcedureId[] {
 const SKILLS: readonly Skill[] = ['operator', 'technician', 'specialist'];
 
 /** A service of one visit: a procedure, with the others in its middle. One that is not known is left out. */
-export function procedureOf(job: Pick<JobState, 'procedure' | 'with'>): Procedure {
-  const main = PROCEDURES[job.procedure as ProcedureId];
-  const riders = ridersOf(job.procedure as ProcedureId).filter((id) => job.with.includes(id));
+export function procedureOf(
+  job: Pick<JobState, 'procedure' | 'with'>,
+  { ownSteps }: Pick<PumpModel, 'ownSteps'>,
+): Procedure {
+  const stepsOf = (id: ProcedureId) => withOwnSteps(id, ownSteps);
+  const id = job.procedure as ProcedureId;
+  const main = { ...PROCEDURES[id], steps: stepsOf(id) };
+  const riders = ridersOf(id).filter((rider) => job.with.includes(rider));
   if (riders.length === 0) return main;
-  const all = [main, ...riders.map((id) => PROCEDURES[id])];
+  const all = [main, ...riders.map((rider) => PROCEDURES[rider])];
   return {
     ...main,
     name: [main.name, ...all.slice(1).map(({ name }) => name.toLowerCase())].join(', '),
     tasks: [...new Set(all.flatMap(({ tasks }) => tasks))],
     skill: SKILLS[Math.max(...all.map(({ skill }) => SKILLS.indexOf(skill)))] ?? main.skill,
     atHand: [...new Set(all.flatMap(({ atHand }) => atHand))],
-    steps: stepsOfVisit(main.steps, riders),
+    steps: stepsOfVisit(
+      main.steps,
+      riders.map((rider) => ({ rider, steps: stepsOf(rider) })),
+    ),
   };
 }
 
 /** Each step of a rider in its place: as it runs before all, in the first wait that can be filled, after all. */
-function stepsOfVisit(steps: readonly Step[], riders: readonly ProcedureId[]): Step[] {
+function stepsOfVisit(
+  steps: readonly Step[],
+  riders: readonly { readonly rider: ProcedureId; readonly steps: readonly Step[] }[],
+): Step[] {
   const isFilled = steps.some(({ oil }) => oil === 'in');
-  const ridden = riders.flatMap((id) => PROCEDURES[id].steps.map((step) => riding(step, id, isFilled)));
+  const ridden = riders.flatMap(({ rider, steps: of }) =>
+    besideTheirs(of).map((step) => riding(step, rider, isFilled)),
+  );
   const inPlace = (place: Step['inVisit']) => ridden.filter(({ inVisit }) => inVisit === place);
   const meanwhile = inPlace('meanwhile').map((step, i, all) =>
     step.kind === 'wait' ? shortened(step, all.slice(0, i)) : step,
@@ -57,14 +72,26 @@ const shortened = (wait: Wait, work: readonly Step[]): Wait =>
 
 /** A wait with the work in between. */
 function filledWait(wait: Wait, work: readonly Step[]): Step[] {
-  const { filled, oil, risks, knows, ...rest } = shortened(wait, work);
+  const { filled, oil, risks, knows, own, ...rest } = shortened(wait, work);
   if (!filled || work.length === 0) return [wait];
   const left = { ...rest, words: filled.rest };
-  const of = { ...(oil ? { oil } : {}), ...(risks ? { risks } : {}), ...(knows ? { knows } : {}) };
+  const of = {
+    ...{ ...(oil ? { oil } : {}), ...(risks ? { risks } : {}) },
+    ...{ ...(knows ? { knows } : {}), ...(own ? { own } : {}) },
+  };
   if (filled.opens === undefined) return [...work, { ...left, ...of }];
   const { id, when } = wait;
   const open: Step = { id, ...(when ? { when } : {}), ...of, kind: 'do', minutes: 2, words: filled.opens };
   return [open, ...work, { ...left, id: `${id}.rest` }];
+}
+
+/** A step of the house's own is done where the one before it is; at the beginning, where the next one is. */
+function besideTheirs(steps: readonly Step[]): readonly Step[] {
+  return steps.reduce<readonly Step[]>((so, step, i) => {
+    if (!step.id.startsWith(OWN_STEP)) return [...so, step];
+    const place = so.at(-1)?.inVisit ?? steps.slice(i).find(({ inVisit }) => inVisit)?.inVisit;
+    return [...so, { ...step, ...(place ? { inVisit: place } : {}) }];
+  }, []);
 }
 
 /**

@@ -82,6 +82,25 @@ export const MODEL_FACTS = ['drain', 'tilt', 'keys', 'tightening', 'seals', 'oil
 export type ModelFact = (typeof MODEL_FACTS)[number];
 export type ModelFacts = { readonly [F in ModelFact]?: string | null };
 
+/** What a house does otherwise in a service: a step of its own before or after another, one in its own words, one that is left out. */
+export const OWN_STEP_WAYS = ['before', 'after', 'reword', 'leaveOut'] as const;
+export type OwnStepWay = (typeof OWN_STEP_WAYS)[number];
+
+export interface OwnStep {
+  /** Its own within the model. */
+  readonly id: string;
+  /** A procedure of core/service, and the step of it that this is about. */
+  readonly procedure: string;
+  readonly step: string;
+  readonly way: OwnStepWay;
+  /** Wanted unless it is left out. */
+  readonly words?: string | null;
+  /** Of a step that comes in addition. */
+  readonly minutes?: number | null;
+  /** SHA-256 of a photograph that was uploaded before. */
+  readonly photoId?: string | null;
+}
+
 export interface PumpModel {
   readonly name: string;
   readonly kind: PumpKind;
@@ -98,6 +117,7 @@ export interface PumpModel {
   readonly hasHourMeter?: boolean | null;
   readonly levelMark?: LevelMark | null;
   readonly service?: ModelFacts | null;
+  readonly ownSteps?: readonly OwnStep[] | null;
   /** The oil that its manual names. */
   readonly usualProductId?: string | null;
   readonly assumed?: readonly string[] | null;

@@ -10,6 +10,9 @@ let house: TestHouse;
 const ago = (hours: number) => NOW_HOURS - hours;
 const START = jobAt.started(ago(10), 'oilChange');
 
+const withOthers = (entry: Entry, others: readonly string[]): Entry =>
+  ({ ...entry, body: { ...entry.body, with: others } }) as Entry;
+
 const openHouse = async () => {
   served = await serveHouse();
   ({ house } = served);
@@ -30,6 +33,25 @@ describe('what a job may say', () => {
     ['a second start', jobAt.started(ago(9), 'bleed'), 'subjects.1.id', /a new job/],
     ['no procedure', jobAt.started(ago(9), 'polish', 'job-b'), 'body.procedure', /a procedure that/],
     ['of another kind of pump', jobAt.started(ago(9), 'boosterOil', 'job-b'), 'body.procedure', /a procedure that/],
+    [
+      'a visit with what does not go with it',
+      withOthers(jobAt.started(ago(9), 'oilChange', 'job-b'), ['inlet', 'flush']),
+      'body.with.1',
+      /one of inlet, exhaustFilter/,
+    ],
+    [
+      'a visit of what is done by itself',
+      withOthers(jobAt.started(ago(9), 'bleed', 'job-b'), ['inlet']),
+      'body.with.0',
+      /^left out/,
+    ],
+    [
+      'what else of nothing',
+      withOthers(jobAt.started(ago(9), 'oilChange', 'job-b'), ['inlet', 'inlet']),
+      'body.with',
+      /once/,
+    ],
+    ['a step of what is not done with it', jobAt.step(ago(9), 'inlet.off'), 'body.step', /one of warm, cool, lock/],
     ['a step of another procedure', jobAt.step(ago(9), 'wash'), 'body.step', /one of warm, cool, lock/],
     ['what the step does not ask', jobAt.step(ago(9), 'level', { choice: 'never' }), 'body.choice', /low, right, high/],
     ['less than nothing', jobAt.step(ago(9), 'out', { value: -5 }), 'body.value', /Came out: 0 or more/],
@@ -111,6 +133,22 @@ describe('a job at work', () => {
     expect(sent(correctionAt(ago(1), change, { action: 'void' }))).toMatchObject([
       { status: 'refused', issues: [{ code: 'restOfAct' }] },
     ]);
+  });
+
+  test('of a visit each part has its steps, those of the house too, and no time of its own', async () => {
+    house.write(
+      ...ofOne([
+        withOthers(START, ['exhaustFilter']),
+        jobAt.step(ago(8), 'exhaustFilter.rust', { choice: 'rusty' }),
+        jobAt.step(ago(7), 'own.a'),
+        jobAt.step(ago(6), 'exhaustFilter.own.b'),
+      ]),
+    );
+    expect(house.states().p1?.job).toMatchObject({ with: ['exhaustFilter'], said: { length: 3 } });
+    const ended = jobAt.ended(ago(5), 'done');
+    house.write({ ...ended, actId: START.id, body: { how: 'done', workedMinutes: 80 } } as Entry);
+    expect((await served.get('/api/service-times').expect(200)).body).toEqual({ times: [] });
+    expect(house.everyState()).toEqual(rebuiltStates(house));
   });
 
   test('how long services took is told by procedure and model, of those that were done to their end', async () => {

@@ -1798,6 +1798,21 @@ export type ModelFacts = {
   oilFilter?: string | null;
   exhaustFilter?: string | null;
 };
+export type OwnStepWay = 'before' | 'after' | 'reword' | 'leaveOut';
+export type OwnStep = {
+  /** Its own within the model. */
+  id: string;
+  /** A procedure of core/service, and the step of it that this is about. */
+  procedure: string;
+  step: string;
+  way: OwnStepWay;
+  /** Wanted unless it is left out. */
+  words?: string | null;
+  /** Of a step that comes in addition. */
+  minutes?: number | null;
+  /** SHA-256 of a photograph that was uploaded before. */
+  photoId?: string | null;
+};
 export type Sump = {
   key: SumpKey;
   chargeMl: number;
@@ -1824,6 +1839,7 @@ export type PumpModel = {
   hasHourMeter?: boolean | null;
   levelMark?: LevelMark | null;
   service?: ModelFacts | null;
+  ownSteps?: readonly OwnStep[] | null;
   /** The oil that its manual names. */
   usualProductId?: string | null;
   assumed?: readonly string[] | null;

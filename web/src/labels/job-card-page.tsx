@@ -13,12 +13,13 @@ import { QRCodeSVG } from 'qrcode.react';
 import { useParams, useSearchParams } from 'react-router';
 import { usePrint } from '../device/use-print.js';
 import { useUnits } from '../device/use-units.js';
-import { Button } from '../ui/button.js';
+import { Button, LinkButton } from '../ui/button.js';
 import { PageHead } from '../ui/page-head.js';
 import { Trouble } from '../ui/page-state.js';
 import { PageTitle } from '../ui/page-title.js';
 import { dayWords } from '../words/dates.js';
 import { flushWords, lastsWords, SKILL_WORDS, stepWords } from '../service/step-words.js';
+import { StepPhoto } from '../service/step-photo.js';
 import { WithPump } from '../entry/entry-page.js';
 import { useAddress } from './use-address.js';
 
@@ -62,9 +63,12 @@ function JobCard({ page, id, others }: { page: PumpPage; id: ProcedureId; others
         <PageHead back={`/pumps/${row.pumpId}/job-cards`} above={`Job card of ${row.name}`}>
           {procedure.name}
         </PageHead>
-        <Button look="solid" onClick={() => window.print()}>
-          <Printer size={18} aria-hidden="true" /> Print
-        </Button>
+        <div className="flex flex-wrap gap-3">
+          <LinkButton to={`/pumps/${row.pumpId}/job-cards/${id}/own-steps`}>Steps of this house</LinkButton>
+          <Button look="solid" onClick={() => window.print()}>
+            <Printer size={18} aria-hidden="true" /> Print
+          </Button>
+        </div>
       </div>
       <article className="mt-4 border-2 border-ink bg-white p-5 text-black print:mt-0 print:border-0 print:p-0 print:text-[12.5px] print:leading-[1.35]">
         <header className="flex items-start gap-4 border-b-2 border-black pb-3">
@@ -123,7 +127,8 @@ function CardStep({ step: shown, number }: { step: ServiceStep; number: number }
         <Box />
         <span className="figure w-6 shrink-0 text-right">{number}</span>
         <span className="min-w-0 flex-1">
-          {stepWords(shown, print, '……… mL')}
+          <span dir="auto">{stepWords(shown, print, '……… mL')}</span>
+          {step.own?.photoId && <StepPhoto photoId={step.own.photoId} small />}
           {flushes.length > 0 && step.kind === 'measure' && ` ${flushWords(flushes, print)}`}
           {step.kind === 'wait' && ` About ${print.duration(step.minutes)}.`}
           {step.kind === 'measure' && (

@@ -29,7 +29,8 @@ import type { Words } from '../words/words.js';
 import { DirtReading } from './dirt-reading.js';
 import { fillRefusal } from './fill-refusal.js';
 import { FlushPanel } from './flush-panel.js';
-import { flushWords, headAndRest } from './step-words.js';
+import { StepPhoto } from './step-photo.js';
+import { flushWords, headAndRest, withAmount } from './step-words.js';
 import type { Answer } from './job-entries.js';
 import { LevelGlass } from './level-glass.js';
 import { AskLevelMark, ModelFacts } from './model-facts.js';
@@ -58,6 +59,7 @@ export function CurrentStep({
   useEffect(() => head.current?.focus(), []);
   const { head: title, rest: more } = headAndRest(at.shown, print);
   const cautions = cautionWords(at.shown.cautions);
+  const { own } = at.shown.step;
   const inIt = withOilIn(rest.page.setUp, productOf(rest.page, 'oil'));
   const plan = flushPlanAt(at.shown.step, rest.done, inIt);
   return (
@@ -66,10 +68,20 @@ export function CurrentStep({
         Step {number} of {count}
         {at.visit > 1 && `, the ${ordinal(at.visit)} time`}
       </p>
-      <h2 ref={head} tabIndex={-1} className="text-[26px] leading-tight outline-none wrap-anywhere">
+      <h2 ref={head} dir="auto" tabIndex={-1} className="text-[26px] leading-tight outline-none wrap-anywhere">
         {title}
       </h2>
-      {more && <p className="text-[19px]">{more}</p>}
+      {more && (
+        <p dir="auto" className="text-[19px] wrap-anywhere">
+          {more}
+        </p>
+      )}
+      {own?.photoId && <StepPhoto photoId={own.photoId} />}
+      {own?.insteadOf && (
+        <p className="text-[15px] text-ink-2">
+          In this house’s words. The procedure says: {withAmount(own.insteadOf, at.shown, print)}
+        </p>
+      )}
       {cautions.length > 0 && (
         <Caution>
           <ul className="flex flex-col gap-2 text-[17px]">

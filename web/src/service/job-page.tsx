@@ -1,4 +1,12 @@
-import { guideOf, serviceOfJob, type JobMovedBody, type JobState, type ProcedureId } from '@winter-jar/core';
+import {
+  guideOf,
+  PROCEDURES,
+  serviceOfJob,
+  type Step,
+  type JobMovedBody,
+  type JobState,
+  type ProcedureId,
+} from '@winter-jar/core';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { usePrint } from '../device/use-print.js';
@@ -149,6 +157,14 @@ function Guided({ page, words, job }: EntryPageProps & { job: JobState }) {
               onAnswer={answer}
             />
           )}
+          {current && !job.paused && (
+            <Link
+              to={`/pumps/${row.pumpId}/job-cards/${otherwise(current.shown.step, service.id)}`}
+              className="inline-flex min-h-11 items-center self-start text-[15px] underline underline-offset-4"
+            >
+              Done otherwise in this house?
+            </Link>
+          )}
           {writing.told && deed && <Told result={writing.told} done={done} page={page} words={words} onAgain={deed} />}
           <div className="flex flex-wrap gap-3">
             {last && (
@@ -198,4 +214,11 @@ function Guided({ page, words, job }: EntryPageProps & { job: JobState }) {
       </div>
     </main>
   );
+}
+
+/** Where a house says how it does a step: each under its own procedure, also in the middle of another one. */
+function otherwise({ id, own }: Step, main: ProcedureId): string {
+  const [first = '', ...rest] = id.split('.');
+  const [procedure, step] = first in PROCEDURES ? [first, rest.join('.')] : [main, id.replace(/\.rest$/, '')];
+  return `${procedure}/own-steps?step=${own?.id ?? step}`;
 }

@@ -1,41 +1,16 @@
 import type { PumpPage } from '@winter-jar/contracts';
-import { LEVEL_MARKS, type LevelMark, type ModelFact, type PumpModel } from '@winter-jar/core';
+import { LEVEL_MARKS, type LevelMark, type ModelFact } from '@winter-jar/core';
 import { useState } from 'react';
-import { v7 as newId } from 'uuid';
-import { useSetUpQuery } from '../api/house-api.js';
-import { firstVersion } from '../set-up/new-version.js';
-import { useWriteSetUp } from '../set-up/use-write-set-up.js';
 import { Button } from '../ui/button.js';
 import { TextField } from '../ui/field.js';
 import { LEVEL_MARK_WORDS, MODEL_FACT_WORDS } from '../words/model-words.js';
-
-/** The model with something more that is known of it, from now on. */
-function useKeep({ setUp: { pump, model } }: PumpPage) {
-  const { write, busy } = useWriteSetUp();
-  // As it stands at the server: what somebody else has said of it meanwhile stays.
-  const { data, refetch } = useSetUpQuery(undefined);
-  const [failed, setFailed] = useState(false);
-  async function keep(more: Partial<PumpModel>) {
-    const at = new Date().toISOString();
-    const body = { ...(data?.house.pumpModel[pump.modelId] ?? model), ...more };
-    const version = firstVersion('pumpModel', { id: newId(), subjectId: pump.modelId, at, body });
-    const result = await write([version], data?.tag ?? null);
-    if (result.kind === 'changedMeanwhile') void refetch();
-    setFailed(result.kind !== 'written');
-  }
-  return { keep, busy, failed };
-}
-
-const NotKept = () => (
-  <p role="alert" className="font-semibold text-stop">
-    Not kept: the server did not take it. What you typed stands here; try again.
-  </p>
-);
+import { NotKept } from './not-kept.js';
+import { useKeepModel } from './use-keep-model.js';
 
 /** What the model says of a step. What nobody has said is asked for once, and kept for all pumps of it. */
 export function ModelFacts({ page, facts }: { page: PumpPage; facts: readonly ModelFact[] }) {
   const { model } = page.setUp;
-  const { keep, busy, failed } = useKeep(page);
+  const { keep, busy, failed } = useKeepModel(page);
   const [asked, setAsked] = useState(false);
   const [typed, setTyped] = useState<Partial<Record<ModelFact, string>>>({});
   const known = facts.filter((fact) => model.service?.[fact]);
@@ -67,7 +42,7 @@ export function ModelFacts({ page, facts }: { page: PumpPage; facts: readonly Mo
           className="flex flex-col gap-4 border-l-4 border-oil bg-sheet p-4"
           onSubmit={(event) => {
             event.preventDefault();
-            void keep({ service: { ...model.service, ...said } });
+            void keep(({ service }) => ({ service: { ...service, ...said } }));
           }}
         >
           {missing.map((fact) => (
@@ -96,7 +71,7 @@ export function ModelFacts({ page, facts }: { page: PumpPage; facts: readonly Mo
 
 /** How a glass shows its level is asked before it is read the first time. */
 export function AskLevelMark({ page }: { page: PumpPage }) {
-  const { keep, busy, failed } = useKeep(page);
+  const { keep, busy, failed } = useKeepModel(page);
   return (
     <div role="group" aria-label={`What the glass of ${page.setUp.model.name} shows`} className="flex flex-col gap-2">
       <p className="text-[15px] text-ink-2">
@@ -104,7 +79,7 @@ export function AskLevelMark({ page }: { page: PumpPage }) {
       </p>
       <div className="flex flex-wrap gap-2">
         {LEVEL_MARKS.map((mark: LevelMark) => (
-          <Button key={mark} disabled={busy} onClick={() => void keep({ levelMark: mark })}>
+          <Button key={mark} disabled={busy} onClick={() => void keep(() => ({ levelMark: mark }))}>
             {LEVEL_MARK_WORDS[mark]}
           </Button>
         ))}

@@ -43,9 +43,16 @@ export function flushWords(fills: readonly FlushFill[], print: Print): string {
   return `At best so much of what was there is left: ${said}. Each takes ${print.volume(first.oilMl)}.`;
 }
 
-/** A step with its volume. @param unknown what stands where the model does not say one */
-export const stepWords = ({ step, amountMl }: ServiceStep, print: Print, unknown = 'what its manual says'): string =>
-  step.words.replace('{amount}', amountMl === null ? unknown : print.volume(amountMl));
+/** Words of a step with its volume. @param unknown what stands where the model does not say one */
+export const withAmount = (
+  words: string,
+  { amountMl }: Pick<ServiceStep, 'amountMl'>,
+  print: Print,
+  unknown = 'what its manual says',
+): string => words.replaceAll('{amount}', amountMl === null ? unknown : print.volume(amountMl));
+
+export const stepWords = (shown: ServiceStep, print: Print, unknown?: string): string =>
+  withAmount(shown.step.words, shown, print, unknown);
 
 const FIRST_CLAUSE = /^(.*?)[.:;](?:\s+(.*))?$/s;
 

@@ -26,6 +26,14 @@ test.each(records)('%s comes back as it is, in any units', (_, kind, body) => {
   }
 });
 
+test('what a house does otherwise in a service has no field here, and stays', () => {
+  const ownSteps = [{ id: 'a', procedure: 'oilChange', step: 'lock', way: 'before', words: 'Ring the shift leader.' }];
+  const body = { ...house.pumpModel.vane, ownSteps } as unknown as Record<string, unknown>;
+  const values = { ...valuesOf('pumpModel', body, units), name: 'Another name' };
+  const read = readRecord('pumpModel', values, units, { body, values: valuesOf('pumpModel', body, units) });
+  expect(read).toMatchObject({ ok: true, body: { name: 'Another name', ownSteps } });
+});
+
 const vane = valuesOf('pumpModel', house.pumpModel.vane as never, units);
 const issuesOf = (kind: SetUpKind, values: RecordValues) => {
   const read = readRecord(kind, values, units);

@@ -105,6 +105,8 @@ export function readRecord(kind: SetUpKind, values: RecordValues, units: Units, 
     const value = untouched ? valueAt(origin.body, spec.path) : readField(spec, values[name] ?? '', reader);
     if (value !== null && value !== undefined) put(body, spec.path, value);
   }
+  // What is said elsewhere of the same record stays.
+  if (kind === 'pumpModel' && origin?.body.ownSteps) body.ownSteps = origin.body.ownSteps;
   if (kind === 'pumpModel') body.sumps = sumpsOf(values.kind as PumpKind, (body.sumps ?? {}) as Body);
   const assumed = (values.assumed ?? '').split(' ').filter((path) => shown.some((spec) => spec.path === path));
   if (assumed.length > 0) body.assumed = assumed;
