@@ -46,7 +46,13 @@ export function setUpSchema(
     ]);
     return { ...schema, additionalProperties: false, properties: Object.fromEntries(properties) };
   };
-  const names = [...Object.values(SET_UP_CLASSES).map((c) => c.name), 'SumpDto', 'ModelFactsDto', 'OwnStepDto', 'JarPointDto'];
+  const names = [
+    ...Object.values(SET_UP_CLASSES).map((c) => c.name),
+    'SumpDto',
+    'ModelFactsDto',
+    'OwnStepDto',
+    'JarPointDto',
+  ];
   const record = ([kind, type]) => ({
     type: 'object',
     additionalProperties: false,

@@ -24,7 +24,7 @@ import {
   MaxLength,
   ValidateNested,
 } from 'class-validator';
-import { IdOf, Maybe, OneOf, Remark, WholeWithin, Within } from './body-rules.js';
+import { IdOf, Maybe, OneOf, PhotoId, Remark, WholeWithin, Within } from './body-rules.js';
 import { IsInstant } from './instant.js';
 import { MAX_PARTS, MAX_RIDERS, MAX_STEP_VISITS } from './limits.js';
 
@@ -48,6 +48,7 @@ export class JobStepBodyDto implements JobStepBody {
   @Maybe(Within(-200_000, 1_000_000, 'a number from -200,000 to 1,000,000, in mL, °C or Pa as the step asks')) value?:
     number | null;
   @Maybe(IdOf('a choice of the step')) choice?: string | null;
+  @PhotoId() photoId?: string | null;
   @Maybe(OneOf(OIL_LEFT)) oil?: OilLeft | null;
 }
 

@@ -14,6 +14,8 @@ interface Said {
 export interface StepSaid extends Said {
   readonly value: number | null;
   readonly choice: string | null;
+  /** Where one was taken. */
+  readonly photoId?: string;
   readonly oil: OilLeft | null;
 }
 /** A wait that was begun. */
@@ -48,7 +50,18 @@ export function afterJobEntry(job: JobState | null, entry: JobEntry, foundDraine
   if (entry.kind === 'jobStarted') {
     const { procedure } = entry.body;
     const others = entry.body.with ?? [];
-    return { jobId, procedure, with: others, startedAt: at, who, since: at, foundDrained, paused: null, said: [], begun: [] };
+    return {
+      jobId,
+      procedure,
+      with: others,
+      startedAt: at,
+      who,
+      since: at,
+      foundDrained,
+      paused: null,
+      said: [],
+      begun: [],
+    };
   }
   if (job?.jobId !== jobId) return job;
   switch (entry.kind) {
@@ -71,13 +84,13 @@ const MOVES: Readonly<
 
 /** The first answer stands. */
 function withStep(job: JobState, entry: Extract<JobEntry, { kind: 'jobStep' }>): JobState {
-  const { step, visit, phase, until = null, value = null, choice = null, oil = null } = entry.body;
+  const { step, visit, phase, until = null, value = null, choice = null, photoId = null, oil = null } = entry.body;
   const said = { entryId: entry.id, step, visit, at: entry.happenedAt, who: entry.who ?? null };
   const list: readonly Said[] = phase === 'begun' ? job.begun : job.said;
   if (list.length >= MOST_STEPS || list.some((one) => one.step === step && one.visit === visit)) return job;
   return phase === 'begun'
     ? { ...job, begun: [...job.begun, { ...said, until }] }
-    : { ...job, said: [...job.said, { ...said, value, choice, oil }] };
+    : { ...job, said: [...job.said, { ...said, value, choice, ...(photoId ? { photoId } : {}), oil }] };
 }
 
 /** The end of the wait that goes on, the latest begun; null where none does. */

@@ -332,3 +332,11 @@ test.each<[string, ProcedureId, readonly string[], readonly string[]]>([
   const next = [guide.current?.shown.step.id, ...guide.ahead.map(({ step }) => step.id)];
   expect(next.slice(0, ahead.length)).toEqual(ahead);
 });
+
+test('what comes off goes into numbered bags, photographed, and on again in the reverse order', () => {
+  const { steps } = serviceOf('overhaul');
+  const done = steps.flatMap(({ step }) => (step.kind === 'do' ? [step] : []));
+  expect(done.flatMap(({ bag }) => bag ?? [])).toEqual([1, 2, 3, 4, 5]);
+  expect(done.filter(({ bag }) => bag).every(({ photographed }) => photographed)).toBe(true);
+  expect(done.flatMap(({ shows }) => shows ?? [])).toEqual(['apart5', 'apart4', 'apart3', 'apart2', 'apart1']);
+});

@@ -56,6 +56,7 @@ test.each<[ProcedureId, readonly string[]]>([
   ['ballastPurge', ['back']],
   ['inlet', ['on']],
   ['exhaustFilter', []],
+  ['overhaul', ['fillPlug', 'turn', 'levelBase', 'plug', 'runningIn']],
 ])('of %s may be left out %p, and nothing else', (id, may) => {
   const { steps } = PROCEDURES[id];
   expect(steps.filter((step) => mayLeaveOut(step, steps)).map((step) => step.id)).toEqual(may);

@@ -8,6 +8,7 @@ function isReferredTo({ id }: Step, steps: readonly Step[]): boolean {
   return steps.some(
     (step) =>
       step.then === id ||
+      (step.kind === 'do' && step.shows === id) ||
       step.onlyAfter?.step === id ||
       (step.kind === 'measure' && step.byGlass === id) ||
       (step.kind === 'choose' && step.choices.some(({ goTo }) => goTo === id)),
@@ -17,6 +18,7 @@ function isReferredTo({ id }: Step, steps: readonly Step[]): boolean {
 /** Whether a house may leave it out: nothing of it can hurt, nothing is recorded of it, and nothing else needs it. */
 export const mayLeaveOut = (step: Step, steps: readonly Step[]): boolean =>
   step.kind === 'do' &&
+  !step.shows &&
   !step.risks?.length &&
   !step.cautions?.length &&
   !step.does?.length &&

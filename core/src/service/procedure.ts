@@ -88,8 +88,19 @@ export type MeasureOf = 'volume' | 'temperature' | 'pressure';
 
 /** One thing to do beside the pump. */
 export type Step = StepBase &
+  /**
+   * @property bag what comes off then goes into the bag of this number
+   * @property photographed it is photographed as it was
+   * @property shows the step at which it was
+   */
   (
-    | { readonly kind: 'do'; readonly minutes: number }
+    | {
+        readonly kind: 'do';
+        readonly minutes: number;
+        readonly bag?: number;
+        readonly photographed?: true;
+        readonly shows?: string;
+      }
     /**
      * @property minutes how long it usually takes; hands are free meanwhile
      * @property until what is waited for, where that decides and not the clock

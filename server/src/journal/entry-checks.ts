@@ -11,7 +11,7 @@ import type { SetUpStore } from './set-up-store.js';
 const parse = <T>(text: string): T => JSON.parse(text) as T;
 
 function citedPhoto(entry: JournalEntry): string | null {
-  if (entry.kind === 'look' || entry.kind === 'test') return entry.body.photoId ?? null;
+  if (entry.kind === 'look' || entry.kind === 'test' || entry.kind === 'jobStep') return entry.body.photoId ?? null;
   const body = entry.kind === 'correction' ? entry.body.body : null;
   return body && 'photoId' in body ? (body.photoId ?? null) : null;
 }
@@ -30,7 +30,7 @@ export class EntryChecks {
     const checked = checkEntry(sent, this.clock.nowMs());
     const photoId = checked.ok ? citedPhoto(checked.value) : null;
     if (photoId === null || hasFile(this.folder, 'photo', photoId)) return checked;
-    const right = 'a photograph that was kept here before the look';
+    const right = 'a photograph that was kept here before';
     return { ok: false, issues: [{ field: 'body.photoId', value: photoId, code: 'unknownId', right }] };
   }
 

@@ -146,7 +146,7 @@ describe('a job at work', () => {
     );
     expect(house.states().p1?.job).toMatchObject({ with: ['exhaustFilter'], said: { length: 3 } });
     const ended = jobAt.ended(ago(5), 'done');
-    house.write({ ...ended, actId: START.id, body: { how: 'done', workedMinutes: 80 } } as Entry);
+    house.write({ ...ended, actId: START.id, body: { how: 'done', workedMinutes: 80 } });
     expect((await served.get('/api/service-times').expect(200)).body).toEqual({ times: [] });
     expect(house.everyState()).toEqual(rebuiltStates(house));
   });

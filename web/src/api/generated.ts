@@ -3016,6 +3016,8 @@ export type StepSaid = {
   who: string | null;
   value: number | null;
   choice: string | null;
+  /** Where one was taken. */
+  photoId?: string;
   oil: OilLeft | null;
 };
 export type WaitBegun = {
@@ -3618,6 +3620,8 @@ export type JobStepBody = {
   value?: number | null;
   /** The id of what was chosen; of a fill with another oil than before, that oil's. */
   choice?: string | null;
+  /** SHA-256 of a photograph that was uploaded before. */
+  photoId?: string | null;
   oil?: OilLeft | null;
 };
 export type JobMove = 'paused' | 'resumed' | 'handedOver';

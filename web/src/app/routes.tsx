@@ -43,6 +43,7 @@ const PAGES: Readonly<Record<string, Page>> = {
   'cases/:caseId': async () => (await import('../diagnosis/case-report-page.js')).CaseReportPage,
   'pumps/:pumpId/jobs/:jobId': async () => (await import('../service/job-report-page.js')).JobReportPage,
   'pumps/:pumpId/job-cards/:procedure': async () => (await import('../labels/job-card-page.js')).JobCardPage,
+  'pumps/:pumpId/job-cards/:procedure/bags': async () => (await import('../labels/bag-labels-page.js')).BagLabelsPage,
   'pumps/:pumpId/job-cards/:procedure/own-steps': async () =>
     (await import('../service/own-steps-page.js')).OwnStepsPage,
   'pumps/:pumpId/entries/:entryId': async () => (await import('../journal/history-page.js')).HistoryPage,

@@ -64,6 +64,9 @@ function JobCard({ page, id, others }: { page: PumpPage; id: ProcedureId; others
           {procedure.name}
         </PageHead>
         <div className="flex flex-wrap gap-3">
+          {steps.some(({ step }) => step.kind === 'do' && step.bag !== undefined) && (
+            <LinkButton to={`/pumps/${row.pumpId}/job-cards/${id}/bags`}>Labels for the bags</LinkButton>
+          )}
           <LinkButton to={`/pumps/${row.pumpId}/job-cards/${id}/own-steps`}>Steps of this house</LinkButton>
           <Button look="solid" onClick={() => window.print()}>
             <Printer size={18} aria-hidden="true" /> Print

@@ -15,10 +15,12 @@ import {
   type Step,
 } from '@winter-jar/core';
 import { useEffect, useRef, useState } from 'react';
+import { Link } from 'react-router';
 import { usePrint } from '../device/use-print.js';
 import { useUnits } from '../device/use-units.js';
 import { ProductField, productOf } from '../entry/product-field.js';
 import { fieldReader } from '../forms/read-quantity.js';
+import { PhotoField } from '../oil/photo-field.js';
 import { Button } from '../ui/button.js';
 import { Caution } from '../ui/caution.js';
 import { QuantityField } from '../ui/quantity-field.js';
@@ -111,7 +113,14 @@ function AnswerOf({ plan, ...props }: Omit<StepProps, 'step'> & { plan: FlushPla
   const { step }: ServiceStep = props.at.shown;
   switch (step.kind) {
     case 'do':
-      return <Done {...props} words={props.words} says="Done" />;
+      return step.photographed ? (
+        <Photographed {...props} step={step} />
+      ) : (
+        <>
+          {step.shows && <AsItWas step={step.shows} done={props.done} />}
+          <Done {...props} says="Done" />
+        </>
+      );
     case 'wait':
       return (
         <Waiting
@@ -149,6 +158,43 @@ function Done({ busy, onAnswer, says }: Omit<StepProps, 'step'> & { says: string
     <Button size="field" look="solid" disabled={busy} onClick={() => onAnswer({})} className="justify-center">
       {says}
     </Button>
+  );
+}
+
+/** As it was before it came off, and the labels of the bags. */
+function Photographed({ step, page, busy, onAnswer }: StepProps<'do'>) {
+  const [photoId, setPhotoId] = useState('');
+  return (
+    <>
+      <PhotoField photoId={photoId} onPhoto={setPhotoId} what="as it was" />
+      {step.bag !== undefined && (
+        <Link
+          to={`/pumps/${page.row.pumpId}/job-cards/${page.state.job?.procedure}/bags`}
+          className="inline-flex min-h-11 items-center self-start text-[15px] underline underline-offset-4"
+        >
+          Labels for the bags
+        </Link>
+      )}
+      <Button
+        size="field"
+        look={photoId ? 'solid' : 'outline'}
+        disabled={busy}
+        onClick={() => onAnswer({ photoId: photoId || null })}
+        className="justify-center"
+      >
+        {photoId ? 'Done' : 'Done, not photographed'}
+      </Button>
+    </>
+  );
+}
+
+/** The photograph of when it came off. */
+function AsItWas({ step, done }: { step: string; done: readonly GuideStep[] }) {
+  const photoId = done.findLast(({ shown }) => shown.step.id === step)?.said?.photoId;
+  return photoId ? (
+    <StepPhoto photoId={photoId} alt="As it was before it came off" />
+  ) : (
+    <p className="text-[15px] text-ink-2">It was not photographed when it came off.</p>
   );
 }
 

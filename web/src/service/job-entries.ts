@@ -42,6 +42,7 @@ export function momentAfter(job: Pick<JobState, 'since' | 'said' | 'begun'>, now
 export interface Answer {
   readonly value?: number | null;
   readonly choice?: string | null;
+  readonly photoId?: string | null;
 }
 
 const MINUTE_MS = 60_000;
@@ -150,11 +151,21 @@ export function answerOf(
   const { id: step, kind, oil } = current.shown.step;
   const happenedAt = momentAfter(job, nowMs);
   const id = jobEntryId(job.jobId, step, visit, 'done', attempt);
+  const photoId = answer.photoId ?? null;
   const said = { step, visit, value: answer.value ?? null, choice: answer.choice ?? null };
   // A wait has let the oil out when it began.
   const left = oil && kind !== 'wait' ? { oil } : {};
-  const done: JobDraft = { kind: 'jobStep', id, happenedAt, body: { ...said, phase: 'done', ...left }, ofJob: true };
-  const after = { ...job, said: [...job.said, { ...said, entryId: id, at: happenedAt, who: null, oil: oil ?? null }] };
+  const done: JobDraft = {
+    kind: 'jobStep',
+    id,
+    happenedAt,
+    body: { ...said, ...(photoId ? { photoId } : {}), phase: 'done', ...left },
+    ofJob: true,
+  };
+  const after = {
+    ...job,
+    said: [...job.said, { ...said, entryId: id, at: happenedAt, who: null, oil: oil ?? null }],
+  };
   const next = guideOf(service, after);
   const later = new Date(Date.parse(happenedAt) + 1).toISOString();
   if (next.current) return { drafts: [done, ...begins(job, next.current, later, attempt)], then: GOES_ON };

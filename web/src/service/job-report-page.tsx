@@ -16,6 +16,7 @@ import { jobName } from '../words/procedure-words.js';
 import { personName } from '../words/person-words.js';
 import type { Words } from '../words/words.js';
 import { valueWords } from './so-far.js';
+import { StepPhoto } from './step-photo.js';
 import { headOf } from './step-words.js';
 import { UndoJob } from './undo-job.js';
 
@@ -128,6 +129,11 @@ function Steps({
               <span className="wrap-anywhere">
                 {headOf(shown, print)}
                 {chosen && <span className="font-semibold">: {chosen}</span>}
+                {said?.photoId && (
+                  <span className="block">
+                    <StepPhoto photoId={said.photoId} alt="As it was" small />
+                  </span>
+                )}
               </span>
               <span className="text-right">
                 <span className="figure block font-semibold">{valueWords(at, print, steps)}</span>

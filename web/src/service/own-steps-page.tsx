@@ -1,4 +1,12 @@
-import { amountAt, PROCEDURES, proceduresAt, withOwnSteps, type OwnStep, type ProcedureId, type Step } from '@winter-jar/core';
+import {
+  amountAt,
+  PROCEDURES,
+  proceduresAt,
+  withOwnSteps,
+  type OwnStep,
+  type ProcedureId,
+  type Step,
+} from '@winter-jar/core';
 import { useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import { v7 as newId } from 'uuid';

@@ -37,8 +37,8 @@ export type JobResult = WriteResult | { readonly kind: 'answered'; readonly by: 
 /** A step that was taken back so many times goes in circles. */
 const MOST_ATTEMPTS = 20;
 
-const isSame = (body: JobStepBody, { value = null, choice = null }: Answer): boolean =>
-  (body.value ?? null) === value && (body.choice ?? null) === choice;
+const isSame = (body: JobStepBody, { value = null, choice = null, photoId = null }: Answer): boolean =>
+  (body.value ?? null) === value && (body.choice ?? null) === choice && (body.photoId ?? null) === photoId;
 
 /** All that is written of the jobs of a pump. `told` is what became of the last deed where it was not simply taken. */
 export function useJob(page: PumpPage) {

@@ -1,7 +1,37 @@
 import { BLANK_OFF, LEVEL, MAKE_SAFE } from '../common-steps.js';
-import type { Procedure } from '../procedure.js';
+import type { Procedure, Step } from '../procedure.js';
 import { DRAIN } from './oil-change.js';
 import { PROCEDURE_NAMES } from './procedure-names.js';
+
+/** What comes off in this order, into a bag of its own each, and goes on again in the reverse order. */
+const STAGES = [
+  'Oil case, its gasket and the exhaust filter',
+  'Exhaust valves, their plates and springs',
+  'Coupling and fan, then the end covers',
+  'Rotors, vanes and their springs',
+  'Shaft seals and the O-rings of the shafts',
+] as const;
+const MINUTES_OF_STAGE = { apart: 12, together: 15 } as const;
+
+const APART: readonly Step[] = STAGES.map((parts, i) => ({
+  id: `apart${i + 1}`,
+  kind: 'do',
+  bag: i + 1,
+  photographed: true,
+  minutes: MINUTES_OF_STAGE.apart,
+  words: `${parts}: off, photographed, into bag ${i + 1}. Never lever on machined faces.`,
+  risks: ['opensPump', 'nearOil', 'wipes'],
+}));
+
+const TOGETHER: readonly Step[] = STAGES.map((parts, i): Step => ({
+  id: `together${i + 1}`,
+  kind: 'do',
+  shows: `apart${i + 1}`,
+  minutes: MINUTES_OF_STAGE.together,
+  // With the case on it is whole again.
+  ...(i === 0 ? { does: ['vaneCheck', 'exhaustFilter'] } : {}),
+  words: `Bag ${i + 1}, ${parts.charAt(0).toLowerCase()}${parts.slice(1)}: clean, on as photographed, all seals from one kit.`,
+})).reverse();
 
 export const OVERHAUL: Procedure = {
   letter: 'L',
@@ -37,14 +67,7 @@ export const OVERHAUL: Procedure = {
       words: 'Supply off and unplugged, onto the bench.',
       risks: ['lifts', 'electrical'],
     },
-    {
-      id: 'apart',
-      kind: 'do',
-      minutes: 60,
-      words:
-        'Apart in order: a photograph of each step, parts bagged and numbered by step. Never lever on machined faces.',
-      risks: ['opensPump', 'nearOil', 'wipes'],
-    },
+    ...APART,
     {
       id: 'vanes',
       kind: 'choose',
@@ -57,13 +80,7 @@ export const OVERHAUL: Procedure = {
       ],
     },
     { id: 'clean', kind: 'do', minutes: 30, words: 'Clean and dry every part.', risks: ['solvent'] },
-    {
-      id: 'together',
-      kind: 'do',
-      minutes: 75,
-      does: ['vaneCheck', 'exhaustFilter'],
-      words: 'Together in the reverse order, all seals from one kit.',
-    },
+    ...TOGETHER,
     { id: 'turn', kind: 'do', minutes: 2, words: 'Turn it by hand: it must turn freely.' },
     {
       id: 'fill',
