@@ -372,7 +372,7 @@ test('what is due together is one job: the inlet and the exhaust filter while th
   );
   const { tap, fill, at, section, waitOut } = guide(page, yard);
   await at('Read the back-pressure while it runs');
-  await fill('Back-pressure', '1.4 bar');
+  await fill('Back-pressure over ambient', '0.35 bar');
   await tap('The oil is at 40–60 °C');
   for (let i = 0; i < 3; i += 1) await tap('Done');
   await at('Container beneath, open the drain');
@@ -402,7 +402,7 @@ test('what is due together is one job: the inlet and the exhaust filter while th
   await waitOut(5);
   await tap('at the mark');
   await tap('Done');
-  await fill('Back-pressure after', '1.03 bar');
+  await fill('Back-pressure over ambient, after', '0.04 bar');
   await at(/^Run it, stop it under vacuum/);
   await tap('it holds');
   await expect(page).toHaveURL(/\/pumps\/lf-01\/jobs\//);

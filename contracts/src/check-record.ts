@@ -26,6 +26,11 @@ function modelIssues(model: PumpModel): FieldIssue[] {
     const right = wanted.length > 0 ? `the sumps ${wanted.join(', ')}, in this order` : 'no sump: it holds no oil';
     return [{ field: 'sumps', value: keys.join(', '), code: 'wrongSumps', right }];
   }
+  const { exhaustLookPa, exhaustRenewPa } = model;
+  if (exhaustLookPa && exhaustRenewPa && exhaustRenewPa < exhaustLookPa) {
+    const right = `at least what it is looked at from, ${exhaustLookPa} Pa`;
+    return [{ field: 'exhaustRenewPa', value: exhaustRenewPa, code: 'doesNotFit', right }];
+  }
   return model.sumps.flatMap((sump, i): FieldIssue[] => {
     const tooMuch = (field: keyof typeof sump, right: string): FieldIssue[] => [
       { field: `sumps.${i}.${field}`, value: sump[field], code: 'doesNotFit', right },

@@ -238,6 +238,8 @@ export class PumpModelDto {
   @ValidateNested({ message: 'what a service wants to know' })
   @Type(() => ModelFactsDto)
   service?: ModelFactsDto | null;
+  @Maybe(Between(1, 200_000, 'Pa over ambient')) exhaustLookPa?: number | null;
+  @Maybe(Between(1, 200_000, 'Pa over ambient')) exhaustRenewPa?: number | null;
   @IsOptional()
   @IsArray({ message: 'a list of own steps' })
   @ArrayMaxSize(MAX_OWN_STEPS, { message: `at most ${MAX_OWN_STEPS} own steps` })

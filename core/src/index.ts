@@ -180,7 +180,7 @@ export {
   withKnownTrap,
 } from './fold/index.js';
 export {
-  BACK_PRESSURE,
+  backPressuresOf,
   blankOffLimit,
   type HeldTo,
   isFairBlankOff,

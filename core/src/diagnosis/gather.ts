@@ -1,6 +1,6 @@
 import { productIn, saysWater, type Charge, type PumpState } from '../fold/index.js';
 import { caseIdOf, type Entry } from '../journal/index.js';
-import { blankOffLimit } from '../machine/index.js';
+import { backPressuresOf, blankOffLimit } from '../machine/index.js';
 import type { PumpSetUp, SetUpBook } from '../set-up/index.js';
 import { FINDINGS } from './all-findings.js';
 import { LEAST_CERTAINTY, newest, observed, type Evidence, type Observation } from './evidence.js';
@@ -43,7 +43,10 @@ export function gatherEvidence(input: {
     ...evidenceOfService({ entries, state, setUp, now }),
     ...ofTheCharge({ ...input, setUp }),
     ...ofOilProducts(entries),
-    ...evidenceOfTests(entries, blankOffLimit(state.goodPa, setUp)),
+    ...evidenceOfTests(entries, {
+      held: blankOffLimit(state.goodPa, setUp),
+      lookPa: backPressuresOf(setUp.model).lookPa,
+    }),
     ...evidenceOfRecords(state, setUp, now),
   ];
   const dealtWith = dealtWithUntil(entries);

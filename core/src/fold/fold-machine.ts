@@ -12,6 +12,7 @@ import {
   withMachineFinding,
   type HeldTo,
   type MachineFinding,
+  backPressuresOf,
 } from '../machine/index.js';
 import { THROWN_OIL } from '../oil/index.js';
 import { equipmentOf } from '../set-up/index.js';
@@ -60,7 +61,8 @@ const poor = (
 /** A test, or a thing seen: what it says of the pump, and what it answers. */
 export function foldTest(state: PumpState, context: Context, body: TestBody): PumpState {
   const origin = originOf(context);
-  const machine = withAll(afterTest(state.machine, body), saidByTest(body, origin));
+  const from = backPressuresOf(context.setUp.model);
+  const machine = withAll(afterTest(state.machine, body, from), saidByTest(body, from, origin));
   const isThrown = body.findings.some(({ id, state: s }) => id === 'exhaustMist' && s === 'thrown');
   const seen = isThrown ? onSump(state, 'oil', (s) => raise(s, [THROWN_OIL], origin)) : state;
   const measured = (body.measured ?? []).filter(isFairBlankOff);

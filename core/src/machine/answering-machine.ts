@@ -1,7 +1,6 @@
 import type { TestBody } from '../journal/index.js';
 import { isHarder, type TaskId } from '../limits/index.js';
-import { BACK_PRESSURE } from './what-it-says.js';
-import { MACHINE_WORK, type MachineCode, type MachineFinding } from './machine-finding.js';
+import { MACHINE_WORK, type BackPressures, type MachineCode, type MachineFinding } from './machine-finding.js';
 
 /** Causes that make a Stop of the pump itself; closed with another one it stands. Where none is named any cause will do. */
 const CAUSES_OF: Readonly<Partial<Record<MachineCode, readonly string[]>>> = {
@@ -77,13 +76,17 @@ const FINDS_THE_OIL: ReadonlySet<string> = new Set([
 ]);
 
 /** After a test: what it finds as usual again, and the cause of a poor pressure. */
-export function afterTest(findings: readonly MachineFinding[], body: TestBody): MachineFinding[] {
+export function afterTest(
+  findings: readonly MachineFinding[],
+  body: TestBody,
+  { lookPa }: BackPressures,
+): MachineFinding[] {
   const usual = body.findings.flatMap(({ id, state }) => (USUAL[id]?.state === state ? USUAL[id].codes : []));
   const foundCause = body.findings.some(({ id, state }) => FINDS_THE_CAUSE.has(`${id}/${state}`));
   const foundOil = body.findings.some(({ id, state }) => FINDS_THE_OIL.has(`${id}/${state}`));
   const low =
     body.findings.some(({ id, state }) => id === 'backPressure' && state === 'low') ||
-    (body.measured ?? []).some((m) => m.where === 'exhaust' && m.pa < BACK_PRESSURE.lookPa);
+    (body.measured ?? []).some((m) => m.where === 'exhaust' && m.pa < lookPa);
   return findings.filter(
     (f) =>
       !usual.includes(f.code) &&

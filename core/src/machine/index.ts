@@ -1,5 +1,6 @@
 export { afterCause, afterMachineWork, afterNewOil, afterTest, withMachineFinding } from './answering-machine.js';
 export {
+  type BackPressures,
   MACHINE_WORK,
   type MachineAnswer,
   type MachineCode,
@@ -7,4 +8,4 @@ export {
   type PressureLimit,
 } from './machine-finding.js';
 export { blankOffLimit, GOOD_TESTS, type HeldTo, isByTheGauge, isFairBlankOff, runLimit } from './pressures.js';
-export { BACK_PRESSURE, saidByRun, saidByTest, TOO_HOT_C } from './what-it-says.js';
+export { backPressuresOf, saidByRun, saidByTest, TOO_HOT_C } from './what-it-says.js';

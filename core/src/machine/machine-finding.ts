@@ -30,6 +30,12 @@ interface MachineBase extends FindingOrigin {
 /** Against what a pressure is poor: an acceptance target, what this set usually reaches, the pump's own, its model's, its good value. */
 export type PressureLimit = 'target' | 'usual' | 'own' | 'model' | 'good';
 
+/** At the exhaust, Pa over ambient: from where its filter is looked at, and from where it is renewed. */
+export interface BackPressures {
+  readonly lookPa: number;
+  readonly renewPa: number;
+}
+
 export type MachineFinding = MachineBase &
   (
     | {
@@ -57,7 +63,7 @@ export type MachineFinding = MachineBase &
     /** So much should be gone by its usual, and the level stands. */
     | { readonly code: 'levelHolds'; readonly goneUl: number }
     /** Over ambient; null where nobody measured it. */
-    | { readonly code: 'backPressure'; readonly overPa: number | null; readonly blocked: boolean }
+    | ({ readonly code: 'backPressure'; readonly overPa: number | null; readonly blocked: boolean } & BackPressures)
     | { readonly code: 'runsHot'; readonly oilTempC: number }
     | { readonly code: 'resinInOil' | 'swallowed'; readonly flushedAt: string | null; readonly filledAt: string | null }
     | { readonly code: 'grinding' | 'stiff' | 'trips' | 'louder' | 'slowStart' | 'moreCurrent' | 'hotterCase' }

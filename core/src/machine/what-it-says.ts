@@ -1,7 +1,8 @@
 import type { FoundSaid, TestBody } from '../journal/index.js';
 import type { VerdictLevel } from '../limits/index.js';
 import type { Act, FindingOrigin } from '../oil/index.js';
-import type { MachineAnswer, MachineCode, MachineFinding } from './machine-finding.js';
+import type { PumpModel } from '../set-up/index.js';
+import type { BackPressures, MachineAnswer, MachineCode, MachineFinding } from './machine-finding.js';
 
 interface Says {
   readonly code: Exclude<
@@ -27,22 +28,37 @@ const SAYS: Readonly<Record<string, Says>> = {
 };
 
 /** Over ambient, Pa: look at the exhaust filter, and renew it before the next run (docs/trade.md 8-H, built-in). */
-export const BACK_PRESSURE = { lookPa: 30_000, renewPa: 60_000 } as const;
+const BACK_PRESSURE = { lookPa: 30_000, renewPa: 60_000 } as const;
+
+/** Those of a model, where its manual or its house says others; of one that is said alone the other follows it. Over ambient, Pa. */
+export function backPressuresOf({
+  exhaustLookPa,
+  exhaustRenewPa,
+}: Pick<PumpModel, 'exhaustLookPa' | 'exhaustRenewPa'>): BackPressures {
+  const lookPa = exhaustLookPa ?? Math.min(BACK_PRESSURE.lookPa, exhaustRenewPa ?? Infinity);
+  return { lookPa, renewPa: exhaustRenewPa ?? Math.max(BACK_PRESSURE.renewPa, lookPa) };
+}
 /** Oil hotter than that stops the pump (docs/trade.md 2). */
 export const TOO_HOT_C = 100;
 
-const backPressure = (overPa: number | null, blocked: boolean, origin: FindingOrigin): MachineFinding => ({
+const backPressure = (
+  { overPa, blocked }: { overPa: number | null; blocked: boolean },
+  from: BackPressures,
+  origin: FindingOrigin,
+): MachineFinding => ({
   code: 'backPressure',
   overPa,
   blocked,
-  level: blocked ? 'stop' : overPa !== null && overPa >= BACK_PRESSURE.renewPa ? 'beforeNextRun' : 'lookSooner',
+  ...from,
+  level: blocked ? 'stop' : overPa !== null && overPa >= from.renewPa ? 'beforeNextRun' : 'lookSooner',
   act: 'exhaustFilter',
   answeredBy: 'exhaustFilter',
   ...origin,
 });
 
-function said({ id, state }: FoundSaid, origin: FindingOrigin): MachineFinding[] {
-  if (id === 'backPressure') return state === 'low' ? [] : [backPressure(null, state === 'blocked', origin)];
+function said({ id, state }: FoundSaid, from: BackPressures, origin: FindingOrigin): MachineFinding[] {
+  if (id === 'backPressure')
+    return state === 'low' ? [] : [backPressure({ overPa: null, blocked: state === 'blocked' }, from, origin)];
   const says = SAYS[`${id}/${state}`];
   if (!says) return [];
   const { code } = says;
@@ -52,11 +68,11 @@ function said({ id, state }: FoundSaid, origin: FindingOrigin): MachineFinding[]
 }
 
 /** What a test or a thing seen says of the pump itself, pressures apart. */
-export function saidByTest(body: TestBody, origin: FindingOrigin): MachineFinding[] {
-  const measured = (body.measured ?? []).filter((m) => m.where === 'exhaust' && m.pa >= BACK_PRESSURE.lookPa);
+export function saidByTest(body: TestBody, from: BackPressures, origin: FindingOrigin): MachineFinding[] {
+  const measured = (body.measured ?? []).filter((m) => m.where === 'exhaust' && m.pa >= from.lookPa);
   return [
-    ...body.findings.flatMap((found) => said(found, origin)),
-    ...measured.map((m) => backPressure(m.pa, false, origin)),
+    ...body.findings.flatMap((found) => said(found, from, origin)),
+    ...measured.map((m) => backPressure({ overPa: m.pa, blocked: false }, from, origin)),
   ];
 }
 

@@ -117,6 +117,9 @@ export interface PumpModel {
   readonly hasHourMeter?: boolean | null;
   readonly levelMark?: LevelMark | null;
   readonly service?: ModelFacts | null;
+  /** Over ambient, at the exhaust: from where its filter is looked at, and from where it is renewed. */
+  readonly exhaustLookPa?: number | null;
+  readonly exhaustRenewPa?: number | null;
   readonly ownSteps?: readonly OwnStep[] | null;
   /** The oil that its manual names. */
   readonly usualProductId?: string | null;

@@ -1244,6 +1244,8 @@ export type StandingMachineFinding =
     }
   | {
       airBarred?: boolean;
+      lookPa: number;
+      renewPa: number;
       code: 'backPressure';
       overPa: number | null;
       blocked: boolean;
@@ -1839,6 +1841,9 @@ export type PumpModel = {
   hasHourMeter?: boolean | null;
   levelMark?: LevelMark | null;
   service?: ModelFacts | null;
+  /** Over ambient, at the exhaust: from where its filter is looked at, and from where it is renewed. */
+  exhaustLookPa?: number | null;
+  exhaustRenewPa?: number | null;
   ownSteps?: readonly OwnStep[] | null;
   /** The oil that its manual names. */
   usualProductId?: string | null;
@@ -2910,6 +2915,8 @@ export type MachineFinding =
       answeredBy: MachineAnswer;
     }
   | {
+      lookPa: number;
+      renewPa: number;
       code: 'backPressure';
       overPa: number | null;
       blocked: boolean;

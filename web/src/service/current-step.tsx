@@ -35,7 +35,7 @@ import { StepPhoto } from './step-photo.js';
 import { flushWords, headAndRest, withAmount } from './step-words.js';
 import type { Answer } from './job-entries.js';
 import { LevelGlass } from './level-glass.js';
-import { AskLevelMark, ModelFacts } from './model-facts.js';
+import { AskLevelMark, BackPressureLimits, ModelFacts } from './model-facts.js';
 import { Waiting } from './waiting.js';
 
 interface StepProps<K extends Step['kind'] = Step['kind']> {
@@ -307,6 +307,15 @@ function InAJar({ busy, onAnswer, ...props }: Omit<StepProps, 'step'>) {
 }
 
 /** One number; what nobody measured stays unsaid, but a fill has an amount. */
+/** More than that is read on a gauge that counts from vacuum. */
+const MOST_OVER_AMBIENT_PA = 100_000;
+
+function boundsOf({ goes, of }: StepProps<'measure'>['step']): { min?: number; max?: number } {
+  if (of === 'temperature') return {};
+  if (goes === 'exhaustPa') return { min: 0, max: MOST_OVER_AMBIENT_PA };
+  return { min: goes === 'in' ? 1 : 0 };
+}
+
 function Measured({ step, done, page, busy, onAnswer }: StepProps<'measure'>) {
   const units = useUnits();
   const [text, setText] = useState('');
@@ -322,12 +331,7 @@ function Measured({ step, done, page, busy, onAnswer }: StepProps<'measure'>) {
   const asksProduct = comesIn && (step.asksProduct || before === null || barred !== null);
   function answer() {
     const fields = fieldReader(units);
-    const value = fields.wanted(
-      'value',
-      text,
-      step.of,
-      isFill ? { min: 1 } : step.of === 'temperature' ? {} : { min: 0 },
-    );
+    const value = fields.wanted('value', text, step.of, boundsOf(step));
     const most = mostAtStep(step, done, page.setUp.model);
     if (most !== null && value > most)
       fields.refuse(
@@ -356,6 +360,7 @@ function Measured({ step, done, page, busy, onAnswer }: StepProps<'measure'>) {
       {asksProduct && (
         <ProductField page={page} value={productId} before={before} onChange={setProductId} error={issues.productId} />
       )}
+      {step.goes === 'exhaustPa' && <BackPressureLimits page={page} />}
       <QuantityField label={step.label} dimension={step.of} text={text} onText={setText} error={issues.value} />
       {offer !== null && text === '' && (
         <Button size="field" onClick={() => setText(offer)}>

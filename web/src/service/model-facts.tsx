@@ -1,6 +1,7 @@
 import type { PumpPage } from '@winter-jar/contracts';
-import { LEVEL_MARKS, type LevelMark, type ModelFact } from '@winter-jar/core';
+import { backPressuresOf, LEVEL_MARKS, type LevelMark, type ModelFact } from '@winter-jar/core';
 import { useState } from 'react';
+import { usePrint } from '../device/use-print.js';
 import { Button } from '../ui/button.js';
 import { TextField } from '../ui/field.js';
 import { LEVEL_MARK_WORDS, MODEL_FACT_WORDS } from '../words/model-words.js';
@@ -81,6 +82,42 @@ export function AskLevelMark({ page }: { page: PumpPage }) {
         {LEVEL_MARKS.map((mark: LevelMark) => (
           <Button key={mark} disabled={busy} onClick={() => void keep(() => ({ levelMark: mark }))}>
             {LEVEL_MARK_WORDS[mark]}
+          </Button>
+        ))}
+      </div>
+      {failed && <NotKept />}
+    </div>
+  );
+}
+
+/** Of an exhaust filter that is built in, and of a mist filter outside on a small pump (docs/trade.md 8-H). Over ambient, Pa. */
+const USUAL_BACK_PRESSURES = [
+  { words: 'built in', exhaustLookPa: 30_000, exhaustRenewPa: 60_000 },
+  { words: 'a mist filter outside', exhaustLookPa: 15_000, exhaustRenewPa: 15_000 },
+] as const;
+
+/** From where the exhaust filter of a model is looked at and renewed. Where nobody has said it, it is asked once. */
+export function BackPressureLimits({ page }: { page: PumpPage }) {
+  const { keep, busy, failed } = useKeepModel(page);
+  const print = usePrint();
+  const { model } = page.setUp;
+  const { lookPa, renewPa } = backPressuresOf(model);
+  const isSaid = Boolean(model.exhaustLookPa ?? model.exhaustRenewPa);
+  if (isSaid)
+    return (
+      <p className="text-[17px]">
+        {model.name}: look at its filter from {print.pressure(lookPa)}, renew it from {print.pressure(renewPa)}.
+      </p>
+    );
+  return (
+    <div role="group" aria-label={`The exhaust filter of ${model.name}`} className="flex flex-col gap-2">
+      <p className="text-[15px] text-ink-2">
+        Which exhaust filter has {model.name}? Asked once; other pressures of its manual go into the set-up.
+      </p>
+      <div className="flex flex-wrap gap-2">
+        {USUAL_BACK_PRESSURES.map(({ words, ...pressures }) => (
+          <Button key={words} disabled={busy} onClick={() => void keep(() => pressures)}>
+            {words}
           </Button>
         ))}
       </div>

@@ -249,6 +249,14 @@ export const FIELD_SPECS: Readonly<Record<SetUpKind, readonly FieldSpec[]>> = {
       section: 'What a service wants to know',
       hint: 'what its manual says; a service asks for what is missing',
     },
+    {
+      ...{ path: 'exhaustLookPa', label: 'Look at its exhaust filter from', when: kindIs('vane'), ...pressure },
+      hint: 'over ambient; built in 0.3 bar, a mist filter outside on a small pump 0.15 bar',
+    },
+    {
+      ...{ path: 'exhaustRenewPa', label: 'Renew its exhaust filter from', when: kindIs('vane'), ...pressure },
+      hint: 'over ambient; built in 0.6 bar',
+    },
     ...MODEL_FACTS.map((fact): FieldSpec => ({
       ...{ path: `service.${fact}`, label: MODEL_FACT_WORDS[fact].name, hint: MODEL_FACT_WORDS[fact].hint },
       ...{ type: 'text', when: notDry },

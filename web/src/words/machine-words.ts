@@ -41,7 +41,10 @@ function overGood({ foundPa, limitPa, against, phase, at }: FoundOf<'overGood'>,
   };
 }
 
-function backPressure({ overPa, blocked, at }: FoundOf<'backPressure'>, { print, zone, now }: Words): Sentence {
+function backPressure(
+  { overPa, blocked, lookPa, renewPa, at }: FoundOf<'backPressure'>,
+  { print, zone, now }: Words,
+): Sentence {
   const day = dayWords(at, zone, now);
   if (blocked)
     return {
@@ -51,7 +54,7 @@ function backPressure({ overPa, blocked, at }: FoundOf<'backPressure'>, { print,
   const found = overPa === null ? 'raised' : `${print.pressure(overPa)} over ambient`;
   return {
     short: `Back-pressure ${found}`,
-    full: `Back-pressure at the exhaust ${found} (${day}): look at it from 0.3\u00a0bar, a new exhaust filter from 0.6\u00a0bar on.`,
+    full: `Back-pressure at the exhaust ${found} (${day}): look at its filter from ${print.pressure(lookPa)}, a new one from ${print.pressure(renewPa)} on.`,
   };
 }
 

@@ -19,7 +19,7 @@ export const EXHAUST_FILTER: Procedure = {
       minutes: 3,
       words:
         'Read the back-pressure while it runs. Built in: look at 0.3, replace at 0.6 bar over ambient; outside, on a small pump, 0.15 bar.',
-      label: 'Back-pressure',
+      label: 'Back-pressure over ambient',
       of: 'pressure',
       goes: 'exhaustPa',
       risks: ['opensExhaust'],
@@ -74,7 +74,7 @@ export const EXHAUST_FILTER: Procedure = {
       kind: 'measure',
       minutes: 5,
       words: 'Run it, read the back-pressure again.',
-      label: 'Back-pressure after',
+      label: 'Back-pressure over ambient, after',
       of: 'pressure',
       goes: 'exhaustPa',
       risks: ['starts'],
