@@ -132,6 +132,29 @@ test.each<[string, ProcedureId, Given, unknown[], Where]>([
     [
       'done oilFilter',
       { kind: 'change', sump: 'oil', productId: 'oil-a', outMl: 2380, inMl: 2600, levelAfter: 'right', ...JAR },
+      { kind: 'test', findings: [{ id: 'pumpWeeps', state: 'no', certainty: 1 }] },
+    ],
+    { bodies: FILTER },
+  ],
+  [
+    'a filter that leaks: seated again, filled up, run and looked at once more',
+    'oilAndFilter',
+    {
+      ...{
+        out: 600,
+        fill: 650,
+        'level/1': 'right',
+        'drip/1': 'leaks',
+        'level/2': 'low',
+        addMore: 80,
+        'level/3': 'right',
+      },
+      ...{ 'drip/2': 'drip', 'drip/3': 'dry' },
+    },
+    [
+      'done oilFilter',
+      { kind: 'change', sump: 'oil', productId: 'oil-a', outMl: 600, inMl: 730, levelAfter: 'right', ...JAR },
+      ...['yes', 'yes', 'no'].map((state) => ({ kind: 'test', findings: [{ id: 'pumpWeeps', state, certainty: 1 }] })),
     ],
     { bodies: FILTER },
   ],

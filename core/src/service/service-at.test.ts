@@ -71,6 +71,8 @@ test.each<[ProcedureId, string, Place, CautionId, string]>([
   ['oilChange', 'any', PLAIN, 'exhaustOpen', 'shortRun'],
   ['oilChange', 'any', PLAIN, 'rags', 'unlock'],
   ['oilAndFilter', 'a filter', FILTER, 'hotFilter', 'filterOff'],
+  ['oilAndFilter', 'a filter', FILTER, 'hotFilter', 'reseat'],
+  ['oilAndFilter', 'a filter', FILTER, 'standing', 'reseat'],
   ['flush', 'any', PLAIN, 'standing', 'drainAgain'],
   ['flush', 'oxygen', OXYGEN, 'oxygen', 'newCharge'],
   ['housingClean', 'any', PLAIN, 'lockOut', 'caseOff'],

@@ -1,6 +1,7 @@
 import { number } from '../ui/number.js';
 import { SERVICE_TASKS, type PumpPage } from '@winter-jar/contracts';
-import type { TaskStanding } from '@winter-jar/core';
+import { PROCEDURES, type TaskId, type TaskStanding } from '@winter-jar/core';
+import { Link } from 'react-router';
 import { dayWords } from '../words/dates.js';
 import { dueWords, limitWords, TASK_WORDS } from '../words/messages.js';
 import type { Words } from '../words/words.js';
@@ -43,10 +44,14 @@ export function TaskList({ page, words }: { page: PumpPage; words: Words }) {
   );
 }
 
-/** Done here, or on its own screen. */
+/** Tasks that a service leads through. */
+const LED: ReadonlySet<TaskId> = new Set(Object.values(PROCEDURES).flatMap(({ tasks }) => tasks));
+
+/** Done here, or on its own screen; what is wanted now is led step by step too. */
 function Task({ task, page, words }: { task: TaskStanding; page: PumpPage; words: Words }) {
   const { write, busy } = useQuickEntry({ subject: { type: 'pump', id: page.row.pumpId }, zone: page.row.zone });
   const action = actionOfTask(task.task);
+  const leads = isWanted(task) && page.state.job === null && LED.has(task.task);
   return (
     <li className="flex items-center gap-3 border-b border-rule-soft py-1.5">
       <div className="min-w-0 flex-1">
@@ -60,6 +65,15 @@ function Task({ task, page, words }: { task: TaskStanding; page: PumpPage; words
             .filter(Boolean)
             .join(' · ')}
         </p>
+        {leads && (
+          <Link
+            to={actionPath(page.row.pumpId, { action: 'jobCards', task: task.task })}
+            aria-label={`Step by step: ${TASK_WORDS[task.task]}`}
+            className="no-print inline-flex min-h-11 items-center text-[14px] underline underline-offset-4"
+          >
+            Step by step
+          </Link>
+        )}
       </div>
       <span
         className={`text-right text-[14px] ${isWanted(task) ? 'font-semibold text-before-next-run' : 'text-ink-2'}`}

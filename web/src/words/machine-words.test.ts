@@ -47,8 +47,16 @@ test.each<[object, string, RegExp]>([
     '3.5 Pa blanked off',
     /change the oil, after a second gauge/,
   ],
-  [{ code: 'backPressure', overPa: 70000, blocked: false }, 'Back-pressure 70000 Pa over ambient', /from 0\.6.bar on/],
-  [{ code: 'backPressure', overPa: null, blocked: true }, 'Exhaust blocked or iced', /the case can burst/],
+  [
+    { code: 'backPressure', overPa: 70000, blocked: false, lookPa: 30_000, renewPa: 60_000 },
+    'Back-pressure 70000 Pa over ambient',
+    /from 30000 Pa, a new one from 60000 Pa on/,
+  ],
+  [
+    { code: 'backPressure', overPa: null, blocked: true, lookPa: 30_000, renewPa: 60_000 },
+    'Exhaust blocked or iced',
+    /the case can burst/,
+  ],
   [{ code: 'runsHot', oilTempC: 104 }, 'Oil at 104 °C', /fan, fins, exhaust and level first/],
   [
     { code: 'resinInOil', flushedAt: null, filledAt: null },

@@ -71,10 +71,25 @@ export const OIL_AND_FILTER: Procedure = {
       minutes: 1,
       words: 'Look under the filter.',
       choices: [
-        { id: 'dry', words: 'dry' },
-        { id: 'drip', words: 'a drip: tighten by hand' },
-        { id: 'leaks', words: 'it leaks: stop it', ends: true },
+        { id: 'dry', words: 'dry', finds: { id: 'pumpWeeps', state: 'no' } },
+        {
+          id: 'drip',
+          words: 'a drip: tighten by hand, look again',
+          goTo: 'drip',
+          finds: { id: 'pumpWeeps', state: 'yes' },
+        },
+        { id: 'leaks', words: 'it leaks: stop it', finds: { id: 'pumpWeeps', state: 'yes' } },
       ],
+    },
+    {
+      id: 'reseat',
+      kind: 'do',
+      minutes: 8,
+      words:
+        'Stop, lock; filter off, wipe seat and gasket, look at both, oil the gasket, on again by hand. Never with a wrench.',
+      onlyAfter: { step: 'drip', choice: 'leaks' },
+      then: 'comesDown',
+      risks: ['standsStill', 'takesFilterOff', 'oilOut', 'wipes'],
     },
   ],
 };
