@@ -107,6 +107,7 @@ export type {
   JournalPage,
   JobAnswer,
   ServiceTimes,
+  StepTimes,
   TakenBack,
   TakenBackLine,
   NextTask,

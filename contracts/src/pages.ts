@@ -23,6 +23,7 @@ import type {
   TaskId,
   TaskStanding,
   VerdictLevel,
+  ServiceTime,
 } from '@winter-jar/core';
 
 /** The data folder and whose it is. */
@@ -208,11 +209,12 @@ export interface TakenBack {
 /** A service in full: its steps, and what it left in the record. */
 /** Services of a kind at a model that were done to their end, the newest first: minutes of hands. */
 export interface ServiceTimes {
-  readonly times: readonly {
-    readonly procedure: string;
-    readonly modelId: string;
-    readonly minutes: readonly number[];
-  }[];
+  readonly times: readonly ServiceTime[];
+}
+
+/** How long each step of a service took here at a model: minutes, the newest first; waits are left out. */
+export interface StepTimes {
+  readonly steps: readonly { readonly step: string; readonly minutes: readonly number[] }[];
 }
 
 export interface JobAnswer {

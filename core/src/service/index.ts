@@ -24,7 +24,16 @@ export { mayNot, type MayNot } from './who-may.js';
 export { mostAtStep } from './most-at-step.js';
 export { PROCEDURES } from './procedures/index.js';
 export { PROCEDURE_NAMES, type ProcedureId } from './procedures/procedure-names.js';
-export { OWN_TIMES, ownMinutes, workedMinutes } from './worked-minutes.js';
+export {
+  minutesByStep,
+  OWN_TIMES,
+  ownMinutes,
+  type PersonKind,
+  personKind,
+  type ServiceTime,
+  timesFor,
+  workedMinutes,
+} from './worked-minutes.js';
 export { schoolCosts, type SchoolCost } from './school-costs.js';
 export { GLASS_MARKS, glassLevel, type GlassLevel, warmRiseMl } from './level.js';
 export { NO_JAR, partsUsed, type RecordLine, recordOf } from './record.js';

@@ -59,3 +59,16 @@ test('without a rate of use there is nothing to reckon', () => {
   const setUp = setUpBook(versionsOf()).pumpAt({ pumpId: 'p1', instant: at(10) })!;
   expect(schoolCosts({ setUp, use: { ...USE, runsPerDay: null } })).toEqual([]);
 });
+
+test('once five were done here, a change takes what it takes in this house', () => {
+  const setUp = setUpBook(versionsOf()).pumpAt({ pumpId: 'p1', instant: at(10) })!;
+  const minutesWith = (minutes: readonly number[], modelId = 'vane') => {
+    const times = [{ procedure: 'oilChange', modelId, kind: 'technician' as const, minutes }];
+    return schoolCosts({ setUp, use: USE, times }).find((c) => c.school === 'byTheHour')?.minutes;
+  };
+  const looks = (365 / 14) * 5;
+  // 2,000 of 750 h: 2.67 changes a year, of a median of 44 min instead of 30.
+  expect(minutesWith([40, 41, 44, 50, 90])).toBeCloseTo((2000 / 750) * 44 + looks, 6);
+  expect(minutesWith([40, 41, 44, 50])).toBeCloseTo((2000 / 750) * 30 + looks, 6);
+  expect(minutesWith([40, 41, 44, 50, 90], 'booster')).toBeCloseTo((2000 / 750) * 30 + looks, 6);
+});

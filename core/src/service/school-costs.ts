@@ -2,7 +2,9 @@ import { SCHOOLS, type Measure, type SchoolId, type TaskId } from '../limits/ind
 import { HOUSE_RULES_ID, resolveRules, type PumpSetUp } from '../set-up/index.js';
 import type { Usage } from '../standing/index.js';
 import { PROCEDURES } from './procedures/index.js';
+import type { ProcedureId } from './procedures/procedure-names.js';
 import { handsMinutesOf } from './service-at.js';
+import { ownMinutes, type ServiceTime } from './worked-minutes.js';
 
 /** What a school asks for in a year on a pump's own use. */
 export interface SchoolCost {
@@ -19,15 +21,9 @@ export interface SchoolCost {
   readonly reused: boolean;
 }
 
-/** Minutes of hands for each task, waits left out: those of its procedure, and of what needs none. */
-const MINUTES: { readonly [T in TaskId]?: number } = {
-  oilChange: handsMinutesOf(PROCEDURES.oilChange.steps),
-  bleed: handsMinutesOf(PROCEDURES.bleed.steps),
-  flush: handsMinutesOf(PROCEDURES.flush.steps),
-  look: 5,
-  labSample: 10,
-  blankOff: 30,
-};
+/** Tasks that a procedure does, and minutes of hands for those that need none. */
+const PROCEDURE_OF: { readonly [T in TaskId]?: ProcedureId } = { bleed: 'bleed', flush: 'flush' };
+const MINUTES: { readonly [T in TaskId]?: number } = { look: 5, labSample: 10, blankOff: 30 };
 const DAYS = 365;
 /** Of a charge that is used again, so much is new (docs/trade.md 9). */
 const NEW_SHARE = 0.2;
@@ -43,18 +39,26 @@ const isReusable = ({ service, product }: PumpSetUp): boolean =>
 /**
  * Litres, minutes and money of each school in a year, from the rate at which this pump runs. The pump's own limits are left out: they
  * would be the same for every school.
+ * @param input.times how long services took in this house: their median stands for what they usually take, once there are five
  * @returns nothing for a pump without a rate, or that holds no oil
  */
 export function schoolCosts(input: {
   setUp: PumpSetUp;
   use: Pick<Usage, 'runsPerDay' | 'meanWeight' | 'meanHours'>;
+  times?: readonly ServiceTime[];
 }): SchoolCost[] {
-  const { setUp, use } = input;
+  const { setUp, use, times = [] } = input;
   const { model, product, equipment, house } = setUp;
   const charge = model.sumps.find((s) => s.key === 'oil');
   if (use.runsPerDay === null || !charge) return [];
   const runs = use.runsPerDay * DAYS;
   const rules = house.houseRules[HOUSE_RULES_ID];
+  const minutesOf = (task: TaskId): number => {
+    const id = task === 'oilChange' ? (model.hasOilFilter ? 'oilAndFilter' : 'oilChange') : PROCEDURE_OF[task];
+    if (!id) return MINUTES[task] ?? 0;
+    const here = times.filter((t) => t.procedure === id && t.modelId === setUp.pump.modelId);
+    return ownMinutes(here.flatMap(({ minutes }) => minutes)) ?? handsMinutesOf(PROCEDURES[id].steps);
+  };
   return (Object.keys(SCHOOLS) as SchoolId[]).map((school) => {
     const resolved = resolveRules({ pump: { preset: school, limits: null }, model, product, equipment, house: rules });
     const perYear = (task: TaskId, changes = 0): number => {
@@ -79,7 +83,7 @@ export function schoolCosts(input: {
       ['labSample', reports],
       ...(['bleed', 'look', 'blankOff'] as const).map((task) => [task, perYear(task)] as const),
     ];
-    const minutes = often.reduce((sum, [task, times]) => sum + times * (MINUTES[task] ?? 0), 0);
+    const minutes = often.reduce((sum, [task, count]) => sum + count * minutesOf(task), 0);
     const [perL, perHour, perReport] = [product?.pricePerL, rules?.hourPrice, rules?.labPrice];
     const isPriced =
       typeof perL === 'number' && typeof perHour === 'number' && (reports === 0 || typeof perReport === 'number');

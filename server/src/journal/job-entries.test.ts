@@ -1,4 +1,4 @@
-import type { JobAnswer, ServiceTimes } from '@winter-jar/contracts';
+import type { JobAnswer, ServiceTimes, StepTimes } from '@winter-jar/contracts';
 import type { Entry, JournalEntry } from '@winter-jar/core';
 import { changeAt, correctionAt, entryAt, jobAt, runAt } from '@winter-jar/core/testing';
 import { serveHouse, type ServedHouse } from '../testing/served-house.js';
@@ -156,7 +156,12 @@ describe('a job at work', () => {
     const ended = WHOLE.at(-1) as Entry;
     house.write({ ...ended, body: { how: 'done', workedMinutes: 31 } });
     const { times } = (await served.get('/api/service-times').expect(200)).body as ServiceTimes;
-    expect(times).toEqual([{ procedure: 'oilChange', modelId: 'vane', minutes: [31] }]);
+    expect(times).toEqual([{ procedure: 'oilChange', modelId: 'vane', kind: 'technician', minutes: [31] }]);
+    // Three hours before the fill somebody was elsewhere: it counts as the five minutes that it usually takes; the drain is a wait.
+    const steps = async (modelId: string) =>
+      (await served.get(`/api/service-times/oilChange/${modelId}`).expect(200)).body;
+    expect(await steps('vane')).toEqual({ steps: [{ step: 'fill', minutes: [5] }] });
+    expect(await steps('booster')).toEqual({ steps: [] });
   });
 
   test('a job undone leaves the pump as it was, bit for bit, and has no page any more', async () => {

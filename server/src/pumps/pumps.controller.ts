@@ -7,6 +7,7 @@ import type {
   OilStory,
   PumpPage,
   ServiceTimes,
+  StepTimes,
   TakenBack,
   WaterAnswer,
 } from '@winter-jar/contracts';
@@ -76,11 +77,21 @@ export class PumpsController {
   @Get('service-times')
   @Documented({
     id: 'serviceTimes',
-    summary: 'How long services took here, by procedure and model',
+    summary: 'How long services took here, by procedure, model and kind of people',
     answer: 'ServiceTimes',
   })
   serviceTimes(): ServiceTimes {
     return this.service.serviceTimes();
+  }
+
+  @Get('service-times/:procedure/:modelId')
+  @Documented({
+    id: 'stepTimes',
+    summary: 'How long each step of a service took here at a model',
+    answer: 'StepTimes',
+  })
+  stepTimes(@Param('procedure') procedure: string, @Param('modelId') modelId: string): Promise<StepTimes> {
+    return this.service.stepTimes(procedure, modelId);
   }
 
   @Get('entries/:entryId')

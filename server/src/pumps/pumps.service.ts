@@ -8,6 +8,7 @@ import {
   type OilStory,
   type PumpPage,
   type ServiceTimes,
+  type StepTimes,
   type TakenBack,
   type WaterAnswer,
 } from '@winter-jar/contracts';
@@ -27,7 +28,7 @@ import { Reading } from '../database/reading.js';
 import { journalPage } from '../house/journal-page.js';
 import { PumpReader } from '../house/pump-reader.js';
 import { lastCharges } from './last-charges.js';
-import { serviceTimes } from './service-times.js';
+import { serviceTimes, stepTimes } from './service-times.js';
 import { roundRow } from '../round/round-row.js';
 import { SetUpStore } from '../journal/set-up-store.js';
 
@@ -120,6 +121,10 @@ export class PumpsService {
 
   serviceTimes(): ServiceTimes {
     return serviceTimes(this.reading.sql, this.store.book);
+  }
+
+  stepTimes(procedure: string, modelId: string): Promise<StepTimes> {
+    return stepTimes(this.reading, this.store.book, { procedure, modelId });
   }
 
   /** An entry with everything ever said about it. */

@@ -54,6 +54,11 @@ const injectedRtkApi = api.injectEndpoints({
     serviceTimes: build.query<ServiceTimesApiResponse, ServiceTimesApiArg>({
       query: () => ({ url: `/api/service-times` }),
     }),
+    stepTimes: build.query<StepTimesApiResponse, StepTimesApiArg>({
+      query: (queryArg) => ({
+        url: `/api/service-times/${queryArg.procedure}/${queryArg.modelId}`,
+      }),
+    }),
     entry: build.query<EntryApiResponse, EntryApiArg>({
       query: (queryArg) => ({ url: `/api/entries/${queryArg}` }),
     }),
@@ -306,8 +311,13 @@ export type JobApiArg = {
   jobId: string;
 };
 export type ServiceTimesApiResponse =
-  /** status 200 How long services took here, by procedure and model */ ServiceTimes;
+  /** status 200 How long services took here, by procedure, model and kind of people */ ServiceTimes;
 export type ServiceTimesApiArg = void;
+export type StepTimesApiResponse = /** status 200 How long each step of a service took here at a model */ StepTimes;
+export type StepTimesApiArg = {
+  procedure: string;
+  modelId: string;
+};
 export type EntryApiResponse = /** status 200 An entry with all its corrections */ EntryHistory;
 export type EntryApiArg = string;
 export type EquipmentApiResponse =
@@ -4078,10 +4088,19 @@ export type TakenBack = {
 export type JobAnswer = {
   entries: readonly Entry[];
 };
+export type PersonKind = 'specialist' | 'technician';
+export type ServiceTime = {
+  procedure: string;
+  modelId: string;
+  kind: PersonKind;
+  minutes: readonly number[];
+};
 export type ServiceTimes = {
-  times: readonly {
-    procedure: string;
-    modelId: string;
+  times: readonly ServiceTime[];
+};
+export type StepTimes = {
+  steps: readonly {
+    step: string;
     minutes: readonly number[];
   }[];
 };

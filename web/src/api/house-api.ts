@@ -29,6 +29,7 @@ import type {
   SuspectsAnswer,
   JobAnswer,
   ServiceTimes,
+  StepTimes,
   TakenBack,
   UnsettledAnswer,
   WaterAnswer,
@@ -99,6 +100,7 @@ interface Answers {
   takenBack: TakenBack;
   job: JobAnswer;
   serviceTimes: ServiceTimes;
+  stepTimes: StepTimes;
 }
 type Generated = DefinitionsFromApi<typeof generatedApi>;
 type Definitions = {
@@ -120,6 +122,7 @@ export const houseApi = generatedApi.enhanceEndpoints<TagTypesFromApi<typeof gen
     takenBack: { providesTags: (_answer, _error, id) => ofPump(id) },
     job: { providesTags: (_answer, _error, { pumpId }) => ofPump(pumpId) },
     serviceTimes: { providesTags: ['Round'] },
+    stepTimes: { providesTags: ['Round'] },
     oilStory: { providesTags: (_answer, _error, id) => ofPump(id) },
     water: { providesTags: (_answer, _error, id) => ofPump(id) },
     equipment: { providesTags: ['Equipment'] },
@@ -199,4 +202,5 @@ export const {
   useTakenBackQuery,
   useJobQuery,
   useServiceTimesQuery,
+  useStepTimesQuery,
 } = houseApi;

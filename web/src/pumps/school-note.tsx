@@ -1,5 +1,6 @@
 import type { PumpPage } from '@winter-jar/contracts';
 import { schoolCosts, SCHOOLS, withOilIn, type SchoolCost } from '@winter-jar/core';
+import { useServiceTimesQuery } from '../api/house-api.js';
 import { number, uncapital } from '../ui/number.js';
 import { SCHOOL_WORDS } from '../words/school-words.js';
 
@@ -7,8 +8,9 @@ import { SCHOOL_WORDS } from '../words/school-words.js';
 export function SchoolNote({ page }: { page: PumpPage }) {
   const { preset } = page.setUp.pump;
   const { why, cost } = SCHOOLS[preset];
+  const { data: times } = useServiceTimesQuery();
   const setUp = withOilIn(page.setUp, page.state.sumps[0]?.charge.productId ?? null);
-  const costs = schoolCosts({ setUp, use: page.standing.usage });
+  const costs = schoolCosts({ setUp, use: page.standing.usage, times: times?.times ?? [] });
   return (
     <div className="mt-3 border-l-4 border-rule pl-3 text-[14px] text-ink-2">
       <p>

@@ -113,7 +113,7 @@ function Guided({ page, words, job }: EntryPageProps & { job: JobState }) {
         <div className="h-full bg-ink" style={{ width: `${(100 * done.length) / Math.max(1, count)}%` }} />
       </div>
       <div className="flex flex-1 flex-col wide:grid wide:grid-cols-[304px_minmax(0,1fr)_304px]">
-        <StepList guide={guide} words={words} />
+        <StepList guide={guide} words={words} of={{ procedure: job.procedure, modelId: setUp.pump.modelId }} />
         <div className="order-1 flex flex-col gap-6 p-4 wide:order-none wide:px-8">
           {asked === 'handOver' && <HandOver page={page} job={job} onDone={move} onLeave={() => setAsked(null)} />}
           {job.paused && (

@@ -1,5 +1,13 @@
 import type { PumpPage } from '@winter-jar/contracts';
-import { mayNot, ridersAt, serviceAt, type ProcedureId, type TaskStanding } from '@winter-jar/core';
+import {
+  mayNot,
+  personKind,
+  ridersAt,
+  serviceAt,
+  timesFor,
+  type ProcedureId,
+  type TaskStanding,
+} from '@winter-jar/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useServiceTimesQuery } from '../api/house-api.js';
@@ -50,7 +58,8 @@ export function ServiceRow({
   const name = procedureName(id);
   const { procedure, ...lasts } = serviceAt(id, state, setUp, others);
   const barred = mayNot(procedure, setUp.house, who);
-  const own = times?.times.find((t) => t.procedure === id && t.modelId === setUp.pump.modelId)?.minutes;
+  const kind = personKind(setUp.house.person[who ?? '']);
+  const own = timesFor(times?.times ?? [], { procedure: id, modelId: setUp.pump.modelId, kind });
   const apart = [id, ...others].reduce((sum, one) => {
     const { handsMinutes, waitMinutes } = serviceAt(one, state, setUp);
     return sum + handsMinutes + waitMinutes;

@@ -1,14 +1,24 @@
-import type { Guide, ServiceStep } from '@winter-jar/core';
-import { localTime } from '@winter-jar/core';
+import { localTime, ownMinutes, type Guide, type ServiceStep } from '@winter-jar/core';
 import { Check } from 'lucide-react';
 import { useEffect, useRef } from 'react';
+import { useStepTimesQuery } from '../api/house-api.js';
 import { usePrint } from '../device/use-print.js';
 import { useWide } from '../device/use-wide.js';
 import type { Words } from '../words/words.js';
 import { headOf } from './step-words.js';
 
-/** Every step with its time: done, now, and as long as it usually takes. */
-export function StepList({ guide: { done, current, ahead }, words }: { guide: Guide; words: Words }) {
+/** Every step with its time: done, now, and as long as it usually takes, here where five were done. */
+export function StepList({
+  guide: { done, current, ahead },
+  words,
+  of,
+}: {
+  guide: Guide;
+  words: Words;
+  of: { procedure: string; modelId: string };
+}) {
+  const { data } = useStepTimesQuery(of);
+  const own = (step: string) => ownMinutes(data?.steps.find((one) => one.step === step)?.minutes ?? []);
   const print = usePrint();
   const now = done.length + 1;
   const line = (shown: ServiceStep) => headOf(shown, print);
@@ -51,7 +61,7 @@ export function StepList({ guide: { done, current, ahead }, words }: { guide: Gu
         <li key={shown.step.id} className="grid grid-cols-[24px_1fr_auto] gap-2 border-b border-rule-soft py-2">
           <span className="figure">{now + i + 1}</span>
           <span className="wrap-anywhere">{line(shown)}</span>
-          <span className="figure text-ink-2">{print.duration(shown.step.minutes)}</span>
+          <span className="figure text-ink-2">{print.duration(own(shown.step.id) ?? shown.step.minutes)}</span>
         </li>
       ))}
     </ol>
