@@ -1,4 +1,6 @@
 import type { Page } from '@playwright/test';
+import { changeAt } from '@winter-jar/core/testing';
+import { v7 as newId } from 'uuid';
 import { moderateOrWorse } from './axe-findings.js';
 import { rawIn } from './printed.js';
 import { expect, letPass, noSidewaysScroll, open, test, type Yard } from './yard.js';
@@ -13,7 +15,7 @@ function guide(page: Page, yard: Yard) {
   const shown = () =>
     page.evaluate(() => {
       const step = document.querySelector('section[aria-label^="Step "]');
-      return step && `${step.getAttribute('aria-label')}: ${step.querySelector('h2')?.textContent}`;
+      return step && `${step.getAttribute('aria-label')?.split(' of ')[0]}: ${step.querySelector('h2')?.textContent}`;
     });
   const tap = async (name: string | RegExp) => {
     taps += 1;
@@ -410,4 +412,76 @@ test('what is due together is one job: the inlet and the exhaust filter while th
   expect(state.totals.changes).toBe(before.state.totals.changes + 1);
   for (const task of ['inletScreen', 'antiSuckback', 'exhaustFilter'] as const)
     expect([task, (state.tasks[task]?.at ?? '') > (before.state.tasks[task]?.at ?? '')]).toEqual([task, true]);
+});
+
+test('an oil that may not come in is refused where it is filled, before it is', async ({ page, yard }) => {
+  await open(page, yard, '/set-up/pump/lf-01');
+  await page.getByRole('button', { name: 'oxygen above 21 %' }).click();
+  await page.getByRole('button', { name: 'Change from now' }).click();
+  await page.getByRole('button', { name: 'Save the change' }).click();
+  await expect(page.getByText(/saved/i).first()).toBeVisible();
+  await start(page, yard, 'lf-01', 'Oil change');
+  const { drain, section, head } = guide(page, yard);
+  await drain('650');
+  await expect(head()).toHaveText(/^Fill to the mark/);
+  await expect(section.getByText(/^Oxygen above 21.%: hydrocarbon oil can explode/)).toBeVisible();
+  // The product of before is asked for anew, and refused by its name.
+  await expect(section.getByRole('alert')).toHaveText(/^Linnet 68: Oxygen is pumped here/);
+  await section.getByLabel('Filled in', { exact: true }).fill('700');
+  await section.getByRole('button', { name: 'Next' }).click();
+  await expect(section.getByText('Say which oil was filled.')).toBeVisible();
+  const { setUp } = await yard.pump('lf-01');
+  const productOf = (base: string) =>
+    Object.entries(setUp.house.oilProduct).find(([, product]) => product.base === base)?.[0] ?? '';
+  await section.getByLabel('Oil', { exact: true }).selectOption(productOf('mineral'));
+  await section.getByRole('button', { name: 'Next' }).click();
+  await expect(section.getByText(/Do not fill this one/)).toHaveCount(2);
+  await section.getByLabel('Oil', { exact: true }).selectOption(productOf('pfpe'));
+  await section.getByRole('button', { name: 'Next' }).click();
+  await expect(head()).toHaveText(/^Stand it level/);
+  expect((await yard.pump('lf-01')).row.reasons.map(({ code }) => code)).not.toContain('drained');
+});
+
+test('what services took here is told once five were done, whole and by step', async ({ page, yard }) => {
+  const { now } = (await (await fetch(`${yard.address}/api/about`)).json()) as { now: string };
+  // Locks in 4 min, a vent in 2, and 30 min in all; each on a day of its own.
+  const write = async (day: number) => {
+    const jobId = newId();
+    const begun = Date.parse(now) - day * 86_400_000;
+    const ids = [newId(), newId(), newId(), newId()];
+    const entry = (n: number, minutes: number, kind: string, body: object) => {
+      const happenedAt = new Date(begun + minutes * 60_000).toISOString();
+      const subjects = [
+        { type: 'pump', id: 'lf-01' },
+        { type: 'job', id: jobId },
+      ];
+      return {
+        ...changeAt(0),
+        ...{ id: ids[n], actId: jobId, subjects, happenedAt, recordedAt: now, kind, body, who: 'corin' },
+      };
+    };
+    const step = (name: string) => ({ step: name, visit: 1, phase: 'done' });
+    const entries = [
+      entry(0, 0, 'jobStarted', { procedure: 'inlet' }),
+      entry(1, 4, 'jobStep', step('lock')),
+      entry(2, 6, 'jobStep', step('vent')),
+      entry(3, 30, 'jobEnded', { how: 'done', workedMinutes: 30 }),
+    ];
+    const answer = await fetch(`${yard.address}/api/entries`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ entries }),
+    });
+    expect(await answer.json()).toMatchObject({ answers: entries.map(() => ({ status: 'written' })) });
+  };
+  for (const day of [4, 3, 2, 1]) await write(day);
+  await open(page, yard, '/pumps/lf-01/job-cards');
+  const inlet = page.getByRole('listitem').filter({ has: page.getByRole('button', { name: /^Start: Inlet/ }) });
+  await expect(inlet).toContainText(/about 27.min of work · a technician/);
+  await write(0.5);
+  await page.reload();
+  await expect(inlet).toContainText(/about 27.min of work, here 30.min \(5 done\) · a technician/);
+  await inlet.getByRole('button').click();
+  // A vent usually takes 1 min.
+  await expect(page.getByRole('list', { name: 'Steps' }).getByRole('listitem').nth(1)).toHaveText(/^2Vent.*2.min$/);
 });

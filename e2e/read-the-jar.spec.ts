@@ -1,6 +1,6 @@
 import { devices, type Locator, type Page } from '@playwright/test';
 import { png } from './png.js';
-import { expect, levelRight, open, test, type Yard, openSection } from './yard.js';
+import { expect, letPass, levelRight, open, test, type Yard, openSection } from './yard.js';
 
 const PUMP = '/pumps/lf-02';
 
@@ -314,4 +314,29 @@ test('a jar that is read again the next day takes the place of its first reading
   expect((await lastLook(yard))?.['drawn']).toBe('atRest');
   await readSample('2 h', '5 mL', /^Another jar$/);
   expect((await sampledMl()) - before).toBe(11);
+});
+
+test('the jar of a change comes back to the Round once it has stood, and reading it ends that', async ({
+  page,
+  yard,
+}) => {
+  // Drained some hours ago in a job; it stands still.
+  const { state } = await yard.pump('lf-03');
+  expect(state.toRead).not.toBeNull();
+  await open(page, yard, '/pumps/lf-03');
+  await expect(page.getByText(/^The jar of what came out is to be read from/)).toBeVisible();
+  await letPass(page, yard, 48);
+  await open(page, yard, '/');
+  await expect(page.locator('#row-lf-03')).toContainText('A jar to read');
+  await open(page, yard, '/pumps/lf-03');
+  await page.getByRole('link', { name: /^Read the jar/ }).click();
+  await expect(page.getByRole('heading', { name: 'Read the jar' })).toBeVisible();
+  await page.getByRole('button', { name: /^Save/ }).click();
+  await expect(page).not.toHaveURL(/\/look/);
+  await open(page, yard, '/');
+  await expect(page.locator('#row-lf-03')).not.toContainText(/[Jj]ar to read/);
+  const after = await yard.pump('lf-03');
+  expect(after.state.toRead).toBeNull();
+  // It was of the charge before: the new one was not looked at by it.
+  expect(after.state.jars.at(-1)?.entryId).not.toBe(state.jars.at(-1)?.entryId);
 });

@@ -159,7 +159,7 @@ describe('a job at work', () => {
     expect(times).toEqual([{ procedure: 'oilChange', modelId: 'vane', kind: 'technician', minutes: [31] }]);
     // Three hours before the fill somebody was elsewhere: it counts as the five minutes that it usually takes; the drain is a wait.
     const steps = async (modelId: string) =>
-      (await served.get(`/api/service-times/oilChange/${modelId}`).expect(200)).body;
+      (await served.get(`/api/service-times/oilChange/${modelId}`).expect(200)).body as StepTimes;
     expect(await steps('vane')).toEqual({ steps: [{ step: 'fill', minutes: [5] }] });
     expect(await steps('booster')).toEqual({ steps: [] });
   });
