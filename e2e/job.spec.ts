@@ -485,3 +485,30 @@ test('what services took here is told once five were done, whole and by step', a
   // A vent usually takes 1 min.
   await expect(page.getByRole('list', { name: 'Steps' }).getByRole('listitem').nth(1)).toHaveText(/^2Vent.*2.min$/);
 });
+
+test('what a given-up job left open says Stop until it is closed, step by step', async ({ page, yard }) => {
+  await start(page, yard, 'lf-03', 'Exhaust filter');
+  const { tap, at } = guide(page, yard);
+  await tap('Not measured');
+  await tap('Done');
+  await tap('Done');
+  await tap('It is at 60 °C or cooler');
+  await at('Cover off, elements out');
+  await tap('Done');
+  await expect(page.getByText(/^It stands open since/)).toBeVisible();
+  await page.getByRole('button', { name: 'Give the job up …' }).click();
+  await expect(page.getByText(/It stands open, and every page says Stop until it is not/)).toBeVisible();
+  await page.getByRole('button', { name: 'Give it up', exact: true }).click();
+  await open(page, yard, '/');
+  await expect(page.locator('#row-lf-03')).toContainText('It stands open');
+  await open(page, yard, '/pumps/lf-03');
+  await page.getByRole('link', { name: /^Close it, step by step/ }).click();
+  await expect(page.getByRole('main').getByRole('listitem').first()).toContainText('Close what stands open');
+  await page.getByRole('button', { name: 'Start: Close what stands open' }).click();
+  await at('Off, isolated, your own lock and tag on it');
+  await tap('Done');
+  await tap('Done');
+  await tap('Done');
+  await expect(page).toHaveURL(/\/jobs\//);
+  expect((await yard.pump('lf-03')).row.verdict).not.toBe('stop');
+});

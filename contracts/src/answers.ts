@@ -1,4 +1,4 @@
-import type { Unfit, UnusualReading } from '@winter-jar/core';
+import type { PumpLeft, Unfit, UnusualReading } from '@winter-jar/core';
 import type { FieldIssue } from './check-entry.js';
 
 /** A soft rule that asks the person; sent again with its code in `acknowledged`, the entry is accepted. */
@@ -7,6 +7,8 @@ export type Question =
   /** It began before the take-over, at which so many runs were counted: is it one of them? */
   /** Its oil was let out in a service, and none is in it by what is logged. */
   | { readonly code: 'drained'; readonly drainedAt: string }
+  /** A service opened or capped it, and nobody has closed or freed it by what is logged. */
+  | { readonly code: 'notWhole'; readonly how: Exclude<PumpLeft, 'closed'>; readonly sinceAt: string }
   /** A service is under way on the pump: another one leaves it behind. */
   | { readonly code: 'jobUnderWay'; readonly procedure: string; readonly startedAt: string }
   | { readonly code: 'takenOver'; readonly takenOverAt: string; readonly runs: number }
@@ -79,6 +81,7 @@ const CODES: Readonly<Record<Question['code'], true>> = {
   overlap: true,
   takenOver: true,
   drained: true,
+  notWhole: true,
   jobUnderWay: true,
   unfitOil: true,
   retired: true,

@@ -2,6 +2,7 @@ import {
   JOB_ENDS,
   JOB_MOVES,
   OIL_LEFT,
+  PUMP_LEFT,
   STEP_PHASES,
   type JobEnd,
   type JobEndedBody,
@@ -10,6 +11,7 @@ import {
   type JobStartedBody,
   type JobStepBody,
   type OilLeft,
+  type PumpLeft,
   type PartUsed,
   type StepPhase,
 } from '@winter-jar/core';
@@ -50,6 +52,7 @@ export class JobStepBodyDto implements JobStepBody {
   @Maybe(IdOf('a choice of the step')) choice?: string | null;
   @PhotoId() photoId?: string | null;
   @Maybe(OneOf(OIL_LEFT)) oil?: OilLeft | null;
+  @Maybe(OneOf(PUMP_LEFT)) pump?: PumpLeft | null;
 }
 
 export class JobMovedBodyDto implements JobMovedBody {

@@ -65,7 +65,7 @@ const WAITS_FOR_PART: Job = {
   steps: [
     ['lock', 3],
     ['vent', 4],
-    ['off', 9],
+    ['off', 9, { pump: 'open' }],
     ['screen', 15],
   ],
 };

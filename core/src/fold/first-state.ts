@@ -72,6 +72,7 @@ export function initialState(pumpId: string): PumpState {
     job: null,
     toRead: null,
     drained: null,
+    notWhole: null,
     case: null,
   };
 }

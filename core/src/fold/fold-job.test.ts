@@ -8,7 +8,7 @@ const setUp = book.pumpAt({ pumpId: 'p1', instant: at(900) })!;
 function after(nowHours: number, ...entries: Entry[]) {
   const state = rebuild({ pumpId: 'p1', entries, book });
   const { reasons, verdict, act } = standingAt({ state, setUp, now: at(nowHours) });
-  const ofJob = reasons.filter(({ code }) => code === 'drained' || code === 'jobOpen');
+  const ofJob = reasons.filter(({ code }) => ['drained', 'notWhole', 'jobOpen'].includes(code));
   return { state, verdict, act, said: ofJob.map(({ code, level }) => `${code}: ${level}`) };
 }
 const ran = [changeAt(1), runAt(2, 2)];
@@ -63,3 +63,45 @@ test('handed over, the next one is at it; taken up again, whoever did', () => {
   const again = [...over, jobAt.moved(12, { how: 'paused' }), jobAt.moved(13, { how: 'resumed' })];
   expect(after(20, ...again).state.job).toMatchObject({ paused: null, since: at(13) });
 });
+
+const opens = jobAt.step(11, 'out', { pump: 'open' });
+const closes = jobAt.step(12, 'new', { pump: 'closed' });
+const caps = jobAt.step(11, 'caps', { pump: 'capped' });
+const filter = [...ran, jobAt.started(10, 'exhaustFilter')];
+const laidUp = [...ran, jobAt.started(10, 'layUp'), caps, jobAt.ended(11.5, 'done')];
+
+// docs/trade.md 11: nobody starts what stands open, nor what is capped.
+test.each<[string, Entry[], string, string | null, string[]]>([
+  ['opened', [...filter, opens], 'stop', 'goOn', ['notWhole: stop', 'jobOpen: runOn']],
+  [
+    'opened and paused',
+    [...filter, opens, jobAt.moved(11.1, { how: 'paused' })],
+    'stop',
+    'goOn',
+    ['notWhole: stop', 'jobOpen: runOn'],
+  ],
+  ['opened and given up', [...filter, opens, jobAt.ended(11.5, 'givenUp')], 'stop', 'closeUp', ['notWhole: stop']],
+  ['closed again', [...filter, opens, closes, jobAt.ended(13, 'done')], 'runOn', null, []],
+  ['laid up: it stays capped when the job is done', laidUp, 'stop', 'closeUp', ['notWhole: stop']],
+  [
+    'freed by a job of its own',
+    [
+      ...laidUp,
+      jobAt.started(15, 'backToWork', 'job-b'),
+      jobAt.step(16, 'unlock', { pump: 'closed' }, 'job-b'),
+      jobAt.ended(17, 'done', 'job-b'),
+    ],
+    'runOn',
+    null,
+    [],
+  ],
+  [
+    'open without its oil: it is closed first',
+    [...started, drains, jobAt.step(11.3, 'caseOff', { pump: 'open' }), jobAt.ended(11.5, 'givenUp')],
+    'stop',
+    'closeUp',
+    ['notWhole: stop', 'drained: stop'],
+  ],
+])('a pump %s', (_, entries, verdict, act, said) =>
+  expect(after(20, ...entries)).toMatchObject({ verdict, act, said }),
+);

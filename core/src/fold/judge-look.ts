@@ -269,6 +269,7 @@ function isCleared(finding: Finding, input: LookAtSump, context: LookInContext, 
     case 'stripAndChange':
     case 'case':
     case 'job':
+    case 'closing':
       return false;
   }
 }

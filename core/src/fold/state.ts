@@ -1,4 +1,14 @@
-import type { BallastUse, Clarity, LabReading, Level, LookSource, OrderKey, SumpKey, YesNo } from '../journal/index.js';
+import type {
+  BallastUse,
+  Clarity,
+  LabReading,
+  Level,
+  LookSource,
+  OrderKey,
+  SumpKey,
+  YesNo,
+  PumpLeft,
+} from '../journal/index.js';
 import type { JobState } from '../job/index.js';
 import type { Finding, GoneCharge } from '../oil/index.js';
 import type { MachineFinding } from '../machine/index.js';
@@ -343,6 +353,13 @@ export interface PumpState {
   /** Its oil was let out in a service and none filled in since. */
   /** A jar of the last change that nobody has read since it can be: of that change, filled at, and readable from. */
   readonly toRead: { readonly entryId: string; readonly at: string; readonly fromAt: string } | null;
+  /** A service opened it, or capped it, and nobody has closed or freed it since. */
+  readonly notWhole: {
+    readonly how: Exclude<PumpLeft, 'closed'>;
+    readonly at: string;
+    readonly who: string | null;
+    readonly jobId: string;
+  } | null;
   readonly drained: { readonly at: string; readonly who: string | null; readonly jobId: string } | null;
   readonly case: CaseState | null;
 }

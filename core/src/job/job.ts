@@ -1,4 +1,4 @@
-import type { Entry, JobEnd, JobMove, OilLeft } from '../journal/index.js';
+import type { Entry, JobEnd, JobMove, OilLeft, PumpLeft } from '../journal/index.js';
 import { jobIdOf } from '../journal/index.js';
 
 export type JobEntry = Extract<Entry, { kind: 'jobStarted' | 'jobStep' | 'jobMoved' | 'jobEnded' }>;
@@ -23,6 +23,14 @@ export interface WaitBegun extends Said {
   readonly until: string | null;
 }
 
+/** What a job begins with. */
+interface Found {
+  readonly drained: boolean;
+  readonly notWhole: Exclude<PumpLeft, 'closed'> | null;
+}
+const WHOLE: Found = { drained: false, notWhole: null };
+const asFound = ({ drained, notWhole }: Found) => ({ foundDrained: drained, foundNotWhole: notWhole });
+
 /** A service under way, as its entries tell it. Clock-free. */
 export interface JobState {
   readonly jobId: string;
@@ -35,6 +43,8 @@ export interface JobState {
   readonly since: string;
   /** Its oil was out already. */
   readonly foundDrained: boolean;
+  /** It was opened or capped already. */
+  readonly foundNotWhole: Found['notWhole'];
   readonly paused: { readonly at: string; readonly who: string | null } | null;
   readonly said: readonly StepSaid[];
   readonly begun: readonly WaitBegun[];
@@ -44,7 +54,7 @@ export interface JobState {
 export const MOST_STEPS = 400;
 
 /** @returns the job with one more entry; null once it has ended, or where the entry is of another job */
-export function afterJobEntry(job: JobState | null, entry: JobEntry, foundDrained: boolean): JobState | null {
+export function afterJobEntry(job: JobState | null, entry: JobEntry, found: Found): JobState | null {
   const jobId = jobIdOf(entry) ?? '';
   const [at, who] = [entry.happenedAt, entry.who ?? null];
   if (entry.kind === 'jobStarted') {
@@ -57,7 +67,7 @@ export function afterJobEntry(job: JobState | null, entry: JobEntry, foundDraine
       startedAt: at,
       who,
       since: at,
-      foundDrained,
+      ...asFound(found),
       paused: null,
       said: [],
       begun: [],
@@ -112,7 +122,7 @@ export function jobStory(entries: readonly Entry[]): JobStory | null {
   let ended: JobStory['ended'] = null;
   for (const entry of entries)
     if (entry.kind === 'jobEnded') ended = { at: entry.happenedAt, who: entry.who ?? null, how: entry.body.how };
-    else if (isJobEntry(entry)) job = afterJobEntry(job, entry, false);
+    else if (isJobEntry(entry)) job = afterJobEntry(job, entry, WHOLE);
   return job && { job, ended };
 }
 

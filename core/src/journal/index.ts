@@ -79,7 +79,9 @@ export {
   type JobStartedBody,
   type JobStepBody,
   OIL_LEFT,
+  PUMP_LEFT,
   type OilLeft,
+  type PumpLeft,
   STEP_PHASES,
   type StepPhase,
 } from './job-bodies.js';

@@ -13,6 +13,9 @@ export type StepPhase = (typeof STEP_PHASES)[number];
 /** What a step leaves the pump in: without its oil, or with oil in it again. */
 export const OIL_LEFT = ['out', 'in'] as const;
 export type OilLeft = (typeof OIL_LEFT)[number];
+/** And its case and lines: opened, inlet and exhaust capped, or whole again and free. */
+export const PUMP_LEFT = ['open', 'capped', 'closed'] as const;
+export type PumpLeft = (typeof PUMP_LEFT)[number];
 
 /** One step as it was answered. */
 export interface JobStepBody {
@@ -29,6 +32,7 @@ export interface JobStepBody {
   /** SHA-256 of a photograph that was uploaded before. */
   readonly photoId?: string | null;
   readonly oil?: OilLeft | null;
+  readonly pump?: PumpLeft | null;
 }
 
 export const JOB_MOVES = ['paused', 'resumed', 'handedOver'] as const;

@@ -34,9 +34,7 @@ test.each<[string, Said, number, string | null]>([
   const levelAfter = (...tests: ReturnType<typeof measured>[]) => {
     const state = rebuild({ pumpId: 'p1', entries: [changeAt(1), ...tests], book });
     const setUp = book.pumpAt({ pumpId: 'p1', instant: at(20) })!;
-    return (
-      standingAt({ state, setUp, now: at(20) }).reasons.find(({ code }) => code === 'backPressure')?.level ?? null
-    );
+    return standingAt({ state, setUp, now: at(20) }).reasons.find(({ code }) => code === 'backPressure')?.level ?? null;
   };
   expect(levelAfter(measured(10, pa))).toBe(level);
   // Low again, and it is answered.

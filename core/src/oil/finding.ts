@@ -24,9 +24,12 @@ export type Act =
   | 'blankOff'
   | 'checkRemedy'
   /** Go on with the service that is under way. */
-  | 'goOn';
+  | 'goOn'
+  /** Close what a service left open, take off its caps. */
+  | 'closeUp';
 
 export type AnsweredBy =
+  | 'closing'
   | 'change'
   /** A change, or a later sample that is good again. */
   | 'changeOrSample'

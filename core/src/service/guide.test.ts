@@ -341,6 +341,7 @@ test.each<[string, ProcedureId, readonly string[], readonly string[]]>([
       who: null,
       since: at(0),
       foundDrained: false,
+      foundNotWhole: null,
       paused: null,
     },
     ...{ said, begun: [] },

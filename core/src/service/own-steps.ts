@@ -24,6 +24,7 @@ export const mayLeaveOut = (step: Step, steps: readonly Step[]): boolean =>
   !step.does?.length &&
   !step.uses?.length &&
   !step.oil &&
+  !step.pump &&
   !isReferredTo(step, steps);
 
 /** Whether a step in addition is come to there every time: not where something leads past it. */

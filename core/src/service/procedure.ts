@@ -1,6 +1,6 @@
 import type { CautionId, Place, Risk } from '../cautions/index.js';
 import type { FlushVerdict } from './flush-plan.js';
-import type { Level, OilLeft, SumpKey } from '../journal/index.js';
+import type { Level, OilLeft, PumpLeft, SumpKey } from '../journal/index.js';
 import type { PumpKind, TaskId } from '../limits/index.js';
 import type { ModelFact } from '../set-up/index.js';
 
@@ -13,6 +13,9 @@ export interface ServicePlace extends Place {
   readonly oil: boolean;
   /** Its oil was out already when the service began. */
   readonly drained: boolean;
+  /** It stood open, or capped, when it began. */
+  readonly open: boolean;
+  readonly capped: boolean;
 }
 /** Must hold, or with `!` must not. */
 export type Condition = keyof ServicePlace | `!${keyof ServicePlace}`;
@@ -41,6 +44,8 @@ interface StepBase {
   readonly does?: readonly TaskId[];
   /** What it leaves the pump in: a wait from its beginning on, any other step once it is answered. */
   readonly oil?: OilLeft;
+  /** And its case and lines, in the same way. */
+  readonly pump?: PumpLeft;
   /** Only where that was chosen the last time; without a choice, where anything was. */
   readonly onlyAfter?: { readonly step: string; readonly choice?: string };
   /** Where it goes on after it, instead of at the next step: that one is come to once more. */

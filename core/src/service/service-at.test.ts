@@ -2,7 +2,7 @@ import { CAUTIONS, type CautionId } from '../cautions/index.js';
 import { rebuild } from '../fold/index.js';
 import type { Entry } from '../journal/index.js';
 import { setUpBook, type ServiceClass, type SetUpVersion } from '../set-up/index.js';
-import { at, changeAt, runAt, versionsOf, type YardOptions } from '../testing/small-yard.js';
+import { at, changeAt, jobAt, runAt, versionsOf, type YardOptions } from '../testing/small-yard.js';
 import { PROCEDURES } from './procedures/index.js';
 import type { ProcedureId } from './procedures/procedure-names.js';
 import { proceduresAt, serviceAt } from './service-at.js';
@@ -42,6 +42,11 @@ const PFPE: Place = { base: 'pfpe', bodies: { 'oil-a': { densityKgM3: 1890 } } }
 const FILTER: Place = { model: { hasOilFilter: true } };
 const COLD: Place = { bodies: { site: { coldSeason: 'decToFeb' } } };
 const INDUSTRIAL: Place = { bodies: { chamber: { process: 'industrial' } } };
+/** As a service has left it. */
+const left = (pump: 'open' | 'capped'): Place => ({
+  entries: [changeAt(1), jobAt.started(5, 'inlet'), jobAt.step(6, 'off', { pump }), jobAt.ended(7, 'givenUp')],
+});
+const [OPEN, CAPPED] = [left('open'), left('capped')];
 const BOOSTER: Place = { pumpId: 'b1' };
 
 // docs/trade.md 11, by hand: what must be read before which step, at which pump.
@@ -103,6 +108,13 @@ test.each<[ProcedureId, string, Place, CautionId, string]>([
   ['afterRun', 'any', PLAIN, 'exhaust', 'dryAir'],
   ['afterRun', 'solvent', SOLVENT, 'noAir', 'dryNitrogen'],
   ['layUp', 'any', PLAIN, 'exhaustOpen', 'caps'],
+  ['backToWork', 'capped', CAPPED, 'standing', 'lock'],
+  ['backToWork', 'capped', CAPPED, 'exhaustOpen', 'capsOff'],
+  ['backToWork', 'capped', CAPPED, 'exhaustOpen', 'unlock'],
+  ['backToWork', 'cultures, capped', { ...CAPPED, ...BIO }, 'biological', 'settled'],
+  ['closeUp', 'open', OPEN, 'standing', 'lock'],
+  ['closeUp', 'open', OPEN, 'lockOut', 'seals'],
+  ['closeUp', 'open', OPEN, 'exhaustOpen', 'unlock'],
   ['pumpSwap', 'any', PLAIN, 'heavy', 'lift'],
   ['pumpSwap', 'any', PLAIN, 'exhaustOpen', 'connect'],
   ['pumpSwap', 'any', PLAIN, 'capacitor', 'rotation'],
@@ -128,7 +140,9 @@ test('with solvent in the oil no step opens the ballast to air, and nothing is d
 });
 
 test.each<[string, Place, readonly ProcedureId[], readonly ProcedureId[]]>([
-  ['a plain pump', PLAIN, ['bleed', 'oilChange', 'overhaul'], ['oilAndFilter', 'boosterOil']],
+  ['a plain pump', PLAIN, ['bleed', 'oilChange', 'overhaul'], ['oilAndFilter', 'boosterOil', 'closeUp', 'backToWork']],
+  ['one that stands open', OPEN, ['closeUp'], ['backToWork']],
+  ['a capped one', CAPPED, ['backToWork'], ['closeUp']],
   ['one with an oil filter', FILTER, ['oilAndFilter'], ['oilChange']],
   ['PFPE: nothing is bled at the bottom', PFPE, ['oilChange', 'ballastPurge'], ['bleed']],
   ['a booster', BOOSTER, ['boosterOil', 'pumpSwap'], ['oilChange', 'bleed', 'ballastPurge']],
@@ -161,12 +175,12 @@ test('the minutes of hands are apart from those of waiting', () => {
 
 test('every procedure is whole: letters A to P, ids of its own, sentences, amounts where it names them', () => {
   const all = Object.values(PROCEDURES);
-  // What is looked at before a run has no letter of its own.
+  // Before a run, and what closes or frees a pump, have no letter of their own.
   expect(
     all
       .map(({ letter }) => letter)
       .join('')
-      .replace('·', ''),
+      .replaceAll('·', ''),
   ).toBe('ABCDEFGHIJKLMNOP');
   for (const { name, steps } of all) {
     expect([name, new Set(steps.map(({ id }) => id)).size]).toEqual([name, steps.length]);

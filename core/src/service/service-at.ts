@@ -39,13 +39,18 @@ export interface Service {
   readonly waitMinutes: number;
 }
 
+// What it lets out, opens or caps itself it goes on with.
+function foundAt({ job, drained, notWhole }: PumpState): Pick<ServicePlace, 'drained' | 'open' | 'capped'> {
+  const stands = job ? job.foundNotWhole : (notWhole?.how ?? null);
+  return { drained: job ? job.foundDrained : drained !== null, open: stands === 'open', capped: stands === 'capped' };
+}
+
 const servicePlaceOf = (state: PumpState, setUp: PumpSetUp): ServicePlace => ({
   ...placeOf(state, setUp),
   denser: holdsDenserOil(state, setUp, 'oil'),
   coldTrap: setUp.equipment.coldTrap,
   oil: setUp.model.sumps.length > 0,
-  // What it lets out itself it goes on with.
-  drained: state.job ? state.job.foundDrained : state.drained !== null,
+  ...foundAt(state),
 });
 
 /** Whether all of it holds. */
@@ -91,7 +96,7 @@ export function proceduresAt(state: PumpState, setUp: PumpSetUp): ProcedureId[] 
 }
 
 /** Conditions that do not change while a job goes on. */
-const FIXED: readonly Condition[] = ['drained', '!drained'];
+const FIXED: readonly Condition[] = ['drained', '!drained', 'open', '!open', 'capped', '!capped'];
 
 /**
  * The steps of a procedure that apply. In the middle of a job what was answered stays, and a step that has come to apply since, behind

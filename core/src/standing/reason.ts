@@ -1,5 +1,5 @@
 import type { NotTold } from '../fold/index.js';
-import type { SumpKey } from '../journal/index.js';
+import type { SumpKey, PumpLeft } from '../journal/index.js';
 import type { TaskId, VerdictLevel } from '../limits/index.js';
 import type { MachineFinding } from '../machine/index.js';
 import type { Act, AnsweredBy, Finding } from '../oil/index.js';
@@ -45,6 +45,13 @@ export type Reason =
   | (ReasonBase & { readonly code: 'caseToCheck'; readonly closedAt: string; readonly complaint: string })
   /** A service let its oil out, and none is in it yet. */
   | (ReasonBase & { readonly code: 'drained'; readonly sinceAt: string; readonly who: string | null })
+  /** A service opened or capped it, and nobody has closed or freed it. */
+  | (ReasonBase & {
+      readonly code: 'notWhole';
+      readonly how: Exclude<PumpLeft, 'closed'>;
+      readonly sinceAt: string;
+      readonly who: string | null;
+    })
   /** A service under way; `waitUntil` of the wait that goes on, `overdue` once that has passed. */
   | (ReasonBase & {
       readonly code: 'jobOpen';

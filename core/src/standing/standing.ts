@@ -135,17 +135,21 @@ function caseReasons({ case: known, totals }: PumpState): Reason[] {
   return [{ code: 'caseToCheck', ...toCheck, complaint, closedAt: at }];
 }
 
-/** A service under way, and oil that it let out. A wait that has passed wants somebody. */
-function jobReasons({ job, drained }: PumpState, now: string): Reason[] {
+/** A service under way, oil that it let out, and what it opened or capped. A wait that has passed wants somebody. */
+function jobReasons({ job, drained, notWhole }: PumpState, now: string): Reason[] {
   const goesOn = job ? ('goOn' as const) : null;
-  const empty: Reason[] = drained
-    ? [
-        {
-          ...{ code: 'drained', level: 'stop', act: goesOn ?? 'change', answeredBy: 'change' },
-          ...{ sinceAt: drained.at, who: drained.who },
-        },
-      ]
-    : [];
+  const empty: Reason[] = [];
+  // What stands open is closed before it is filled.
+  if (notWhole)
+    empty.push({
+      ...{ code: 'notWhole', level: 'stop', act: goesOn ?? 'closeUp', answeredBy: 'closing' },
+      ...{ how: notWhole.how, sinceAt: notWhole.at, who: notWhole.who },
+    });
+  if (drained)
+    empty.push({
+      ...{ code: 'drained', level: 'stop', act: goesOn ?? 'change', answeredBy: 'change' },
+      ...{ sinceAt: drained.at, who: drained.who },
+    });
   if (!job) return empty;
   const until = job.paused ? null : waitUntil(job);
   const overdue = until !== null && until < now;
@@ -182,8 +186,10 @@ const unsettledReasons = (corrections: number): Reason[] =>
 
 const MADE_ANEW: Reason = { code: 'madeAnew', level: 'beforeNextRun', act: null, answeredBy: 'waiting' };
 
+/** What is done first among what is as bad. */
+const FIRST_OF_ITS_LEVEL: readonly Reason['act'][] = ['change', 'goOn', 'closeUp'];
 const rank = (reason: Reason): number =>
-  VERDICT_LEVELS.indexOf(reason.level) * 2 + (reason.act === 'change' || reason.act === 'goOn' ? 1 : 0);
+  VERDICT_LEVELS.indexOf(reason.level) * 2 + (FIRST_OF_ITS_LEVEL.includes(reason.act) ? 1 : 0);
 
 export interface StandingInput {
   readonly state: PumpState;

@@ -268,13 +268,23 @@ function jobQuestions(
   return [{ code: 'jobUnderWay', procedure: job.procedure, startedAt: job.startedAt }];
 }
 
-/** A run of a pump whose oil is out: dry, or a fill that nobody logged? */
-function drainedQuestions(entry: Extract<Entry, { kind: 'run' }>, pumpId: string, sql: WritingStatements): Question[] {
-  const drained = stateOf(pumpId, sql)?.drained;
+/** A run of a pump whose oil is out, or that stands open or capped: did it run so, or did nobody log the fill, or that it was closed? */
+function unfitToRunQuestions(
+  entry: Extract<Entry, { kind: 'run' }>,
+  pumpId: string,
+  sql: WritingStatements,
+): Question[] {
+  const { drained, notWhole } = stateOf(pumpId, sql) ?? {};
   const runsUntil = entry.body.stillRunning
     ? Infinity
     : Date.parse(entry.happenedAt) + (entry.body.minutes ?? 0) * MINUTE_MS;
-  return drained && runsUntil > Date.parse(drained.at) ? [{ code: 'drained', drainedAt: drained.at }] : [];
+  const isAfter = (at: string) => runsUntil > Date.parse(at);
+  return [
+    ...(drained && isAfter(drained.at) ? [{ code: 'drained', drainedAt: drained.at } as const] : []),
+    ...(notWhole && isAfter(notWhole.at)
+      ? [{ code: 'notWhole', how: notWhole.how, sinceAt: notWhole.at } as const]
+      : []),
+  ];
 }
 
 /** More out than the charge: was there water in it? More than a housing takes whose volume we took for granted: is that so? */
@@ -309,7 +319,7 @@ export function questionsAbout(entry: Entry, book: SetUpBook, sql: WritingStatem
     }
     if (entry.kind === 'run' && pump.pump.place === 'retired') open.push({ code: 'retired' });
     if (entry.kind === 'run')
-      open.push(...takeOverQuestions(entry, pumpId, sql), ...drainedQuestions(entry, pumpId, sql));
+      open.push(...takeOverQuestions(entry, pumpId, sql), ...unfitToRunQuestions(entry, pumpId, sql));
     if (entry.kind === 'jobStarted') open.push(...jobQuestions(entry, pumpId, sql));
     const hazards = entryHazards(entry, pump, () => stateOf(pumpId, sql));
     if (hazards.unfit) open.push({ code: 'unfitOil', ...hazards.unfit });

@@ -103,6 +103,18 @@ describe('a job at work', () => {
     await served.post('/api/entries', { entries: [runAt(ago(3), 2)] }).expect(201);
   });
 
+  test('a run of a pump that stands open or capped is asked about, once it is closed not', async () => {
+    const caps = jobAt.step(ago(8), 'caps', { pump: 'capped' });
+    house.write(jobAt.started(ago(10), 'layUp'), caps);
+    const asked = await served.post('/api/entries', { entries: [runAt(ago(4), 2)] }).expect(422);
+    expect(JSON.stringify(asked.body)).toContain(`"code":"notWhole","how":"capped","sinceAt":"${caps.happenedAt}"`);
+    await served.post('/api/entries', { entries: [runAt(ago(30), 2)] }).expect(201);
+    house.write(jobAt.ended(ago(7), 'done'), jobAt.started(ago(6), 'backToWork', 'job-b'));
+    house.write(jobAt.step(ago(5), 'unlock', { pump: 'closed' }, 'job-b'));
+    await served.post('/api/entries', { entries: [runAt(ago(3), 2)] }).expect(201);
+    expect(house.everyState()).toEqual(rebuiltStates(house));
+  });
+
   test('a second job on a pump is asked about while the first is under way', async () => {
     house.write(START);
     const second = jobAt.started(ago(5), 'bleed', 'job-b');

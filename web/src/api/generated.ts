@@ -486,9 +486,11 @@ export type Act =
   | 'sealCheck'
   | 'blankOff'
   | 'checkRemedy'
-  | 'goOn';
+  | 'goOn'
+  | 'closeUp';
 export type SumpKey = 'oil' | 'gearA' | 'gearB' | 'sealCup';
 export type AnsweredBy =
+  | 'closing'
   | 'change'
   | 'changeOrSample'
   | 'bleedOrPurgeThenLook'
@@ -1417,6 +1419,15 @@ export type Reason =
     }
   | {
       code: 'drained';
+      sinceAt: string;
+      who: string | null;
+      level: VerdictLevel;
+      act: Act;
+      answeredBy: AnsweredBy;
+    }
+  | {
+      code: 'notWhole';
+      how: 'open' | 'capped';
       sinceAt: string;
       who: string | null;
       level: VerdictLevel;
@@ -3056,6 +3067,8 @@ export type JobState = {
   since: string;
   /** Its oil was out already. */
   foundDrained: boolean;
+  /** It was opened or capped already. */
+  foundNotWhole: ('open' | 'capped' | null) | ('open' | 'capped' | null);
   paused: {
     at: string;
     who: string | null;
@@ -3153,6 +3166,13 @@ export type PumpState = {
     entryId: string;
     at: string;
     fromAt: string;
+  } | null;
+  /** A service opened it, or capped it, and nobody has closed or freed it since. */
+  notWhole: {
+    how: 'open' | 'capped';
+    at: string;
+    who: string | null;
+    jobId: string;
   } | null;
   drained: {
     at: string;
@@ -3626,6 +3646,7 @@ export type JobStartedBody = {
   remark?: string | null;
 };
 export type StepPhase = 'begun' | 'done';
+export type PumpLeft = 'open' | 'capped' | 'closed';
 export type JobStepBody = {
   step: string;
   /** The how manieth time the guide came to it, from 1. */
@@ -3640,6 +3661,7 @@ export type JobStepBody = {
   /** SHA-256 of a photograph that was uploaded before. */
   photoId?: string | null;
   oil?: OilLeft | null;
+  pump?: PumpLeft | null;
 };
 export type JobMove = 'paused' | 'resumed' | 'handedOver';
 export type JobMovedBody = {
@@ -4434,6 +4456,11 @@ export type Question =
   | {
       code: 'drained';
       drainedAt: string;
+    }
+  | {
+      code: 'notWhole';
+      how: 'open' | 'capped';
+      sinceAt: string;
     }
   | {
       code: 'jobUnderWay';

@@ -16,6 +16,9 @@ export function JobCardsPage() {
   return <WithPump needsOil={false}>{(props) => <JobCards {...props} />}</WithPump>;
 }
 
+/** What closes or frees a pump that nobody may start as it stands. */
+const CLOSES: readonly ProcedureId[] = ['closeUp', 'backToWork'];
+
 function JobCards({ page, words }: EntryPageProps) {
   const { row, state, setUp } = page;
   const navigate = useNavigate();
@@ -24,6 +27,7 @@ function JobCards({ page, words }: EntryPageProps) {
   const [search] = useSearchParams();
   const asksFor = search.get('task') as TaskId | null;
   const rank = (id: ProcedureId): number => {
+    if (CLOSES.includes(id)) return Infinity;
     const does = [id, ...ridersWanted(id, page)].flatMap((one) => PROCEDURES[one].tasks);
     const asked = asksFor !== null && does.includes(asksFor);
     const isWanted = PROCEDURES[id].tasks.includes(asksFor as TaskId) || wantedOf(PROCEDURES[id].tasks, page);

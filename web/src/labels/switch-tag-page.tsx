@@ -8,6 +8,7 @@ import { PageTitle } from '../ui/page-title.js';
 import { momentWords } from '../words/dates.js';
 import { reasonWords } from '../words/messages.js';
 import { personName } from '../words/person-words.js';
+import { NOT_WHOLE_WORDS } from '../words/safety-state-words.js';
 import { procedureName } from '../words/procedure-words.js';
 import { useAddress } from './use-address.js';
 
@@ -28,8 +29,11 @@ function SwitchTag({ page, words }: EntryPageProps) {
   const lockedBy = lock && (personName(lock.who, setUp.house) ?? atIt);
   const facts = [
     state.drained && `No oil in it since ${said(state.drained.at)}.`,
+    state.notWhole && `${NOT_WHOLE_WORDS[state.notWhole.how].toUpperCase()} since ${said(state.notWhole.at)}.`,
     state.job && `${procedureName(state.job.procedure)} under way since ${said(state.job.startedAt)}.`,
-    ...stops.filter(({ code }) => code !== 'drained').map((reason) => `${reasonWords(reason, words).short}.`),
+    ...stops
+      .filter(({ code }) => code !== 'drained' && code !== 'notWhole')
+      .map((reason) => `${reasonWords(reason, words).short}.`),
   ].filter((fact) => fact !== null);
   return (
     <main className="mx-auto w-full max-w-[560px] px-4 pb-10 pt-4 print:p-0">

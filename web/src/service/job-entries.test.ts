@@ -9,7 +9,7 @@ const productOf = () => 'oil-a';
 const of = { model: setUp.model, productOf };
 const started: JobState = {
   ...{ jobId: JOB_ID, procedure: 'oilChange', with: [], startedAt: at(1), who: null, since: at(1) },
-  ...{ foundDrained: false, paused: null, said: [], begun: [] },
+  ...{ foundDrained: false, foundNotWhole: null, paused: null, said: [], begun: [] },
 };
 const ANSWERS: Readonly<Record<string, Answer>> = {
   out: { value: 650 },

@@ -50,7 +50,7 @@ const MINUTE_MS = 60_000;
 /** A wait begins as soon as it is come to. */
 function begins(job: JobState, at: GuideStep | null, happenedAt: string, attempt: number): JobDraft[] {
   if (at?.shown.step.kind !== 'wait' || at.begun) return [];
-  const { id: step, minutes, oil } = at.shown.step;
+  const { id: step, minutes, oil, pump } = at.shown.step;
   const until = new Date(Date.parse(happenedAt) + minutes * MINUTE_MS).toISOString();
   const { visit } = at;
   return [
@@ -58,7 +58,7 @@ function begins(job: JobState, at: GuideStep | null, happenedAt: string, attempt
       kind: 'jobStep',
       id: jobEntryId(job.jobId, step, visit, 'begun', attempt),
       happenedAt,
-      body: { step, visit, phase: 'begun', until, ...(oil ? { oil } : {}) },
+      body: { step, visit, phase: 'begun', until, ...(oil ? { oil } : {}), ...(pump ? { pump } : {}) },
       ofJob: true,
     },
   ];
@@ -111,6 +111,7 @@ export function startOf(input: {
     who: null,
     paused: null,
     foundDrained: false,
+    foundNotWhole: null,
   };
   const { current } = guideOf(service, empty);
   return [
@@ -148,13 +149,13 @@ export function answerOf(
   const { current } = guideOf(service, job);
   if (!current) return { drafts: [], then: { ended: true, follow: null } };
   const { visit } = current;
-  const { id: step, kind, oil } = current.shown.step;
+  const { id: step, kind, oil, pump } = current.shown.step;
   const happenedAt = momentAfter(job, nowMs);
   const id = jobEntryId(job.jobId, step, visit, 'done', attempt);
   const photoId = answer.photoId ?? null;
   const said = { step, visit, value: answer.value ?? null, choice: answer.choice ?? null };
   // A wait has let the oil out when it began.
-  const left = oil && kind !== 'wait' ? { oil } : {};
+  const left = kind === 'wait' ? {} : { ...(oil ? { oil } : {}), ...(pump ? { pump } : {}) };
   const done: JobDraft = {
     kind: 'jobStep',
     id,

@@ -18,6 +18,7 @@ import { Empty } from '../ui/page-state.js';
 import { PageTitle } from '../ui/page-title.js';
 import { countOf } from '../ui/number.js';
 import { momentWords } from '../words/dates.js';
+import { NOT_WHOLE_WORDS } from '../words/safety-state-words.js';
 import { personName } from '../words/person-words.js';
 import { CurrentStep } from './current-step.js';
 import { HandOver } from './hand-over.js';
@@ -132,6 +133,18 @@ function Guided({ page, words, job }: EntryPageProps & { job: JobState }) {
               </Button>
             </div>
           )}
+          {state.notWhole && (
+            <p role="status" className="border-l-4 border-stop bg-sheet p-3">
+              <span className="font-semibold">{NOT_WHOLE_WORDS[state.notWhole.how]}</span> since{' '}
+              {momentWords(state.notWhole.at, row.zone, words.now)}: nobody may start it so.{' '}
+              <Link
+                to={`/pumps/${row.pumpId}/switch-tag`}
+                className="inline-flex min-h-11 items-center underline underline-offset-4"
+              >
+                A tag for its switch
+              </Link>
+            </p>
+          )}
           {state.drained && (
             <p role="status" className="border-l-4 border-stop bg-sheet p-3">
               <span className="font-semibold">No oil in it</span> since{' '}
@@ -190,7 +203,11 @@ function Guided({ page, words, job }: EntryPageProps & { job: JobState }) {
             <div role="group" aria-label="Give the job up" className="border-l-4 border-stop bg-sheet p-4">
               <p>
                 What was done until now is kept: {countOf(done.length, 'step')}
-                {state.drained ? '. The pump has no oil in it, and every page says Stop until it is filled' : ''}.
+                {state.drained ? '. The pump has no oil in it, and every page says Stop until it is filled' : ''}
+                {state.notWhole
+                  ? `. ${NOT_WHOLE_WORDS[state.notWhole.how]}, and every page says Stop until it is not`
+                  : ''}
+                .
               </p>
               <div className="mt-3 flex flex-wrap gap-3">
                 <Button size="field" look="solid" disabled={writing.busy} onClick={giveUp}>

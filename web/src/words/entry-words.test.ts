@@ -111,6 +111,10 @@ test.each<[Question, RegExp]>([
     /^Its oil was let out yesterday 10:00, and no filling is logged since\. Did it really run without oil\?/,
   ],
   [
+    { code: 'notWhole', how: 'capped', sinceAt: '2031-01-08T10:00:00.000Z' },
+    /^Inlet and exhaust are capped since yesterday 10:00 by what is logged\. Did it really run so\?/,
+  ],
+  [
     { code: 'jobUnderWay', procedure: 'oilChange', startedAt: '2031-01-08T10:00:00.000Z' },
     /^Oil change is under way on this pump since yesterday 10:00\. Shall another job leave it behind\?$/,
   ],

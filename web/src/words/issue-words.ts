@@ -3,6 +3,7 @@ import type { FieldIssue, Question } from '@winter-jar/contracts';
 import type { Unfit, UnusualReading } from '@winter-jar/core';
 import type { Print } from '../device/use-print.js';
 import { dayWords, momentWords } from './dates.js';
+import { NOT_WHOLE_WORDS } from './safety-state-words.js';
 import { procedureName } from './procedure-words.js';
 import type { Words } from './words.js';
 import { meterWords } from './entry-words.js';
@@ -89,6 +90,11 @@ export function questionWords(question: Question, { print, zone, now }: Words): 
       return {
         question: `Its oil was let out ${momentWords(question.drainedAt, zone, now)}, and no filling is logged since. Did it really run without oil? If it was filled, log the change first.`,
         yes: 'It ran so: save it, and stop the pump',
+      };
+    case 'notWhole':
+      return {
+        question: `${NOT_WHOLE_WORDS[question.how]} since ${momentWords(question.sinceAt, zone, now)} by what is logged. Did it really run so? If it was closed and freed, finish that first.`,
+        yes: 'It ran so: save it',
       };
     case 'jobUnderWay':
       return {

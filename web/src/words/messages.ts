@@ -13,6 +13,7 @@ import type {
   VerdictLevel,
 } from '@winter-jar/core';
 import { dayFromNow, dayWords, momentWords } from './dates.js';
+import { NOT_WHOLE_WORDS } from './safety-state-words.js';
 import { procedureName } from './procedure-words.js';
 import { capital, countOf, number, oneOrMore, uncapital } from '../ui/number.js';
 import type { Sentence, Words } from './words.js';
@@ -39,6 +40,7 @@ const ACT_WORDS: Readonly<Record<Act, string>> = {
   blankOff: 'Blank off and measure',
   checkRemedy: 'Check the remedy',
   goOn: 'Go on with the job',
+  closeUp: 'Close it, caps off',
 };
 
 /** The verdict in words; the third names the act that its reason calls for. */
@@ -176,6 +178,13 @@ const REASON_WORDS: { readonly [C in ReasonCode]: (reason: ReasonOf<C>, words: W
   drained: (r, { zone, now }) => ({
     short: 'No oil in it',
     full: `Its oil was let out ${momentWords(r.sinceAt, zone, now)}, and none is in it: do not start it. Fill it, or finish the job.`,
+  }),
+  notWhole: (r, { zone, now }) => ({
+    short: NOT_WHOLE_WORDS[r.how],
+    full:
+      r.how === 'open'
+        ? `It was opened ${momentWords(r.sinceAt, zone, now)} and not closed since: do not start it. Close it, or finish the job.`
+        : `Inlet and exhaust were capped ${momentWords(r.sinceAt, zone, now)}: run so, its case can burst. Caps off before anybody starts it.`,
   }),
   jobOpen: (r, { zone, now }) => {
     const name = procedureName(r.procedure);

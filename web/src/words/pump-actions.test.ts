@@ -41,6 +41,10 @@ test('a service under way comes before whatever else is wanted', () => {
   expect(rightAction({ ...pump, act: 'change', reasons: [open] }).action).toBe('job');
 });
 
+test('what stands open or capped is closed step by step', () => {
+  expect(rightAction({ ...pump, act: 'closeUp' })).toEqual({ action: 'jobCards', words: 'Close it, step by step' });
+});
+
 test.each<[string, Parameters<typeof servicePath>[0]['act'], string, readonly Reason[], string | null]>([
   ['a change', 'change', 'vane', [], '/pumps/p/job-cards?task=oilChange'],
   ['a change of a booster', 'change', 'booster', [], '/pumps/p/job-cards?task=boosterOil'],

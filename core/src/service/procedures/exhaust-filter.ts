@@ -37,6 +37,7 @@ export const EXHAUST_FILTER: Procedure = {
     },
     {
       id: 'out',
+      pump: 'open',
       inVisit: 'meanwhile',
       kind: 'do',
       minutes: 10,
@@ -58,6 +59,7 @@ export const EXHAUST_FILTER: Procedure = {
     },
     {
       id: 'new',
+      pump: 'closed',
       inVisit: 'meanwhile',
       knows: ['exhaustFilter', 'seals'],
       uses: ['exhaustFilter', 'seals'],

@@ -22,6 +22,7 @@ export const HOUSING_CLEAN: Procedure = {
     ...DRAIN,
     {
       id: 'caseOff',
+      pump: 'open',
       kind: 'do',
       minutes: 15,
       words: 'Oil case off. The pump module stays closed.',
@@ -38,6 +39,7 @@ export const HOUSING_CLEAN: Procedure = {
     { id: 'dry', kind: 'wait', minutes: 30, words: 'Dry it completely.' },
     {
       id: 'caseOn',
+      pump: 'closed',
       kind: 'do',
       minutes: 15,
       words: 'New housing gasket, case on, bolts crosswise.',

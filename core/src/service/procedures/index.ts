@@ -5,6 +5,7 @@ import { BEFORE_RUN } from './before-run.js';
 import { BLEED } from './bleed.js';
 import { BOOSTER_OIL } from './booster-oil.js';
 import { CHANGE_PRODUCT } from './change-product.js';
+import { BACK_TO_WORK, CLOSE_UP } from './close-up.js';
 import { EXHAUST_FILTER } from './exhaust-filter.js';
 import { FLUSH } from './flush.js';
 import { HOUSING_CLEAN } from './housing-clean.js';
@@ -35,6 +36,8 @@ export const PROCEDURES: Readonly<Record<ProcedureId, Procedure>> = {
   beforeRun: BEFORE_RUN,
   afterRun: AFTER_RUN,
   layUp: LAY_UP,
+  backToWork: BACK_TO_WORK,
+  closeUp: CLOSE_UP,
   pumpSwap: PUMP_SWAP,
   potsAndTrap: POTS_AND_TRAP,
 };

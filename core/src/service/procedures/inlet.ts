@@ -11,7 +11,15 @@ export const INLET: Procedure = {
   atHand: ['ball and O-ring of the valve', 'the flange’s seal', 'lint-free rags', 'gloves'],
   steps: [
     ...MAKE_SAFE.filter(({ id }) => id === 'lock' || id === 'vent'),
-    { id: 'off', inVisit: 'meanwhile', kind: 'do', minutes: 4, words: 'Inlet line off.', risks: ['opensLine'] },
+    {
+      id: 'off',
+      pump: 'open',
+      inVisit: 'meanwhile',
+      kind: 'do',
+      minutes: 4,
+      words: 'Inlet line off.',
+      risks: ['opensLine'],
+    },
     {
       id: 'screen',
       inVisit: 'meanwhile',
@@ -36,6 +44,7 @@ export const INLET: Procedure = {
     },
     {
       id: 'on',
+      pump: 'closed',
       inVisit: 'meanwhile',
       kind: 'do',
       minutes: 5,

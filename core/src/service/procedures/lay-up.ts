@@ -35,18 +35,11 @@ export const LAY_UP: Procedure = {
     },
     {
       id: 'caps',
+      pump: 'capped',
       kind: 'do',
       minutes: 4,
       words: 'Cap inlet and exhaust. Tag the switch EXHAUST CAPPED, date on the pump.',
       risks: ['opensExhaust'],
-    },
-    {
-      id: 'backToWork',
-      kind: 'do',
-      minutes: 3,
-      words:
-        'Back to work, later: caps off, turned by hand, settled water bled, warmed with the inlet closed before the first run.',
-      risks: ['opensExhaust', 'starts'],
     },
   ],
 };

@@ -13,8 +13,9 @@ const STAGES = [
 ] as const;
 const MINUTES_OF_STAGE = { apart: 12, together: 15 } as const;
 
-const APART: readonly Step[] = STAGES.map((parts, i) => ({
+const APART: readonly Step[] = STAGES.map((parts, i): Step => ({
   id: `apart${i + 1}`,
+  ...(i === 0 ? { pump: 'open' } : {}),
   kind: 'do',
   bag: i + 1,
   photographed: true,
@@ -29,7 +30,7 @@ const TOGETHER: readonly Step[] = STAGES.map((parts, i): Step => ({
   shows: `apart${i + 1}`,
   minutes: MINUTES_OF_STAGE.together,
   // With the case on it is whole again.
-  ...(i === 0 ? { does: ['vaneCheck', 'exhaustFilter'] } : {}),
+  ...(i === 0 ? { does: ['vaneCheck', 'exhaustFilter'], pump: 'closed' } : {}),
   words: `Bag ${i + 1}, ${parts.charAt(0).toLowerCase()}${parts.slice(1)}: clean, on as photographed, all seals from one kit.`,
 })).reverse();
 

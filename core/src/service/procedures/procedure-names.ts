@@ -15,6 +15,8 @@ export const PROCEDURE_NAMES = {
   beforeRun: 'Before a run',
   afterRun: 'After a run',
   layUp: 'Lay-up',
+  backToWork: 'Back to work',
+  closeUp: 'Close what stands open',
   pumpSwap: 'Pump swap',
   potsAndTrap: 'Pots and trap',
 } as const;

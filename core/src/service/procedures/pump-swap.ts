@@ -20,6 +20,7 @@ export const PUMP_SWAP: Procedure = {
     ...MAKE_SAFE.filter(({ id }) => id === 'lock' || id === 'vent'),
     {
       id: 'drain',
+      pump: 'capped',
       when: ['oil'],
       kind: 'do',
       minutes: 12,
@@ -35,6 +36,7 @@ export const PUMP_SWAP: Procedure = {
     { id: 'lift', kind: 'do', minutes: 15, words: 'Lift both by their eyes.', risks: ['lifts'] },
     {
       id: 'connect',
+      pump: 'closed',
       kind: 'do',
       minutes: 15,
       words: 'Caps off, lines on with clean seals, exhaust free.',
