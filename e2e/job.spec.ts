@@ -503,7 +503,10 @@ test('what a given-up job left open says Stop until it is closed, step by step',
   await expect(page.locator('#row-lf-03')).toContainText('It stands open');
   await open(page, yard, '/pumps/lf-03');
   await page.getByRole('link', { name: /^Close it, step by step/ }).click();
-  await expect(page.getByRole('main').getByRole('listitem').first()).toContainText('Close what stands open');
+  const services = page.getByRole('main').getByRole('listitem');
+  await expect(services.first()).toContainText('Close what stands open');
+  // Begun again, or closed: nothing else that might run it.
+  await expect(services).toHaveCount(2);
   await page.getByRole('button', { name: 'Start: Close what stands open' }).click();
   await at('Off, isolated, your own lock and tag on it');
   await tap('Done');

@@ -15,6 +15,8 @@ export function foldJob(state: PumpState, entry: JobEntry): PumpState {
   return {
     ...next,
     ...(oil ? { drained: oil === 'out' ? (state.drained ?? by) : null } : {}),
-    ...(pump ? { notWhole: pump === 'closed' ? null : { how: pump, ...by } } : {}),
+    ...(pump
+      ? { notWhole: pump === 'closed' ? null : { how: pump, procedure: next.job?.procedure ?? '', ...by } }
+      : {}),
   };
 }

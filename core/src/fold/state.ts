@@ -359,6 +359,8 @@ export interface PumpState {
     readonly at: string;
     readonly who: string | null;
     readonly jobId: string;
+    /** Of the job that did. */
+    readonly procedure: string;
   } | null;
   readonly drained: { readonly at: string; readonly who: string | null; readonly jobId: string } | null;
   readonly case: CaseState | null;

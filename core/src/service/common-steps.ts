@@ -14,7 +14,7 @@ export const MAKE_SAFE: readonly Step[] = [
     minutes: 20,
     words: 'Run it with the inlet closed until the oil is warm, 40–60 °C; not hotter.',
     until: 'the oil is at 40–60 °C',
-    when: ['!solvent', '!drained'],
+    when: ['!solvent', '!drained', '!open', '!capped'],
     risks: ['starts', 'drainsWarm'],
   },
   {
@@ -23,7 +23,7 @@ export const MAKE_SAFE: readonly Step[] = [
     minutes: 60,
     words: 'Stopped, let it cool to the warmth of the room.',
     until: 'the oil is as cool as the room',
-    when: ['solvent', '!drained'],
+    when: ['solvent', '!drained', '!open', '!capped'],
     risks: ['drains'],
   },
   {

@@ -141,8 +141,9 @@ test('with solvent in the oil no step opens the ballast to air, and nothing is d
 
 test.each<[string, Place, readonly ProcedureId[], readonly ProcedureId[]]>([
   ['a plain pump', PLAIN, ['bleed', 'oilChange', 'overhaul'], ['oilAndFilter', 'boosterOil', 'closeUp', 'backToWork']],
-  ['one that stands open', OPEN, ['closeUp'], ['backToWork']],
-  ['a capped one', CAPPED, ['backToWork'], ['closeUp']],
+  // The inlet was given up: it can be begun again, and nothing else that might run it.
+  ['one that stands open', OPEN, ['closeUp', 'inlet'], ['backToWork', 'oilChange', 'ballastPurge', 'leakHunt']],
+  ['a capped one', CAPPED, ['backToWork'], ['closeUp', 'oilChange', 'layUp', 'afterRun']],
   ['one with an oil filter', FILTER, ['oilAndFilter'], ['oilChange']],
   ['PFPE: nothing is bled at the bottom', PFPE, ['oilChange', 'ballastPurge'], ['bleed']],
   ['a booster', BOOSTER, ['boosterOil', 'pumpSwap'], ['oilChange', 'bleed', 'ballastPurge']],
@@ -203,4 +204,15 @@ test('every caution that a step can call for is one of the list, at every kind o
       const said = steps.flatMap(({ cautions }) => cautions);
       expect([id, said.every((c) => c in CAUTIONS), said.length > 0]).toEqual([id, true, true]);
     }
+});
+
+test('what stands open or capped is not run to warm it, nor to read its pressure', () => {
+  for (const id of ['housingClean', 'exhaustFilter'] as const) {
+    const again: Place = {
+      entries: [changeAt(1), jobAt.started(5, id), jobAt.step(6, 'x', { pump: 'open' }), jobAt.ended(7, 'givenUp')],
+    };
+    const ids = serviceOf(id, again).steps.map(({ step }) => step.id);
+    expect([id, ids.filter((step) => ['warm', 'cool', 'back'].includes(step))]).toEqual([id, []]);
+    expect(ids[0]).toBe('lock');
+  }
 });

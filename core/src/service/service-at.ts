@@ -86,12 +86,20 @@ const minutesOf = (steps: readonly Step[]): number =>
 /** Work of hands, as it usually takes; waits are left out. */
 export const handsMinutesOf = (steps: readonly Step[]): number => minutesOf(steps.filter((step) => !isWait(step)));
 
+/** What stands open or capped is not worked on before it is closed, but by what closes it or goes on with it. */
+function fitsAsItStands(id: ProcedureId, { job, notWhole }: PumpState): boolean {
+  if (job || !notWhole) return true;
+  const { when, steps } = PROCEDURES[id];
+  const goesOn = id === notWhole.procedure && steps.some(({ pump }) => pump === 'closed');
+  return goesOn || (when ?? []).includes(notWhole.how);
+}
+
 /** The procedures that a pump has as it stands now, in the order of docs/trade.md 8. */
 export function proceduresAt(state: PumpState, setUp: PumpSetUp): ProcedureId[] {
   const place = servicePlaceOf(state, setUp);
   return (Object.keys(PROCEDURES) as ProcedureId[]).filter((id) => {
     const { kinds, when } = PROCEDURES[id];
-    return kinds.includes(setUp.model.kind) && holds(when, place);
+    return kinds.includes(setUp.model.kind) && holds(when, place) && fitsAsItStands(id, state);
   });
 }
 

@@ -3173,6 +3173,8 @@ export type PumpState = {
     at: string;
     who: string | null;
     jobId: string;
+    /** Of the job that did. */
+    procedure: string;
   } | null;
   drained: {
     at: string;

@@ -21,7 +21,7 @@ import { useUnits } from '../device/use-units.js';
 import { useEntryForm, type EntryForm } from '../entry/use-entry-form.js';
 import { boundTo } from '../forms/bound-to.js';
 import { happenedAt, WhenField } from '../forms/when-field.js';
-import { PhotoField } from '../oil/photo-field.js';
+import { PhotoField } from '../forms/photo-field.js';
 import { Button } from '../ui/button.js';
 import { Caution } from '../ui/caution.js';
 import { Chips } from '../ui/chips.js';

@@ -9,6 +9,8 @@ import { ridersWanted, ServiceRow, wantedOf } from '../service/service-row.js';
 import { Told } from '../service/told.js';
 import { Running } from '../round/running.js';
 import { useJob } from '../service/use-job.js';
+import { momentWords } from '../words/dates.js';
+import { NOT_WHOLE_WORDS } from '../words/safety-state-words.js';
 import { jobName } from '../words/procedure-words.js';
 
 /** The procedures that a pump has as it stands now; each is started here, or printed as a card. */
@@ -58,6 +60,12 @@ function JobCards({ page, words }: EntryPageProps) {
           <LinkButton look="solid" to={toJob}>
             Go on with it
           </LinkButton>
+        </p>
+      )}
+      {state.notWhole && !state.job && (
+        <p role="status" className="mt-4 border-l-4 border-stop bg-sheet p-3">
+          <span className="font-semibold">{NOT_WHOLE_WORDS[state.notWhole.how]}</span> since{' '}
+          {momentWords(state.notWhole.at, row.zone, words.now)}: close and free it first, then its other services.
         </p>
       )}
       {row.running.length > 0 && (

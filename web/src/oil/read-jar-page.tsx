@@ -13,7 +13,7 @@ import { quantityText } from '../ui/quantity-text.js';
 import { BesideOthers } from './beside.js';
 import { LayerSlider } from './layer-slider.js';
 import { chipsOf, SOURCE_WORDS } from '../words/look-words.js';
-import { PhotoField } from './photo-field.js';
+import { PhotoField } from '../forms/photo-field.js';
 import { DrawnFields, JarFields, OilFields, StoodField } from './read-jar-fields.js';
 import {
   initialValues,

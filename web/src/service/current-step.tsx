@@ -20,7 +20,7 @@ import { usePrint } from '../device/use-print.js';
 import { useUnits } from '../device/use-units.js';
 import { ProductField, productOf } from '../entry/product-field.js';
 import { fieldReader } from '../forms/read-quantity.js';
-import { PhotoField } from '../oil/photo-field.js';
+import { PhotoField } from '../forms/photo-field.js';
 import { Button } from '../ui/button.js';
 import { Caution } from '../ui/caution.js';
 import { QuantityField } from '../ui/quantity-field.js';

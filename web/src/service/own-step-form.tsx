@@ -1,7 +1,7 @@
 import { MAX_OWN_WORDS } from '@winter-jar/contracts';
 import { mayAdd, mayLeaveOut, OWN_STEP_WAYS, type OwnStep, type OwnStepWay, type Step } from '@winter-jar/core';
 import { useState } from 'react';
-import { PhotoField } from '../oil/photo-field.js';
+import { PhotoField } from '../forms/photo-field.js';
 import { Button } from '../ui/button.js';
 import { Chips } from '../ui/chips.js';
 import { Field, inputClass, TextField } from '../ui/field.js';

@@ -14,7 +14,7 @@ export const EXHAUST_FILTER: Procedure = {
     {
       id: 'back',
       inVisit: 'running',
-      when: ['!drained'],
+      when: ['!drained', '!open', '!capped'],
       kind: 'measure',
       minutes: 3,
       words:
