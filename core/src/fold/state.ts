@@ -347,10 +347,8 @@ export interface PumpState {
   readonly takenOver: TakenOver | null;
   /** Of the equipments with a cold trap that it ran on, the newest last. */
   readonly traps: readonly TrapKnown[];
-  /** Null: no case, or the last one held. */
   /** A service under way. */
   readonly job: JobState | null;
-  /** Its oil was let out in a service and none filled in since. */
   /** A jar of the last change that nobody has read since it can be: of that change, filled at, and readable from. */
   readonly toRead: { readonly entryId: string; readonly at: string; readonly fromAt: string } | null;
   /** A service opened it, or capped it, and nobody has closed or freed it since. */
@@ -362,6 +360,8 @@ export interface PumpState {
     /** Of the job that did. */
     readonly procedure: string;
   } | null;
+  /** Its oil was let out in a service and none filled in since. */
   readonly drained: { readonly at: string; readonly who: string | null; readonly jobId: string } | null;
+  /** Null: no case, or the last one held. */
   readonly case: CaseState | null;
 }

@@ -93,17 +93,15 @@ export type MeasureOf = 'volume' | 'temperature' | 'pressure';
 
 /** One thing to do beside the pump. */
 export type Step = StepBase &
-  /**
-   * @property bag what comes off then goes into the bag of this number
-   * @property photographed it is photographed as it was
-   * @property shows the step at which it was
-   */
   (
     | {
         readonly kind: 'do';
         readonly minutes: number;
+        /** What comes off then goes into the bag of this number. */
         readonly bag?: number;
+        /** It is photographed as it was. */
         readonly photographed?: true;
+        /** The step at which it was. */
         readonly shows?: string;
       }
     /**

@@ -216,3 +216,19 @@ test('what stands open or capped is not run to warm it, nor to read its pressure
     expect(ids[0]).toBe('lock');
   }
 });
+
+test('a swap that was given up with the oil out leads to no run before it is filled', () => {
+  const swap: Place = {
+    entries: [
+      ...[changeAt(1), jobAt.started(5, 'pumpSwap')],
+      ...[jobAt.step(6, 'drain', { oil: 'out', pump: 'capped' }), jobAt.ended(7, 'givenUp')],
+    ],
+  };
+  const { steps } = serviceOf('backToWork', swap);
+  expect(steps.map(({ step }) => step.id)).toEqual(['lock', 'capsOff', 'turn', 'unlock']);
+  // Begun again it is drained and capped as before.
+  expect(serviceOf('pumpSwap', swap).steps.map(({ step }) => [step.id, step.oil ?? null])).toContainEqual([
+    'oil',
+    'in',
+  ]);
+});

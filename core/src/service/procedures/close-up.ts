@@ -58,7 +58,7 @@ export const BACK_TO_WORK: Procedure = {
       kind: 'do',
       minutes: 5,
       words: 'Bleed settled water.',
-      when: ['oil', '!denser'],
+      when: ['oil', '!denser', '!drained'],
       risks: ['oilOut', 'nearOil', 'fillsJar'],
     },
     {
@@ -71,6 +71,7 @@ export const BACK_TO_WORK: Procedure = {
     },
     {
       id: 'warmUp',
+      when: ['!drained'],
       kind: 'wait',
       minutes: 30,
       words: 'Warm it with the inlet closed, before its first run.',

@@ -20,6 +20,7 @@ export const PUMP_SWAP: Procedure = {
     ...MAKE_SAFE.filter(({ id }) => id === 'lock' || id === 'vent'),
     {
       id: 'drain',
+      oil: 'out',
       pump: 'capped',
       when: ['oil'],
       kind: 'do',
@@ -42,7 +43,7 @@ export const PUMP_SWAP: Procedure = {
       words: 'Caps off, lines on with clean seals, exhaust free.',
       risks: ['opensExhaust'],
     },
-    { id: 'oil', kind: 'do', minutes: 5, words: 'Oil to the mark.', when: ['oil'], risks: ['oilIn'] },
+    { id: 'oil', oil: 'in', kind: 'do', minutes: 5, words: 'Oil to the mark.', when: ['oil'], risks: ['oilIn'] },
     {
       id: 'rotation',
       kind: 'choose',
