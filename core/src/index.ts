@@ -68,6 +68,8 @@ export {
   ridersAt,
   ridersOf,
   procedureOf,
+  type PurgePlan,
+  waterInOilMl,
   amountAt,
   mayAdd,
   mayLeaveOut,

@@ -48,5 +48,6 @@ export {
   serviceOfJob,
   type ServiceStep,
 } from './service-at.js';
+export { type PurgePlan, waterInOilMl } from './purge-plan.js';
 export { procedureOf, ridersOf } from './visit.js';
 export { mayAdd, mayLeaveOut, ownStepIssue, type OwnStepIssue, withOwnSteps } from './own-steps.js';

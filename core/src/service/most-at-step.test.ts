@@ -15,7 +15,7 @@ const BOOSTER = model([sump('gearA', 700), sump('gearB', 700), sump('sealCup', 1
 const stepOf = (id: ProcedureId, step: string) => PROCEDURES[id].steps.find((s) => s.id === step)!;
 const said = (id: ProcedureId, values: Readonly<Record<string, number>>): GuideStep[] =>
   Object.entries(values).map(([step, value]) => ({
-    shown: { step: stepOf(id, step), amountMl: null, flushes: [], cautions: [] },
+    shown: { step: stepOf(id, step), amountMl: null, flushes: [], purge: null, cautions: [] },
     ...{ visit: 1, begun: null },
     said: { entryId: step, step, visit: 1, at: '', who: null, value, choice: null, oil: null },
   }));

@@ -114,6 +114,8 @@ export type Step = StepBase &
         readonly minutes: number;
         readonly until?: string;
         readonly filled?: { readonly opens?: string; readonly rest: string };
+        /** It lasts as purge-plan.ts reckons by the warmth that was read at this step. */
+        readonly purgesAt?: string;
       }
     /**
      * @property sumps the main oil where missing; of several each gets the same share

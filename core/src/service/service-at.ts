@@ -6,6 +6,7 @@ import { flushFills, type FlushFill } from './flush.js';
 import { PROCEDURES } from './procedures/index.js';
 import type { ProcedureId } from './procedures/procedure-names.js';
 import type { Condition, Procedure, ServicePlace, Step } from './procedure.js';
+import { purgePlan, type PurgePlan } from './purge-plan.js';
 import { procedureOf, ridersOf } from './visit.js';
 
 /** A step as it is done at one pump. */
@@ -15,6 +16,8 @@ export interface ServiceStep {
   readonly amountMl: number | null;
   /** What fills leave at best; empty where it is no flush. */
   readonly flushes: readonly FlushFill[];
+  /** Of a purge: how long, and for what. */
+  readonly purge: PurgePlan | null;
   /** To be read before it, the gravest first; what the step just before it said is not said again. */
   readonly cautions: readonly CautionId[];
 }
@@ -134,6 +137,18 @@ export function serviceAt(
   return asDone({ procedure: id, with: others, said: [] }, state, setUp);
 }
 
+/** Its warmth is the last that was read. */
+function purgeAt(
+  step: Step,
+  { said, solvent }: { readonly said: readonly StepSaid[]; readonly solvent: boolean },
+  state: PumpState,
+  setUp: PumpSetUp,
+): PurgePlan | null {
+  if (step.kind !== 'wait' || !step.purgesAt) return null;
+  const oilTempC = said.findLast((one) => one.step === step.purgesAt)?.value ?? null;
+  return purgePlan(state, setUp, { oilTempC, solvent });
+}
+
 /** The service that a job is, at its pump as it stands now. */
 export const serviceOfJob = (job: JobState, state: PumpState, setUp: PumpSetUp): Service => asDone(job, state, setUp);
 
@@ -141,12 +156,14 @@ function asDone(job: Pick<JobState, 'procedure' | 'with' | 'said'>, state: PumpS
   const place = servicePlaceOf(state, setUp);
   const procedure = procedureOf(job, setUp.model);
   let before: readonly CautionId[] = [];
-  const steps = stepsThatApply(procedure, place, job.said).map((step): ServiceStep => {
+  const steps = stepsThatApply(procedure, place, job.said).map((applies): ServiceStep => {
+    const purge = purgeAt(applies, { said: job.said, solvent: place.solvent }, state, setUp);
+    const step = purge ? { ...applies, minutes: purge.minutes } : applies;
     const all = [...new Set([...cautionsOf(step.risks ?? [], place), ...(step.cautions ?? [])])];
     const cautions = all.filter((caution) => !before.includes(caution));
     before = all;
     const flushes = step.flushes ? flushFills(setUp.model, step.flushes === 'newFilter') : [];
-    return { step, amountMl: amountAt(step, setUp), flushes, cautions };
+    return { step, amountMl: amountAt(step, setUp), flushes, purge, cautions };
   });
   const done = steps.map(({ step }) => step);
   const id = job.procedure as ProcedureId;
@@ -168,7 +185,7 @@ export function stepsAnswered(
   return job.said.flatMap((said): GuideStep[] => {
     const step = steps.find(({ id }) => id === said.step);
     if (!step) return [];
-    const shown = { step, amountMl: amountAt(step, setUp), flushes: [], cautions: [] };
+    const shown = { step, amountMl: amountAt(step, setUp), flushes: [], purge: null, cautions: [] };
     const begun = job.begun.find((one) => one.step === said.step && one.visit === said.visit) ?? null;
     return [{ shown, visit: said.visit, said, begun }];
   });

@@ -7,7 +7,7 @@ const done = (...steps: readonly (readonly [id: string, minutes: number])[]): Gu
   steps.map(([id, minutes]) => ({
     shown: {
       step: PROCEDURES.oilChange.steps.find((s) => s.id === id)!,
-      ...{ amountMl: null, flushes: [], cautions: [] },
+      ...{ amountMl: null, flushes: [], purge: null, cautions: [] },
     },
     ...{ visit: 1, begun: null },
     said: { entryId: id, step: id, visit: 1, at: at(minutes), who: null, value: null, choice: null, oil: null },

@@ -32,7 +32,7 @@ import { DirtReading } from './dirt-reading.js';
 import { fillRefusal } from './fill-refusal.js';
 import { FlushPanel } from './flush-panel.js';
 import { StepPhoto } from './step-photo.js';
-import { flushWords, headAndRest, withAmount } from './step-words.js';
+import { flushWords, headAndRest, purgeWords, withAmount } from './step-words.js';
 import type { Answer } from './job-entries.js';
 import { LevelGlass } from './level-glass.js';
 import { AskLevelMark, BackPressureLimits, ModelFacts } from './model-facts.js';
@@ -97,6 +97,7 @@ export function CurrentStep({
         </Caution>
       )}
       {at.shown.step.knows && <ModelFacts page={rest.page} facts={at.shown.step.knows} />}
+      {at.shown.purge && <p className="text-[17px]">{purgeWords(at.shown.purge, print)}</p>}
       {plan && <FlushPanel plan={plan} />}
       {!plan && at.shown.flushes.length > 0 && <p>{flushWords(at.shown.flushes, print)}</p>}
       <AnswerOf at={at} plan={plan} {...rest} />

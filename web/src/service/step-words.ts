@@ -3,6 +3,7 @@ import {
   printDuration,
   type FlushFill,
   type MayNot,
+  type PurgePlan,
   type Service,
   type ServiceStep,
   type Skill,
@@ -41,6 +42,16 @@ export function flushWords(fills: readonly FlushFill[], print: Print): string {
   const left = (share: number) => (share < 0.001 ? 'under 0.1\u00a0%' : percent(share));
   const said = fills.map(({ fills: n, left: share }) => `${left(share)} after ${countOf(n, 'fill')}`).join(', ');
   return `At best so much of what was there is left: ${said}. Each takes ${print.volume(first.oilMl)}.`;
+}
+
+/** "50 min for the 15 mL of water that should be in it, with oil at 70 °C: warm gas carries it out slowly. Then look." */
+export function purgeWords({ minutes, waterMl, oilTempC, isReckoned }: PurgePlan, print: Print): string {
+  const time = print.duration(minutes);
+  if (waterMl === null) return `How much water is in it nobody knows: ${time}, then look.`;
+  const water = `the ${print.volume(waterMl)} of water that should be in it, with oil at ${print.temperature(oilTempC)}`;
+  return isReckoned
+    ? `${time} for ${water}. Oil gives it up slowly: then look.`
+    : `For ${water}, it would take more than four hours: bleed it, or change the oil. Here ${time}, then look.`;
 }
 
 /** Words of a step with its volume. @param unknown what stands where the model does not say one */

@@ -1,17 +1,15 @@
 import type { PumpPage } from '@winter-jar/contracts';
-import { ballastAdvice, isAirBarred } from '@winter-jar/core';
+import { ballastAdvice, isAirBarred, waterInOilMl } from '@winter-jar/core';
 import type { Words } from '../words/words.js';
 import { adviceWords } from './water-words.js';
 
 /** What the gas ballast of this pump can do at its oil's running temperature, for what is in the oil. */
 export function BallastPanel({ page, words }: { page: PumpPage; words: Words }) {
   const { setUp, state } = page;
-  const charge = state.sumps.find((s) => s.key === 'oil')?.charge;
-  const inOilUl = charge ? charge.expectedWaterUl - charge.bledWaterUl - charge.sampledWaterUl : 0;
   const advice = ballastAdvice({
     model: setUp.model,
     oilTempC: setUp.model.operatingOilTempC,
-    waterMl: Math.max(0, inOilUl) / 1000,
+    waterMl: waterInOilMl(state),
     solvent: isAirBarred(state, setUp),
   });
   return (

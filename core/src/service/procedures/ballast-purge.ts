@@ -28,7 +28,14 @@ export const BALLAST_PURGE: Procedure = {
       when: ['solvent'],
       risks: ['purges'],
     },
-    { id: 'hour', kind: 'wait', minutes: 60, does: ['purge'], words: 'One hour, longer after a very wet run.' },
+    {
+      id: 'hour',
+      kind: 'wait',
+      minutes: 60,
+      does: ['purge'],
+      purgesAt: 'oilTemp',
+      words: 'Let it run so, about an hour; longer the wetter its oil, and the cooler.',
+    },
     { id: 'back', kind: 'do', minutes: 1, words: 'Put the ballast back to the pump’s usual position.' },
     {
       id: 'glass',
