@@ -10,6 +10,10 @@ const CONDITIONS = {
   '!denser': 'where water sinks in the oil',
   coldTrap: 'with a cold trap',
   oil: 'where it holds oil',
+  open: 'where it stands open',
+  '!open': 'where it does not stand open',
+  capped: 'where it is capped',
+  '!capped': 'where it is not capped',
 };
 const condition = (c) => CONDITIONS[c] ?? c;
 const conditions = (when) => (when?.length ? ` _(${when.map(condition).join(', ')})_` : '');
@@ -29,18 +33,23 @@ function step(s) {
   return `1. ${s.words.replace('{amount}', '…')}${asked}${conditions(s.when)}`;
 }
 
-const procedure = ([id, p]) => `## ${p.letter}. ${p.name}
+const visit = (riders, names) =>
+  riders.length > 0 ? `In the same visit: ${riders.map((id) => names[id]).join('; ')}.\n\n` : '';
+
+const procedure =
+  ({ ridersOf, PROCEDURE_NAMES }) =>
+  ([id, p]) => `## ${p.letter}. ${p.name}
 
 \`${id}\` · ${p.kinds.map((k) => KINDS[k]).join(', ')} · ${p.skill}${conditions(p.when)}
 
-${p.atHand.length > 0 ? `At hand: ${p.atHand.join('; ')}.\n\n` : ''}${p.steps.map(step).join('\n')}
+${visit(ridersOf(id), PROCEDURE_NAMES)}${p.atHand.length > 0 ? `At hand: ${p.atHand.join('; ')}.\n\n` : ''}${p.steps.map(step).join('\n')}
 `;
 
 /** @param core what core exports */
-export const servicePage = ({ PROCEDURES }) => `<!-- Made by \`npm run knowledge\` from core/src/service. -->
+export const servicePage = (core) => `<!-- Made by \`npm run knowledge\` from core/src/service. -->
 
 # Procedures
 
 What each piece of service is, step by step, as the guide leads through it and the job cards print it. Which steps apply at a pump follows from its model, its oil and its service; which cautions are printed before a step follows from what the step does and where ([trade.md](trade.md), cautions). The site’s rules, local codes, licensed practice and the maker’s manual come first.
 
-${Object.entries(PROCEDURES).map(procedure).join('\n')}`;
+${Object.entries(core.PROCEDURES).map(procedure(core)).join('\n')}`;

@@ -47,6 +47,9 @@ const MOVED_WORDS: Readonly<Record<JobMove, string>> = {
   handedOver: 'handed over to',
 };
 
+/** By its id; the house's own have none that says anything. */
+const stepName = (id: string): string => (/^(\w+\.)?own\./.test(id) ? 'a step of the house' : id);
+
 /** What an entry says, in one line and in the person's units. */
 export function entryWords(entry: Entry, house: HouseSetUp, { print, zone, now }: Words): string {
   switch (entry.kind) {
@@ -162,7 +165,7 @@ export function entryWords(entry: Entry, house: HouseSetUp, { print, zone, now }
     case 'jobStarted':
       return joined([jobName(entry.body.procedure, entry.body.with), entry.body.remark]);
     case 'jobStep':
-      return joined([entry.body.step, entry.body.phase === 'begun' && 'wait begun']);
+      return joined([stepName(entry.body.step), entry.body.phase === 'begun' && 'wait begun']);
     case 'jobMoved':
       return joined([
         MOVED_WORDS[entry.body.how],
