@@ -19,6 +19,7 @@ function isReferredTo({ id }: Step, steps: readonly Step[]): boolean {
 export const mayLeaveOut = (step: Step, steps: readonly Step[]): boolean =>
   step.kind === 'do' &&
   !step.shows &&
+  !step.overhauls &&
   !step.risks?.length &&
   !step.cautions?.length &&
   !step.does?.length &&

@@ -103,6 +103,8 @@ export type Step = StepBase &
         readonly photographed?: true;
         /** The step at which it was. */
         readonly shows?: string;
+        /** The set-up is told that it was overhauled. */
+        readonly overhauls?: true;
       }
     /**
      * @property minutes how long it usually takes; hands are free meanwhile

@@ -31,6 +31,7 @@ import type { Words } from '../words/words.js';
 import { DirtReading } from './dirt-reading.js';
 import { fillRefusal } from './fill-refusal.js';
 import { FlushPanel } from './flush-panel.js';
+import { SayOverhauled } from './say-overhauled.js';
 import { StepPhoto } from './step-photo.js';
 import { flushWords, headAndRest, purgeWords, withAmount } from './step-words.js';
 import type { Answer } from './job-entries.js';
@@ -118,6 +119,7 @@ function AnswerOf({ plan, ...props }: Omit<StepProps, 'step'> & { plan: FlushPla
         <Photographed {...props} step={step} />
       ) : (
         <>
+          {step.overhauls && <SayOverhauled page={props.page} since={props.page.state.job?.startedAt ?? ''} />}
           {step.shows && <AsItWas step={step.shows} done={props.done} />}
           <Done {...props} says="Done" />
         </>

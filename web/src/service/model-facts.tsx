@@ -6,7 +6,7 @@ import { Button } from '../ui/button.js';
 import { TextField } from '../ui/field.js';
 import { LEVEL_MARK_WORDS, MODEL_FACT_WORDS } from '../words/model-words.js';
 import { NotKept } from './not-kept.js';
-import { useKeepModel } from './use-keep-model.js';
+import { useKeepModel } from './use-keep-record.js';
 
 /** What the model says of a step. What nobody has said is asked for once, and kept for all pumps of it. */
 export function ModelFacts({ page, facts }: { page: PumpPage; facts: readonly ModelFact[] }) {

@@ -20,7 +20,7 @@ import { procedureName } from '../words/procedure-words.js';
 import { OwnStepForm } from './own-step-form.js';
 import { withAmount } from './step-words.js';
 import { StepPhoto } from './step-photo.js';
-import { useKeepModel } from './use-keep-model.js';
+import { useKeepModel } from './use-keep-record.js';
 
 /** What a house does otherwise in a service, at every pump of a model. */
 export function OwnStepsPage() {

@@ -99,6 +99,7 @@ export const OVERHAUL: Procedure = {
     ...BLANK_OFF,
     {
       id: 'runningIn',
+      overhauls: true,
       kind: 'do',
       minutes: 2,
       words: 'Say in the set-up that it was overhauled: its first charge is changed early.',

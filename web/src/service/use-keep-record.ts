@@ -1,0 +1,33 @@
+import type { PumpPage } from '@winter-jar/contracts';
+import type { Pump, PumpModel, SetUpBodies } from '@winter-jar/core';
+import { useState } from 'react';
+import { v7 as newId } from 'uuid';
+import { useSetUpQuery } from '../api/house-api.js';
+import { firstVersion } from '../set-up/new-version.js';
+import { useWriteSetUp } from '../set-up/use-write-set-up.js';
+
+/** A record of the set-up with something more that is known of it, from now on. @param shown as the page has it */
+function useKeepRecord<K extends 'pump' | 'pumpModel'>(kind: K, subjectId: string, shown: SetUpBodies[K]) {
+  const { write, busy } = useWriteSetUp();
+  // As it stands at the server: what somebody else has said of it meanwhile stays.
+  const { data, refetch } = useSetUpQuery(undefined);
+  const [failed, setFailed] = useState(false);
+  async function keep(more: (known: SetUpBodies[K]) => Partial<SetUpBodies[K]>): Promise<boolean> {
+    const at = new Date().toISOString();
+    const records: Readonly<Record<string, SetUpBodies[K]>> | undefined = data?.house[kind];
+    const known = records?.[subjectId] ?? shown;
+    const version = firstVersion(kind, { id: newId(), subjectId, at, body: { ...known, ...more(known) } });
+    const result = await write([version], data?.tag ?? null);
+    if (result.kind === 'changedMeanwhile') void refetch();
+    setFailed(result.kind !== 'written');
+    return result.kind === 'written';
+  }
+  return { keep, busy, failed };
+}
+
+/** The model of a pump. */
+export const useKeepModel = ({ setUp: { pump, model } }: PumpPage) =>
+  useKeepRecord<'pumpModel'>('pumpModel', pump.modelId, model satisfies PumpModel);
+/** The pump itself. */
+export const useKeepPump = ({ row, setUp: { pump } }: PumpPage) =>
+  useKeepRecord<'pump'>('pump', row.pumpId, pump satisfies Pump);
