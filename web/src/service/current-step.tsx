@@ -3,51 +3,32 @@ import {
   cautionWords,
   changeOfProduct,
   flushPlanAt,
-  mostAtStep,
   NO_JAR,
   warmRiseMl,
   withOilIn,
   type FlushPlan,
   CLARITIES,
   WAYS,
-  type GuideStep,
   type ServiceStep,
-  type Step,
 } from '@winter-jar/core';
 import { useEffect, useRef, useState } from 'react';
-import { Link } from 'react-router';
 import { usePrint } from '../device/use-print.js';
-import { useUnits } from '../device/use-units.js';
 import { ProductField, productOf } from '../entry/product-field.js';
-import { fieldReader } from '../forms/read-quantity.js';
-import { PhotoField } from '../forms/photo-field.js';
 import { Button } from '../ui/button.js';
 import { Caution } from '../ui/caution.js';
-import { QuantityField } from '../ui/quantity-field.js';
-import { quantityText } from '../ui/quantity-text.js';
 import { CLARITY_WORDS } from '../words/look-words.js';
 import { WAY_WORDS } from '../words/product-change-words.js';
-import type { Words } from '../words/words.js';
 import { DirtReading } from './dirt-reading.js';
-import { fillRefusal } from './fill-refusal.js';
 import { FlushPanel } from './flush-panel.js';
 import { SayOverhauled } from './say-overhauled.js';
 import { StepPhoto } from './step-photo.js';
+import type { StepProps } from './step-props.js';
 import { flushWords, headAndRest, purgeWords, withAmount } from './step-words.js';
-import type { Answer } from './job-entries.js';
 import { LevelGlass } from './level-glass.js';
-import { AskLevelMark, BackPressureLimits, ModelFacts } from './model-facts.js';
+import { Measured } from './measured.js';
+import { AskLevelMark, ModelFacts } from './model-facts.js';
+import { AsItWas, Photographed } from './photographed.js';
 import { Waiting } from './waiting.js';
-
-interface StepProps<K extends Step['kind'] = Step['kind']> {
-  readonly step: Extract<Step, { kind: K }>;
-  readonly at: GuideStep;
-  readonly done: readonly GuideStep[];
-  readonly page: PumpPage;
-  readonly words: Words;
-  readonly busy: boolean;
-  readonly onAnswer: (said: Answer) => void;
-}
 
 /** What is to be done now: its cautions first, then the step, then what answers it. */
 export function CurrentStep({
@@ -164,43 +145,6 @@ function Done({ busy, onAnswer, says }: Omit<StepProps, 'step'> & { says: string
   );
 }
 
-/** As it was before it came off, and the labels of the bags. */
-function Photographed({ step, page, busy, onAnswer }: StepProps<'do'>) {
-  const [photoId, setPhotoId] = useState('');
-  return (
-    <>
-      <PhotoField photoId={photoId} onPhoto={setPhotoId} what="as it was" />
-      {step.bag !== undefined && (
-        <Link
-          to={`/pumps/${page.row.pumpId}/job-cards/${page.state.job?.procedure}/bags`}
-          className="inline-flex min-h-11 items-center self-start text-[15px] underline underline-offset-4"
-        >
-          Labels for the bags
-        </Link>
-      )}
-      <Button
-        size="field"
-        look={photoId ? 'solid' : 'outline'}
-        disabled={busy}
-        onClick={() => onAnswer({ photoId: photoId || null })}
-        className="justify-center"
-      >
-        {photoId ? 'Done' : 'Done, not photographed'}
-      </Button>
-    </>
-  );
-}
-
-/** The photograph of when it came off. */
-function AsItWas({ step, done }: { step: string; done: readonly GuideStep[] }) {
-  const photoId = done.findLast(({ shown }) => shown.step.id === step)?.said?.photoId;
-  return photoId ? (
-    <StepPhoto photoId={photoId} alt="As it was before it came off" />
-  ) : (
-    <p className="text-[15px] text-ink-2">It was not photographed when it came off.</p>
-  );
-}
-
 function Choose({
   label,
   choices,
@@ -306,80 +250,5 @@ function InAJar({ busy, onAnswer, ...props }: Omit<StepProps, 'step'>) {
         No jar this time
       </Button>
     </div>
-  );
-}
-
-/** One number; what nobody measured stays unsaid, but a fill has an amount. */
-/** More than that is read on a gauge that counts from vacuum. */
-const MOST_OVER_AMBIENT_PA = 100_000;
-
-function boundsOf({ goes, of }: StepProps<'measure'>['step']): { min?: number; max?: number } {
-  if (of === 'temperature') return {};
-  if (goes === 'exhaustPa') return { min: 0, max: MOST_OVER_AMBIENT_PA };
-  return { min: goes === 'in' ? 1 : 0 };
-}
-
-function Measured({ step, done, page, busy, onAnswer }: StepProps<'measure'>) {
-  const units = useUnits();
-  const [text, setText] = useState('');
-  const [productId, setProductId] = useState('');
-  const [issues, setIssues] = useState<Readonly<Record<string, string>>>({});
-  const isFill = step.goes === 'in';
-  const before = productOf(page, step.sumps?.[0] ?? 'oil');
-  const offMl = done.findLast(({ shown }) => shown.step.id === step.byGlass)?.said?.value ?? null;
-  const offer = offMl === null || offMl === 0 ? null : quantityText(Math.abs(offMl), units.volume);
-  const barred = before === null ? null : fillRefusal(page, step, before);
-  const comesIn = isFill || step.goes === 'added';
-  // Oil that comes in has a name; of one that may not come in another is asked for.
-  const asksProduct = comesIn && (step.asksProduct || before === null || barred !== null);
-  function answer() {
-    const fields = fieldReader(units);
-    const value = fields.wanted('value', text, step.of, boundsOf(step));
-    const most = mostAtStep(step, done, page.setUp.model);
-    if (most !== null && value > most)
-      fields.refuse(
-        'value',
-        `At most ${quantityText(most, units.volume)}: what the housing of ${page.setUp.model.name} holds.`,
-      );
-    const refused = productId === '' ? null : fillRefusal(page, step, productId);
-    if (refused) fields.refuse('productId', refused);
-    if (asksProduct && productId === '') fields.refuse('productId', 'Say which oil was filled.');
-    setIssues(fields.issues);
-    if (!fields.hasIssues()) onAnswer({ value, choice: productId || null });
-  }
-  return (
-    <form
-      className="flex flex-col gap-4"
-      onSubmit={(event) => {
-        event.preventDefault();
-        answer();
-      }}
-    >
-      {barred && !step.asksProduct && (
-        <p role="alert" className="border-l-4 border-stop bg-sheet p-3 text-[17px]">
-          {page.setUp.house.oilProduct[before ?? '']?.name ?? 'The oil that is in it'}: {barred}
-        </p>
-      )}
-      {asksProduct && (
-        <ProductField page={page} value={productId} before={before} onChange={setProductId} error={issues.productId} />
-      )}
-      {step.goes === 'exhaustPa' && <BackPressureLimits page={page} />}
-      <QuantityField label={step.label} dimension={step.of} text={text} onText={setText} error={issues.value} />
-      {offer !== null && text === '' && (
-        <Button size="field" onClick={() => setText(offer)}>
-          By the glass, to the middle: about {offer}
-        </Button>
-      )}
-      <div className="flex flex-wrap gap-3">
-        <Button type="submit" size="field" look="solid" disabled={busy} className="min-w-40 justify-center">
-          Next
-        </Button>
-        {!isFill && (
-          <Button size="field" disabled={busy} onClick={() => onAnswer({ value: null })}>
-            Not measured
-          </Button>
-        )}
-      </div>
-    </form>
   );
 }

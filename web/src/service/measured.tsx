@@ -1,0 +1,86 @@
+import { mostAtStep } from '@winter-jar/core';
+import { useState } from 'react';
+import { useUnits } from '../device/use-units.js';
+import { ProductField, productOf } from '../entry/product-field.js';
+import { fieldReader } from '../forms/read-quantity.js';
+import { Button } from '../ui/button.js';
+import { QuantityField } from '../ui/quantity-field.js';
+import { quantityText } from '../ui/quantity-text.js';
+import { fillRefusal } from './fill-refusal.js';
+import { BackPressureLimits } from './model-facts.js';
+import type { StepProps } from './step-props.js';
+
+/** More than that is read on a gauge that counts from vacuum. */
+const MOST_OVER_AMBIENT_PA = 100_000;
+
+function boundsOf({ goes, of }: StepProps<'measure'>['step']): { min?: number; max?: number } {
+  if (of === 'temperature') return {};
+  if (goes === 'exhaustPa') return { min: 0, max: MOST_OVER_AMBIENT_PA };
+  return { min: goes === 'in' ? 1 : 0 };
+}
+
+/** One number; what nobody measured stays unsaid, but a fill has an amount. */
+export function Measured({ step, done, page, busy, onAnswer }: StepProps<'measure'>) {
+  const units = useUnits();
+  const [text, setText] = useState('');
+  const [productId, setProductId] = useState('');
+  const [issues, setIssues] = useState<Readonly<Record<string, string>>>({});
+  const isFill = step.goes === 'in';
+  const before = productOf(page, step.sumps?.[0] ?? 'oil');
+  const offMl = done.findLast(({ shown }) => shown.step.id === step.byGlass)?.said?.value ?? null;
+  const offer = offMl === null || offMl === 0 ? null : quantityText(Math.abs(offMl), units.volume);
+  const barred = before === null ? null : fillRefusal(page, step, before);
+  const comesIn = isFill || step.goes === 'added';
+  // Oil that comes in has a name; of one that may not come in another is asked for.
+  const asksProduct = comesIn && (step.asksProduct || before === null || barred !== null);
+  function answer() {
+    const fields = fieldReader(units);
+    const value = fields.wanted('value', text, step.of, boundsOf(step));
+    const most = mostAtStep(step, done, page.setUp.model);
+    if (most !== null && value > most)
+      fields.refuse(
+        'value',
+        `At most ${quantityText(most, units.volume)}: what the housing of ${page.setUp.model.name} holds.`,
+      );
+    const refused = productId === '' ? null : fillRefusal(page, step, productId);
+    if (refused) fields.refuse('productId', refused);
+    if (asksProduct && productId === '') fields.refuse('productId', 'Say which oil was filled.');
+    setIssues(fields.issues);
+    if (!fields.hasIssues()) onAnswer({ value, choice: productId || null });
+  }
+  return (
+    <form
+      className="flex flex-col gap-4"
+      onSubmit={(event) => {
+        event.preventDefault();
+        answer();
+      }}
+    >
+      {barred && !step.asksProduct && (
+        <p role="alert" className="border-l-4 border-stop bg-sheet p-3 text-[17px]">
+          {page.setUp.house.oilProduct[before ?? '']?.name ?? 'The oil that is in it'}: {barred}
+        </p>
+      )}
+      {asksProduct && (
+        <ProductField page={page} value={productId} before={before} onChange={setProductId} error={issues.productId} />
+      )}
+      {step.goes === 'exhaustPa' && <BackPressureLimits page={page} />}
+      <QuantityField label={step.label} dimension={step.of} text={text} onText={setText} error={issues.value} />
+      {offer !== null && text === '' && (
+        <Button size="field" onClick={() => setText(offer)}>
+          By the glass, to the middle: about {offer}
+        </Button>
+      )}
+      <div className="flex flex-wrap gap-3">
+        <Button type="submit" size="field" look="solid" disabled={busy} className="min-w-40 justify-center">
+          Next
+        </Button>
+        {!isFill && (
+          <Button size="field" disabled={busy} onClick={() => onAnswer({ value: null })}>
+            Not measured
+          </Button>
+        )}
+      </div>
+    </form>
+  );
+}
