@@ -4,7 +4,7 @@ readingTest(
   'the Round begins with what needs hands, Stop first, and the sentence counts it',
   async ({ page, yard }) => {
     await open(page, yard, '/');
-    await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^Four pumps need hands today/);
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^Five pumps need hands today/);
     const rows = page.locator('a[id^=row-]');
     await expect(rows.first()).toContainText('Stop');
     const verdicts = await rows.allTextContents();
