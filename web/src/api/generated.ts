@@ -3176,11 +3176,13 @@ export type PumpState = {
     /** Of the job that did. */
     procedure: string;
   } | null;
+  /** Its oil was let out in a service and none filled in since. */
   drained: {
     at: string;
     who: string | null;
     jobId: string;
   } | null;
+  /** Null: no case, or the last one held. */
   case: CaseState | null;
 };
 export type TaskStanding = {
