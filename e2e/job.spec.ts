@@ -502,7 +502,7 @@ test('what a given-up job left open says Stop until it is closed, step by step',
   await open(page, yard, '/');
   await expect(page.locator('#row-lf-03')).toContainText('It stands open');
   await open(page, yard, '/pumps/lf-03');
-  await page.getByRole('link', { name: /^Close it, step by step/ }).click();
+  await page.getByRole('link', { name: /^Close and free it, step by step/ }).click();
   const services = page.getByRole('main').getByRole('listitem');
   await expect(services.first()).toContainText('Close what stands open');
   // Begun again, or closed: nothing else that might run it.

@@ -42,7 +42,10 @@ test('a service under way comes before whatever else is wanted', () => {
 });
 
 test('what stands open or capped is closed step by step', () => {
-  expect(rightAction({ ...pump, act: 'closeUp' })).toEqual({ action: 'jobCards', words: 'Close it, step by step' });
+  expect(rightAction({ ...pump, act: 'closeUp' })).toEqual({
+    action: 'jobCards',
+    words: 'Close and free it, step by step',
+  });
 });
 
 test.each<[string, Parameters<typeof servicePath>[0]['act'], string, readonly Reason[], string | null]>([

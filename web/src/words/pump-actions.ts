@@ -196,7 +196,7 @@ const ANSWERS: Readonly<Record<Act, ActionAddress & { readonly words: string }>>
   blankOff: { action: 'blankOff', words: 'Blank off and measure' },
   checkRemedy: { action: 'checkRemedy', words: 'Say whether it held' },
   goOn: { action: 'job', words: 'Go on with the job' },
-  closeUp: { action: 'jobCards', words: 'Close it, step by step' },
+  closeUp: { action: 'jobCards', words: 'Close and free it, step by step' },
 };
 
 /** The task that an act does, where a service of it is led step by step. */
