@@ -21,7 +21,7 @@ function guide(page: Page, yard: Yard) {
     taps += 1;
     const before = await shown();
     await section.getByRole('button', { name }).click();
-    await expect.poll(shown).not.toBe(before);
+    await expect.poll(shown, { intervals: [30] }).not.toBe(before);
   };
   /** A wait whose end is a time: the button stays off until then. */
   const waitOut = async (minutes: number) => {
