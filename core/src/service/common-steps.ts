@@ -23,7 +23,7 @@ export const MAKE_SAFE: readonly Step[] = [
     minutes: 60,
     words: 'Stopped, let it cool to the warmth of the room.',
     until: 'the oil is as cool as the room',
-    when: ['solvent', '!drained', '!open', '!capped'],
+    when: ['solvent', '!drained'],
     risks: ['drains'],
   },
   {

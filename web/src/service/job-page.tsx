@@ -7,7 +7,7 @@ import {
   type JobState,
   type ProcedureId,
 } from '@winter-jar/core';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { usePrint } from '../device/use-print.js';
 import { useWakeLock } from '../device/use-wake-lock.js';
@@ -134,28 +134,14 @@ function Guided({ page, words, job }: EntryPageProps & { job: JobState }) {
             </div>
           )}
           {state.notWhole && (
-            <p role="status" className="border-l-4 border-stop bg-sheet p-3">
-              <span className="font-semibold">{NOT_WHOLE_WORDS[state.notWhole.how]}</span> since{' '}
-              {momentWords(state.notWhole.at, row.zone, words.now)}: nobody may start it so.{' '}
-              <Link
-                to={`/pumps/${row.pumpId}/switch-tag`}
-                className="inline-flex min-h-11 items-center underline underline-offset-4"
-              >
-                A tag for its switch
-              </Link>
-            </p>
+            <NobodyStartsIt pumpId={row.pumpId} what={NOT_WHOLE_WORDS[state.notWhole.how]}>
+              since {momentWords(state.notWhole.at, row.zone, words.now)}: nobody may start it so.
+            </NobodyStartsIt>
           )}
           {state.drained && (
-            <p role="status" className="border-l-4 border-stop bg-sheet p-3">
-              <span className="font-semibold">No oil in it</span> since{' '}
-              {momentWords(state.drained.at, row.zone, words.now)}: nobody may start it until it is filled.{' '}
-              <Link
-                to={`/pumps/${row.pumpId}/switch-tag`}
-                className="inline-flex min-h-11 items-center underline underline-offset-4"
-              >
-                A tag for its switch
-              </Link>
-            </p>
+            <NobodyStartsIt pumpId={row.pumpId} what="No oil in it">
+              since {momentWords(state.drained.at, row.zone, words.now)}: nobody may start it until it is filled.
+            </NobodyStartsIt>
           )}
           {current && !job.paused && (
             <CurrentStep
@@ -238,4 +224,19 @@ function otherwise({ id, own }: Step, main: ProcedureId): string {
   const [first = '', ...rest] = id.split('.');
   const [procedure, step] = first in PROCEDURES ? [first, rest.join('.')] : [main, id.replace(/\.rest$/, '')];
   return `${procedure}/own-steps?step=${own?.id ?? step}`;
+}
+
+/** Why it stands still, with the tag that says so on its switch. */
+function NobodyStartsIt({ pumpId, what, children }: { pumpId: string; what: string; children: ReactNode }) {
+  return (
+    <p role="status" className="border-l-4 border-stop bg-sheet p-3">
+      <span className="font-semibold">{what}</span> {children}{' '}
+      <Link
+        to={`/pumps/${pumpId}/switch-tag`}
+        className="inline-flex min-h-11 items-center underline underline-offset-4"
+      >
+        A tag for its switch
+      </Link>
+    </p>
+  );
 }
