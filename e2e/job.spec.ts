@@ -1,79 +1,7 @@
-import type { Page } from '@playwright/test';
-import { changeAt } from '@winter-jar/core/testing';
-import { v7 as newId } from 'uuid';
 import { moderateOrWorse } from './axe-findings.js';
+import { begin, drained, guide, say, start } from './guide.js';
 import { rawIn } from './printed.js';
-import { expect, letPass, noSidewaysScroll, open, test, type Yard } from './yard.js';
-
-/** Answers the step that is shown, and gives what it was. */
-function guide(page: Page, yard: Yard) {
-  const section = page.getByRole('region', { name: /^Step \d+ of \d+$/ });
-  const head = () => section.getByRole('heading', { level: 2 });
-  let taps = 0;
-  let values = 0;
-  /** Which step is shown; nothing once the job has ended. */
-  const shown = () =>
-    page.evaluate(() => {
-      const step = document.querySelector('section[aria-label^="Step "]');
-      return step && `${step.getAttribute('aria-label')?.split(' of ')[0]}: ${step.querySelector('h2')?.textContent}`;
-    });
-  const tap = async (name: string | RegExp) => {
-    taps += 1;
-    const before = await shown();
-    await section.getByRole('button', { name }).click();
-    await expect.poll(shown, { intervals: [30] }).not.toBe(before);
-  };
-  /** A wait whose end is a time: the button stays off until then. */
-  const waitOut = async (minutes: number) => {
-    await expect(section.getByRole('button', { name: /^Go on, from \d\d:\d\d$/ })).toBeDisabled();
-    await letPass(page, yard, (minutes + 0.1) / 60);
-    await page.reload();
-    await tap('Go on');
-  };
-  return {
-    section,
-    head,
-    tap,
-    at: (words: string | RegExp) => expect(head()).toHaveText(words),
-    fill: async (label: string, text: string) => {
-      values += 1;
-      await section.getByLabel(label, { exact: true }).fill(text);
-      await tap('Next');
-    },
-    waitOut,
-    counted: () => ({ taps, values }),
-    /** From the warm oil to the closed plug. @param out what came out; null where nobody measured it */
-    drain: async (out: string | null) => {
-      await tap('The oil is at 40–60 °C');
-      for (let i = 0; i < 3; i += 1) await tap('Done');
-      await tap('Only drops come');
-      await tap('Done');
-      await tap('Done');
-      if (out === null) await tap('Not measured');
-      else {
-        values += 1;
-        await section.getByLabel('Came out', { exact: true }).fill(out);
-        await tap('Next');
-      }
-      await tap('The jar is filled');
-      await tap('Done');
-    },
-    /** After a fill, to the reading of the level. */
-    runAndWait: async () => {
-      await tap('Done');
-      await tap('Done');
-      await expect(section.getByRole('button', { name: /^Go on, from/ })).toBeDisabled();
-      await waitOut(2);
-      await waitOut(5);
-    },
-  };
-}
-
-async function start(page: Page, yard: Yard, pumpId: string, service: string) {
-  await open(page, yard, `/pumps/${pumpId}/job-cards`);
-  await page.getByRole('button', { name: `Start: ${service}`, exact: true }).click();
-  await expect(page).toHaveURL(new RegExp(`/pumps/${pumpId}/job$`));
-}
+import { expect, noSidewaysScroll, open, test } from './yard.js';
 
 test('an oil change by the guide writes its own record, in no more taps than steps and values', async ({
   page,
@@ -86,7 +14,17 @@ test('an oil change by the guide writes its own record, in no more taps than ste
   await expect(section.getByText(/^Drain warm \(40–60\s°C\)/)).toBeVisible();
   await tap('The oil is at 40–60 °C');
   await at('Off, isolated, your own lock and tag on it');
+  // A glove taps twice: the step that comes in between is not answered unread.
+  await page.evaluate(() => {
+    new MutationObserver((_, watching) => {
+      const done = document.querySelector('section[aria-label^="Step 3 "] button:last-of-type');
+      if (!done) return;
+      watching.disconnect();
+      done.dispatchEvent(new MouseEvent('click', { bubbles: true, detail: 2 }));
+    }).observe(document.body, { childList: true, subtree: true });
+  });
   await tap('Done');
+  await at(/^Vent/);
   await tap('Done');
   await at('Open the fill plug first, so that it drains smoothly');
   await expect(section.getByRole('button', { name: /^Not said for Bollard 6 yet: keys for its plugs$/ })).toBeVisible();
@@ -143,9 +81,8 @@ test('an oil change by the guide writes its own record, in no more taps than ste
 });
 
 test('with a filter: oil and filter are done, and after an hour somebody looks for a drip', async ({ page, yard }) => {
-  await start(page, yard, 'qp-01', 'Oil and oil filter');
-  const { tap, fill, waitOut, at, drain, runAndWait } = guide(page, yard);
-  await drain('1,8 L');
+  await begin(page, yard, 'qp-01', 'oilAndFilter', drained(1800));
+  const { tap, fill, waitOut, at, runAndWait } = guide(page, yard);
   await at('Filter off, its oil caught');
   await tap('Done');
   await tap('Done');
@@ -163,9 +100,8 @@ test('with a filter: oil and filter are done, and after an hour somebody looks f
 });
 
 test('a flush that gets no cleaner becomes a housing clean, which does not drain it again', async ({ page, yard }) => {
-  await start(page, yard, 'hs-01', 'Flush');
-  const { section, tap, fill, waitOut, at, drain } = guide(page, yard);
-  await drain(null);
+  await begin(page, yard, 'hs-01', 'flush', drained(null));
+  const { section, tap, fill, waitOut, at } = guide(page, yard);
   await at('Read how dirty it was');
   await section.getByRole('radio', { name: 'sludge in the jar' }).click();
   await fill('What came out first: sludge in the jar', '4');
@@ -199,7 +135,7 @@ test('a flush that gets no cleaner becomes a housing clean, which does not drain
 });
 
 test('with solvent in the oil a purge is led past the air', async ({ page, yard }) => {
-  await start(page, yard, 'rl-02', 'Ballast purge');
+  await begin(page, yard, 'rl-02', 'ballastPurge');
   const { tap, fill, at, section, waitOut } = guide(page, yard);
   await expect(section.getByText(/never purge or ballast with air/)).toBeVisible();
   await tap('Done');
@@ -216,10 +152,9 @@ test('with solvent in the oil a purge is led past the air', async ({ page, yard 
 });
 
 test('both ends of a booster, and its cup', async ({ page, yard }) => {
-  await start(page, yard, 'cw-b1', 'Booster oil');
+  await begin(page, yard, 'cw-b1', 'boosterOil', [{}, {}, {}]);
   const { tap, fill, waitOut } = guide(page, yard);
-  await tap('Its oil is warm');
-  for (let i = 0; i < 3; i += 1) await tap('Done');
+  await tap('Done');
   await fill('Out of end A', '400');
   await tap('Done');
   await fill('Out of end B', '380');
@@ -236,55 +171,12 @@ test('both ends of a booster, and its cup', async ({ page, yard }) => {
   expect(state.tasks.sealCup?.counts.runs).toBe(state.totals.runs);
 });
 
-test('a job goes from one browser to another in the middle of a wait, and a step is answered once', async ({
-  page,
-  yard,
-  browser,
-}) => {
-  await start(page, yard, 'lf-02', 'Oil change');
-  const { tap, section } = guide(page, yard);
-  await tap('The oil is at 40–60 °C');
-  for (let i = 0; i < 3; i += 1) await tap('Done');
-  // In the middle of the drain: nobody is left without a lock on it.
-  await page.getByRole('button', { name: 'Hand over' }).click();
-  await page.getByRole('button', { name: 'Hand it over' }).click();
-  await expect(page.getByText('Say who goes on.')).toBeVisible();
-  await expect(page.getByText(/^Hang the next lock first/)).toBeVisible();
-  const who = page.getByLabel('Who goes on');
-  const name = (await who.locator('option').nth(1).textContent()) ?? '';
-  await who.selectOption(name);
-  await page.getByRole('checkbox', { name: /^The next lock hung/ }).check();
-  await page.getByRole('button', { name: 'Hand it over' }).click();
-  await expect(page.getByText(new RegExp(`^${name} since`))).toBeVisible();
-
-  const other = await (await browser.newContext({ timezoneId: 'Europe/Lisbon' })).newPage();
-  await other.goto(`${yard.address}/pumps/lf-02/job`);
-  const there = guide(other, yard);
-  await expect(there.head()).toHaveText('Container beneath, open the drain, let it run out');
-  await expect(other.getByText(new RegExp(`^${name} since`))).toBeVisible();
-  await there.tap('Only drops come');
-  // The first browser follows by itself.
-  await expect(section.getByRole('heading', { level: 2 })).toHaveText('Tilt it for the last of it');
-  // Paused here, it is paused there.
-  await page.getByRole('button', { name: 'Pause' }).click();
-  await expect(other.getByText(/^Paused /)).toBeVisible();
-  await other.getByRole('button', { name: 'Go on', exact: true }).click();
-  await expect(there.head()).toHaveText('Tilt it for the last of it');
-  await there.tap('Done');
-  // The last step is taken back, and answered anew.
-  await other.getByRole('button', { name: 'Take the last step back' }).click();
-  await expect(there.head()).toHaveText('Tilt it for the last of it');
-  await there.tap('Done');
-  await expect.poll(async () => (await yard.pump('lf-02')).state.job?.said.length).toBe(6);
-  await other.context().close();
-});
-
 test('another oil: what the two do not allow cannot be chosen, and the first charge is of the new one', async ({
   page,
   yard,
 }) => {
-  await start(page, yard, 'lf-02', 'Change of oil product');
-  const { tap, fill, at, section, drain, runAndWait } = guide(page, yard);
+  await begin(page, yard, 'lf-02', 'changeProduct');
+  const { tap, fill, at, section, runAndWait } = guide(page, yard);
   const oil = section.getByLabel('Oil', { exact: true });
   const { house, product } = (await yard.pump('lf-02')).setUp;
   const other = (fits: (base: string) => boolean) =>
@@ -295,11 +187,10 @@ test('another oil: what the two do not allow cannot be chosen, and the first cha
   await expect(section.getByText(/^PFPE and hydrocarbon do not mix/)).toBeVisible();
   await expect(way(/^same base/)).toHaveCount(0);
   await expect(way(/stop, ask a specialist/)).toBeVisible();
-  expect([...(await moderateOrWorse(page)), ...(await rawIn(page))]).toEqual([]);
   const [newId] = other((base) => base !== 'pfpe');
   await oil.selectOption(newId);
   await tap(/^agrees badly/);
-  await drain('640');
+  await say(yard, 'lf-02', drained(640));
   await fill('Filled for flushing', '1,4 L');
   await at('New exhaust filter');
   await tap('Done');
@@ -325,37 +216,6 @@ test('another oil: what the two do not allow cannot be chosen, and the first cha
   expect(state.tasks.flush?.counts.runs).toBe(state.totals.runs);
 });
 
-test('a server that is killed loses nothing of a job, and more out than the charge is asked before it is written', async ({
-  page,
-  yard,
-}) => {
-  await start(page, yard, 'lf-01', 'Oil change');
-  const { tap, section, head, drain, runAndWait } = guide(page, yard);
-  // 950 mL out of a charge of 700: water was in it.
-  await drain('950');
-  // More than the housing holds is told where it is typed, not at the end.
-  await section.getByLabel('Filled in', { exact: true }).fill('1200');
-  await section.getByRole('button', { name: 'Next' }).click();
-  await expect(section.getByText('At most 1050 mL: what the housing of Bollard 6 holds.')).toBeVisible();
-  await yard.kill();
-  await section.getByLabel('Filled in', { exact: true }).fill('700');
-  await section.getByRole('button', { name: 'Next' }).click();
-  await expect(page.getByText(/^Not saved: the server does not answer/)).toBeVisible();
-  await yard.restart();
-  await page.getByRole('button', { name: 'Try again' }).click();
-  await expect(head()).toHaveText('Stand it level');
-  await page.reload();
-  await expect(head()).toHaveText('Stand it level');
-  await runAndWait();
-  await tap('at the mark');
-  await section.getByRole('button', { name: 'Done' }).click();
-  await expect(page.getByText(/950\smL came out, but the charge is 700\smL/)).toBeVisible();
-  expect((await yard.pump('lf-01')).state.job).not.toBeNull();
-  await page.getByRole('button', { name: 'Yes, it is right' }).click();
-  await expect(page).toHaveURL(/\/jobs\//);
-  await expect(page.getByText(/950\smL out · 700\smL in/)).toBeVisible();
-});
-
 test('what is due together is one job: the inlet and the exhaust filter while the oil runs out', async ({
   page,
   yard,
@@ -375,31 +235,21 @@ test('what is due together is one job: the inlet and the exhaust filter while th
   const { tap, fill, at, section, waitOut } = guide(page, yard);
   await at('Read the back-pressure while it runs');
   await fill('Back-pressure over ambient', '0.35 bar');
-  await tap('The oil is at 40–60 °C');
-  for (let i = 0; i < 3; i += 1) await tap('Done');
+  await say(yard, 'lf-01', [{}, {}, {}, {}]);
   await at('Container beneath, open the drain');
   await expect(section.getByText(/^Hot oil and a hot housing burn/)).toBeVisible();
   await tap('Done');
   expect((await yard.pump('lf-01')).row.verdict).toBe('stop');
   await at('Inlet line off');
-  await tap('Done');
-  await tap('Done');
+  await say(yard, 'lf-01', [{}, {}]);
   await tap('good');
-  await tap('Done');
-  await tap('It is at 60 °C or cooler');
-  await tap('Done');
+  await say(yard, 'lf-01', [{}, {}, {}]);
   await tap('rusty');
   await tap('Done');
   await at('Let it run out until only drops come');
-  await tap('Only drops come');
-  await tap('Done');
-  await tap('Done');
-  await fill('Came out', '650');
-  await tap('The jar is filled');
-  await tap('Done');
+  await say(yard, 'lf-01', [{}, {}, {}, { value: 650 }, {}, {}]);
   await fill('Filled in', '700');
-  await tap('Done');
-  await tap('Done');
+  await say(yard, 'lf-01', [{}, {}]);
   await waitOut(2);
   await waitOut(5);
   await tap('at the mark');
@@ -412,106 +262,4 @@ test('what is due together is one job: the inlet and the exhaust filter while th
   expect(state.totals.changes).toBe(before.state.totals.changes + 1);
   for (const task of ['inletScreen', 'antiSuckback', 'exhaustFilter'] as const)
     expect([task, (state.tasks[task]?.at ?? '') > (before.state.tasks[task]?.at ?? '')]).toEqual([task, true]);
-});
-
-test('an oil that may not come in is refused where it is filled, before it is', async ({ page, yard }) => {
-  await open(page, yard, '/set-up/pump/lf-01');
-  await page.getByRole('button', { name: 'oxygen above 21 %' }).click();
-  await page.getByRole('button', { name: 'Change from now' }).click();
-  await page.getByRole('button', { name: 'Save the change' }).click();
-  await expect(page.getByText(/saved/i).first()).toBeVisible();
-  await start(page, yard, 'lf-01', 'Oil change');
-  const { drain, section, head } = guide(page, yard);
-  await drain('650');
-  await expect(head()).toHaveText(/^Fill to the mark/);
-  await expect(section.getByText(/^Oxygen above 21.%: hydrocarbon oil can explode/)).toBeVisible();
-  // The product of before is asked for anew, and refused by its name.
-  await expect(section.getByRole('alert')).toHaveText(/^Linnet 68: Oxygen is pumped here/);
-  await section.getByLabel('Filled in', { exact: true }).fill('700');
-  await section.getByRole('button', { name: 'Next' }).click();
-  await expect(section.getByText('Say which oil was filled.')).toBeVisible();
-  const { setUp } = await yard.pump('lf-01');
-  const productOf = (base: string) =>
-    Object.entries(setUp.house.oilProduct).find(([, product]) => product.base === base)?.[0] ?? '';
-  await section.getByLabel('Oil', { exact: true }).selectOption(productOf('mineral'));
-  await section.getByRole('button', { name: 'Next' }).click();
-  await expect(section.getByText(/Do not fill this one/)).toHaveCount(2);
-  await section.getByLabel('Oil', { exact: true }).selectOption(productOf('pfpe'));
-  await section.getByRole('button', { name: 'Next' }).click();
-  await expect(head()).toHaveText(/^Stand it level/);
-  expect((await yard.pump('lf-01')).row.reasons.map(({ code }) => code)).not.toContain('drained');
-});
-
-test('what services took here is told once five were done, whole and by step', async ({ page, yard }) => {
-  const { now } = (await (await fetch(`${yard.address}/api/about`)).json()) as { now: string };
-  // Locks in 4 min, a vent in 2, and 30 min in all; each on a day of its own.
-  const write = async (day: number) => {
-    const jobId = newId();
-    const begun = Date.parse(now) - day * 86_400_000;
-    const ids = [newId(), newId(), newId(), newId()];
-    const entry = (n: number, minutes: number, kind: string, body: object) => {
-      const happenedAt = new Date(begun + minutes * 60_000).toISOString();
-      const subjects = [
-        { type: 'pump', id: 'lf-01' },
-        { type: 'job', id: jobId },
-      ];
-      return {
-        ...changeAt(0),
-        ...{ id: ids[n], actId: jobId, subjects, happenedAt, recordedAt: now, kind, body, who: 'corin' },
-      };
-    };
-    const step = (name: string) => ({ step: name, visit: 1, phase: 'done' });
-    const entries = [
-      entry(0, 0, 'jobStarted', { procedure: 'inlet' }),
-      entry(1, 4, 'jobStep', step('lock')),
-      entry(2, 6, 'jobStep', step('vent')),
-      entry(3, 30, 'jobEnded', { how: 'done', workedMinutes: 30 }),
-    ];
-    const answer = await fetch(`${yard.address}/api/entries`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ entries }),
-    });
-    expect(await answer.json()).toMatchObject({ answers: entries.map(() => ({ status: 'written' })) });
-  };
-  for (const day of [4, 3, 2, 1]) await write(day);
-  await open(page, yard, '/pumps/lf-01/job-cards');
-  const inlet = page.getByRole('listitem').filter({ has: page.getByRole('button', { name: /^Start: Inlet/ }) });
-  await expect(inlet).toContainText(/about 27.min of work · a technician/);
-  await write(0.5);
-  await page.reload();
-  await expect(inlet).toContainText(/about 27.min of work, here 30.min \(5 done\) · a technician/);
-  await inlet.getByRole('button').click();
-  // A vent usually takes 1 min.
-  await expect(page.getByRole('list', { name: 'Steps' }).getByRole('listitem').nth(1)).toHaveText(/^2Vent.*2.min$/);
-});
-
-test('what a given-up job left open says Stop until it is closed, step by step', async ({ page, yard }) => {
-  await start(page, yard, 'lf-03', 'Exhaust filter');
-  const { tap, at } = guide(page, yard);
-  await tap('Not measured');
-  await tap('Done');
-  await tap('Done');
-  await tap('It is at 60 °C or cooler');
-  await at('Cover off, elements out');
-  await tap('Done');
-  await expect(page.getByText(/^It stands open since/)).toBeVisible();
-  await page.getByRole('button', { name: 'Give the job up …' }).click();
-  await expect(page.getByText(/It stands open, and every page says Stop until it is not/)).toBeVisible();
-  await page.getByRole('button', { name: 'Give it up', exact: true }).click();
-  await open(page, yard, '/');
-  await expect(page.locator('#row-lf-03')).toContainText('It stands open');
-  await open(page, yard, '/pumps/lf-03');
-  await page.getByRole('link', { name: /^Close and free it, step by step/ }).click();
-  const services = page.getByRole('main').getByRole('listitem');
-  await expect(services.first()).toContainText('Close what stands open');
-  // Begun again, or closed: nothing else that might run it.
-  await expect(services).toHaveCount(2);
-  await page.getByRole('button', { name: 'Start: Close what stands open' }).click();
-  await at('Off, isolated, your own lock and tag on it');
-  await tap('Done');
-  await tap('Done');
-  await tap('Done');
-  await expect(page).toHaveURL(/\/jobs\//);
-  expect((await yard.pump('lf-03')).row.verdict).not.toBe('stop');
 });

@@ -107,7 +107,7 @@ export function minutesAgo(minutes: number): string {
   return parts.replace(' ', 'T');
 }
 
-/** Time passes, at the server and in what is opened afterwards in the browser. */
+/** Time passes, at the server and in the browser: in what is open, and in what is opened afterwards. */
 export async function letPass(page: Page, yard: { readonly address: string }, hours: number): Promise<void> {
   const ms = hours * 3_600_000;
   const { now } = (await (await fetch(`${yard.address}/api/about`)).json()) as About;
@@ -117,23 +117,26 @@ export async function letPass(page: Page, yard: { readonly address: string }, ho
     body: JSON.stringify({ now: new Date(Date.parse(now) + ms).toISOString() }),
   });
   expect(answer.status).toBe(200);
-  // A class of its own, not a stand-in: dates with zones are made of it.
-  await page.addInitScript((ahead) => {
-    const Before = Date;
-    class Later extends Before {
-      constructor(...given: ConstructorParameters<typeof Before> | []) {
-        if (given.length === 0) super(Before.now() + ahead);
-        else super(...given);
-      }
-      static override now(): number {
-        return Before.now() + ahead;
-      }
+  await page.addInitScript(goAhead, ms);
+  await page.evaluate(goAhead, ms);
+}
+
+/** In the browser. A class of its own, not a stand-in: dates with zones are made of it. */
+function goAhead(aheadMs: number): void {
+  const Before = Date;
+  class Later extends Before {
+    constructor(...given: ConstructorParameters<typeof Before> | []) {
+      if (given.length === 0) super(Before.now() + aheadMs);
+      else super(...given);
     }
-    // Dates with zones go through the own names of this prototype, and find what they wrap there.
-    const { constructor: _, ...methods } = Object.getOwnPropertyDescriptors(Before.prototype);
-    Object.defineProperties(Later.prototype, methods);
-    window.Date = Later as DateConstructor;
-  }, ms);
+    static override now(): number {
+      return Before.now() + aheadMs;
+    }
+  }
+  // Dates with zones go through the own names of this prototype, and find what they wrap there.
+  const { constructor: _, ...methods } = Object.getOwnPropertyDescriptors(Before.prototype);
+  Object.defineProperties(Later.prototype, methods);
+  window.Date = Later as DateConstructor;
 }
 
 export async function logRun(

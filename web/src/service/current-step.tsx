@@ -11,7 +11,7 @@ import {
   WAYS,
   type ServiceStep,
 } from '@winter-jar/core';
-import { useEffect, useRef, useState } from 'react';
+import { useLayoutEffect, useRef, useState, type MouseEvent } from 'react';
 import { usePrint } from '../device/use-print.js';
 import { ProductField, productOf } from '../entry/product-field.js';
 import { Button } from '../ui/button.js';
@@ -39,15 +39,23 @@ export function CurrentStep({
 }: Omit<StepProps, 'step'> & { readonly number: number; readonly count: number }) {
   const print = usePrint();
   const head = useRef<HTMLHeadingElement>(null);
+  const came = useRef(0);
   // Each step is read from its top.
-  useEffect(() => head.current?.focus(), []);
+  useLayoutEffect(() => {
+    came.current = performance.now();
+    head.current?.focus();
+  }, []);
   const { head: title, rest: more } = headAndRest(at.shown, print);
   const cautions = cautionWords(at.shown.cautions);
   const { own } = at.shown.step;
   const inIt = withOilIn(rest.page.setUp, productOf(rest.page, 'oil'));
   const plan = flushPlanAt(at.shown.step, rest.done, inIt);
   return (
-    <section aria-label={`Step ${number} of ${count}`} className="flex max-w-[640px] flex-col gap-4">
+    <section
+      aria-label={`Step ${number} of ${count}`}
+      className="flex max-w-[640px] flex-col gap-4"
+      onClickCapture={(e) => isTapOfBefore(e, came.current) && e.stopPropagation()}
+    >
       <p className="text-[15px] text-ink-2">
         Step {number} of {count}
         {at.visit > 1 && `, the ${ordinal(at.visit)} time`}
@@ -86,6 +94,13 @@ export function CurrentStep({
     </section>
   );
 }
+
+/** A second tap of the same hand, as gloves do it. */
+const SAME_HAND_MS = 700;
+
+/** The second of two taps, of which the first answered the step before: this step was not even read. */
+const isTapOfBefore = (tap: Pick<MouseEvent, 'detail'>, cameMs: number): boolean =>
+  tap.detail > 1 && performance.now() - cameMs < SAME_HAND_MS;
 
 /** After a short run. */
 const WARM_C = 50;
