@@ -2,7 +2,7 @@ import { serviceAt, serviceOfJob, type ProcedureId } from '@winter-jar/core';
 import type { Page } from '@playwright/test';
 import { v7 as newId } from 'uuid';
 import { answerOf, entriesOfJob, startOf, type Answer, type JobDraft } from '../web/src/service/job-entries.js';
-import { expect, letPass, open, type Yard } from './yard.js';
+import { expect, letPass, open, type ReadYard } from './yard.js';
 
 /** Answers from the warm oil to the closed plug. @param outMl what came out; null where nobody measured it */
 export const drained = (outMl: number | null): readonly Answer[] =>
@@ -12,7 +12,7 @@ const OTHER_PHONE = { device: 'another-phone', acknowledged: [], bodyVersion: 1 
 
 /** What leads up to the steps that a test is about, written as the guide writes it, without a browser. */
 async function post(
-  yard: Yard,
+  yard: ReadYard,
   job: { pumpId: string; jobId: string; who: string | null },
   drafts: readonly JobDraft[],
 ) {
@@ -30,7 +30,7 @@ async function post(
 
 /** Answers the next steps of the job under way. */
 export async function say(
-  yard: Yard,
+  yard: ReadYard,
   pumpId: string,
   answers: readonly Answer[],
   who: string | null = null,
@@ -49,7 +49,7 @@ export async function say(
 /** Begins a job, answers its first steps and opens it where it stands then. */
 export async function begin(
   page: Page,
-  yard: Yard,
+  yard: ReadYard,
   pumpId: string,
   procedure: ProcedureId,
   answers: readonly Answer[] = [],
@@ -64,7 +64,7 @@ export async function begin(
 }
 
 /** The step that is shown, answered in the browser. */
-export function guide(page: Page, yard: Yard) {
+export function guide(page: Page, yard: ReadYard) {
   const section = page.getByRole('region', { name: /^Step \d+ of \d+$/ });
   const head = () => section.getByRole('heading', { level: 2 });
   let taps = 0;
@@ -114,7 +114,7 @@ export function guide(page: Page, yard: Yard) {
 }
 
 /** Starts a service by its button. */
-export async function start(page: Page, yard: Yard, pumpId: string, service: string): Promise<void> {
+export async function start(page: Page, yard: ReadYard, pumpId: string, service: string): Promise<void> {
   await open(page, yard, `/pumps/${pumpId}/job-cards`);
   await page.getByRole('button', { name: `Start: ${service}`, exact: true }).click();
   await expect(page).toHaveURL(new RegExp(`/pumps/${pumpId}/job$`));

@@ -1,14 +1,19 @@
+import { changeAt } from '@winter-jar/core/testing';
+import { v7 as newId } from 'uuid';
 import { moderateOrWorse } from './axe-findings.js';
 import { begin, drained, guide, say, start } from './guide.js';
 import { rawIn } from './printed.js';
-import { expect, noSidewaysScroll, open, test } from './yard.js';
+import { expect, noSidewaysScroll, open, ownPumpTest as test } from './yard.js';
+
+// Each at a pump of its own, in one yard.
+test.describe.configure({ mode: 'default' });
 
 test('an oil change by the guide writes its own record, in no more taps than steps and values', async ({
   page,
   yard,
 }) => {
-  const before = await yard.pump('lf-01');
-  await start(page, yard, 'lf-01', 'Oil change');
+  const before = await yard.pump('hs-02');
+  await start(page, yard, 'hs-02', 'Oil change');
   const { tap, fill, waitOut, at, section, counted } = guide(page, yard);
   let taps = 0;
   await expect(section.getByText(/^Drain warm \(40–60\s°C\)/)).toBeVisible();
@@ -31,7 +36,7 @@ test('an oil change by the guide writes its own record, in no more taps than ste
   await tap('Done');
   // From here on nobody may start it.
   await expect(section.getByText(/^Hot oil and a hot housing burn/)).toBeVisible();
-  const drained = await yard.pump('lf-01');
+  const drained = await yard.pump('hs-02');
   expect(drained.row.verdict).toBe('stop');
   expect(drained.row.reasons[0]).toMatchObject({ code: 'drained', act: 'goOn' });
   await expect(page.getByText(/^No oil in it since/)).toBeVisible();
@@ -42,7 +47,7 @@ test('an oil change by the guide writes its own record, in no more taps than ste
   await tap('The jar is filled');
   await tap('Done');
   await fill('Filled in', '660');
-  expect((await yard.pump('lf-01')).row.reasons.map(({ code }) => code)).not.toContain('drained');
+  expect((await yard.pump('hs-02')).row.reasons.map(({ code }) => code)).not.toContain('drained');
   await tap('Done');
   await tap('Done');
   await waitOut(2);
@@ -61,13 +66,13 @@ test('an oil change by the guide writes its own record, in no more taps than ste
   await tap('at the mark');
   await at('Tools and rags away, lock off');
   await tap('Done');
-  await expect(page).toHaveURL(/\/pumps\/lf-01\/jobs\//);
+  await expect(page).toHaveURL(/\/pumps\/hs-02\/jobs\//);
   await expect(page.getByText('650 mL out · 700 mL in · between the marks · a jar of it kept')).toBeVisible();
   // Twenty steps were come to, three with a value.
   const { taps: others, values } = counted();
   expect({ taps: others + taps, values }).toEqual({ taps: 20, values: 3 });
 
-  const after = await yard.pump('lf-01');
+  const after = await yard.pump('hs-02');
   expect(after.state.job).toBeNull();
   expect(after.state.totals.changes).toBe(before.state.totals.changes + 1);
   expect(after.state.sumps[0]?.charge).toMatchObject({ filledUl: 700_000, levelKnown: true });
@@ -76,8 +81,8 @@ test('an oil change by the guide writes its own record, in no more taps than ste
   // Undone, nothing of it stands.
   await page.getByRole('button', { name: 'Undo the whole job' }).click();
   await expect(page.getByText('Undone', { exact: true })).toBeVisible();
-  await expect(page).toHaveURL(/\/pumps\/lf-01$/);
-  expect((await yard.pump('lf-01')).state).toEqual(before.state);
+  await expect(page).toHaveURL(/\/pumps\/hs-02$/);
+  expect((await yard.pump('hs-02')).state).toEqual(before.state);
 });
 
 test('with a filter: oil and filter are done, and after an hour somebody looks for a drip', async ({ page, yard }) => {
@@ -262,4 +267,142 @@ test('what is due together is one job: the inlet and the exhaust filter while th
   expect(state.totals.changes).toBe(before.state.totals.changes + 1);
   for (const task of ['inletScreen', 'antiSuckback', 'exhaustFilter'] as const)
     expect([task, (state.tasks[task]?.at ?? '') > (before.state.tasks[task]?.at ?? '')]).toEqual([task, true]);
+});
+
+test('a job goes from one browser to another in the middle of a wait, and a step is answered once', async ({
+  page,
+  yard,
+  browser,
+}) => {
+  await begin(page, yard, 'cw-02', 'oilChange', [{}, {}, {}, {}]);
+  const { section } = guide(page, yard);
+  // In the middle of the drain: nobody is left without a lock on it.
+  await page.getByRole('button', { name: 'Hand over' }).click();
+  await page.getByRole('button', { name: 'Hand it over' }).click();
+  await expect(page.getByText('Say who goes on.')).toBeVisible();
+  await expect(page.getByText(/^Hang the next lock first/)).toBeVisible();
+  const who = page.getByLabel('Who goes on');
+  const name = (await who.locator('option').nth(1).textContent()) ?? '';
+  await who.selectOption(name);
+  await page.getByRole('checkbox', { name: /^The next lock hung/ }).check();
+  await page.getByRole('button', { name: 'Hand it over' }).click();
+  await expect(page.getByText(new RegExp(`^${name} since`))).toBeVisible();
+
+  const other = await (await browser.newContext({ timezoneId: 'Europe/Lisbon' })).newPage();
+  await other.goto(`${yard.address}/pumps/cw-02/job`);
+  const there = guide(other, yard);
+  await expect(there.head()).toHaveText('Container beneath, open the drain, let it run out');
+  await expect(other.getByText(new RegExp(`^${name} since`))).toBeVisible();
+  await there.tap('Only drops come');
+  // The first browser follows by itself.
+  await expect(section.getByRole('heading', { level: 2 })).toHaveText('Tilt it for the last of it');
+  // Paused here, it is paused there.
+  await page.getByRole('button', { name: 'Pause' }).click();
+  await expect(other.getByText(/^Paused /)).toBeVisible();
+  await other.getByRole('button', { name: 'Go on', exact: true }).click();
+  await expect(there.head()).toHaveText('Tilt it for the last of it');
+  await there.tap('Done');
+  // The last step is taken back, and answered anew.
+  await other.getByRole('button', { name: 'Take the last step back' }).click();
+  await expect(there.head()).toHaveText('Tilt it for the last of it');
+  await there.tap('Done');
+  await expect.poll(async () => (await yard.pump('cw-02')).state.job?.said.length).toBe(6);
+  await other.context().close();
+});
+
+test('what a given-up job left open says Stop until it is closed, step by step', async ({ page, yard }) => {
+  await begin(page, yard, 'lf-03', 'exhaustFilter', [{}, {}, {}, {}]);
+  const { tap, at } = guide(page, yard);
+  await at('Cover off, elements out');
+  await tap('Done');
+  await expect(page.getByText(/^It stands open since/)).toBeVisible();
+  await page.getByRole('button', { name: 'Give the job up …' }).click();
+  await expect(page.getByText(/It stands open, and every page says Stop until it is not/)).toBeVisible();
+  await page.getByRole('button', { name: 'Give it up', exact: true }).click();
+  await open(page, yard, '/');
+  await expect(page.locator('#row-lf-03')).toContainText('It stands open');
+  await open(page, yard, '/pumps/lf-03');
+  await page.getByRole('link', { name: /^Close and free it, step by step/ }).click();
+  const services = page.getByRole('main').getByRole('listitem');
+  await expect(services.first()).toContainText('Close what stands open');
+  // Begun again, or closed: nothing else that might run it.
+  await expect(services).toHaveCount(2);
+  await page.getByRole('button', { name: 'Start: Close what stands open' }).click();
+  await at('Off, isolated, your own lock and tag on it');
+  await tap('Done');
+  await tap('Done');
+  await tap('Done');
+  await expect(page).toHaveURL(/\/jobs\//);
+  expect((await yard.pump('lf-03')).row.verdict).not.toBe('stop');
+});
+
+test('what services took here is told once five were done, whole and by step', async ({ page, yard }) => {
+  const { now } = (await (await fetch(`${yard.address}/api/about`)).json()) as { now: string };
+  // Locks in 4 min, a vent in 2, and 30 min in all; each on a day of its own.
+  const write = async (day: number) => {
+    const jobId = newId();
+    const begun = Date.parse(now) - day * 86_400_000;
+    const ids = [newId(), newId(), newId(), newId()];
+    const entry = (n: number, minutes: number, kind: string, body: object) => {
+      const happenedAt = new Date(begun + minutes * 60_000).toISOString();
+      const subjects = [
+        { type: 'pump', id: 'hs-02' },
+        { type: 'job', id: jobId },
+      ];
+      return {
+        ...changeAt(0),
+        ...{ id: ids[n], actId: jobId, subjects, happenedAt, recordedAt: now, kind, body, who: 'corin' },
+      };
+    };
+    const step = (name: string) => ({ step: name, visit: 1, phase: 'done' });
+    const entries = [
+      entry(0, 0, 'jobStarted', { procedure: 'inlet' }),
+      entry(1, 4, 'jobStep', step('lock')),
+      entry(2, 6, 'jobStep', step('vent')),
+      entry(3, 30, 'jobEnded', { how: 'done', workedMinutes: 30 }),
+    ];
+    const answer = await fetch(`${yard.address}/api/entries`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ entries }),
+    });
+    expect(await answer.json()).toMatchObject({ answers: entries.map(() => ({ status: 'written' })) });
+  };
+  for (const day of [4, 3, 2, 1]) await write(day);
+  await open(page, yard, '/pumps/hs-02/job-cards');
+  const inlet = page.getByRole('listitem').filter({ has: page.getByRole('button', { name: /^Start: Inlet/ }) });
+  await expect(inlet).toContainText(/about 27.min of work · a technician/);
+  await write(0.5);
+  await page.reload();
+  await expect(inlet).toContainText(/about 27.min of work, here 30.min \(5 done\) · a technician/);
+  await inlet.getByRole('button').click();
+  // A vent usually takes 1 min.
+  await expect(page.getByRole('list', { name: 'Steps' }).getByRole('listitem').nth(1)).toHaveText(/^2Vent.*2.min$/);
+});
+
+test('an oil that may not come in is refused where it is filled, before it is', async ({ page, yard }) => {
+  await open(page, yard, '/set-up/pump/qp-02');
+  await page.getByRole('button', { name: 'oxygen above 21 %' }).click();
+  await page.getByRole('button', { name: 'Change from now' }).click();
+  await page.getByRole('button', { name: 'Save the change' }).click();
+  await expect(page.getByText(/saved/i).first()).toBeVisible();
+  await begin(page, yard, 'qp-02', 'oilChange', drained(1900));
+  const { section, head } = guide(page, yard);
+  await expect(head()).toHaveText(/^Fill to the mark/);
+  await expect(section.getByText(/^Oxygen above 21.%: hydrocarbon oil can explode/)).toBeVisible();
+  // The product of before is asked for anew, and refused by its name.
+  await expect(section.getByRole('alert')).toHaveText(/^[A-Z][a-z]+ \d+: Oxygen is pumped here/);
+  await section.getByLabel('Filled in', { exact: true }).fill('2000');
+  await section.getByRole('button', { name: 'Next' }).click();
+  await expect(section.getByText('Say which oil was filled.')).toBeVisible();
+  const { setUp } = await yard.pump('qp-02');
+  const productOf = (base: string) =>
+    Object.entries(setUp.house.oilProduct).find(([, product]) => product.base === base)?.[0] ?? '';
+  await section.getByLabel('Oil', { exact: true }).selectOption(productOf('mineral'));
+  await section.getByRole('button', { name: 'Next' }).click();
+  await expect(section.getByText(/Do not fill this one/)).toHaveCount(2);
+  await section.getByLabel('Oil', { exact: true }).selectOption(productOf('pfpe'));
+  await section.getByRole('button', { name: 'Next' }).click();
+  await expect(head()).toHaveText(/^Stand it level/);
+  expect((await yard.pump('qp-02')).row.reasons.map(({ code }) => code)).not.toContain('drained');
 });

@@ -46,7 +46,20 @@ async function useClean<T extends ReadYard>(page: Page, yard: T, use: (yard: T) 
   expect(errors.filter((e) => !yard.expectedErrors.some((known) => known.test(e)))).toEqual([]);
 }
 
-export const test = base.extend<{ yard: Yard }>({
+const served = async ({}, use: (address: string) => Promise<void>) => {
+  const { folder, server } = await copyOfYard();
+  await use(server.address);
+  await server.stop();
+  rmSync(folder, { recursive: true, force: true });
+};
+
+/** What a worker serves once, for all its tests that ask for it. */
+const withWorker = base.extend<object, { readonly read: string; readonly walked: string }>({
+  read: [served, { scope: 'worker' }],
+  walked: [served, { scope: 'worker' }],
+});
+
+export const test = withWorker.extend<{ yard: Yard }>({
   yard: async ({ page }, use) => {
     const { folder, server: first } = await copyOfYard();
     let server: RunningServer = first;
@@ -72,22 +85,18 @@ export const test = base.extend<{ yard: Yard }>({
 });
 
 /** For what only reads: one server for all tests of a worker, which must leave the yard as it was. */
-export const readingTest = base.extend<{ yard: ReadYard }, { shared: string }>({
-  shared: [
-    async ({}, use) => {
-      const { folder, server } = await copyOfYard();
-      await use(server.address);
-      await server.stop();
-      rmSync(folder, { recursive: true, force: true });
-    },
-    { scope: 'worker' },
-  ],
-  yard: async ({ page, shared }, use) => {
-    const sequence = async () => (await fetch(`${shared}/api/changes`)).text();
+export const readingTest = withWorker.extend<{ yard: ReadYard }>({
+  yard: async ({ page, read }, use) => {
+    const sequence = async () => (await fetch(`${read}/api/changes`)).text();
     const before = await sequence();
-    await useClean(page, readYard(shared), use);
+    await useClean(page, readYard(read), use);
     expect(await sequence()).toEqual(before);
   },
+});
+
+/** For what keeps to a pump of its own: one server for all such tests of a worker. */
+export const ownPumpTest = withWorker.extend<{ yard: ReadYard }>({
+  yard: ({ page, walked }, use) => useClean(page, readYard(walked), use),
 });
 
 export { expect };
