@@ -75,8 +75,8 @@ export async function createApp(options: AppOptions): Promise<INestApplication> 
   // A stream of changes says no-transform, and is left as it is: each of its lines must go out at once.
   app.use(compression());
   readBodies(app);
-  const document = openApi(app);
-  app.use('/api/openapi.json', (_request: Request, response: Response) => response.json(document));
+  let document: object | null = null;
+  app.use('/api/openapi.json', (_request: Request, response: Response) => response.json((document ??= openApi(app))));
   if (options.webFolder && existsSync(options.webFolder)) serveWeb(app, options.webFolder);
   return app;
 }
