@@ -1,7 +1,17 @@
 import type { Page } from '@playwright/test';
 import type { DiagnosisAnswer } from '@winter-jar/contracts';
 import { CHECKS, FINDINGS, type CheckId } from '@winter-jar/core';
-import { expect, levelRight, logRun, minutesAgo, noSidewaysScroll, open, test, type Yard } from './yard.js';
+import {
+  expect,
+  levelRight,
+  logRun,
+  minutesAgo,
+  noSidewaysScroll,
+  open,
+  readingTest,
+  test,
+  type Yard,
+} from './yard.js';
 
 const WRONG = '/pumps/lf-01/what-is-wrong';
 const diagnosis = async (yard: Yard) =>
@@ -251,7 +261,7 @@ test('a test can be saved without the evidence, and opens no second case', async
   expect((await yard.pump('hs-01')).state.case).toEqual(before);
 });
 
-test('what a pump without an answer says', async ({ page, yard }) => {
+readingTest('what a pump without an answer says', async ({ page, yard }) => {
   yard.expectedErrors = [/404/, /503|Failed to load resource/];
   await open(page, yard, '/pumps/hs-03/what-is-wrong').catch(() => undefined);
   await expect(page.getByText('HS-03 holds no oil')).toBeVisible();

@@ -1,4 +1,4 @@
-import { expect, open, test } from './yard.js';
+import { expect, open, readingTest, test } from './yard.js';
 
 const PUMP = '/pumps/rl-02';
 
@@ -56,29 +56,29 @@ test('a limit of the lab is changed for an oil, and the next report follows it',
   await expect(verdict.getByText('Stop', { exact: true })).toBeVisible();
 });
 
-test('without a sample the report says what to do first', async ({ page, yard }) => {
+readingTest('without a sample the report says what to do first', async ({ page, yard }) => {
   await page.goto(`${yard.address}/pumps/lf-02/lab-report`);
   await expect(page.getByText('No sample has been drawn yet')).toBeVisible();
   await page.getByRole('link', { name: 'Log a lab sample' }).click();
   await expect(page.getByRole('heading', { name: 'Lab sample' })).toBeVisible();
 });
 
-test('in an oil denser than water the water floats: the jar is drawn and read the other way up', async ({
-  page,
-  yard,
-}) => {
-  await open(page, yard, '/pumps/qp-03');
-  await expect(page.getByRole('link', { name: /^Top up/ }).first()).toBeVisible();
-  await expect(page.getByRole('link', { name: /^Bleed/ })).toHaveCount(0);
-  await open(page, yard, '/pumps/qp-03/look');
-  await page.getByRole('radio', { name: 'sample', exact: true }).click();
-  await page.getByLabel('In the jar, all of it').fill('240 mL');
-  await page.getByRole('radio', { name: '2 h', exact: true }).click();
-  await page.getByRole('textbox', { name: 'Free water' }).fill('15 mL');
-  await expect(page.getByText(/This oil is denser than water: the water floats/)).toBeVisible();
-  const topOf = async (text: string) => (await page.getByText(text, { exact: true }).first().boundingBox())?.y ?? NaN;
-  expect(await topOf('Free water')).toBeLessThan(await topOf('Clear oil'));
-  await expect(
-    page.getByRole('complementary', { name: 'The verdict' }).getByText(/floats on this oil: skim it, purge/),
-  ).toBeVisible();
-});
+readingTest(
+  'in an oil denser than water the water floats: the jar is drawn and read the other way up',
+  async ({ page, yard }) => {
+    await open(page, yard, '/pumps/qp-03');
+    await expect(page.getByRole('link', { name: /^Top up/ }).first()).toBeVisible();
+    await expect(page.getByRole('link', { name: /^Bleed/ })).toHaveCount(0);
+    await open(page, yard, '/pumps/qp-03/look');
+    await page.getByRole('radio', { name: 'sample', exact: true }).click();
+    await page.getByLabel('In the jar, all of it').fill('240 mL');
+    await page.getByRole('radio', { name: '2 h', exact: true }).click();
+    await page.getByRole('textbox', { name: 'Free water' }).fill('15 mL');
+    await expect(page.getByText(/This oil is denser than water: the water floats/)).toBeVisible();
+    const topOf = async (text: string) => (await page.getByText(text, { exact: true }).first().boundingBox())?.y ?? NaN;
+    expect(await topOf('Free water')).toBeLessThan(await topOf('Clear oil'));
+    await expect(
+      page.getByRole('complementary', { name: 'The verdict' }).getByText(/floats on this oil: skim it, purge/),
+    ).toBeVisible();
+  },
+);

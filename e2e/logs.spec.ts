@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import type { DownloadAnswer } from '@winter-jar/contracts';
-import { expect, open, test } from './yard.js';
+import { expect, open, readingTest, test } from './yard.js';
 
 const csv = (...rows: string[]) => ({
   name: 'runs.csv',
@@ -58,29 +58,34 @@ test('several runs at once are pasted, as a spreadsheet copies them', async ({ p
   expect((await yard.pump('lf-02')).state.totals.runs).toBe(before.state.totals.runs + 2);
 });
 
-test('an export is read back as unchanged; a file of another kind says what is missing', async ({ page, yard }) => {
-  await open(page, yard, '/logs/runs');
-  const [download] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Export all runs' }).click(),
-  ]);
-  const text = await readFile(await download.path(), 'utf8');
-  const rows = text.trim().split('\r\n').length - 1;
-  await expect(page.getByText(/Given to the browser: runs-\d{8}-\d{6}\.csv/)).toBeVisible();
-  expect(rows).toBeGreaterThan(500);
-  await page
-    .locator('input[type=file]')
-    .setInputFiles({ name: 'again.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
-  await expect(
-    page.getByRole('heading', { name: `again.csv: 0 new, ${rows.toLocaleString('en-GB')} there already, 0 not right` }),
-  ).toBeVisible();
-  await page
-    .locator('input[type=file]')
-    .setInputFiles({ name: 'letter.csv', mimeType: 'text/csv', buffer: Buffer.from('Dear all,\nthe pump is fine') });
-  await expect(page.getByRole('heading', { name: 'letter.csv cannot be read as a run log' })).toBeVisible();
-});
+readingTest(
+  'an export is read back as unchanged; a file of another kind says what is missing',
+  async ({ page, yard }) => {
+    await open(page, yard, '/logs/runs');
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'Export all runs' }).click(),
+    ]);
+    const text = await readFile(await download.path(), 'utf8');
+    const rows = text.trim().split('\r\n').length - 1;
+    await expect(page.getByText(/Given to the browser: runs-\d{8}-\d{6}\.csv/)).toBeVisible();
+    expect(rows).toBeGreaterThan(500);
+    await page
+      .locator('input[type=file]')
+      .setInputFiles({ name: 'again.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
+    await expect(
+      page.getByRole('heading', {
+        name: `again.csv: 0 new, ${rows.toLocaleString('en-GB')} there already, 0 not right`,
+      }),
+    ).toBeVisible();
+    await page
+      .locator('input[type=file]')
+      .setInputFiles({ name: 'letter.csv', mimeType: 'text/csv', buffer: Buffer.from('Dear all,\nthe pump is fine') });
+    await expect(page.getByRole('heading', { name: 'letter.csv cannot be read as a run log' })).toBeVisible();
+  },
+);
 
-test('a file that takes long shows how far it is, and can be stopped', async ({ page, yard }) => {
+readingTest('a file that takes long shows how far it is, and can be stopped', async ({ page, yard }) => {
   await open(page, yard, '/backup');
   const underWay = /api\/downloads\/[^/]+$/;
   await page.route(underWay, async (route) => {

@@ -1,4 +1,4 @@
-import { expect, open, test, openSection } from './yard.js';
+import { expect, open, openSection, readingTest, test } from './yard.js';
 
 test('a pump that grinds is stopped, a usual noise ends nothing, and the inspection does', async ({ page, yard }) => {
   const say = async (state: string) => {
@@ -41,7 +41,7 @@ test('a pressure that is blanked off is held to the pump’s own, and says so be
   await expect(page.getByRole('region', { name: 'What each school costs here' })).toContainText('By the gauge');
 });
 
-test('in composites no smell is asked for, and one that came by itself can be told', async ({ page, yard }) => {
+readingTest('in composites no smell is asked for, and one that came by itself can be told', async ({ page, yard }) => {
   await open(page, yard, '/pumps/rl-02/test?check=standingSample');
   await expect(page.getByText('Smell of the oil')).toHaveCount(0);
   await open(page, yard, '/pumps/rl-02/look');

@@ -1,6 +1,6 @@
 import { devices, type Locator, type Page } from '@playwright/test';
 import { png } from './png.js';
-import { expect, letPass, levelRight, open, test, type Yard, openSection } from './yard.js';
+import { expect, letPass, levelRight, open, openSection, readingTest, test, type ReadYard } from './yard.js';
 
 const PUMP = '/pumps/lf-02';
 
@@ -30,7 +30,7 @@ async function type(page: Page, field: Locator, text: string): Promise<void> {
   await page.keyboard.type(text);
 }
 
-const lastLook = async (yard: Yard) => {
+const lastLook = async (yard: ReadYard) => {
   const { lines } = (await (await fetch(`${yard.address}/api/pumps/lf-02/journal`)).json()) as {
     lines: { entry: { kind: string; body: Record<string, unknown> } }[];
   };
@@ -89,52 +89,55 @@ test('a whole reading with the keyboard alone', async ({ page, yard }) => {
 });
 
 /** Opens a sample of 300 mL that has stood for two days. */
-async function openJar(page: Page, yard: Yard): Promise<void> {
+async function openJar(page: Page, yard: ReadYard): Promise<void> {
   await open(page, yard, `${PUMP}/look`);
   await page.getByRole('radio', { name: 'sample' }).click();
   await page.getByLabel('In the jar, all of it').fill('300 mL');
   await page.getByRole('radio', { name: '2 days' }).click();
 }
 
-test('an edge is dragged: the layers add up, the verdict follows live and says what would change it', async ({
-  page,
-  yard,
-}) => {
-  await openJar(page, yard);
-  const verdict = page.getByRole('complementary', { name: 'The verdict' });
-  await expect(verdict.getByText('Next look', { exact: true })).toBeVisible();
-  const edge = page.getByRole('slider', { name: 'free water, edge' });
-  const box = (await edge.boundingBox())!;
-  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
-  await page.mouse.move(x, y);
-  await page.mouse.down();
-  await page.mouse.move(x, y - 120, { steps: 12 });
-  const text = await edge.getAttribute('aria-valuetext');
-  await expect(verdict.getByText(/of water in the oil \(today\)/)).toBeVisible();
-  await expect(verdict.getByText('Stop', { exact: true })).toBeVisible();
-  await page.mouse.move(x, y - 3, { steps: 8 });
-  await page.mouse.up();
-  expect(Number(text?.replace(/\D.*/, ''))).toBeGreaterThan(70);
-  await expect(verdict.getByText('Stop', { exact: true })).toBeHidden();
-  const sum = async () => {
-    const name = (await page.getByRole('img', { name: /^The jar/ }).getAttribute('aria-label')) ?? '';
-    return [...name.matchAll(/(\d+(?:\.\d+)?).mL/g)].reduce((all, m) => all + Number(m[1]), 0);
-  };
-  expect(await sum()).toBe(300);
-  await page.getByRole('textbox', { name: 'Sludge' }).fill('2 tbsp');
-  expect(await sum()).toBeCloseTo(300, 0);
-  await expect(verdict.getByText(/instead of/).first()).toBeVisible();
-  await page.getByRole('textbox', { name: 'Sludge' }).fill('some');
-  await expect(page.getByRole('textbox', { name: 'Sludge' })).toHaveAttribute('aria-invalid', 'true');
-});
+readingTest(
+  'an edge is dragged: the layers add up, the verdict follows live and says what would change it',
+  async ({ page, yard }) => {
+    await openJar(page, yard);
+    const verdict = page.getByRole('complementary', { name: 'The verdict' });
+    await expect(verdict.getByText('Next look', { exact: true })).toBeVisible();
+    const edge = page.getByRole('slider', { name: 'free water, edge' });
+    const box = (await edge.boundingBox())!;
+    const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+    await page.mouse.move(x, y);
+    await page.mouse.down();
+    await page.mouse.move(x, y - 120, { steps: 12 });
+    const text = await edge.getAttribute('aria-valuetext');
+    await expect(verdict.getByText(/of water in the oil \(today\)/)).toBeVisible();
+    await expect(verdict.getByText('Stop', { exact: true })).toBeVisible();
+    await page.mouse.move(x, y - 3, { steps: 8 });
+    await page.mouse.up();
+    expect(Number(text?.replace(/\D.*/, ''))).toBeGreaterThan(70);
+    await expect(verdict.getByText('Stop', { exact: true })).toBeHidden();
+    const sum = async () => {
+      const name = (await page.getByRole('img', { name: /^The jar/ }).getAttribute('aria-label')) ?? '';
+      return [...name.matchAll(/(\d+(?:\.\d+)?).mL/g)].reduce((all, m) => all + Number(m[1]), 0);
+    };
+    expect(await sum()).toBe(300);
+    await page.getByRole('textbox', { name: 'Sludge' }).fill('2 tbsp');
+    expect(await sum()).toBeCloseTo(300, 0);
+    await expect(verdict.getByText(/instead of/).first()).toBeVisible();
+    await page.getByRole('textbox', { name: 'Sludge' }).fill('some');
+    await expect(page.getByRole('textbox', { name: 'Sludge' })).toHaveAttribute('aria-invalid', 'true');
+  },
+);
 
-test('a jar beside the others: unused, the last ones, the same moment of earlier charges', async ({ page, yard }) => {
-  await openJar(page, yard);
-  const verdict = page.getByRole('complementary', { name: 'The verdict' });
-  await expect(verdict.getByRole('heading', { name: 'Beside the unused oil and the last jars' })).toBeVisible();
-  await expect(verdict.getByText('unused', { exact: true })).toBeVisible();
-  await expect(verdict.getByRole('heading', { name: 'The same moment of earlier charges' })).toBeVisible();
-});
+readingTest(
+  'a jar beside the others: unused, the last ones, the same moment of earlier charges',
+  async ({ page, yard }) => {
+    await openJar(page, yard);
+    const verdict = page.getByRole('complementary', { name: 'The verdict' });
+    await expect(verdict.getByRole('heading', { name: 'Beside the unused oil and the last jars' })).toBeVisible();
+    await expect(verdict.getByText('unused', { exact: true })).toBeVisible();
+    await expect(verdict.getByRole('heading', { name: 'The same moment of earlier charges' })).toBeVisible();
+  },
+);
 
 test('a photograph is kept with the look, laid under the jar, and shown again', async ({ page, yard }) => {
   yard.expectedErrors = [/status of 400/];
@@ -162,7 +165,7 @@ test('a photograph is kept with the look, laid under the jar, and shown again', 
   await expect(page.getByRole('img', { name: 'Photograph of today' })).toBeVisible();
 });
 
-test('the charge’s story is drawn, told as a table, and tested for a trend', async ({ page, yard }) => {
+readingTest('the charge’s story is drawn, told as a table, and tested for a trend', async ({ page, yard }) => {
   await open(page, yard, PUMP);
   await openSection(page, 'Story of the charge');
   await expect(page.getByRole('img', { name: /^Water found of \d+ charges/ })).toBeVisible();

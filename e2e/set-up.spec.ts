@@ -1,13 +1,13 @@
 import type { SetUpAnswer, SetUpEffect } from '@winter-jar/contracts';
 import type { Page } from '@playwright/test';
-import { expect, noSidewaysScroll, open, test, type Yard } from './yard.js';
+import { expect, noSidewaysScroll, open, readingTest, test, type ReadYard } from './yard.js';
 
-const house = async (yard: Yard) => ((await (await fetch(`${yard.address}/api/set-up`)).json()) as SetUpAnswer).house;
-const onRound = async (yard: Yard) => {
+const house = async (yard: ReadYard) => ((await (await fetch(`${yard.address}/api/set-up`)).json()) as SetUpAnswer).house;
+const onRound = async (yard: ReadYard) => {
   const { rows } = (await (await fetch(`${yard.address}/api/round`)).json()) as { rows: { name: string }[] };
   return rows.map((r) => r.name);
 };
-const addRecord = async (yard: Yard, kind: string, subjectId: string, body: object) => {
+const addRecord = async (yard: ReadYard, kind: string, subjectId: string, body: object) => {
   const at = new Date().toISOString();
   const id = `0199dddd-0000-7000-8000-${String(Math.floor(Math.random() * 1e12)).padStart(12, '0')}`;
   const response = await fetch(`${yard.address}/api/set-up`, {
@@ -62,39 +62,39 @@ test('a rule’s effect on the Round is shown before it is saved', async ({ page
   await expect(page.getByText(/1 run \(house rule\)/)).toBeVisible();
 });
 
-test('of a large yard what moves is shown as it is found, and said when the rest cannot be had', async ({
-  page,
-  yard,
-}) => {
-  yard.expectedErrors = [/Failed to load resource/];
-  await open(page, yard, '/set-up/houseRules/house');
-  const more = `${yard.address}/api/set-up/preview`;
-  let whole: SetUpEffect;
-  await page.route(/set-up\/preview$/, async (route) => {
-    whole = (await (await route.fetch()).json()) as SetUpEffect;
-    while (whole.id !== null) whole = (await (await page.request.get(`${more}/${whole.id}`)).json()) as SetUpEffect;
-    await route.fulfill({ json: { ...whole, effects: whole.effects.slice(0, 2), progress: 0.4, id: 'going' } });
-  });
-  let partSeen: () => void = () => undefined;
-  const seen = new Promise<void>((resolve) => (partSeen = resolve));
-  await page.route(/set-up\/preview\/going$/, async (route) => {
-    await seen;
-    await route.fulfill({ json: whole });
-  });
-  await page.getByText('Oil change', { exact: true }).click();
-  await page.getByLabel('Oil change: Runs').fill('3');
-  await page.getByRole('button', { name: 'Change from now' }).click();
-  await expect(page.getByText('Looked at 40 % of the pumps so far; more may move.')).toBeVisible();
-  partSeen();
-  await expect(page.getByText('so far; more may move')).toBeHidden();
-  await expect(page.getByText('CW-02', { exact: true })).toBeVisible();
-  // Asked again: this time the server knows nothing of it.
-  await page.getByRole('button', { name: 'Look again' }).click();
-  await page.unroute(/set-up\/preview\/going$/);
-  await page.getByRole('button', { name: 'Change from now' }).click();
-  await expect(page.getByText(/server does not answer/)).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Save the change' })).toBeHidden();
-});
+readingTest(
+  'of a large yard what moves is shown as it is found, and said when the rest cannot be had',
+  async ({ page, yard }) => {
+    yard.expectedErrors = [/Failed to load resource/];
+    await open(page, yard, '/set-up/houseRules/house');
+    const more = `${yard.address}/api/set-up/preview`;
+    let whole: SetUpEffect;
+    await page.route(/set-up\/preview$/, async (route) => {
+      whole = (await (await route.fetch()).json()) as SetUpEffect;
+      while (whole.id !== null) whole = (await (await page.request.get(`${more}/${whole.id}`)).json()) as SetUpEffect;
+      await route.fulfill({ json: { ...whole, effects: whole.effects.slice(0, 2), progress: 0.4, id: 'going' } });
+    });
+    let partSeen: () => void = () => undefined;
+    const seen = new Promise<void>((resolve) => (partSeen = resolve));
+    await page.route(/set-up\/preview\/going$/, async (route) => {
+      await seen;
+      await route.fulfill({ json: whole });
+    });
+    await page.getByText('Oil change', { exact: true }).click();
+    await page.getByLabel('Oil change: Runs').fill('3');
+    await page.getByRole('button', { name: 'Change from now' }).click();
+    await expect(page.getByText('Looked at 40 % of the pumps so far; more may move.')).toBeVisible();
+    partSeen();
+    await expect(page.getByText('so far; more may move')).toBeHidden();
+    await expect(page.getByText('CW-02', { exact: true })).toBeVisible();
+    // Asked again: this time the server knows nothing of it.
+    await page.getByRole('button', { name: 'Look again' }).click();
+    await page.unroute(/set-up\/preview\/going$/);
+    await page.getByRole('button', { name: 'Change from now' }).click();
+    await expect(page.getByText(/server does not answer/)).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Save the change' })).toBeHidden();
+  },
+);
 
 test('an edit of a record that someone else changed meanwhile says so, and loses nothing', async ({ page, yard }) => {
   yard.expectedErrors = [/412/];
@@ -196,26 +196,26 @@ const WRONG: readonly [path: string, field: string, value: string, words: RegExp
   ['/set-up/person/new', 'Name', '', /^Say this: it cannot stay empty/],
 ];
 
-test('in every form of the set-up a wrong value gets its message at its field, and stays as typed', async ({
-  page,
-  yard,
-}) => {
-  for (const [path, label, value, words] of WRONG) {
-    await open(page, yard, path);
-    const field = page.getByLabel(label, { exact: true }).first();
-    await field.fill(value);
-    if (path === '/set-up/site/new') {
-      await page.getByLabel('Name', { exact: true }).fill('Somewhere');
-      await page.getByRole('radio', { name: 'Packaging' }).click();
+readingTest(
+  'in every form of the set-up a wrong value gets its message at its field, and stays as typed',
+  async ({ page, yard }) => {
+    for (const [path, label, value, words] of WRONG) {
+      await open(page, yard, path);
+      const field = page.getByLabel(label, { exact: true }).first();
+      await field.fill(value);
+      if (path === '/set-up/site/new') {
+        await page.getByLabel('Name', { exact: true }).fill('Somewhere');
+        await page.getByRole('radio', { name: 'Packaging' }).click();
+      }
+      await page.getByRole('button', { name: /^(Change from now|Add)$/ }).click();
+      await expect(page.getByText(words).first()).toBeVisible();
+      await expect(field).toHaveAttribute('aria-invalid', 'true');
+      await page.waitForTimeout(250);
+      await page.reload();
+      await expect(page.getByLabel(label, { exact: true }).first()).toHaveValue(value);
     }
-    await page.getByRole('button', { name: /^(Change from now|Add)$/ }).click();
-    await expect(page.getByText(words).first()).toBeVisible();
-    await expect(field).toHaveAttribute('aria-invalid', 'true');
-    await page.waitForTimeout(250);
-    await page.reload();
-    await expect(page.getByLabel(label, { exact: true }).first()).toHaveValue(value);
-  }
-});
+  },
+);
 
 const NAMES = [
   'The pump by the long wall that nobody dares to move any more',
@@ -258,18 +258,21 @@ test('long names, names from right to left and emoji break no screen of the set-
   }
 });
 
-async function importText(page: Page, yard: Yard, text: string): Promise<void> {
+async function importText(page: Page, yard: ReadYard, text: string): Promise<void> {
   await open(page, yard, '/set-up/file');
   await page
     .getByLabel('Choose a file to import')
     .setInputFiles({ name: 'odd.json', mimeType: 'application/json', buffer: Buffer.from(text) });
 }
 
-test('a set-up file that is cut short, of another kind or too large gets a clear answer', async ({ page, yard }) => {
-  await importText(page, yard, '{"format":"winter-jar-set-up","rec');
-  await expect(page.getByText(/odd\.json cannot be read\. It breaks off after 34 characters/)).toBeVisible();
-  await importText(page, yard, '{"format":"recipes"}');
-  await expect(page.getByRole('heading', { name: 'odd.json cannot be read as a set-up' })).toBeVisible();
-  await importText(page, yard, ' '.repeat(6_000_000));
-  await expect(page.getByText(/odd\.json has 6\sMB\. Right would be at most 5\sMB/)).toBeVisible();
-});
+readingTest(
+  'a set-up file that is cut short, of another kind or too large gets a clear answer',
+  async ({ page, yard }) => {
+    await importText(page, yard, '{"format":"winter-jar-set-up","rec');
+    await expect(page.getByText(/odd\.json cannot be read\. It breaks off after 34 characters/)).toBeVisible();
+    await importText(page, yard, '{"format":"recipes"}');
+    await expect(page.getByRole('heading', { name: 'odd.json cannot be read as a set-up' })).toBeVisible();
+    await importText(page, yard, ' '.repeat(6_000_000));
+    await expect(page.getByText(/odd\.json has 6\sMB\. Right would be at most 5\sMB/)).toBeVisible();
+  },
+);

@@ -1,4 +1,4 @@
-import { expect, open, test } from './yard.js';
+import { expect, open, readingTest, test } from './yard.js';
 
 test('what was typed survives a reload and a stopped server, and is saved when it is back', async ({ page, yard }) => {
   yard.expectedErrors = [/Failed to load resource/, /ERR_CONNECTION/, /net::/];
@@ -41,7 +41,7 @@ test('an answer lost on the way writes nothing twice', async ({ page, yard }) =>
   expect((await yard.pump('lf-02')).state.totals.runs).toBe(before + 1);
 });
 
-test('offline is said, and a stopped server too', async ({ page, yard, context }) => {
+readingTest('offline is said, and a stopped server too', async ({ page, yard, context }) => {
   yard.expectedErrors = [/Failed to load resource/, /ERR_/, /net::/];
   await open(page, yard, '/');
   // All that the page asks for ahead has come.
@@ -54,32 +54,35 @@ test('offline is said, and a stopped server too', async ({ page, yard, context }
   await expect(page.getByText('No connection to the server.')).toBeHidden();
 });
 
-test('a page whose part does not come says so, and loads when there is a connection again', async ({ page, yard }) => {
-  yard.expectedErrors = [/Failed to load resource/, /net::/, /dynamically imported module/];
-  await open(page, yard, '/');
-  await page.route(/backup-page/, (route) => route.abort());
-  await page.getByRole('link', { name: 'Backup' }).click();
-  await expect(page.getByText(/A part of it did not come/)).toBeVisible();
-  await page.unroute(/backup-page/);
-  await page.getByRole('button', { name: 'Load this page again' }).click();
-  await expect(page.getByRole('heading', { name: 'Backup', exact: true })).toBeVisible();
-});
+readingTest(
+  'a page whose part does not come says so, and loads when there is a connection again',
+  async ({ page, yard }) => {
+    yard.expectedErrors = [/Failed to load resource/, /net::/, /dynamically imported module/];
+    await open(page, yard, '/');
+    await page.route(/backup-page/, (route) => route.abort());
+    await page.getByRole('link', { name: 'Backup' }).click();
+    await expect(page.getByText(/A part of it did not come/)).toBeVisible();
+    await page.unroute(/backup-page/);
+    await page.getByRole('button', { name: 'Load this page again' }).click();
+    await expect(page.getByRole('heading', { name: 'Backup', exact: true })).toBeVisible();
+  },
+);
 
-test('what lies over the page is asked for ahead, and missing it is no error until it is opened', async ({
-  page,
-  yard,
-}) => {
-  yard.expectedErrors = [/Failed to load resource/, /net::/, /dynamically imported module/];
-  await page.route(/palette|follow-changes/, (route) => route.abort());
-  await open(page, yard, '/');
-  await page.unroute(/palette|follow-changes/);
-  // A page cut short while it opened is opened again with the connection.
-  await Promise.all([page.waitForEvent('load'), page.evaluate(() => window.dispatchEvent(new Event('online')))]);
-  await page.getByRole('button', { name: 'Find or do' }).click();
-  await expect(page.getByRole('dialog')).toBeVisible();
-});
+readingTest(
+  'what lies over the page is asked for ahead, and missing it is no error until it is opened',
+  async ({ page, yard }) => {
+    yard.expectedErrors = [/Failed to load resource/, /net::/, /dynamically imported module/];
+    await page.route(/palette|follow-changes/, (route) => route.abort());
+    await open(page, yard, '/');
+    await page.unroute(/palette|follow-changes/);
+    // A page cut short while it opened is opened again with the connection.
+    await Promise.all([page.waitForEvent('load'), page.evaluate(() => window.dispatchEvent(new Event('online')))]);
+    await page.getByRole('button', { name: 'Find or do' }).click();
+    await expect(page.getByRole('dialog')).toBeVisible();
+  },
+);
 
-test('each wrong input gets its message at its field', async ({ page, yard }) => {
+readingTest('each wrong input gets its message at its field', async ({ page, yard }) => {
   await open(page, yard, '/pumps/lf-02/run');
   await page.getByLabel('Trap, coldest').fill('-41 hPa');
   await expect(page.getByText('“hPa” measures something else. Right would be -41 °C, for instance.')).toBeVisible();
@@ -127,7 +130,7 @@ test('an overlapping run is asked about', async ({ page, yard }) => {
   await expect(page.getByText('Run logged on LF-02').first()).toBeVisible();
 });
 
-test('units change everywhere at once and are remembered', async ({ page, yard }) => {
+readingTest('units change everywhere at once and are remembered', async ({ page, yard }) => {
   await open(page, yard, '/pumps/lf-01');
   await expect(page.getByText(/700.mL of Linnet 68/)).toBeVisible();
   await page.getByRole('button', { name: /^Who, units and look/ }).click();

@@ -9,6 +9,8 @@ export type Question =
   | { readonly code: 'drained'; readonly drainedAt: string }
   /** A service opened or capped it, and nobody has closed or freed it by what is logged. */
   | { readonly code: 'notWhole'; readonly how: Exclude<PumpLeft, 'closed'>; readonly sinceAt: string }
+  /** A service is started on a pump that stands open or capped, and is not one that closes it or goes on with it. */
+  | { readonly code: 'startedNotWhole'; readonly how: Exclude<PumpLeft, 'closed'>; readonly sinceAt: string }
   /** A service is under way on the pump: another one leaves it behind. */
   | { readonly code: 'jobUnderWay'; readonly procedure: string; readonly startedAt: string }
   | { readonly code: 'takenOver'; readonly takenOverAt: string; readonly runs: number }
@@ -82,6 +84,7 @@ const CODES: Readonly<Record<Question['code'], true>> = {
   takenOver: true,
   drained: true,
   notWhole: true,
+  startedNotWhole: true,
   jobUnderWay: true,
   unfitOil: true,
   retired: true,

@@ -57,6 +57,8 @@ export {
   type MeasureOf,
   type Procedure,
   type ProcedureId,
+  fitsAsItStands,
+  isProcedure,
   PROCEDURES,
   PROCEDURE_NAMES,
   proceduresAt,

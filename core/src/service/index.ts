@@ -22,7 +22,7 @@ export {
 } from './procedure.js';
 export { mayNot, type MayNot } from './who-may.js';
 export { mostAtStep } from './most-at-step.js';
-export { PROCEDURES } from './procedures/index.js';
+export { isProcedure, PROCEDURES } from './procedures/index.js';
 export { PROCEDURE_NAMES, type ProcedureId } from './procedures/procedure-names.js';
 export {
   minutesByStep,
@@ -39,13 +39,14 @@ export { GLASS_MARKS, glassLevel, type GlassLevel, warmRiseMl } from './level.js
 export { NO_JAR, partsUsed, type RecordLine, recordOf } from './record.js';
 export {
   amountAt,
-  type GuideStep,
-  stepsAnswered,
+  fitsAsItStands,
   proceduresAt,
   ridersAt,
-  type Service,
   serviceAt,
   serviceOfJob,
+  stepsAnswered,
+  type GuideStep,
+  type Service,
   type ServiceStep,
 } from './service-at.js';
 export { type PurgePlan, waterInOilMl } from './purge-plan.js';

@@ -1,6 +1,6 @@
 import type { OwnStep } from '../set-up/index.js';
 import type { Step } from './procedure.js';
-import { PROCEDURES } from './procedures/index.js';
+import { isProcedure, PROCEDURES } from './procedures/index.js';
 import type { ProcedureId } from './procedures/procedure-names.js';
 
 /** Other steps lead to it, or follow from it. */
@@ -32,12 +32,10 @@ export const mayLeaveOut = (step: Step, steps: readonly Step[]): boolean =>
 export const mayAdd = (way: 'before' | 'after', step: Step): boolean =>
   !step.onlyAfter && (way === 'before' || !step.then);
 
-const isKnown = (procedure: string): procedure is ProcedureId => Object.hasOwn(PROCEDURES, procedure);
-
 /** What is wrong with a step of a house's own; null where nothing is. Both the door and the page go by it. */
 export type OwnStepIssue = 'procedure' | 'step' | 'leaveOut' | 'place' | 'words';
 export function ownStepIssue({ procedure, step: id, way, words }: OwnStep): OwnStepIssue | null {
-  if (!isKnown(procedure)) return 'procedure';
+  if (!isProcedure(procedure)) return 'procedure';
   const { steps } = PROCEDURES[procedure];
   const step = steps.find((one) => one.id === id);
   if (!step) return 'step';

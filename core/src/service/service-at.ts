@@ -90,7 +90,7 @@ const minutesOf = (steps: readonly Step[]): number =>
 export const handsMinutesOf = (steps: readonly Step[]): number => minutesOf(steps.filter((step) => !isWait(step)));
 
 /** What stands open or capped is not worked on before it is closed, but by what closes it or goes on with it. */
-function fitsAsItStands(id: ProcedureId, { job, notWhole }: PumpState): boolean {
+export function fitsAsItStands(id: ProcedureId, { job, notWhole }: Pick<PumpState, 'job' | 'notWhole'>): boolean {
   if (job || !notWhole) return true;
   const { when, steps } = PROCEDURES[id];
   const goesOn = id === notWhole.procedure && steps.some(({ pump }) => pump === 'closed');

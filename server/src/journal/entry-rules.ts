@@ -5,6 +5,8 @@ import {
   entryHazards,
   equipmentIdOf,
   equipmentOfRun,
+  fitsAsItStands,
+  isProcedure,
   jarShapeOf,
   jobIdOf,
   pumpIdsOf,
@@ -257,15 +259,21 @@ function takeOverQuestions(entry: Extract<Entry, { kind: 'run' }>, pumpId: strin
   return runs && state.takenOver ? [{ code: 'takenOver', takenOverAt: state.takenOver.at, runs }] : [];
 }
 
-/** One job at a time on a pump: two who start one at the same moment are told of each other. */
+/** One job at a time on a pump: two who start one at the same moment are told of each other. What stands open is closed first. */
 function jobQuestions(
   entry: Extract<Entry, { kind: 'jobStarted' }>,
   pumpId: string,
   sql: WritingStatements,
 ): Question[] {
-  const job = stateOf(pumpId, sql)?.job;
-  if (!job || job.jobId === jobIdOf(entry)) return [];
-  return [{ code: 'jobUnderWay', procedure: job.procedure, startedAt: job.startedAt }];
+  const state = stateOf(pumpId, sql);
+  const { job, notWhole } = state ?? {};
+  if (job)
+    return job.jobId === jobIdOf(entry)
+      ? []
+      : [{ code: 'jobUnderWay', procedure: job.procedure, startedAt: job.startedAt }];
+  const { procedure } = entry.body;
+  if (!state || !notWhole || entry.happenedAt < notWhole.at || !isProcedure(procedure)) return [];
+  return fitsAsItStands(procedure, state) ? [] : [{ code: 'startedNotWhole', how: notWhole.how, sinceAt: notWhole.at }];
 }
 
 /** A run of a pump whose oil is out, or that stands open or capped: did it run so, or did nobody log the fill, or that it was closed? */

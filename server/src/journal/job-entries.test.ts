@@ -115,6 +115,27 @@ describe('a job at work', () => {
     expect(house.everyState()).toEqual(rebuiltStates(house));
   });
 
+  test.each<['open' | 'capped', 'exhaustFilter' | 'inlet' | 'layUp', string, boolean]>([
+    // What closes it, or goes on with it, is what it needs.
+    ['open', 'exhaustFilter', 'exhaustFilter', false],
+    ['open', 'exhaustFilter', 'closeUp', false],
+    ['open', 'exhaustFilter', 'oilChange', true],
+    ['open', 'exhaustFilter', 'ballastPurge', true],
+    ['open', 'inlet', 'exhaustFilter', true],
+    ['capped', 'layUp', 'backToWork', false],
+    ['capped', 'layUp', 'oilChange', true],
+    ['capped', 'layUp', 'beforeRun', true],
+    // Lay-up itself opens nothing again that it could close.
+    ['capped', 'layUp', 'layUp', true],
+  ])('left %s by %s: is the start of %s asked about? %s', async (pump, by, next, isAsked) => {
+    const left = jobAt.step(ago(9), { exhaustFilter: 'out', inlet: 'off', layUp: 'caps' }[by], { pump });
+    house.write(jobAt.started(ago(10), by), left, jobAt.ended(ago(8), 'givenUp'));
+    const answer = await served.post('/api/entries', { entries: [jobAt.started(ago(7), next, 'job-b')] });
+    expect(answer.status).toBe(isAsked ? 422 : 201);
+    const told = `"code":"startedNotWhole","how":"${pump}","sinceAt":"${left.happenedAt}"`;
+    expect(JSON.stringify(answer.body).includes(told)).toBe(isAsked);
+  });
+
   test('a second job on a pump is asked about while the first is under way', async () => {
     house.write(START);
     const second = jobAt.started(ago(5), 'bleed', 'job-b');

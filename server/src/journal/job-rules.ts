@@ -1,6 +1,7 @@
 import type { FieldIssue } from '@winter-jar/contracts';
 import {
   DIRT_SCALE_IDS,
+  isProcedure,
   jobIdOf,
   mayNot,
   procedureOf,
@@ -36,7 +37,7 @@ export function procedureIssues(
 ): FieldIssue[] {
   const { procedure } = entry.body;
   const others = entry.body.with ?? [];
-  const known = Object.hasOwn(PROCEDURES, procedure) ? PROCEDURES[procedure as ProcedureId] : null;
+  const known = isProcedure(procedure) ? PROCEDURES[procedure] : null;
   if (!known?.kinds.includes(model.kind))
     return [unknown('body.procedure', procedure, `the id of a procedure that ${model.name} has`)];
   const riders: readonly string[] = ridersOf(procedure as ProcedureId);

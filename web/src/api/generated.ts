@@ -4467,6 +4467,11 @@ export type Question =
       sinceAt: string;
     }
   | {
+      code: 'startedNotWhole';
+      how: 'open' | 'capped';
+      sinceAt: string;
+    }
+  | {
       code: 'jobUnderWay';
       procedure: string;
       startedAt: string;

@@ -1,6 +1,6 @@
 import {
   guideOf,
-  PROCEDURES,
+  isProcedure,
   serviceOfJob,
   type Step,
   type JobMovedBody,
@@ -222,7 +222,7 @@ function Guided({ page, words, job }: EntryPageProps & { job: JobState }) {
 /** Where a house says how it does a step: each under its own procedure, also in the middle of another one. */
 function otherwise({ id, own }: Step, main: ProcedureId): string {
   const [first = '', ...rest] = id.split('.');
-  const [procedure, step] = first in PROCEDURES ? [first, rest.join('.')] : [main, id.replace(/\.rest$/, '')];
+  const [procedure, step] = isProcedure(first) ? [first, rest.join('.')] : [main, id.replace(/\.rest$/, '')];
   return `${procedure}/own-steps?step=${own?.id ?? step}`;
 }
 

@@ -115,6 +115,10 @@ test.each<[Question, RegExp]>([
     /^Inlet and exhaust are capped since yesterday 10:00 by what is logged\. Did it really run so\?/,
   ],
   [
+    { code: 'startedNotWhole', how: 'open', sinceAt: '2031-01-08T10:00:00.000Z' },
+    /^It stands open since yesterday 10:00 by what is logged: .* first .* closed and freed\. Shall this begin/,
+  ],
+  [
     { code: 'jobUnderWay', procedure: 'oilChange', startedAt: '2031-01-08T10:00:00.000Z' },
     /^Oil change is under way on this pump since yesterday 10:00\. Shall another job leave it behind\?$/,
   ],

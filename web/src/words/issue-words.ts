@@ -96,6 +96,11 @@ export function questionWords(question: Question, { print, zone, now }: Words): 
         question: `${NOT_WHOLE_WORDS[question.how]} since ${momentWords(question.sinceAt, zone, now)} by what is logged. Did it really run so? If it was closed and freed, finish that first.`,
         yes: 'It ran so: save it',
       };
+    case 'startedNotWhole':
+      return {
+        question: `${NOT_WHOLE_WORDS[question.how]} since ${momentWords(question.sinceAt, zone, now)} by what is logged: what it needs first is to be closed and freed. Shall this begin all the same?`,
+        yes: 'Yes, begin as it stands',
+      };
     case 'jobUnderWay':
       return {
         question: `${procedureName(question.procedure)} is under way on this pump since ${momentWords(question.startedAt, zone, now)}. Shall another job leave it behind?`,
