@@ -2,7 +2,8 @@ import type { SetUpAnswer, SetUpEffect } from '@winter-jar/contracts';
 import type { Page } from '@playwright/test';
 import { expect, noSidewaysScroll, open, readingTest, test, type ReadYard } from './yard.js';
 
-const house = async (yard: ReadYard) => ((await (await fetch(`${yard.address}/api/set-up`)).json()) as SetUpAnswer).house;
+const house = async (yard: ReadYard) =>
+  ((await (await fetch(`${yard.address}/api/set-up`)).json()) as SetUpAnswer).house;
 const onRound = async (yard: ReadYard) => {
   const { rows } = (await (await fetch(`${yard.address}/api/round`)).json()) as { rows: { name: string }[] };
   return rows.map((r) => r.name);
