@@ -47,6 +47,7 @@ export {
   type ServiceTime,
   timesFor,
   mayNot,
+  boundsAtStep,
   mostAtStep,
   type MayNot,
   NO_JAR,

@@ -1,5 +1,5 @@
 import type { PumpModel } from '../set-up/index.js';
-import { mostAtStep } from './most-at-step.js';
+import { boundsAtStep, mostAtStep } from './most-at-step.js';
 import { PROCEDURES } from './procedures/index.js';
 import type { ProcedureId } from './procedures/procedure-names.js';
 import type { GuideStep } from './service-at.js';
@@ -35,4 +35,14 @@ test.each<[string, ProcedureId, string, Readonly<Record<string, number>>, PumpMo
   ['a pressure', 'exhaustFilter', 'back', {}, VANE, null],
 ])('%s: at most so much', (_, id, step, before, of, most) => {
   expect(mostAtStep(stepOf(id, step) as never, said(id, before), of)).toBe(most);
+});
+
+test.each<[string, ProcedureId, string, ReturnType<typeof boundsAtStep>]>([
+  ['a fill has an amount', 'oilChange', 'fill', { min: 1, wanted: true }],
+  ['what came out may stay unsaid', 'oilChange', 'out', { min: 0, wanted: false }],
+  ['a cold oil is below nothing', 'ballastPurge', 'oilTemp', { wanted: false }],
+  // Over ambient: a bar more is read on a gauge that counts from vacuum.
+  ['a back-pressure', 'exhaustFilter', 'back', { min: 0, max: 100_000, wanted: false }],
+])('%s', (_, id, step, bounds) => {
+  expect(boundsAtStep(stepOf(id, step) as Parameters<typeof boundsAtStep>[0])).toEqual(bounds);
 });

@@ -5,6 +5,20 @@ import type { GuideStep } from './service-at.js';
 
 type Measure = Extract<Step, { kind: 'measure' }>;
 
+/** More than that is read on a gauge that counts from vacuum. */
+const MOST_OVER_AMBIENT_PA = 100_000;
+
+/**
+ * What may be said at a step, at any pump: in mL, °C or Pa. A fill has an amount, any other value may stay unsaid; only a temperature
+ * can be less than nothing.
+ */
+export function boundsAtStep({ goes, of }: Measure): { min?: number; max?: number; wanted: boolean } {
+  const wanted = goes === 'in';
+  if (of === 'temperature') return { wanted };
+  if (goes === 'exhaustPa') return { min: 0, max: MOST_OVER_AMBIENT_PA, wanted };
+  return { min: wanted ? 1 : 0, wanted };
+}
+
 /** What was filled into a sump until now, and not taken off again. */
 function inNowMl(done: readonly GuideStep[], key: SumpKey): number {
   let inMl = 0;

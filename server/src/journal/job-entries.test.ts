@@ -54,7 +54,11 @@ describe('what a job may say', () => {
     ['a step of what is not done with it', jobAt.step(ago(9), 'inlet.off'), 'body.step', /one of warm, cool, lock/],
     ['a step of another procedure', jobAt.step(ago(9), 'wash'), 'body.step', /one of warm, cool, lock/],
     ['what the step does not ask', jobAt.step(ago(9), 'level', { choice: 'never' }), 'body.choice', /low, right, high/],
-    ['less than nothing', jobAt.step(ago(9), 'out', { value: -5 }), 'body.value', /Came out: 0 or more/],
+    ['less than nothing', jobAt.step(ago(9), 'out', { value: -5 }), 'body.value', /came out\? 0 or more/],
+    // The oil is in, and nobody knows how much: the record would have no change of it.
+    ['a fill without its amount', jobAt.step(ago(9), 'fill', { oil: 'in' }), 'body.value', /A number, 1 or more/],
+    ['a fill of nothing', jobAt.step(ago(9), 'fill', { value: 0, oil: 'in' }), 'body.value', /1 or more/],
+    ['a choice that was not made', jobAt.step(ago(9), 'level'), 'body.choice', /low, right, high/],
     [
       'an overhaul where modules are exchanged',
       jobAt.started(ago(9), 'overhaul', 'job-b'),

@@ -1,5 +1,6 @@
 import type { FieldIssue } from '@winter-jar/contracts';
 import {
+  boundsAtStep,
   DIRT_SCALE_IDS,
   isProcedure,
   jobIdOf,
@@ -69,7 +70,7 @@ export function jobIssues(entry: Entry, sql: Pick<WritingStatements, 'jobsStarte
 const OWN_STEP = /^(\w+\.)?own\./;
 
 function stepIssues(
-  { step, choice, value }: Extract<Entry, { kind: 'jobStep' }>['body'],
+  { step, phase, choice, value: said }: Extract<Entry, { kind: 'jobStep' }>['body'],
   started: Extract<Entry, { kind: 'jobStarted' }>['body'],
 ): FieldIssue[] {
   const { steps } = procedureOf({ ...started, with: started.with ?? [] }, {});
@@ -77,13 +78,23 @@ function stepIssues(
   if (OWN_STEP.test(step)) return [];
   const known = steps.find(({ id }) => id === step);
   if (!known) return [unknown('body.step', step, `one of ${steps.map(({ id }) => id).join(', ')}`)];
-  // Only a temperature, and a level off its mark, can be less than nothing.
-  if (known.kind === 'measure' && known.of !== 'temperature' && typeof value === 'number' && value < 0)
-    return [{ field: 'body.value', value, code: 'notRight', right: `${known.label}: 0 or more` }];
+  const isDone = phase === 'done';
+  const value = said ?? null;
+  const wrong = isDone && known.kind === 'measure' ? notRightAt(known, value) : null;
+  if (wrong) return [{ field: 'body.value', value, code: 'notRight', right: `${known.words} ${wrong}` }];
   const right = choicesOf(known);
-  return !choice || !right || right.includes(choice)
-    ? []
-    : [unknown('body.choice', choice, `one of ${right.join(', ')}`)];
+  const isMissing = isDone && known.kind === 'choose' && !choice;
+  return right && (choice ? !right.includes(choice) : isMissing)
+    ? [unknown('body.choice', choice ?? null, `one of ${right.join(', ')}`)]
+    : [];
+}
+
+/** What a value at a step would have to be; null where it is right. */
+function notRightAt(step: Extract<Step, { kind: 'measure' }>, value: number | null): string | null {
+  const { min = -Infinity, max = Infinity, wanted } = boundsAtStep(step);
+  if (value === null) return wanted ? `A number, ${min} or more.` : null;
+  if (value < min) return `${min} or more.`;
+  return value > max ? `At most ${max}.` : null;
 }
 
 /** What may be chosen at a step; null where it is another one's affair, such as which oil was filled. */

@@ -1,4 +1,4 @@
-import { mostAtStep } from '@winter-jar/core';
+import { boundsAtStep, mostAtStep } from '@winter-jar/core';
 import { useState } from 'react';
 import { useUnits } from '../device/use-units.js';
 import { ProductField, productOf } from '../entry/product-field.js';
@@ -10,32 +10,23 @@ import { fillRefusal } from './fill-refusal.js';
 import { BackPressureLimits } from './model-facts.js';
 import type { StepProps } from './step-props.js';
 
-/** More than that is read on a gauge that counts from vacuum. */
-const MOST_OVER_AMBIENT_PA = 100_000;
-
-function boundsOf({ goes, of }: StepProps<'measure'>['step']): { min?: number; max?: number } {
-  if (of === 'temperature') return {};
-  if (goes === 'exhaustPa') return { min: 0, max: MOST_OVER_AMBIENT_PA };
-  return { min: goes === 'in' ? 1 : 0 };
-}
-
 /** One number; what nobody measured stays unsaid, but a fill has an amount. */
 export function Measured({ step, done, page, busy, onAnswer }: StepProps<'measure'>) {
   const units = useUnits();
   const [text, setText] = useState('');
   const [productId, setProductId] = useState('');
   const [issues, setIssues] = useState<Readonly<Record<string, string>>>({});
-  const isFill = step.goes === 'in';
+  const { wanted, ...bounds } = boundsAtStep(step);
   const before = productOf(page, step.sumps?.[0] ?? 'oil');
   const offMl = done.findLast(({ shown }) => shown.step.id === step.byGlass)?.said?.value ?? null;
   const offer = offMl === null || offMl === 0 ? null : quantityText(Math.abs(offMl), units.volume);
   const barred = before === null ? null : fillRefusal(page, step, before);
-  const comesIn = isFill || step.goes === 'added';
+  const comesIn = wanted || step.goes === 'added';
   // Oil that comes in has a name; of one that may not come in another is asked for.
   const asksProduct = comesIn && (step.asksProduct || before === null || barred !== null);
   function answer() {
     const fields = fieldReader(units);
-    const value = fields.wanted('value', text, step.of, boundsOf(step));
+    const value = fields.wanted('value', text, step.of, bounds);
     const most = mostAtStep(step, done, page.setUp.model);
     if (most !== null && value > most)
       fields.refuse(
@@ -75,7 +66,7 @@ export function Measured({ step, done, page, busy, onAnswer }: StepProps<'measur
         <Button type="submit" size="field" look="solid" disabled={busy} className="min-w-40 justify-center">
           Next
         </Button>
-        {!isFill && (
+        {!wanted && (
           <Button size="field" disabled={busy} onClick={() => onAnswer({ value: null })}>
             Not measured
           </Button>
