@@ -9,6 +9,8 @@ export type Question =
   | { readonly code: 'drained'; readonly drainedAt: string }
   /** A service opened or capped it, and nobody has closed or freed it by what is logged. */
   | { readonly code: 'notWhole'; readonly how: Exclude<PumpLeft, 'closed'>; readonly sinceAt: string }
+  /** A service that runs it, or takes of its oil, is started on a pump whose oil is out. */
+  | { readonly code: 'startedDrained'; readonly drainedAt: string }
   /** A service is started on a pump that stands open or capped, and is not one that closes it or goes on with it. */
   | { readonly code: 'startedNotWhole'; readonly how: Exclude<PumpLeft, 'closed'>; readonly sinceAt: string }
   /** A service is under way on the pump: another one leaves it behind. */
@@ -84,6 +86,7 @@ const CODES: Readonly<Record<Question['code'], true>> = {
   takenOver: true,
   drained: true,
   notWhole: true,
+  startedDrained: true,
   startedNotWhole: true,
   jobUnderWay: true,
   unfitOil: true,

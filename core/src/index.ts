@@ -59,6 +59,7 @@ export {
   type Procedure,
   type ProcedureId,
   fitsAsItStands,
+  needsOilIn,
   isProcedure,
   PROCEDURES,
   PROCEDURE_NAMES,

@@ -271,7 +271,7 @@ test('a flush that gets no cleaner ends, and the housing clean that follows does
   const after = serviceAt('housingClean', { ...initialState('p1'), drained }, setUpOf('p1'));
   const ids = after.steps.map(({ step }) => step.id);
   expect(ids).not.toEqual(expect.arrayContaining(['drain']));
-  expect(ids.slice(0, 3)).toEqual(['lock', 'vent', 'caseOff']);
+  expect(ids.slice(0, 4)).toEqual(['lock', 'vent', 'seal', 'caseOff']);
 });
 
 test('what is chosen at a step is known by its id', () => {

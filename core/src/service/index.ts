@@ -40,6 +40,7 @@ export { NO_JAR, partsUsed, type RecordLine, recordOf } from './record.js';
 export {
   amountAt,
   fitsAsItStands,
+  needsOilIn,
   proceduresAt,
   ridersAt,
   serviceAt,

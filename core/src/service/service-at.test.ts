@@ -236,3 +236,26 @@ test('a swap that was given up with the oil out leads to no run before it is fil
     'in',
   ]);
 });
+
+test.each<[string, Place]>([
+  ['a plain pump', PLAIN],
+  ['one with an oil filter', FILTER],
+  ['solvent in it', SOLVENT],
+  ['PFPE', PFPE],
+  ['a booster', BOOSTER],
+])('with its oil out nothing runs %s before it is filled, and nothing is filled through an open plug', (_, place) => {
+  const { state, setUp } = pumpAt(place);
+  const found = { ...state, drained: { at: at(400), who: null, jobId: 'job-a' } };
+  const ids = proceduresAt(found, setUp);
+  expect(ids).toEqual(expect.arrayContaining(setUp.model.kind === 'vane' ? ['flush', 'layUp'] : ['boosterOil']));
+  for (const id of ids) {
+    const steps = serviceAt(id, found, setUp).steps.map(({ step }) => step);
+    // A flush is filled and run in one step.
+    const fill = steps.findIndex(({ risks }) => risks?.includes('oilIn'));
+    const runs = steps.findIndex(({ risks }) => risks?.includes('starts'));
+    expect([id, runs < 0 || (fill >= 0 && fill <= runs)]).toEqual([id, true]);
+    // A swap fills another pump.
+    const isOpen = setUp.model.kind === 'vane' && fill >= 0 && id !== 'pumpSwap';
+    if (isOpen) expect([id, steps.slice(0, fill).some((step) => step.id === 'seal')]).toEqual([id, true]);
+  }
+});

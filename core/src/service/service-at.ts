@@ -97,6 +97,9 @@ export function fitsAsItStands(id: ProcedureId, { job, notWhole }: Pick<PumpStat
   return goesOn || (when ?? []).includes(notWhole.how);
 }
 
+/** Without oil in it a pump is filled before it is run, bled or looked at. */
+export const needsOilIn = (id: ProcedureId): boolean => (PROCEDURES[id].when ?? []).includes('!drained');
+
 /** The procedures that a pump has as it stands now, in the order of docs/trade.md 8. */
 export function proceduresAt(state: PumpState, setUp: PumpSetUp): ProcedureId[] {
   const place = servicePlaceOf(state, setUp);

@@ -9,6 +9,7 @@ import {
   isProcedure,
   jarShapeOf,
   jobIdOf,
+  needsOilIn,
   pumpIdsOf,
   runMinutes,
   TASKS,
@@ -266,14 +267,23 @@ function jobQuestions(
   sql: WritingStatements,
 ): Question[] {
   const state = stateOf(pumpId, sql);
-  const { job, notWhole } = state ?? {};
+  if (!state) return [];
+  const { job, notWhole, drained } = state;
   if (job)
     return job.jobId === jobIdOf(entry)
       ? []
       : [{ code: 'jobUnderWay', procedure: job.procedure, startedAt: job.startedAt }];
   const { procedure } = entry.body;
-  if (!state || !notWhole || entry.happenedAt < notWhole.at || !isProcedure(procedure)) return [];
-  return fitsAsItStands(procedure, state) ? [] : [{ code: 'startedNotWhole', how: notWhole.how, sinceAt: notWhole.at }];
+  if (!isProcedure(procedure)) return [];
+  const isAfter = (at: string) => entry.happenedAt >= at;
+  return [
+    ...(drained && isAfter(drained.at) && needsOilIn(procedure)
+      ? [{ code: 'startedDrained', drainedAt: drained.at } as const]
+      : []),
+    ...(notWhole && isAfter(notWhole.at) && !fitsAsItStands(procedure, state)
+      ? [{ code: 'startedNotWhole', how: notWhole.how, sinceAt: notWhole.at } as const]
+      : []),
+  ];
 }
 
 /** A run of a pump whose oil is out, or that stands open or capped: did it run so, or did nobody log the fill, or that it was closed? */

@@ -140,6 +140,28 @@ describe('a job at work', () => {
     expect(JSON.stringify(answer.body).includes(told)).toBe(isAsked);
   });
 
+  test.each<[string, boolean]>([
+    // Run, or bled, without oil: no. Filled, opened or sent away: yes.
+    ['ballastPurge', true],
+    ['bleed', true],
+    ['beforeRun', true],
+    ['afterRun', true],
+    ['leakHunt', true],
+    ['oilChange', false],
+    ['flush', false],
+    ['housingClean', false],
+    ['exhaustFilter', false],
+    ['layUp', false],
+    ['pumpSwap', false],
+  ])('its oil is out: is the start of %s asked about? %s', async (next, isAsked) => {
+    const out = jobAt.step(ago(9), 'drain', { oil: 'out' });
+    house.write(START, out, jobAt.ended(ago(8), 'givenUp'));
+    const answer = await served.post('/api/entries', { entries: [jobAt.started(ago(7), next, 'job-b')] });
+    expect(answer.status).toBe(isAsked ? 422 : 201);
+    const told = `"code":"startedDrained","drainedAt":"${out.happenedAt}"`;
+    expect(JSON.stringify(answer.body).includes(told)).toBe(isAsked);
+  });
+
   test('a second job on a pump is asked about while the first is under way', async () => {
     house.write(START);
     const second = jobAt.started(ago(5), 'bleed', 'job-b');

@@ -4467,6 +4467,10 @@ export type Question =
       sinceAt: string;
     }
   | {
+      code: 'startedDrained';
+      drainedAt: string;
+    }
+  | {
       code: 'startedNotWhole';
       how: 'open' | 'capped';
       sinceAt: string;

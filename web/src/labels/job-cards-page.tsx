@@ -68,6 +68,12 @@ function JobCards({ page, words }: EntryPageProps) {
           {momentWords(state.notWhole.at, row.zone, words.now)}: close and free it first, then its other services.
         </p>
       )}
+      {state.drained && !state.job && (
+        <p role="status" className="mt-4 border-l-4 border-stop bg-sheet p-3">
+          <span className="font-semibold">No oil in it</span> since {momentWords(state.drained.at, row.zone, words.now)}
+          : fill it first; what runs it comes back then.
+        </p>
+      )}
       {row.running.length > 0 && (
         <div className="mt-4 flex flex-col gap-2">
           <p className="font-semibold">

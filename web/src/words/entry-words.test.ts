@@ -115,6 +115,10 @@ test.each<[Question, RegExp]>([
     /^Inlet and exhaust are capped since yesterday 10:00 by what is logged\. Did it really run so\?/,
   ],
   [
+    { code: 'startedDrained', drainedAt: '2031-01-08T10:00:00.000Z' },
+    /^No oil in it since yesterday 10:00 by what is logged: it is filled first\. Shall this begin all the same\?$/,
+  ],
+  [
     { code: 'startedNotWhole', how: 'open', sinceAt: '2031-01-08T10:00:00.000Z' },
     /^It stands open since yesterday 10:00 by what is logged: .* first .* closed and freed\. Shall this begin/,
   ],

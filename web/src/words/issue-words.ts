@@ -96,6 +96,11 @@ export function questionWords(question: Question, { print, zone, now }: Words): 
         question: `${NOT_WHOLE_WORDS[question.how]} since ${momentWords(question.sinceAt, zone, now)} by what is logged. Did it really run so? If it was closed and freed, finish that first.`,
         yes: 'It ran so: save it',
       };
+    case 'startedDrained':
+      return {
+        question: `No oil in it since ${momentWords(question.drainedAt, zone, now)} by what is logged: it is filled first. Shall this begin all the same?`,
+        yes: 'Yes, begin as it stands',
+      };
     case 'startedNotWhole':
       return {
         question: `${NOT_WHOLE_WORDS[question.how]} since ${momentWords(question.sinceAt, zone, now)} by what is logged: what it needs first is to be closed and freed. Shall this begin all the same?`,

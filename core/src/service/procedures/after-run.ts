@@ -6,6 +6,8 @@ export const AFTER_RUN: Procedure = {
   name: PROCEDURE_NAMES.afterRun,
   tasks: [],
   kinds: ['vane'],
+  // Without oil in it a pump is not run.
+  when: ['!drained'],
   skill: 'operator',
   atHand: [],
   steps: [

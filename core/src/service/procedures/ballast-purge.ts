@@ -6,6 +6,8 @@ export const BALLAST_PURGE: Procedure = {
   name: PROCEDURE_NAMES.ballastPurge,
   tasks: ['purge'],
   kinds: ['vane'],
+  // Without oil in it a pump is not run.
+  when: ['!drained'],
   skill: 'operator',
   atHand: ['a jar', 'nitrogen from a regulator with relief, where air is barred'],
   steps: [

@@ -12,6 +12,8 @@ export const BEFORE_RUN: Procedure = {
   name: PROCEDURE_NAMES.beforeRun,
   tasks: [],
   kinds: ['vane'],
+  // Without oil in it a pump is not run.
+  when: ['!drained'],
   skill: 'operator',
   atHand: [],
   steps: [

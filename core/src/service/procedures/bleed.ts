@@ -8,7 +8,7 @@ export const BLEED: Procedure = {
   tasks: ['bleed'],
   kinds: ['vane'],
   // Where water floats there is nothing to bleed at the bottom.
-  when: ['!denser'],
+  when: ['!denser', '!drained'],
   skill: 'operator',
   atHand: ['a jar', 'oil of the same product', 'gloves', 'rags'],
   steps: [

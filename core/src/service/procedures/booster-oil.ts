@@ -17,7 +17,7 @@ export const BOOSTER_OIL: Procedure = {
   steps: [
     {
       id: 'warm',
-      when: ['!open', '!capped'],
+      when: ['!drained', '!open', '!capped'],
       kind: 'wait',
       minutes: 20,
       until: 'its oil is warm',

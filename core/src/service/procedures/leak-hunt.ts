@@ -12,6 +12,8 @@ export const LEAK_HUNT: Procedure = {
   name: PROCEDURE_NAMES.leakHunt,
   tasks: [],
   kinds: ['vane'],
+  // Without oil in it a pump is not run.
+  when: ['!drained'],
   skill: 'technician',
   atHand: ['a second gauge', 'stoppers and blank flanges', 'bubble liquid', 'clean seals'],
   steps: LEAK_STEPS.map(({ id, name, how, cautions, checkId, passed, failed, needsTrap }): Step => ({

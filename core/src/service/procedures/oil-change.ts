@@ -59,8 +59,9 @@ const DRAINING: readonly Step[] = [
     risks: ['wipes'],
   },
 ];
-/** Nothing of it where the oil is out already. */
-export const DRAIN: readonly Step[] = DRAINING.map((step) => ({ ...step, when: ['!drained'] }));
+/** Where the oil is out already the plug may still be: what is filled would run out on the floor. */
+const isDone = ({ id }: Step): boolean => id !== 'seal';
+export const DRAIN: readonly Step[] = DRAINING.map((step) => (isDone(step) ? { ...step, when: ['!drained'] } : step));
 
 export const OIL_CHANGE: Procedure = {
   letter: 'B',
