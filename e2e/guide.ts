@@ -8,6 +8,16 @@ import { expect, letPass, open, type ReadYard } from './yard.js';
 export const drained = (outMl: number | null): readonly Answer[] =>
   [{}, {}, {}, {}, {}, {}, {}, { value: outMl }, {}, {}] satisfies Answer[];
 
+/** One dot, as a camera gives it. */
+export const PICTURE = {
+  name: 'p.png',
+  mimeType: 'image/png',
+  buffer: Buffer.from(
+    'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
+    'base64',
+  ),
+};
+
 const OTHER_PHONE = { device: 'another-phone', acknowledged: [], bodyVersion: 1 };
 
 /** What leads up to the steps that a test is about, written as the guide writes it, without a browser. */

@@ -1,11 +1,6 @@
 import { moderateOrWorse } from './axe-findings.js';
-import { drained, guide, say } from './guide.js';
+import { drained, guide, PICTURE, say } from './guide.js';
 import { expect, noSidewaysScroll, open, test } from './yard.js';
-
-const PICTURE = Buffer.from(
-  'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
-  'base64',
-);
 
 test('an overhaul: apart into numbered bags with a photograph of each, together in the reverse order', async ({
   page,
@@ -30,7 +25,7 @@ test('an overhaul: apart into numbered bags with a photograph of each, together 
   await page.getByRole('link', { name: 'Back', exact: true }).click();
   await expect(apart).toBeVisible();
 
-  await apart.locator('input[type=file]').setInputFiles({ name: 'p.png', mimeType: 'image/png', buffer: PICTURE });
+  await apart.locator('input[type=file]').setInputFiles(PICTURE);
   await expect(apart.getByRole('img', { name: 'The photograph as it was' })).toBeVisible();
   await page.setViewportSize({ width: 390, height: 844 });
   await noSidewaysScroll(page);

@@ -16,6 +16,7 @@ import { Chips } from '../ui/chips.js';
 import { TextField } from '../ui/field.js';
 import { echoOf, typedNumber, typedText } from '../ui/typed-number.js';
 import { DIRT_SCALE_WORDS, dirtWords } from '../words/dirt-words.js';
+import { AnswerForm } from './answer-form.js';
 import type { Answer } from './job-entries.js';
 
 /** How dirty the oil is: on a scale that is chosen at the first reading. */
@@ -74,12 +75,11 @@ export function DirtReading({
   const { name, hint } = DIRT_SCALE_WORDS[scale];
   const echo = echoOf(shown, { min, max });
   return (
-    <form
-      className="flex flex-col gap-4"
-      onSubmit={(event) => {
-        event.preventDefault();
-        answer();
-      }}
+    <AnswerForm
+      busy={busy}
+      unsaid={step.asks === 'target' ? null : 'Not read'}
+      onNext={answer}
+      onUnsaid={() => onAnswer({ value: null })}
     >
       {step.asks === 'start' && (
         <Chips
@@ -104,16 +104,6 @@ export function DirtReading({
           As last read: {dirtWords(scale, last)}
         </Button>
       )}
-      <div className="flex flex-wrap gap-3">
-        <Button type="submit" size="field" look="solid" disabled={busy} className="min-w-40 justify-center">
-          Next
-        </Button>
-        {step.asks !== 'target' && (
-          <Button size="field" disabled={busy} onClick={() => onAnswer({ value: null })}>
-            Not read
-          </Button>
-        )}
-      </div>
-    </form>
+    </AnswerForm>
   );
 }

@@ -6,6 +6,7 @@ import { fieldReader } from '../forms/read-quantity.js';
 import { Button } from '../ui/button.js';
 import { QuantityField } from '../ui/quantity-field.js';
 import { quantityText } from '../ui/quantity-text.js';
+import { AnswerForm } from './answer-form.js';
 import { fillRefusal } from './fill-refusal.js';
 import { BackPressureLimits } from './model-facts.js';
 import type { StepProps } from './step-props.js';
@@ -40,12 +41,11 @@ export function Measured({ step, done, page, busy, onAnswer }: StepProps<'measur
     if (!fields.hasIssues()) onAnswer({ value, choice: productId || null });
   }
   return (
-    <form
-      className="flex flex-col gap-4"
-      onSubmit={(event) => {
-        event.preventDefault();
-        answer();
-      }}
+    <AnswerForm
+      busy={busy}
+      unsaid={wanted ? null : 'Not measured'}
+      onNext={answer}
+      onUnsaid={() => onAnswer({ value: null })}
     >
       {barred && !step.asksProduct && (
         <p role="alert" className="border-l-4 border-stop bg-sheet p-3 text-[17px]">
@@ -62,16 +62,6 @@ export function Measured({ step, done, page, busy, onAnswer }: StepProps<'measur
           By the glass, to the middle: about {offer}
         </Button>
       )}
-      <div className="flex flex-wrap gap-3">
-        <Button type="submit" size="field" look="solid" disabled={busy} className="min-w-40 justify-center">
-          Next
-        </Button>
-        {!wanted && (
-          <Button size="field" disabled={busy} onClick={() => onAnswer({ value: null })}>
-            Not measured
-          </Button>
-        )}
-      </div>
-    </form>
+    </AnswerForm>
   );
 }
