@@ -1,27 +1,14 @@
 // docs/service.md from the procedures in core.
 const KINDS = { vane: 'vane pumps', booster: 'boosters', dry: 'dry pumps' };
-/** Of the conditions that procedures and steps go by. */
-const CONDITIONS = {
-  oilFilter: 'with an oil filter',
-  '!oilFilter': 'without an oil filter',
-  solvent: 'with solvent in the oil',
-  '!solvent': 'without solvent in the oil',
-  '!drained': 'where its oil is not out already',
-  '!denser': 'where water sinks in the oil',
-  coldTrap: 'with a cold trap',
-  oil: 'where it holds oil',
-  open: 'where it stands open',
-  '!open': 'where it does not stand open',
-  capped: 'where it is capped',
-  '!capped': 'where it is not capped',
-};
-const condition = (c) => CONDITIONS[c] ?? c;
-const conditions = (when) => (when?.length ? ` _(${when.map(condition).join(', ')})_` : '');
-
 const choice = ({ words, goTo, follow, ends }) =>
   `${words}${goTo ? ` (on at “${goTo}”)` : ''}${follow ? ` (${follow} follows)` : ends ? ' (ends)' : ''}`;
 
-function step(s) {
+const conditionsBy =
+  ({ CONDITION_WORDS }) =>
+  (when) =>
+    when?.length ? ` _(${when.map((c) => CONDITION_WORDS[c] ?? c).join(', ')})_` : '';
+
+const step = (conditions) => (s) => {
   const asked = {
     do: '',
     wait: ` Wait ${s.until ? `until ${s.until}, ` : ''}about ${s.minutes} min.`,
@@ -31,19 +18,21 @@ function step(s) {
     choose: ` Answers: ${s.choices?.map(choice).join(' · ')}.`,
   }[s.kind];
   return `1. ${s.words.replace('{amount}', '…')}${asked}${conditions(s.when)}`;
-}
+};
 
 const visit = (riders, names) =>
   riders.length > 0 ? `In the same visit: ${riders.map((id) => names[id]).join('; ')}.\n\n` : '';
 
-const procedure =
-  ({ ridersOf, PROCEDURE_NAMES }) =>
-  ([id, p]) => `## ${p.letter}. ${p.name}
+const procedure = (core) => {
+  const { ridersOf, PROCEDURE_NAMES } = core;
+  const conditions = conditionsBy(core);
+  return ([id, p]) => `## ${p.letter}. ${p.name}
 
 \`${id}\` · ${p.kinds.map((k) => KINDS[k]).join(', ')} · ${p.skill}${conditions(p.when)}
 
-${visit(ridersOf(id), PROCEDURE_NAMES)}${p.atHand.length > 0 ? `At hand: ${p.atHand.join('; ')}.\n\n` : ''}${p.steps.map(step).join('\n')}
+${visit(ridersOf(id), PROCEDURE_NAMES)}${p.atHand.length > 0 ? `At hand: ${p.atHand.join('; ')}.\n\n` : ''}${p.steps.map(step(conditions)).join('\n')}
 `;
+};
 
 /** @param core what core exports */
 export const servicePage = (core) => `<!-- Made by \`npm run knowledge\` from core/src/service. -->

@@ -48,6 +48,8 @@ export {
   timesFor,
   mayNot,
   boundsAtStep,
+  CONDITION_WORDS,
+  onlyWords,
   mostAtStep,
   type MayNot,
   NO_JAR,

@@ -21,6 +21,7 @@ export {
   type StepKind,
 } from './procedure.js';
 export { mayNot, type MayNot } from './who-may.js';
+export { CONDITION_WORDS, onlyWords } from './condition-words.js';
 export { boundsAtStep, mostAtStep } from './most-at-step.js';
 export { isProcedure, PROCEDURES } from './procedures/index.js';
 export { PROCEDURE_NAMES, type ProcedureId } from './procedures/procedure-names.js';

@@ -1,12 +1,12 @@
 import { initialState } from '../fold/index.js';
 import type { OwnStep } from '../set-up/index.js';
-import { bookOf } from '../testing/small-yard.js';
+import { at, bookOf } from '../testing/small-yard.js';
 import { guideOf } from './guide.js';
+import { onlyWords } from './condition-words.js';
 import { mayLeaveOut, ownStepIssue } from './own-steps.js';
 import { PROCEDURES } from './procedures/index.js';
 import type { ProcedureId } from './procedures/procedure-names.js';
 import { serviceAt, serviceOfJob } from './service-at.js';
-import { at } from '../testing/small-yard.js';
 
 const pump = bookOf().pumpAt({ pumpId: 'p1', instant: at(1) })!;
 const setUpWith = (ownSteps: readonly OwnStep[]) => ({ ...pump, model: { ...pump.model, ownSteps } });
@@ -133,4 +133,14 @@ test('what a house adds behind the step that a job is at leads nobody back', () 
   const { done, current, ahead } = guideOf(service, job);
   expect(done.map(({ shown }) => shown.step.id)).toEqual(['warm', 'lock', 'vent']);
   expect([current?.shown.step.id, ahead[0]?.step.id]).toEqual(['fillPlug', 'own.b']);
+});
+
+test.each<[string, string | null]>([
+  ['warm', 'Only without solvent in the oil.'],
+  ['cool', 'Only with solvent in the oil.'],
+  // How the pump was found is no matter of the house.
+  ['drain', null],
+  ['lock', null],
+])('where the step %s is done at all: %s', (id, words) => {
+  expect(onlyWords(PROCEDURES.oilChange.steps.find((step) => step.id === id)!)).toBe(words);
 });

@@ -2,6 +2,7 @@ import { cautionsOf, placeOf, type CautionId } from '../cautions/index.js';
 import { holdsDenserOil, type PumpState } from '../fold/index.js';
 import type { JobState, StepSaid, WaitBegun } from '../job/index.js';
 import type { PumpSetUp } from '../set-up/index.js';
+import { AS_FOUND } from './condition-words.js';
 import { flushFills, type FlushFill } from './flush.js';
 import { PROCEDURES } from './procedures/index.js';
 import type { ProcedureId } from './procedures/procedure-names.js';
@@ -109,9 +110,6 @@ export function proceduresAt(state: PumpState, setUp: PumpSetUp): ProcedureId[] 
   });
 }
 
-/** Conditions that do not change while a job goes on. */
-const FIXED: readonly Condition[] = ['drained', '!drained', 'open', '!open', 'capped', '!capped'];
-
 /**
  * The steps of a procedure that apply. In the middle of a job what was answered stays, and a step that has come to apply since, behind
  * one that was answered, leads nobody back: with the oil out it is no use to let it cool.
@@ -121,7 +119,7 @@ function stepsThatApply({ steps }: Procedure, place: ServicePlace, said: readonl
   const last = steps.findLastIndex((step) => answered.has(step.id));
   return steps.filter((step, i) => {
     if (answered.has(step.id)) return true;
-    const mayChange = step.own !== undefined || (step.when ?? []).some((condition) => !FIXED.includes(condition));
+    const mayChange = step.own !== undefined || (step.when ?? []).some((condition) => !AS_FOUND.includes(condition));
     return holds(step.when, place) && !(mayChange && i < last);
   });
 }

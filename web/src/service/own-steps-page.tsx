@@ -1,5 +1,6 @@
 import {
   amountAt,
+  onlyWords,
   PROCEDURES,
   proceduresAt,
   withOwnSteps,
@@ -95,6 +96,7 @@ function OwnSteps({ page, id }: EntryPageProps & { id: ProcedureId }) {
                       The procedure says: {said(step, step.own?.insteadOf ?? '')}
                     </p>
                   )}
+                  {!isAdded && onlyWords(step) && <p className="text-[14px] text-ink-2">{onlyWords(step)}</p>}
                   {isAdded && <p className="text-[14px] text-ink-2">A step of this house, {step.minutes} min</p>}
                   {out && <p className="text-[14px] font-semibold">Left out here</p>}
                   {step.own?.photoId && <StepPhoto photoId={step.own.photoId} small />}
