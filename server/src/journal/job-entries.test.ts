@@ -119,48 +119,44 @@ describe('a job at work', () => {
     expect(house.everyState()).toEqual(rebuiltStates(house));
   });
 
-  test.each<['open' | 'capped', 'exhaustFilter' | 'inlet' | 'layUp', string, boolean]>([
-    // What closes it, or goes on with it, is what it needs.
-    ['open', 'exhaustFilter', 'exhaustFilter', false],
-    ['open', 'exhaustFilter', 'closeUp', false],
-    ['open', 'exhaustFilter', 'oilChange', true],
-    ['open', 'exhaustFilter', 'ballastPurge', true],
-    ['open', 'inlet', 'exhaustFilter', true],
-    ['capped', 'layUp', 'backToWork', false],
-    ['capped', 'layUp', 'oilChange', true],
-    ['capped', 'layUp', 'beforeRun', true],
-    // Lay-up itself opens nothing again that it could close.
-    ['capped', 'layUp', 'layUp', true],
-  ])('left %s by %s: is the start of %s asked about? %s', async (pump, by, next, isAsked) => {
-    const left = jobAt.step(ago(9), { exhaustFilter: 'out', inlet: 'off', layUp: 'caps' }[by], { pump });
-    house.write(jobAt.started(ago(10), by), left, jobAt.ended(ago(8), 'givenUp'));
-    const answer = await served.post('/api/entries', { entries: [jobAt.started(ago(7), next, 'job-b')] });
-    expect(answer.status).toBe(isAsked ? 422 : 201);
-    const told = `"code":"startedNotWhole","how":"${pump}","sinceAt":"${left.happenedAt}"`;
-    expect(JSON.stringify(answer.body).includes(told)).toBe(isAsked);
-  });
-
-  test.each<[string, boolean]>([
-    // Run, or bled, without oil: no. Filled, opened or sent away: yes.
-    ['ballastPurge', true],
-    ['bleed', true],
-    ['beforeRun', true],
-    ['afterRun', true],
-    ['leakHunt', true],
-    ['oilChange', false],
-    ['flush', false],
-    ['housingClean', false],
-    ['exhaustFilter', false],
-    ['layUp', false],
-    ['pumpSwap', false],
-  ])('its oil is out: is the start of %s asked about? %s', async (next, isAsked) => {
-    const out = jobAt.step(ago(9), 'drain', { oil: 'out' });
-    house.write(START, out, jobAt.ended(ago(8), 'givenUp'));
-    const answer = await served.post('/api/entries', { entries: [jobAt.started(ago(7), next, 'job-b')] });
-    expect(answer.status).toBe(isAsked ? 422 : 201);
-    const told = `"code":"startedDrained","drainedAt":"${out.happenedAt}"`;
-    expect(JSON.stringify(answer.body).includes(told)).toBe(isAsked);
-  });
+  // What closes it or goes on with it is what it needs; without oil it is filled, opened or sent away, and not run or bled.
+  test.each<[string, string, Entry, string, readonly string[], readonly string[]]>([
+    [
+      ...(['open by its exhaust filter', 'exhaustFilter', jobAt.step(ago(9), 'out', { pump: 'open' })] as const),
+      ...(['startedNotWhole', ['exhaustFilter', 'closeUp'], ['oilChange', 'ballastPurge', 'inlet']] as const),
+    ],
+    [
+      ...(['open by its inlet', 'inlet', jobAt.step(ago(9), 'off', { pump: 'open' })] as const),
+      ...(['startedNotWhole', ['inlet'], ['exhaustFilter', 'layUp']] as const),
+    ],
+    [
+      // Lay-up opens nothing again that it could close.
+      ...(['capped', 'layUp', jobAt.step(ago(9), 'caps', { pump: 'capped' })] as const),
+      ...(['startedNotWhole', ['backToWork'], ['oilChange', 'beforeRun', 'layUp']] as const),
+    ],
+    [
+      ...(['without oil', 'oilChange', jobAt.step(ago(9), 'drain', { oil: 'out' })] as const),
+      'startedDrained',
+      ['oilChange', 'flush', 'housingClean', 'exhaustFilter', 'layUp', 'pumpSwap'],
+      ['ballastPurge', 'bleed', 'beforeRun', 'afterRun', 'leakHunt'],
+    ],
+  ])(
+    'left %s a pump takes the start of some services, and asks about others',
+    async (_, by, left, code, fit, others) => {
+      house.write(jobAt.started(ago(10), by), left, jobAt.ended(ago(8), 'givenUp'));
+      const start = (next: string) =>
+        served.post('/api/entries', { entries: [jobAt.started(ago(7), next, `job-${next}`)] });
+      for (const next of others) {
+        const { status, body } = await start(next);
+        const [asked] = (body as { answers: { questions?: { code: string }[] }[] }).answers;
+        expect([next, status, asked?.questions?.map((q) => q.code)]).toEqual([next, 422, [code]]);
+      }
+      for (const next of fit) {
+        expect([next, (await start(next)).status]).toEqual([next, 201]);
+        house.write(jobAt.ended(ago(7), 'givenUp', `job-${next}`));
+      }
+    },
+  );
 
   test('a second job on a pump is asked about while the first is under way', async () => {
     house.write(START);
