@@ -137,6 +137,12 @@ test('a flush that gets no cleaner becomes a housing clean, which does not drain
   await page.getByRole('button', { name: 'Give it up' }).click();
   await expect(page).toHaveURL(/\/jobs\//);
   expect((await yard.pump('hs-01')).row.reasons[0]).toMatchObject({ code: 'drained', act: 'change' });
+  // What fills it comes first, and nothing that would run it so.
+  await open(page, yard, '/pumps/hs-01/job-cards');
+  await expect(page.getByText(/^No oil in it since .*: fill it first/)).toBeVisible();
+  const services = page.getByRole('main').getByRole('listitem');
+  await expect(services.first()).toContainText('Oil change');
+  await expect(services.filter({ hasText: /^(Ballast purge|Bleed|Before a run|Leak hunt)/ })).toHaveCount(0);
 });
 
 test('with solvent in the oil a purge is led past the air', async ({ page, yard }) => {

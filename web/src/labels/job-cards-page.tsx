@@ -20,6 +20,8 @@ export function JobCardsPage() {
 
 /** What closes or frees a pump that nobody may start as it stands. */
 const CLOSES: readonly ProcedureId[] = ['closeUp', 'backToWork'];
+/** And one whose oil is out. */
+const FILLS: readonly ProcedureId[] = ['oilChange', 'oilAndFilter', 'boosterOil'];
 
 function JobCards({ page, words }: EntryPageProps) {
   const { row, state, setUp } = page;
@@ -30,6 +32,7 @@ function JobCards({ page, words }: EntryPageProps) {
   const asksFor = search.get('task') as TaskId | null;
   const rank = (id: ProcedureId): number => {
     if (CLOSES.includes(id)) return Infinity;
+    if (state.drained && FILLS.includes(id)) return Number.MAX_VALUE;
     const does = [id, ...ridersWanted(id, page)].flatMap((one) => PROCEDURES[one].tasks);
     const asked = asksFor !== null && does.includes(asksFor);
     const isWanted = PROCEDURES[id].tasks.includes(asksFor as TaskId) || wantedOf(PROCEDURES[id].tasks, page);
