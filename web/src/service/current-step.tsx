@@ -54,7 +54,11 @@ export function CurrentStep({
     <section
       aria-label={`Step ${number} of ${count}`}
       className="flex max-w-[640px] flex-col gap-4"
-      onClickCapture={(e) => isTapOfBefore(e, came.current) && e.stopPropagation()}
+      onClickCapture={(e) => {
+        if (!isTapOfBefore(e, came.current)) return;
+        e.preventDefault();
+        e.stopPropagation();
+      }}
     >
       <p className="text-[15px] text-ink-2">
         Step {number} of {count}
