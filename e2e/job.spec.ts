@@ -3,6 +3,8 @@ import { v7 as newId } from 'uuid';
 import { moderateOrWorse } from './axe-findings.js';
 import { begin, drained, guide, say, start } from './guide.js';
 import { rawIn } from './printed.js';
+import { overhaulWalk } from './walk-overhaul.js';
+import { ownStepsWalk } from './walk-own-steps.js';
 import { expect, noSidewaysScroll, open, ownPumpTest as test } from './yard.js';
 
 // Each at a pump of its own, in one yard.
@@ -411,3 +413,6 @@ test('an oil that may not come in is refused where it is filled, before it is', 
   await expect(head()).toHaveText(/^Stand it level/);
   expect((await yard.pump('qp-02')).row.reasons.map(({ code }) => code)).not.toContain('drained');
 });
+
+overhaulWalk();
+ownStepsWalk();

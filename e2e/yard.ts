@@ -128,6 +128,8 @@ export async function letPass(page: Page, yard: { readonly address: string }, ho
   expect(answer.status).toBe(200);
   await page.addInitScript(goAhead, ms);
   await page.evaluate(goAhead, ms);
+  // As a screen that wakes: it shows the time at once.
+  await page.evaluate(() => document.dispatchEvent(new Event('visibilitychange')));
 }
 
 /** In the browser. A class of its own, not a stand-in: dates with zones are made of it. */

@@ -5,9 +5,15 @@ export function useTicking(isWaited: boolean): number {
   const [nowMs, setNowMs] = useState(() => Date.now());
   useEffect(() => {
     if (!isWaited) return undefined;
-    setNowMs(Date.now());
-    const timer = setInterval(() => setNowMs(Date.now()), 1000);
-    return () => clearInterval(timer);
+    const tick = () => setNowMs(Date.now());
+    tick();
+    const timer = setInterval(tick, 1000);
+    // A screen that wakes shows the moment at once: its timers slept.
+    document.addEventListener('visibilitychange', tick);
+    return () => {
+      clearInterval(timer);
+      document.removeEventListener('visibilitychange', tick);
+    };
   }, [isWaited]);
   return nowMs;
 }
