@@ -4,16 +4,16 @@
 const ROOMS = {
   core: [
     ...['units', 'statistics', 'journal', 'limits', 'set-up', 'notebook', 'oil', 'machine', 'water', 'job'],
-    ...['fold', 'equipment', 'standing', 'cautions', 'story', 'diagnosis', 'service', 'simulate', 'testing'],
+    ...['fold', 'equipment', 'standing', 'cautions', 'story', 'diagnosis', 'service', 'store', 'simulate', 'testing'],
   ],
   server: [
     ...['clock', 'api', 'network', 'database', 'work', 'files', 'problems', 'journal', 'house'],
-    ...['photos', 'round', 'pumps', 'equipment', 'effect', 'entries', 'set-up', 'changes', 'diagnosis', 'entry-log'],
+    ...['photos', 'round', 'pumps', 'equipment', 'effect', 'entries', 'set-up', 'changes', 'diagnosis', 'entry-log', 'store'],
     ...['backup', 'downloads', 'repair', 'demo-yard', 'about', 'clock-hand', 'testing'],
   ],
   web: [
     ...['api', 'device', 'ui', 'words', 'forms', 'effect', 'entry', 'downloads'],
-    ...['take-over', 'set-up', 'run', 'sump-work', 'service', 'journal', 'oil', 'water', 'diagnosis'],
+    ...['take-over', 'set-up', 'run', 'sump-work', 'service', 'journal', 'oil', 'store', 'water', 'diagnosis'],
     ...['round', 'equipment', 'pumps', 'labels', 'backup', 'phone', 'entry-log', 'notebook', 'app', 'testing'],
   ],
 };

@@ -1,4 +1,4 @@
-import type { PumpLeft, Unfit, UnusualReading } from '@winter-jar/core';
+import type { NotInto, PumpLeft, Unfit, UnusualReading } from '@winter-jar/core';
 import type { FieldIssue } from './check-entry.js';
 
 /** A soft rule that asks the person; sent again with its code in `acknowledged`, the entry is accepted. */
@@ -26,6 +26,19 @@ export type Question =
   | { readonly code: 'aboveAssumedHousing'; readonly ml: number; readonly holdsMl: number }
   | { readonly code: 'meterBackwards'; readonly beforeMinutes: number; readonly beforeAt: string }
   | { readonly code: 'meterTooFast'; readonly beforeMinutes: number; readonly beforeAt: string }
+  /** More is taken out of a container than the book has in it. */
+  | {
+      readonly code: 'moreThanThere';
+      readonly containerId: string;
+      readonly bookMl: number;
+      readonly missingMl: number;
+    }
+  /** More than a container holds. */
+  | { readonly code: 'overfull'; readonly containerId: string; readonly ml: number; readonly holdsMl: number }
+  /** Oils of two products meet where no waste is kept. */
+  | { readonly code: 'mixesProducts'; readonly containerId: string; readonly productIds: readonly string[] }
+  /** Used oil that the rules refuse goes into a pump. */
+  | { readonly code: 'usedOil'; readonly containerId: string; readonly why: NotInto | 'refused' }
   | { readonly code: 'unusual'; readonly readings: readonly UnusualReading[] };
 
 /** Why an entry that was kept does not count. One without a word of this counts. */
@@ -96,6 +109,10 @@ const CODES: Readonly<Record<Question['code'], true>> = {
   aboveAssumedHousing: true,
   meterBackwards: true,
   meterTooFast: true,
+  moreThanThere: true,
+  overfull: true,
+  mixesProducts: true,
+  usedOil: true,
   unusual: true,
 };
 /** Every soft question there is: the compiler asks for one that is missing. */

@@ -38,6 +38,7 @@ import { MAX_METER_MINUTES, MAX_RUN_MINUTES, MAX_TRAP_READINGS, SERVICE_TASKS, S
 import { JobEndedBodyDto, JobMovedBodyDto, JobStartedBodyDto, JobStepBodyDto } from './job-bodies.js';
 import { LabResultBodyDto, LabSampleBodyDto } from './lab-bodies.js';
 import { LookBodyDto } from './look-body.js';
+import { MediaChangeBodyDto, OpenedBodyDto, StocktakeBodyDto, TransferBodyDto } from './store-bodies.js';
 
 const BALLAST: readonly BallastUse[] = ['closed', 'open', 'purge', 'unknown'];
 const YES_NO: readonly YesNo[] = ['yes', 'no', 'unknown'];
@@ -95,6 +96,7 @@ export class BleedBodyDto implements BleedBody {
   @OneOf(SUMPS) sump!: SumpKey;
   @Maybe(Volume()) drawnMl?: number | null;
   @Maybe(Volume()) waterMl?: number | null;
+  @Maybe(IdOf('a container')) intoContainerId?: string | null;
   @Maybe(OneOf(LEVELS)) levelAfter?: Level | null;
   @Remark() remark?: string | null;
 }
@@ -103,6 +105,7 @@ export class TopUpBodyDto implements TopUpBody {
   @OneOf(SUMPS) sump!: SumpKey;
   @IdOf('an oil product') productId!: string;
   @SomeVolume(0.1, 'a volume above 0 mL') addedMl!: number;
+  @Maybe(IdOf('a container')) fromContainerId?: string | null;
   @Maybe(OneOf(OIL_WENT)) oilWent?: OilWent | null;
   @Maybe(OneOf(LEVELS)) levelAfter?: Level | null;
   @Remark() remark?: string | null;
@@ -113,6 +116,9 @@ export class ChangeBodyDto implements ChangeBody {
   @IdOf('an oil product') productId!: string;
   @Maybe(Volume()) outMl?: number | null;
   @SomeVolume(1, 'the volume filled, above 0 mL') inMl!: number;
+  @Maybe(IdOf('a container')) fromContainerId?: string | null;
+  @Maybe(IdOf('a container')) intoContainerId?: string | null;
+  @Maybe(Within(-30, 150, 'a temperature in °C from -30 to 150, such as 45')) outTempC?: number | null;
   @Maybe(OneOf(OIL_WENT)) oilWent?: OilWent | null;
   @Maybe(OneOf(LEVELS)) levelAfter?: Level | null;
   @Maybe(IsBoolean({ message: 'true while a jar of it stands to be read' })) jarKept?: boolean | null;
@@ -167,5 +173,9 @@ export const BODY_CLASSES = {
   jobStep: JobStepBodyDto,
   jobMoved: JobMovedBodyDto,
   jobEnded: JobEndedBodyDto,
+  transfer: TransferBodyDto,
+  stocktake: StocktakeBodyDto,
+  opened: OpenedBodyDto,
+  mediaChange: MediaChangeBodyDto,
   note: NoteBodyDto,
 } as const;

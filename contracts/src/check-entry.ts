@@ -144,9 +144,13 @@ function testRules(given: Readonly<Record<string, unknown>>): FieldIssue[] {
 function namedIssue(entry: EntryDto): FieldIssue | null {
   const type = NAMES[entry.kind as EntryKind];
   if (!type || entry.subjects.filter((s) => s.type === type).length === 1) return null;
-  return bad('subjects', entry.subjects, 'missing', `exactly one ${type} beside the pump`);
+  const right = type === 'container' ? 'exactly one container' : `exactly one ${type} beside the pump`;
+  return bad('subjects', entry.subjects, 'missing', right);
 }
-const NAMES: { readonly [K in EntryKind]?: 'case' | 'job' } = {
+const NAMES: { readonly [K in EntryKind]?: 'case' | 'job' | 'container' } = {
+  stocktake: 'container',
+  opened: 'container',
+  mediaChange: 'container',
   caseOpened: 'case',
   caseClosed: 'case',
   caseChecked: 'case',
@@ -167,6 +171,30 @@ function jobRules(kind: EntryKind, given: Readonly<Record<string, unknown>>): Fi
   return given.locksChanged === true
     ? []
     : [bad('body.locksChanged', given.locksChanged, 'missing', 'true: the next lock hung before the first came off')];
+}
+
+/** A transfer has two ends, one of them a container of the house. */
+function transferRules(given: Readonly<Record<string, unknown>>): FieldIssue[] {
+  const { fromId, toId, outside } = given;
+  if (!fromId && !toId) return [bad('body.fromId', null, 'missing', 'the container that it came from or went into')];
+  if (fromId && fromId === toId)
+    return [bad('body.toId', toId, 'twice', 'another container than the one it came from')];
+  if (fromId && toId)
+    return outside ? [bad('body.outside', outside, 'contradicted', 'nothing between two containers')] : [];
+  const outsides = fromId ? ['spill', 'carrier', 'notSaid'] : ['bought', 'notSaid'];
+  if (!outsides.includes(String(outside)))
+    return [bad('body.outside', outside ?? null, 'notRight', `one of ${outsides.join(', ')}`)];
+  if (!fromId && !given.productId) return [bad('body.productId', null, 'missing', 'the oil that came in')];
+  return [];
+}
+
+/** Something was moved, and no layer is more than its oil. */
+function volumeRules(kind: EntryKind, given: Readonly<Record<string, unknown>>): FieldIssue[] {
+  const moved = ['oilMl', 'waterMl', 'creamMl', 'sludgeMl'].reduce((sum, key) => sum + Number(given[key] ?? 0), 0);
+  if (kind === 'transfer' && moved <= 0) return [bad('body.oilMl', given.oilMl, 'notRight', 'a volume above 0 mL')];
+  if (kind === 'stocktake' && Number(given.hazyMl ?? 0) > Number(given.oilMl) + LAYER_ROUNDING_ML)
+    return [bad('body.hazyMl', given.hazyMl, 'moreThanDrawn', `at most the oil, ${String(given.oilMl)} mL`)];
+  return [];
 }
 
 function bodyRules(kind: EntryKind, body: object): FieldIssue[] {
@@ -193,6 +221,8 @@ function bodyRules(kind: EntryKind, body: object): FieldIssue[] {
     return [bad('body.waterMl', given.waterMl, 'moreThanDrawn', `at most what was drawn, ${String(given.drawnMl)} mL`)];
   }
   if (kind === 'look') return lookRules(given);
+  if (kind === 'transfer') return [...transferRules(given), ...volumeRules(kind, given)];
+  if (kind === 'stocktake') return volumeRules(kind, given);
   if (kind === 'labResult') return labRules(given);
   if (kind === 'test') return testRules(given);
   if (kind.startsWith('job')) return jobRules(kind, given);

@@ -13,6 +13,7 @@ export {
 export { CaseCheckedBodyDto, CaseClosedBodyDto, CaseOpenedBodyDto, FoundSaidDto, TestBodyDto } from './case-bodies.js';
 export { LabResultBodyDto, LabSampleBodyDto } from './lab-bodies.js';
 export { LookBodyDto } from './look-body.js';
+export { MediaChangeBodyDto, OpenedBodyDto, StocktakeBodyDto, TransferBodyDto } from './store-bodies.js';
 export { CorrectionBodyDto, EntryDto, SubjectDto } from './envelope.js';
 export { bodyOfNoKind, checkEntry, checkShape, type Checked, type FieldIssue } from './check-entry.js';
 export { asOfToday, checkStored, idsInOneSpelling } from './check-stored.js';
@@ -37,9 +38,11 @@ export {
   MAX_OWN_WORDS,
   MAX_RUN_MINUTES,
   MAX_SET_UP_FILE_BYTES,
+  MAX_STORE_ML,
   MAX_TRAP_READINGS,
   MAX_UNSETTLED,
   SERVICE_TASKS,
+  SUMPS,
   MAX_PHOTO_BYTES,
   PHOTO_TYPES,
 } from './limits.js';
@@ -83,6 +86,17 @@ export type {
 } from './diagnosis.js';
 export type { OilStory } from './oil-story.js';
 export type { WaterAnswer } from './water.js';
+export type {
+  CollectedLine,
+  ContainerAnswer,
+  StockLine,
+  StoreAnswer,
+  StoreContainer,
+  StoreSump,
+  TraceAnswer,
+  TracedStay,
+  WasteAnswer,
+} from './store.js';
 export type { PhotoBytes, PhotoKept } from './photos.js';
 export {
   IMPORT_NAMES,

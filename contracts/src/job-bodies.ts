@@ -50,6 +50,7 @@ export class JobStepBodyDto implements JobStepBody {
   @Maybe(Within(-200_000, 1_000_000, 'a number from -200,000 to 1,000,000, in mL, °C or Pa as the step asks')) value?:
     number | null;
   @Maybe(IdOf('a choice of the step')) choice?: string | null;
+  @Maybe(IdOf('a container')) containerId?: string | null;
   @PhotoId() photoId?: string | null;
   @Maybe(OneOf(OIL_LEFT)) oil?: OilLeft | null;
   @Maybe(OneOf(PUMP_LEFT)) pump?: PumpLeft | null;

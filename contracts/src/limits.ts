@@ -12,6 +12,8 @@ export const PHOTO_TYPES: readonly string[] = ['image/jpeg', 'image/png', 'image
 export const MAX_ENTRIES_PER_POST = 500;
 /** Corrections that are shown at once where somebody has to decide. */
 export const MAX_UNSETTLED = 100;
+/** In one container of the oil store: a tanker. */
+export const MAX_STORE_ML = 30_000_000;
 export const MAX_METER_MINUTES = 60_000_000;
 export const MAX_RUN_MINUTES = 30 * 24 * 60;
 /** Of a limit on the oil: ppm reach that far. */

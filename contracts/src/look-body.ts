@@ -66,6 +66,7 @@ export class LookBodyDto implements LookBody {
   @Maybe(OneOf(OIL_WENT)) oilWent?: OilWent | null;
 
   @PhotoId() photoId?: string | null;
+  @Maybe(IdOf('a container')) containerId?: string | null;
 
   @Remark() remark?: string | null;
 }

@@ -3,8 +3,10 @@ import {
   LEVEL_MARKS,
   OWN_STEP_WAYS,
   MEASURES,
+  MEDIA_KINDS,
   OIL_LIMITS,
   PUMP_PLACES,
+  REUSE_SCHOOLS,
   SCHOOLS,
   EXHAUST_ENDS,
   EXHAUST_PIPES,
@@ -14,6 +16,8 @@ import {
   SET_UP_KINDS,
   TASKS,
   VERDICT_LEVELS,
+  VESSELS,
+  WASTE_KINDS,
   type Limits,
   type ModelFacts,
   type OwnStep,
@@ -271,6 +275,7 @@ export class PumpDto {
   @IsOptional() @IsIn(EXHAUST_ENDS, oneOf(EXHAUST_ENDS)) exhaustEnds?: string | null;
   @IsOptional() @IsIn(EXHAUST_PIPES, oneOf(EXHAUST_PIPES)) exhaustPipe?: string | null;
   @Maybe(Between(1e-6, 110_000, PRESSURE)) blankOffPa?: number | null;
+  @IsOptional() @IsBoolean(trueOrFalse) takesReused?: boolean | null;
   @IsOptional() @AreLimits() limits?: object | null;
   @IsOptional() @AreOilLimits() oilLimits?: object | null;
 }
@@ -328,12 +333,40 @@ export class JarShapeDto {
   points!: JarPointDto[];
 }
 
+/** Something that holds oil on the shelf. */
+export class ContainerDto {
+  @IsName() name!: string;
+  @IsIn(VESSELS, oneOf(VESSELS)) vessel!: string;
+  @Between(10, 30_000_000, 'mL') holdsMl!: number;
+  @Length(1, 64, id) siteId!: string;
+  @IsFewWords() place?: string | null;
+  @Maybe(Between(-30, 90, '°C')) tempC?: number | null;
+  @IsOptional() @Length(1, 64, id) jarShapeId?: string | null;
+  @IsOptional() @IsIn(WASTE_KINDS, oneOf(WASTE_KINDS)) wasteKind?: string | null;
+  @Maybe(Between(10, 100, 'percent')) fullPercent?: number | null;
+  @IsOptional() @IsBoolean(trueOrFalse) gone?: boolean | null;
+}
+
+export class FilterMediaDto {
+  @IsName() name!: string;
+  @IsIn(MEDIA_KINDS, oneOf(MEDIA_KINDS)) kind!: string;
+  @Between(0, 50_000, 'mL') holdUpMl!: number;
+  @Between(0.1, 1_000_000, 'mL per hour') rateMlPerH!: number;
+  @Between(0.01, 100_000, 'litres') lifeL!: number;
+  @Maybe(Between(0.1, 100_000, 'mL of solids')) lifeSludgeMl?: number | null;
+  @Maybe(Between(0, 1_000_000, 'money')) price?: number | null;
+}
+
 export class HouseRulesDto {
   @AreLimits() limits!: object;
   @IsOptional() @AreOilLimits() oilLimits?: object | null;
   @IsOptional() @IsBoolean(trueOrFalse) opensModules?: boolean | null;
   @Maybe(Between(0, 1_000_000, 'money per hour')) hourPrice?: number | null;
   @Maybe(Between(0, 1_000_000, 'money per report')) labPrice?: number | null;
+  @IsOptional() @IsIn(REUSE_SCHOOLS, oneOf(REUSE_SCHOOLS)) reuseSchool?: string | null;
+  @IsOptional() @IsInt(whole) @Between(1, 20, 'rounds') reuseMost?: number | null;
+  @Maybe(Between(0, 100, 'percent of new oil')) reuseNewPercent?: number | null;
+  @Maybe(Between(0, 1_000_000, 'money per litre of waste')) wastePricePerL?: number | null;
 }
 
 export const SET_UP_CLASSES = {
@@ -345,6 +378,8 @@ export const SET_UP_CLASSES = {
   material: MaterialDto,
   person: PersonDto,
   jarShape: JarShapeDto,
+  container: ContainerDto,
+  filterMedia: FilterMediaDto,
   houseRules: HouseRulesDto,
 } as const;
 

@@ -26,6 +26,7 @@ import { bodyProblem } from './problems/body-problem.js';
 import { PumpsModule } from './pumps/pumps.module.js';
 import { RoundModule } from './round/round.module.js';
 import { SetUpModule } from './set-up/set-up.module.js';
+import { StoreModule } from './store/store.module.js';
 
 export interface AppOptions extends HouseOptions {
   /** Folder of the built interface; none serves the API alone. */
@@ -47,6 +48,7 @@ const FEATURES = [
   BackupModule,
   DownloadsModule,
   PhotosModule,
+  StoreModule,
 ];
 
 @Module({})

@@ -1,4 +1,4 @@
-import type { Entry, OrderKey } from '../journal/index.js';
+import { subjectsOf, type Entry, type OrderKey } from '../journal/index.js';
 import type { SetUpBook } from '../set-up/index.js';
 
 /** What an entry is about. */
@@ -41,5 +41,5 @@ export interface Projection<S extends Folded = Folded> {
 export const subjectKey = ({ type, id }: SubjectRef): string => `${type}:${id}`;
 
 /** The subjects of an entry that a projection keeps states of. */
-export const subjectsIn = (projection: Pick<Projection, 'types'>, entry: { subjects: readonly SubjectRef[] }) =>
-  entry.subjects.filter((s) => projection.types.includes(s.type));
+export const subjectsIn = (projection: Pick<Projection, 'types'>, entry: Entry): readonly SubjectRef[] =>
+  subjectsOf(entry).filter((s) => projection.types.includes(s.type));

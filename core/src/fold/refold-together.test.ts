@@ -1,59 +1,17 @@
 import fc from 'fast-check';
-import { compareOrder, type Entry, type OrderKey } from '../journal/index.js';
+import { KeptStates } from '../testing/kept-states.js';
 import { pourAt, pouredOil, type PouredOil } from '../testing/poured-oil.js';
 import { bookOf } from '../testing/small-yard.js';
-import { subjectKey, type SubjectRef } from './projection.js';
-import { rebuildAll, type Checkpoint } from './refold.js';
-import { refoldTogether } from './refold-together.js';
+import { rebuildAll } from './refold.js';
 
 const book = bookOf();
 
-/** A shelf that keeps checkpoints and takes entries in any order, as a database does. */
-class Shelf {
-  readonly entries: Entry[] = [];
-  kept: Checkpoint<PouredOil>[] = [];
-  readonly states = new Map<string, PouredOil>();
-  /** Entries that the last refold read. */
-  read = 0;
-
-  take(entry: Entry): void {
-    this.entries.push(entry);
-    this.entries.sort(compareOrder);
-    this.read = 0;
-    const touched = entry.subjects.map((subject) => ({ subject, key: entry }));
-    const source = {
-      stateBefore: (subject: SubjectRef, key: OrderKey) => this.stateBefore(subject, key),
-      entriesAfter: (subject: SubjectRef, key: OrderKey | null) => this.entriesAfter(subject, key),
-    };
-    const { states, checkpoints, starts } = refoldTogether({ projection: pouredOil, touched, source, book });
-    for (const { subject, state } of starts)
-      this.kept = this.kept.filter(
-        (c) => subjectKey(c.subject) !== subjectKey(subject) || (state.last && compareOrder(c.key, state.last) <= 0),
-      );
-    this.kept.push(...checkpoints);
-    for (const [key, state] of states) this.states.set(key, state);
-  }
-
-  private stateBefore(subject: SubjectRef, key: OrderKey): PouredOil {
-    const before = this.kept.filter(
-      (c) => subjectKey(c.subject) === subjectKey(subject) && compareOrder(c.key, key) < 0,
-    );
-    return before.sort((a, b) => compareOrder(a.key, b.key)).at(-1)?.state ?? pouredOil.first(subject);
-  }
-
-  private entriesAfter(subject: SubjectRef, key: OrderKey | null): Entry[] {
-    const own = this.entries.filter(
-      (e) => e.subjects.some((s) => subjectKey(s) === subjectKey(subject)) && (!key || compareOrder(e, key) > 0),
-    );
-    this.read += own.length;
-    return own;
-  }
-}
-
-const lotsOf = (shelf: Shelf) => Object.fromEntries([...shelf.states.values()].map((s) => [s.place, s.lots]));
+const shelfOf = () => new KeptStates(pouredOil, book);
+const lotsOf = (shelf: KeptStates<PouredOil>) =>
+  Object.fromEntries([...shelf.states.values()].map((s) => [s.place, s.lots]));
 
 test('one late pour changes what both containers and the sump hold, by hand-reckoned shares', () => {
-  const shelf = new Shelf();
+  const shelf = shelfOf();
   shelf.take(pourAt(1, { from: null, to: 'a', ul: 1000, lot: 'x' }));
   shelf.take(pourAt(5, { from: 'a', to: 'b', ul: 500 }));
   shelf.take(pourAt(9, { from: 'b', to: 'sump-1', ul: 200 }));
@@ -75,7 +33,7 @@ test('whatever the order of arrival, the states are those of a rebuild', () => {
   fc.assert(
     fc.property(fc.array(anyPour, { maxLength: 40 }), (pours) => {
       const entries = pours.filter((p) => p.from !== p.to).map(({ hours, ...body }) => pourAt(hours, body));
-      const shelf = new Shelf();
+      const shelf = shelfOf();
       for (const entry of entries) shelf.take(entry);
       expect(Object.fromEntries(shelf.states)).toEqual(
         Object.fromEntries(rebuildAll({ projection: pouredOil, entries, book })),
@@ -86,7 +44,7 @@ test('whatever the order of arrival, the states are those of a rebuild', () => {
 });
 
 test('a late pour reads from the last tie on, not the whole past of every container', () => {
-  const shelf = new Shelf();
+  const shelf = shelfOf();
   for (let i = 0; i < 300; i++) {
     shelf.take(pourAt(2 * i, { from: null, to: i % 2 ? 'a' : 'b', ul: 1000, lot: `lot ${i % 3}` }));
     shelf.take(pourAt(2 * i + 1, { from: i % 2 ? 'a' : 'b', to: i % 2 ? 'b' : 'a', ul: 400 }));

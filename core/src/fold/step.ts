@@ -97,6 +97,10 @@ function fold(state: PumpState, context: Context): PumpState {
     case 'test':
       return foldTest(state, context, entry.body);
     case 'note':
+    case 'transfer':
+    case 'stocktake':
+    case 'opened':
+    case 'mediaChange':
       return state;
   }
 }

@@ -16,6 +16,8 @@ export interface StepSaid extends Said {
   readonly choice: string | null;
   /** Where one was taken. */
   readonly photoId?: string;
+  /** Of the oil store, where one was said. */
+  readonly containerId?: string;
   readonly oil: OilLeft | null;
 }
 /** A wait that was begun. */
@@ -95,12 +97,19 @@ const MOVES: Readonly<
 /** The first answer stands. */
 function withStep(job: JobState, entry: Extract<JobEntry, { kind: 'jobStep' }>): JobState {
   const { step, visit, phase, until = null, value = null, choice = null, photoId = null, oil = null } = entry.body;
+  const { containerId = null } = entry.body;
   const said = { entryId: entry.id, step, visit, at: entry.happenedAt, who: entry.who ?? null };
   const list: readonly Said[] = phase === 'begun' ? job.begun : job.said;
   if (list.length >= MOST_STEPS || list.some((one) => one.step === step && one.visit === visit)) return job;
   return phase === 'begun'
     ? { ...job, begun: [...job.begun, { ...said, until }] }
-    : { ...job, said: [...job.said, { ...said, value, choice, ...(photoId ? { photoId } : {}), oil }] };
+    : {
+        ...job,
+        said: [
+          ...job.said,
+          { ...said, value, choice, ...(photoId ? { photoId } : {}), ...(containerId ? { containerId } : {}), oil },
+        ],
+      };
 }
 
 /** The end of the wait that goes on, the latest begun; null where none does. */

@@ -1,5 +1,6 @@
 import type { CaseCheckedBody, CaseClosedBody, CaseOpenedBody, TestBody } from './case-bodies.js';
 import type { JobEndedBody, JobMovedBody, JobStartedBody, JobStepBody } from './job-bodies.js';
+import type { MediaChangeBody, OpenedBody, StocktakeBody, TransferBody } from './store-bodies.js';
 
 /** What happened, as it is written in the journal and sent over the wire. Instants are ISO 8601 UTC with milliseconds. */
 export type SumpKey = 'oil' | 'gearA' | 'gearB' | 'sealCup';
@@ -124,6 +125,8 @@ export interface LookBody {
   readonly oilWent?: OilWent | null;
   /** SHA-256 of a photograph that was uploaded before. */
   readonly photoId?: string | null;
+  /** The container of the oil store that was read, all that is in it. */
+  readonly containerId?: string | null;
   readonly remark?: string | null;
 }
 
@@ -133,6 +136,8 @@ export interface BleedBody {
   readonly drawnMl?: number | null;
   /** Null while nobody has read it: no water counts as taken out until then. */
   readonly waterMl?: number | null;
+  /** Of the oil store; null where nobody said. */
+  readonly intoContainerId?: string | null;
   /** As it stood afterwards; null where nobody read it. */
   readonly levelAfter?: Level | null;
   readonly remark?: string | null;
@@ -142,6 +147,8 @@ export interface TopUpBody {
   readonly sump: SumpKey;
   readonly productId: string;
   readonly addedMl: number;
+  /** Of the oil store; null where nobody said. */
+  readonly fromContainerId?: string | null;
   /** No oil stood in the glass before: where it had gone. */
   readonly oilWent?: OilWent | null;
   /** Null where nobody read it: somebody is asked to look. */
@@ -155,6 +162,11 @@ export interface ChangeBody {
   /** Null where nobody measured it. */
   readonly outMl?: number | null;
   readonly inMl: number;
+  /** Of the oil store: what it was filled from and drained into; null where nobody said. */
+  readonly fromContainerId?: string | null;
+  readonly intoContainerId?: string | null;
+  /** At which what came out was measured; null counts as 20 °C. */
+  readonly outTempC?: number | null;
   /** No oil stood in the glass before: where it had gone. */
   readonly oilWent?: OilWent | null;
   /** Null where nobody read it: somebody is asked to look. */
@@ -247,6 +259,10 @@ export interface EntryBodies {
   jobStep: JobStepBody;
   jobMoved: JobMovedBody;
   jobEnded: JobEndedBody;
+  transfer: TransferBody;
+  stocktake: StocktakeBody;
+  opened: OpenedBody;
+  mediaChange: MediaChangeBody;
   note: NoteBody;
 }
 
@@ -270,12 +286,16 @@ const KINDS: Readonly<Record<EntryKind, true>> = {
   jobStep: true,
   jobMoved: true,
   jobEnded: true,
+  transfer: true,
+  stocktake: true,
+  opened: true,
+  mediaChange: true,
   note: true,
 };
 /** Every kind there is: the compiler asks for one that is missing. */
 export const ENTRY_KINDS = Object.keys(KINDS) as readonly EntryKind[];
 
-export const SUBJECT_TYPES = ['pump', 'equipment', 'case', 'job'] as const;
+export const SUBJECT_TYPES = ['pump', 'equipment', 'case', 'job', 'container'] as const;
 export interface Subject {
   readonly type: (typeof SUBJECT_TYPES)[number];
   readonly id: string;

@@ -88,3 +88,15 @@ export {
 export { isZone, localDay, localTime } from './local-day.js';
 export { compareOrder, type OrderKey, orderKeyOf } from './order.js';
 export { type UnusualReading, unusualReadings, USUAL_RANGES, type UsualRange } from './usual-ranges.js';
+export {
+  type MediaChangeBody,
+  type OpenedBody,
+  type Outside,
+  OUTSIDES,
+  type Phase,
+  PHASES,
+  type PhaseVolumes,
+  type StocktakeBody,
+  type TransferBody,
+} from './store-bodies.js';
+export { containerIdsOf, sumpId, type SubjectOf, subjectsOf } from './subjects-of.js';

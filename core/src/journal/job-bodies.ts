@@ -29,6 +29,8 @@ export interface JobStepBody {
   readonly value?: number | null;
   /** The id of what was chosen; of a fill with another oil than before, that oil's. */
   readonly choice?: string | null;
+  /** Of the oil store: what was filled from, or drained into. */
+  readonly containerId?: string | null;
   /** SHA-256 of a photograph that was uploaded before. */
   readonly photoId?: string | null;
   readonly oil?: OilLeft | null;

@@ -27,7 +27,15 @@ export { nextLook, type NextLook } from './next-look.js';
 export { classesOf, countsOfIso4406, iso4406Code } from './particle-code.js';
 export { type LabReport, type NotJudged, readLab } from './read-lab.js';
 export { type LookInContext, type OilReading, onNewCharge, readOil } from './read-oil.js';
-export { isDenserThanWater, type Settling, SETTLING, settlingOf, stokesSettlingMmPerH } from './settling.js';
+export {
+  isDenserThanWater,
+  type Settling,
+  SETTLING,
+  settlingOf,
+  type SettlingProduct,
+  stokesSettlingMmPerH,
+} from './settling.js';
 export { kinematicViscosityMm2s } from './viscosity.js';
+export { blendViscosityMm2s } from './viscosity-of-blend.js';
 export { waterSolubilityPpm } from './water-solubility.js';
 export { type Dragged, type VerdictChange, whatWouldChange } from './what-would-change.js';

@@ -42,6 +42,13 @@ export function colourAbsorbance(colour: number): number {
   return place === below ? at(below) : at(below) + (place - below) * (at(below + 1) - at(below));
 }
 
+/** The half step of ASTM D1500 whose absorbance is nearest. @example colourOfAbsorbance(0.26) // 2 */
+export function colourOfAbsorbance(absorbance: number): number {
+  const steps = TRANSMITTANCE.map((_, i) => (i + 1) / 2);
+  const far = (colour: number) => Math.abs(colourAbsorbance(colour) - absorbance);
+  return steps.reduce((best, colour) => (far(colour) < far(best) ? colour : best), 0.5);
+}
+
 /** Half a colour above the unused oil's: darker would be called a rise again soon. */
 const COLOUR_TARGET_RISE = 0.5;
 /** Of an oil that nobody has described. */

@@ -1,4 +1,11 @@
-export { type DirtScale, DIRT_SCALES, DIRT_SCALE_IDS, type DirtScaleId } from './dirt-scales.js';
+export {
+  colourAbsorbance,
+  colourOfAbsorbance,
+  type DirtScale,
+  DIRT_SCALES,
+  DIRT_SCALE_IDS,
+  type DirtScaleId,
+} from './dirt-scales.js';
 export { type FlushFill } from './flush.js';
 export { dirtScaleOf, flushEfforts, flushPlanAt, lastDirt } from './flush-of-job.js';
 export {

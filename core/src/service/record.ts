@@ -25,15 +25,26 @@ interface SumpWork {
   takenOffMl: number;
   /** Where it was said: another oil than its own, or nobody knew of one. */
   productId: string | null;
+  /** Of the oil store, where one was said. */
+  fromContainerId: string | null;
+  intoContainerId: string | null;
 }
 const nothing = (): SumpWork => ({
   jarKept: false,
   ...{ outMl: null, filledMl: null, filledAt: null },
   ...{ addedMl: 0, addedAt: null, takenOffMl: 0, productId: null },
+  ...{ fromContainerId: null, intoContainerId: null },
 });
 
 /** The answer where no jar was filled. */
 export const NO_JAR = 'none';
+
+interface Bleed {
+  drawnMl: number | null;
+  waterMl: number | null;
+  at: string | null;
+  intoContainerId: string | null;
+}
 
 const MAIN: readonly SumpKey[] = ['oil'];
 
@@ -50,9 +61,7 @@ export function recordOf(steps: readonly GuideStep[], productOf: (sump: SumpKey)
     work.set(sump, known);
     return known;
   };
-  const bleed: { drawnMl: number | null; waterMl: number | null; at: string | null } = {
-    ...{ drawnMl: null, waterMl: null, at: null },
-  };
+  const bleed: Bleed = { drawnMl: null, waterMl: null, at: null, intoContainerId: null };
   let level: Level | null = null;
   /** As it stood before anything was done for it. */
   let found: Level | null = null;
@@ -95,6 +104,7 @@ export function recordOf(steps: readonly GuideStep[], productOf: (sump: SumpKey)
       switch (step.goes) {
         case 'out':
           on(sump).outMl ??= each;
+          on(sump).intoContainerId ??= said.containerId ?? null;
           break;
         case 'in':
           Object.assign(on(sump), {
@@ -103,18 +113,20 @@ export function recordOf(steps: readonly GuideStep[], productOf: (sump: SumpKey)
             addedMl: 0,
             takenOffMl: 0,
             productId: said.choice,
+            fromContainerId: said.containerId ?? null,
           });
           break;
         case 'added':
           on(sump).addedMl += each ?? 0;
           on(sump).productId ??= said.choice;
+          on(sump).fromContainerId ??= said.containerId ?? null;
           on(sump).addedAt = happenedAt;
           break;
         case 'takenOff':
           on(sump).takenOffMl += each ?? 0;
           break;
         case 'drawn':
-          Object.assign(bleed, { drawnMl: value, at: happenedAt });
+          Object.assign(bleed, { drawnMl: value, at: happenedAt, intoContainerId: said.containerId ?? null });
           break;
         case 'water':
           bleed.waterMl = value;
@@ -127,7 +139,10 @@ export function recordOf(steps: readonly GuideStep[], productOf: (sump: SumpKey)
   if (bleed.at)
     lines.push({
       ...{ kind: 'bleed', name: 'oil', happenedAt: bleed.at },
-      body: { sump: 'oil', drawnMl: bleed.drawnMl, waterMl: bleed.waterMl, levelAfter: level },
+      body: {
+        ...{ sump: 'oil', drawnMl: bleed.drawnMl, waterMl: bleed.waterMl, levelAfter: level },
+        ...(bleed.intoContainerId ? { intoContainerId: bleed.intoContainerId } : {}),
+      },
     });
   for (const [sump, done] of work) {
     const line = filled(sump, done, done.productId ?? productOf(sump), sump === 'oil' ? level : null);
@@ -152,13 +167,11 @@ function pressure(goes: 'exhaustPa' | 'blankOffPa', pa: number): EntryBodies['te
 }
 
 /** A sump that was filled was changed; one that something was only added to was topped up. */
-function filled(
-  sump: SumpKey,
-  { jarKept, outMl, filledMl, filledAt, addedMl, addedAt, takenOffMl }: SumpWork,
-  productId: string | null,
-  levelAfter: Level | null,
-): RecordLine | null {
+function filled(sump: SumpKey, work: SumpWork, productId: string | null, levelAfter: Level | null): RecordLine | null {
   if (productId === null) return null;
+  const { jarKept, outMl, filledMl, filledAt, addedMl, addedAt, takenOffMl, fromContainerId, intoContainerId } = work;
+  const from = fromContainerId ? { fromContainerId } : {};
+  const into = intoContainerId ? { intoContainerId } : {};
   const inMl = (filledMl ?? 0) + addedMl - takenOffMl;
   if (filledAt)
     return inMl > 0
@@ -166,10 +179,10 @@ function filled(
           kind: 'change',
           name: sump,
           happenedAt: filledAt,
-          body: { sump, productId, outMl, inMl, levelAfter, ...(jarKept ? { jarKept } : {}) },
+          body: { sump, productId, outMl, inMl, levelAfter, ...(jarKept ? { jarKept } : {}), ...from, ...into },
         }
       : null;
   return addedAt && addedMl > 0
-    ? { kind: 'topUp', name: sump, happenedAt: addedAt, body: { sump, productId, addedMl, levelAfter } }
+    ? { kind: 'topUp', name: sump, happenedAt: addedAt, body: { sump, productId, addedMl, levelAfter, ...from } }
     : null;
 }

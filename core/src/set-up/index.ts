@@ -9,7 +9,17 @@ export {
 export { equipmentOf, equipmentOfRun } from './equipment-of-run.js';
 export { MATERIAL_LIBRARY } from './material-library.js';
 export {
+  type Container,
   type Equipment,
+  type FilterMedia,
+  MEDIA_KINDS,
+  type MediaKind,
+  REUSE_SCHOOLS,
+  type ReuseSchool,
+  VESSELS,
+  type Vessel,
+  WASTE_KINDS,
+  type WasteKind,
   EXHAUST_ENDS,
   type ExhaustEnd,
   EXHAUST_PIPES,

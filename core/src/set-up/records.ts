@@ -158,6 +158,8 @@ export interface Pump {
   readonly exhaustPipe?: ExhaustPipe | null;
   /** Its own ultimate, blanked off. */
   readonly blankOffPa?: number | null;
+  /** Takes used oil, where the house chooses pump by pump; missing means it does not. */
+  readonly takesReused?: boolean | null;
   readonly limits?: SparseLimits | null;
   readonly oilLimits?: SparseOilLimits | null;
 }
@@ -211,6 +213,53 @@ export interface Person {
   readonly maySpecialist?: boolean | null;
 }
 
+export const VESSELS = ['can', 'bottle', 'jar', 'drum', 'filter'] as const;
+export type Vessel = (typeof VESSELS)[number];
+
+/** What waste is kept apart (docs/trade.md 9 and 11). */
+export const WASTE_KINDS = ['oil', 'oilWithSolvent', 'pfpe', 'chlorinated', 'oilySolids', 'waterWithOil'] as const;
+export type WasteKind = (typeof WASTE_KINDS)[number];
+
+/** Something that holds oil on the shelf. */
+export interface Container {
+  readonly name: string;
+  readonly vessel: Vessel;
+  readonly holdsMl: number;
+  readonly siteId: string;
+  /** Where it stands, in a few words. */
+  readonly place?: string | null;
+  /** Of that place; null counts as a room of 20 °C. */
+  readonly tempC?: number | null;
+  readonly jarShapeId?: string | null;
+  /** Null for one that holds no waste. */
+  readonly wasteKind?: WasteKind | null;
+  /** Full at so many percent of what it holds, for waste that is collected. */
+  readonly fullPercent?: number | null;
+  /** Not in use any more: it leaves the shelf. */
+  readonly gone?: boolean | null;
+}
+
+export const MEDIA_KINDS = ['paper', 'spinOn', 'depth', 'adsorber', 'desiccant'] as const;
+export type MediaKind = (typeof MEDIA_KINDS)[number];
+
+/** What strains the oil in a filter. */
+export interface FilterMedia {
+  readonly name: string;
+  readonly kind: MediaKind;
+  /** Soaked up by the first oil. */
+  readonly holdUpMl: number;
+  /** Through clean wet media, of oil of 100 mm²/s. */
+  readonly rateMlPerH: number;
+  /** Oil until it is renewed, and solids that clog it. */
+  readonly lifeL: number;
+  readonly lifeSludgeMl?: number | null;
+  readonly price?: number | null;
+}
+
+/** The schools of used oil: none goes back, all may, or to the pumps that say so (docs/trade.md 4 and 9). */
+export const REUSE_SCHOOLS = ['newOnly', 'reuse', 'chosenPumps'] as const;
+export type ReuseSchool = (typeof REUSE_SCHOOLS)[number];
+
 export interface HouseRules {
   readonly limits: SparseLimits;
   readonly oilLimits?: SparseOilLimits | null;
@@ -219,6 +268,13 @@ export interface HouseRules {
   /** What an hour's work and a laboratory's report cost, in the house's money. */
   readonly hourPrice?: number | null;
   readonly labPrice?: number | null;
+  /** Missing means new oil only. */
+  readonly reuseSchool?: ReuseSchool | null;
+  /** How often an oil goes back at most, and how much new oil goes with it, percent. */
+  readonly reuseMost?: number | null;
+  readonly reuseNewPercent?: number | null;
+  /** What a litre of waste costs, in the house's money. */
+  readonly wastePricePerL?: number | null;
 }
 
 export interface SetUpBodies {
@@ -230,6 +286,8 @@ export interface SetUpBodies {
   material: Material;
   person: Person;
   jarShape: JarShape;
+  container: Container;
+  filterMedia: FilterMedia;
   houseRules: HouseRules;
 }
 
@@ -243,6 +301,8 @@ const KINDS: Readonly<Record<SetUpKind, true>> = {
   material: true,
   person: true,
   jarShape: true,
+  container: true,
+  filterMedia: true,
   houseRules: true,
 };
 /** Every kind of record there is: the compiler asks for one that is missing. */

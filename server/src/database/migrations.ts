@@ -134,4 +134,32 @@ class StateOfAnEntry5 implements MigrationInterface {
   }
 }
 
-export const MIGRATIONS = [Foundation1, ImportsInTurns2, ChangesInOneSequence3, SubjectsOfAnyType4, StateOfAnEntry5];
+/** What moves oil into or out of a pump is about its sump too. Sumps begin to lag from their first entry, and catch up while it is served. */
+class SumpsAsSubjects6 implements MigrationInterface {
+  readonly name = 'SumpsAsSubjects1796256000000';
+
+  async up(runner: QueryRunner): Promise<void> {
+    const statements = [
+      `INSERT OR IGNORE INTO "subject_entry" SELECT 'sump', s."subjectId" || '/' || json_extract(COALESCE(c."content", j."content"), '$.body.sump'),
+         s."happenedAt", s."recordedAt", s."entryId", s."kind", s."seq"
+       FROM "subject_entry" s JOIN "counted_entry" c ON c."seq" = s."seq" JOIN "journal_entry" j ON j."seq" = s."seq"
+       WHERE s."subjectType" = 'pump' AND s."kind" IN ('change', 'topUp', 'bleed', 'labSample')`,
+      `INSERT OR IGNORE INTO "lagging_subject" SELECT DISTINCT "subjectType", "subjectId", '', '', '' FROM "subject_entry" WHERE "subjectType" = 'sump'`,
+    ];
+    for (const statement of statements) await runner.query(statement);
+  }
+
+  async down(runner: QueryRunner): Promise<void> {
+    for (const table of ['subject_entry', 'subject_state', 'checkpoint', 'lagging_subject'])
+      await runner.query(`DELETE FROM "${table}" WHERE "subjectType" = 'sump'`);
+  }
+}
+
+export const MIGRATIONS = [
+  Foundation1,
+  ImportsInTurns2,
+  ChangesInOneSequence3,
+  SubjectsOfAnyType4,
+  StateOfAnEntry5,
+  SumpsAsSubjects6,
+];

@@ -344,6 +344,49 @@ export function readingStatements(db: Sqlite) {
     ),
     /** Rebuilding everything, and rehearsing a change that touches all. */
     subjectsWithState: db.prepare<[], SubjectStateRow>(`SELECT * FROM subject_state`),
+    /** The shelf: all containers and sumps in one read. */
+    storeStates: db.prepare<[], SubjectStateRow>(
+      `SELECT * FROM subject_state WHERE "subjectType" IN ('container', 'sump')`,
+    ),
+    /** What ran in a pump while an oil was in it, each material once. */
+    materialsBetween: db.prepare<
+      { pumpId: string; from: string; until: string },
+      { materialId: string | null; runs: number }
+    >(
+      `SELECT json_extract(${CONTENT}, '$.body.materialId') AS "materialId", COUNT(*) AS "runs" FROM ${ENTRIES}
+       WHERE ${OF_PUMP} AND s."happenedAt" >= @from AND s."happenedAt" < @until AND s."kind" = 'run' GROUP BY 1`,
+    ),
+    /** The reports on it. */
+    reportsBetween: db.prepare<{ pumpId: string; from: string; until: string }, { content: string }>(
+      `SELECT ${CONTENT} AS "content" FROM ${ENTRIES}
+       WHERE ${OF_PUMP} AND s."happenedAt" >= @from AND s."kind" = 'labResult'
+       AND json_extract(${CONTENT}, '$.body.sampleId') IN (
+         SELECT d."entryId" FROM subject_entry d WHERE d."subjectType" = 'pump' AND d."subjectId" = @pumpId
+         AND d."happenedAt" >= @from AND d."happenedAt" < @until AND d."kind" = 'labSample')
+       ORDER BY ${IN_ORDER}`,
+    ),
+    /** When the oil before was filled in, where the oil's own story does not say it. */
+    changeBefore: db.prepare<{ pumpId: string; until: string }, { happenedAt: string }>(
+      `SELECT s."happenedAt" FROM subject_entry s WHERE ${OF_PUMP} AND s."happenedAt" < @until AND s."kind" = 'change'
+       ORDER BY s."happenedAt" DESC LIMIT 1`,
+    ),
+    /** How jars of this yard settled: what was read of those that stood on the shelf. */
+    jarLooks: db.prepare<[most: number], { content: string }>(
+      `SELECT ${CONTENT} AS "content" FROM ${ENTRIES}
+       WHERE s."subjectType" = 'container' AND s."kind" = 'look' ORDER BY s."happenedAt" DESC LIMIT ?`,
+    ),
+    /** Every movement of oil, in the order of the journal: for a trace, and for stock and costs. */
+    storeEntries: db.prepare<[], { content: string }>(
+      `SELECT ${CONTENT} AS "content" FROM
+         (SELECT DISTINCT "seq", "happenedAt", "recordedAt", "entryId" FROM subject_entry WHERE "subjectType" IN ('container', 'sump')) s
+       CROSS JOIN counted_entry c ON c."seq" = s."seq" CROSS JOIN journal_entry j ON j."seq" = s."seq" ORDER BY ${IN_ORDER}`,
+    ),
+    /** What left the house by a carrier. */
+    collections: db.prepare<[most: number], { content: string }>(
+      `SELECT ${CONTENT} AS "content" FROM ${ENTRIES}
+       WHERE s."subjectType" = 'container' AND s."kind" = 'transfer'
+       AND json_extract(${CONTENT}, '$.body.outside') = 'carrier' ORDER BY s."happenedAt" DESC LIMIT ?`,
+    ),
     /** The Round: all pumps in one read. */
     pumpStates: db.prepare<[], PumpStateText>(
       `SELECT "subjectId" AS "pumpId", "foldVersion", "state" FROM subject_state WHERE "subjectType" = 'pump'`,

@@ -21,7 +21,11 @@ const MAKE: Readonly<Record<EntryKind, (h: number, n: number) => Entry>> = {
   look: (h, n) => lookAt(h, n % 3 ? { clarity: 'bright', freeWaterMl: 0 } : { clarity: 'cloudy', freeWaterMl: 40 }),
   bleed: (h, n) => entryAt(h, 'bleed', { sump: 'oil', drawnMl: 40, waterMl: n % 2 ? 20 : null }),
   topUp: (h) => entryAt(h, 'topUp', { sump: 'oil', productId: 'oil-a', addedMl: 50 }),
-  change: (h, n) => entryAt(h, 'change', { sump: 'oil', productId: n % 4 ? 'oil-a' : 'oil-b', inMl: 700 }),
+  change: (h, n) =>
+    entryAt(h, 'change', {
+      ...{ sump: 'oil', productId: n % 4 ? 'oil-a' : 'oil-b', inMl: 700 },
+      ...(n % 3 ? {} : { fromContainerId: 'can', intoContainerId: 'jar' }),
+    }),
   done: (h, n) => entryAt(h, 'done', { task: n % 2 ? 'purge' : 'exhaustFilter' }),
   labSample: (h) => entryAt(h, 'labSample', { sump: 'oil', drawnMl: 100 }),
   labResult: (h, n) => entryAt(h, 'labResult', { sampleId: SAMPLE.id, waterPpm: n * 40, acidMgKohG: n % 5 }),
@@ -40,7 +44,17 @@ const MAKE: Readonly<Record<EntryKind, (h: number, n: number) => Entry>> = {
       : jobAt.step(h, 'fill', { visit: 1 + n, value: 700, oil: 'in' }),
   jobMoved: (h, n) => jobAt.moved(h, { how: n % 2 ? 'paused' : 'resumed' }),
   jobEnded: (h, n) => jobAt.ended(h, n % 2 ? 'done' : 'givenUp'),
+  transfer: (h, n) => ofContainer('jar', entryAt(h, 'transfer', { fromId: 'jar', toId: 'can', oilMl: 1 + n })),
+  stocktake: (h, n) => ofContainer('jar', entryAt(h, 'stocktake', { oilMl: n * 20, waterMl: n })),
+  opened: (h) => ofContainer('can', entryAt(h, 'opened', {})),
+  mediaChange: (h) => ofContainer('jar', entryAt(h, 'mediaChange', { mediaId: 'spin-on', holdUpMl: 30 })),
 };
+const ofContainer = (id: string, entry: Entry): Entry => ({ ...entry, subjects: [{ type: 'container', id }] }) as Entry;
+const CONTAINERS = ['can', 'jar'].map((subjectId, i) => ({
+  ...{ id: `70000000-0000-4000-8000-${String(i).padStart(12, '0')}`, kind: 'container', subjectId },
+  ...{ validFrom: at(0), recordedAt: at(0) },
+  body: { name: subjectId, vessel: 'can', holdsMl: 20_000, siteId: 'site' },
+}));
 const anEntry = fc.tuple(fc.constantFrom(...ENTRY_KINDS), hour, fc.nat(40)).map(([kind, h, n]) => MAKE[kind](h, n));
 
 type Deed =
@@ -63,7 +77,7 @@ beforeAll(async () => {
     subjectId: `q${i}`,
     body: { ...pump.body, name: `Q-${i}` },
   }));
-  expect(house.writer.writeSetUp(SERVER, more as SetUpVersion[])).toEqual([]);
+  expect(house.writer.writeSetUp(SERVER, [...more, ...CONTAINERS] as SetUpVersion[])).toEqual([]);
 });
 afterAll(() => house.close());
 
@@ -77,6 +91,7 @@ const of = (pumpId: string, entry: Entry, sampleId: string): Entry => {
     case: (caseId: string) => `${caseId}-${pumpId}`,
     job: (jobId: string) => `${jobId}-${pumpId}`,
     equipment: (one: string) => one,
+    container: (one: string) => one,
   };
   const subjects = entry.subjects.map((s) => ({ ...s, id: own[s.type](s.id) }));
   const body = entry.kind === 'labResult' ? { ...entry.body, sampleId } : entry.body;

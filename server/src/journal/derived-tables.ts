@@ -5,6 +5,8 @@ import {
   refold,
   refoldTogether,
   subjectKey,
+  subjectsIn,
+  subjectsOf,
   winningCorrection,
   type Checkpoint,
   type Correction,
@@ -74,7 +76,7 @@ export class DerivedTables {
       contradicted: correctionsConflict(corrections) ? 1 : 0,
       content: entry === original ? null : JSON.stringify(entry),
     });
-    for (const subject of entry.subjects) {
+    for (const subject of subjectsOf(entry)) {
       // Written out: spreading costs as much here as the insert.
       const { type: subjectType, id: subjectId } = subject;
       this.sql.insertSubject.run({ subjectType, subjectId, happenedAt, recordedAt, entryId, kind, seq });
@@ -94,7 +96,7 @@ export class DerivedTables {
     const counted: Counted | undefined = this.sql.countedBySeq.get(seq);
     if (!counted) return touched;
     const entry = parse<Entry>(counted.content);
-    for (const subject of entry.subjects) {
+    for (const subject of subjectsOf(entry)) {
       this.sql.deleteSubject.run(at(subject, entry));
       touched.add(subject, entry);
     }
@@ -139,7 +141,16 @@ export class DerivedTables {
     const lag = this.sql.anyLagging.get();
     const projection = lag && this.projections.find((p) => p.types.includes(lag.subjectType));
     if (!lag || !projection) return null;
-    return projection.together ? this.catchUpTogether(projection) : this.catchUpOne(projection, lag);
+    return projection.together && this.isTied(projection, lag)
+      ? this.catchUpTogether(projection)
+      : this.catchUpOne(projection, lag);
+  }
+
+  /** Whether what it has yet to take in ties it to others: a sump that nothing was poured into from the shelf stands by itself. */
+  private isTied(projection: Projection, lag: SubjectKeyRow): boolean {
+    for (const { content } of this.sql.countedFrom.iterate(lag))
+      if (subjectsIn(projection, parse<Entry>(content)).length > 1) return true;
+    return false;
   }
 
   /** Subjects with a state of another version than its projection's lag from their first entry on. */

@@ -25,6 +25,7 @@ import {
 import type { WritingStatements } from '../database/statements.js';
 import { knowledgeIssues } from './case-rules.js';
 import { procedureIssues } from './job-rules.js';
+import { containerIssues, isOfStore, storeQuestions } from './store-rules.js';
 
 const unknownId = (field: string, value: unknown, what: string, where = 'in the set-up'): FieldIssue => ({
   field,
@@ -50,6 +51,8 @@ export function setUpIssues(entry: Entry, book: SetUpBook): FieldIssue[] {
     if (pump) pumps.push(pump);
     else issues.push(unknownId(field, subject.id, 'a pump'));
   });
+  issues.push(...containerIssues(entry, house));
+  if (isOfStore(entry)) return issues;
   const pump = pumps[0];
   if (!pump) {
     const alone = ABOUT_EQUIPMENT.includes(entry.kind) && equipmentIdOf(entry) !== null;
@@ -320,6 +323,7 @@ function volumeQuestions(entry: AboutSump, pump: PumpSetUp): Question[] {
 export function questionsAbout(entry: Entry, book: SetUpBook, sql: WritingStatements): Question[] {
   const readings = unusualReadings(entry);
   const open: Question[] = readings.length > 0 ? [{ code: 'unusual', readings }] : [];
+  open.push(...storeQuestions(entry, book, sql));
   for (const pumpId of pumpIdsOf(entry)) {
     const pump = book.pumpAt({ pumpId, instant: entry.happenedAt });
     if (!pump) continue;

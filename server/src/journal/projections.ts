@@ -1,4 +1,4 @@
-import { equipmentProjection, pumpProjection, type Projection } from '@winter-jar/core';
+import { equipmentProjection, pumpProjection, storeProjection, type Projection } from '@winter-jar/core';
 
 /** Whatever has a state that follows from the journal. */
-export const PROJECTIONS: readonly Projection[] = [pumpProjection, equipmentProjection];
+export const PROJECTIONS: readonly Projection[] = [pumpProjection, equipmentProjection, storeProjection];

@@ -1,5 +1,5 @@
-import type { FieldIssue } from '@winter-jar/contracts';
-import type { SetUpKind, SetUpVersion, SubjectRef } from '@winter-jar/core';
+import { SUMPS, type FieldIssue } from '@winter-jar/contracts';
+import { sumpId, type SetUpKind, type SetUpVersion, type SubjectRef } from '@winter-jar/core';
 import type { ReadingStatements } from '../database/statements.js';
 import { contentHash } from './content-hash.js';
 import type { RecordName, SetUpStore } from './set-up-store.js';
@@ -87,6 +87,8 @@ export function bearingOf(
     const pumpIds = pumpsBorneUpon(sql, store, version, since.size === 0 ? () => [] : inEntries);
     for (const id of pumpIds) {
       touch({ type: 'pump', id });
+      // Its hold-up and its service are of the oil in it too.
+      for (const sump of SUMPS) touch({ type: 'sump', id: sumpId(id, sump) });
       if (version.kind !== 'equipment') continue;
       const known = endsMove.get(id);
       endsMove.set(id, known === undefined || from < known ? from : known);

@@ -14,6 +14,7 @@ export const END_OF_TIME = '9999';
 const REFERENCES: Readonly<Partial<Record<SetUpKind, Readonly<Record<string, SetUpKind>>>>> = {
   equipment: { siteId: 'site' },
   pumpModel: { usualProductId: 'oilProduct' },
+  container: { siteId: 'site' },
   pump: { modelId: 'pumpModel', siteId: 'site', equipmentId: 'equipment', oilProductId: 'oilProduct' },
 };
 
@@ -27,6 +28,8 @@ const NAMED_BY_PUMPS: Readonly<Record<SetUpKind, 'modelId' | 'siteId' | 'equipme
   material: null,
   person: null,
   jarShape: null,
+  container: null,
+  filterMedia: null,
   houseRules: null,
 };
 

@@ -1,7 +1,7 @@
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
 
 /** What is read, as far as it goes stale by itself: the pages of one pump, those of equipments, the lists of all, the set-up, and what has no other. */
-export const TAG_TYPES = ['Pump', 'Equipment', 'Round', 'Entry', 'Cases', 'SetUp', 'Import', 'About'] as const;
+export const TAG_TYPES = ['Pump', 'Equipment', 'Round', 'Entry', 'Cases', 'SetUp', 'Import', 'About', 'Store'] as const;
 
 /** Bodies that are not JSON, and one that is empty: the server takes no write without a type. */
 const BODY_TYPES: Readonly<Record<string, string>> = {

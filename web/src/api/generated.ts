@@ -266,6 +266,23 @@ const injectedRtkApi = api.injectEndpoints({
     photoThumb: build.query<PhotoThumbApiResponse, PhotoThumbApiArg>({
       query: (queryArg) => ({ url: `/api/photos/${queryArg}/thumb` }),
     }),
+    store: build.query<StoreApiResponse, StoreApiArg>({
+      query: () => ({ url: `/api/store` }),
+    }),
+    waste: build.query<WasteApiResponse, WasteApiArg>({
+      query: () => ({ url: `/api/store/waste` }),
+    }),
+    container: build.query<ContainerApiResponse, ContainerApiArg>({
+      query: (queryArg) => ({
+        url: `/api/store/containers/${queryArg.containerId}`,
+        params: {
+          before: queryArg.before,
+        },
+      }),
+    }),
+    traceOil: build.query<TraceOilApiResponse, TraceOilApiArg>({
+      query: (queryArg) => ({ url: `/api/store/containers/${queryArg}/trace` }),
+    }),
     openDemoYard: build.mutation<OpenDemoYardApiResponse, OpenDemoYardApiArg>({
       query: () => ({ url: `/api/demo-yard`, method: 'POST' }),
     }),
@@ -437,6 +454,18 @@ export type PhotoApiResponse = PhotoBytes;
 export type PhotoApiArg = string;
 export type PhotoThumbApiResponse = /** status 200 A photograph, small */ PhotoBytes;
 export type PhotoThumbApiArg = string;
+export type StoreApiResponse = /** status 200 The oil store: every container as it stands */ StoreAnswer;
+export type StoreApiArg = void;
+export type WasteApiResponse = /** status 200 What carriers took, the last first */ WasteAnswer;
+export type WasteApiArg = void;
+export type ContainerApiResponse = /** status 200 A container with a page of its entries */ ContainerAnswer;
+export type ContainerApiArg = {
+  containerId: string;
+  before?: string;
+};
+export type TraceOilApiResponse =
+  /** status 200 Where the oil in a container came from, what ran while it was in pumps, and where else its lots are */ TraceAnswer;
+export type TraceOilApiArg = string;
 export type OpenDemoYardApiResponse = /** status 200 Serve the demo yard on a port of its own */ DemoYardOpened;
 export type OpenDemoYardApiArg = void;
 export type About = {
@@ -1808,6 +1837,8 @@ export type Pump = {
   exhaustPipe?: ExhaustPipe | null;
   /** Its own ultimate, blanked off. */
   blankOffPa?: number | null;
+  /** Takes used oil, where the house chooses pump by pump; missing means it does not. */
+  takesReused?: boolean | null;
   limits?: SparseLimits | null;
   oilLimits?: SparseOilLimits | null;
 };
@@ -2068,6 +2099,39 @@ export type JarShape = {
     ml: number;
   }[];
 };
+export type Vessel = 'can' | 'bottle' | 'jar' | 'drum' | 'filter';
+export type WasteKind = 'oil' | 'oilWithSolvent' | 'pfpe' | 'chlorinated' | 'oilySolids' | 'waterWithOil';
+export type Container = {
+  name: string;
+  vessel: Vessel;
+  holdsMl: number;
+  siteId: string;
+  /** Where it stands, in a few words. */
+  place?: string | null;
+  /** Of that place; null counts as a room of 20 °C. */
+  tempC?: number | null;
+  jarShapeId?: string | null;
+  /** Null for one that holds no waste. */
+  wasteKind?: WasteKind | null;
+  /** Full at so many percent of what it holds, for waste that is collected. */
+  fullPercent?: number | null;
+  /** Not in use any more: it leaves the shelf. */
+  gone?: boolean | null;
+};
+export type MediaKind = 'paper' | 'spinOn' | 'depth' | 'adsorber' | 'desiccant';
+export type FilterMedia = {
+  name: string;
+  kind: MediaKind;
+  /** Soaked up by the first oil. */
+  holdUpMl: number;
+  /** Through clean wet media, of oil of 100 mm²/s. */
+  rateMlPerH: number;
+  /** Oil until it is renewed, and solids that clog it. */
+  lifeL: number;
+  lifeSludgeMl?: number | null;
+  price?: number | null;
+};
+export type ReuseSchool = 'newOnly' | 'reuse' | 'chosenPumps';
 export type HouseRules = {
   limits: SparseLimits;
   oilLimits?: SparseOilLimits | null;
@@ -2076,6 +2140,13 @@ export type HouseRules = {
   /** What an hour's work and a laboratory's report cost, in the house's money. */
   hourPrice?: number | null;
   labPrice?: number | null;
+  /** Missing means new oil only. */
+  reuseSchool?: ReuseSchool | null;
+  /** How often an oil goes back at most, and how much new oil goes with it, percent. */
+  reuseMost?: number | null;
+  reuseNewPercent?: number | null;
+  /** What a litre of waste costs, in the house's money. */
+  wastePricePerL?: number | null;
 };
 export type HouseSetUp = {
   site: {
@@ -2101,6 +2172,12 @@ export type HouseSetUp = {
   };
   jarShape: {
     [key: string]: JarShape;
+  };
+  container: {
+    [key: string]: Container;
+  };
+  filterMedia: {
+    [key: string]: FilterMedia;
   };
   houseRules: {
     [key: string]: HouseRules;
@@ -3046,6 +3123,8 @@ export type StepSaid = {
   choice: string | null;
   /** Where one was taken. */
   photoId?: string;
+  /** Of the oil store, where one was said. */
+  containerId?: string;
   oil: OilLeft | null;
 };
 export type WaitBegun = {
@@ -3472,7 +3551,7 @@ export type RunBody = {
   remark?: string | null;
 };
 export type Subject = {
-  type: 'pump' | 'equipment' | 'case' | 'job';
+  type: 'pump' | 'equipment' | 'case' | 'job' | 'container';
   id: string;
 };
 export type Precision = 'exact' | 'day' | 'unknown';
@@ -3516,6 +3595,8 @@ export type LookBody = {
   oilWent?: OilWent | null;
   /** SHA-256 of a photograph that was uploaded before. */
   photoId?: string | null;
+  /** The container of the oil store that was read, all that is in it. */
+  containerId?: string | null;
   remark?: string | null;
 };
 export type BleedBody = {
@@ -3524,6 +3605,8 @@ export type BleedBody = {
   drawnMl?: number | null;
   /** Null while nobody has read it: no water counts as taken out until then. */
   waterMl?: number | null;
+  /** Of the oil store; null where nobody said. */
+  intoContainerId?: string | null;
   /** As it stood afterwards; null where nobody read it. */
   levelAfter?: Level | null;
   remark?: string | null;
@@ -3532,6 +3615,8 @@ export type TopUpBody = {
   sump: SumpKey;
   productId: string;
   addedMl: number;
+  /** Of the oil store; null where nobody said. */
+  fromContainerId?: string | null;
   /** No oil stood in the glass before: where it had gone. */
   oilWent?: OilWent | null;
   /** Null where nobody read it: somebody is asked to look. */
@@ -3544,6 +3629,11 @@ export type ChangeBody = {
   /** Null where nobody measured it. */
   outMl?: number | null;
   inMl: number;
+  /** Of the oil store: what it was filled from and drained into; null where nobody said. */
+  fromContainerId?: string | null;
+  intoContainerId?: string | null;
+  /** At which what came out was measured; null counts as 20 °C. */
+  outTempC?: number | null;
   /** No oil stood in the glass before: where it had gone. */
   oilWent?: OilWent | null;
   /** Null where nobody read it: somebody is asked to look. */
@@ -3662,6 +3752,8 @@ export type JobStepBody = {
   value?: number | null;
   /** The id of what was chosen; of a fill with another oil than before, that oil's. */
   choice?: string | null;
+  /** Of the oil store: what was filled from, or drained into. */
+  containerId?: string | null;
   /** SHA-256 of a photograph that was uploaded before. */
   photoId?: string | null;
   oil?: OilLeft | null;
@@ -3686,6 +3778,61 @@ export type JobEndedBody = {
   parts?: readonly PartUsed[] | null;
   /** How long hands were at it. */
   workedMinutes?: number | null;
+  remark?: string | null;
+};
+export type Outside = 'bought' | 'notSaid' | 'spill' | 'carrier';
+export type TransferBody = {
+  /** Clear and hazy oil together. */
+  oilMl: number;
+  waterMl?: number | null;
+  creamMl?: number | null;
+  sludgeMl?: number | null;
+  /** A container; null where it comes from outside. */
+  fromId?: string | null;
+  toId?: string | null;
+  /** The end that is no container; null between two containers. */
+  outside?: Outside | null;
+  /** Of oil that comes from outside. */
+  productId?: string | null;
+  /** As it stands on the can. */
+  batch?: string | null;
+  /** At which it was measured; null counts as 20 °C. */
+  tempC?: number | null;
+  /** Nobody measured it. */
+  estimated?: boolean | null;
+  /** Of a collection: who took it, and the number of its note. */
+  carrier?: string | null;
+  noteNumber?: string | null;
+  remark?: string | null;
+};
+export type StocktakeBody = {
+  /** Clear and hazy oil together. */
+  oilMl: number;
+  waterMl?: number | null;
+  creamMl?: number | null;
+  sludgeMl?: number | null;
+  /** Of the oil, what is not clear. */
+  hazyMl?: number | null;
+  tempC?: number | null;
+  clarity?: Clarity | null;
+  /** ASTM D1500, 0.5-8.0 in half steps. */
+  colour?: number | null;
+  smell?: Smell | null;
+  particleKinds?: readonly ParticleKind[] | null;
+  remark?: string | null;
+};
+export type OpenedBody = {
+  remark?: string | null;
+};
+export type MediaChangeBody = {
+  /** Of the library or of the house; null where the filter stands without from now on. */
+  mediaId?: string | null;
+  /** What the new media soaks up, as its record says it. */
+  holdUpMl: number;
+  /** Caught from the old one, and the container that it went into. */
+  recoveredMl?: number | null;
+  recoveredIntoId?: string | null;
+  price?: number | null;
   remark?: string | null;
 };
 export type NoteBody = {
@@ -4053,6 +4200,86 @@ export type Entry =
       bodyVersion: number;
     }
   | {
+      kind: 'transfer';
+      body: TransferBody;
+      /** UUID made by the client. */
+      id: string;
+      /** Entries of one deed share it; they are written and undone together. */
+      actId: string;
+      subjects: readonly Subject[];
+      happenedAt: string;
+      /** IANA zone of the site. */
+      zone: string;
+      precision: Precision;
+      recordedAt: string;
+      who?: string | null;
+      device?: string | null;
+      /** Codes of the soft questions the person has answered with yes. */
+      acknowledged: readonly string[];
+      /** At which its body was written, see body-version.ts. */
+      bodyVersion: number;
+    }
+  | {
+      kind: 'stocktake';
+      body: StocktakeBody;
+      /** UUID made by the client. */
+      id: string;
+      /** Entries of one deed share it; they are written and undone together. */
+      actId: string;
+      subjects: readonly Subject[];
+      happenedAt: string;
+      /** IANA zone of the site. */
+      zone: string;
+      precision: Precision;
+      recordedAt: string;
+      who?: string | null;
+      device?: string | null;
+      /** Codes of the soft questions the person has answered with yes. */
+      acknowledged: readonly string[];
+      /** At which its body was written, see body-version.ts. */
+      bodyVersion: number;
+    }
+  | {
+      kind: 'opened';
+      body: OpenedBody;
+      /** UUID made by the client. */
+      id: string;
+      /** Entries of one deed share it; they are written and undone together. */
+      actId: string;
+      subjects: readonly Subject[];
+      happenedAt: string;
+      /** IANA zone of the site. */
+      zone: string;
+      precision: Precision;
+      recordedAt: string;
+      who?: string | null;
+      device?: string | null;
+      /** Codes of the soft questions the person has answered with yes. */
+      acknowledged: readonly string[];
+      /** At which its body was written, see body-version.ts. */
+      bodyVersion: number;
+    }
+  | {
+      kind: 'mediaChange';
+      body: MediaChangeBody;
+      /** UUID made by the client. */
+      id: string;
+      /** Entries of one deed share it; they are written and undone together. */
+      actId: string;
+      subjects: readonly Subject[];
+      happenedAt: string;
+      /** IANA zone of the site. */
+      zone: string;
+      precision: Precision;
+      recordedAt: string;
+      who?: string | null;
+      device?: string | null;
+      /** Codes of the soft questions the person has answered with yes. */
+      acknowledged: readonly string[];
+      /** At which its body was written, see body-version.ts. */
+      bodyVersion: number;
+    }
+  | {
       kind: 'note';
       body: NoteBody;
       /** UUID made by the client. */
@@ -4158,6 +4385,10 @@ export type CorrectionBody = {
     | JobStepBody
     | JobMovedBody
     | JobEndedBody
+    | TransferBody
+    | StocktakeBody
+    | OpenedBody
+    | MediaChangeBody
     | NoteBody
     | any
     | null;
@@ -4430,6 +4661,7 @@ export type Unsettled =
   | {
       state: 'aside';
     };
+export type NotInto = 'newOnly' | 'notChosen' | 'service' | 'otherProduct';
 export type UnusualReading = {
   least: number;
   most: number;
@@ -4515,6 +4747,28 @@ export type Question =
       code: 'meterTooFast';
       beforeMinutes: number;
       beforeAt: string;
+    }
+  | {
+      code: 'moreThanThere';
+      containerId: string;
+      bookMl: number;
+      missingMl: number;
+    }
+  | {
+      code: 'overfull';
+      containerId: string;
+      ml: number;
+      holdsMl: number;
+    }
+  | {
+      code: 'mixesProducts';
+      containerId: string;
+      productIds: readonly string[];
+    }
+  | {
+      code: 'usedOil';
+      containerId: string;
+      why: NotInto | 'refused';
     }
   | {
       code: 'unusual';
@@ -4666,6 +4920,22 @@ export type SetUpVersion =
     }
   | {
       id: string;
+      kind: 'container';
+      subjectId: string;
+      validFrom: string;
+      recordedAt: string;
+      body: Container;
+    }
+  | {
+      id: string;
+      kind: 'filterMedia';
+      subjectId: string;
+      validFrom: string;
+      recordedAt: string;
+      body: FilterMedia;
+    }
+  | {
+      id: string;
       kind: 'houseRules';
       subjectId: string;
       validFrom: string;
@@ -4758,6 +5028,18 @@ export type SetUpFileRecord =
       id: string;
       seen?: string | null;
       body: JarShape;
+    }
+  | {
+      kind: 'container';
+      id: string;
+      seen?: string | null;
+      body: Container;
+    }
+  | {
+      kind: 'filterMedia';
+      id: string;
+      seen?: string | null;
+      body: FilterMedia;
     }
   | {
       kind: 'houseRules';
@@ -4911,6 +5193,320 @@ export type PhotoKept = {
   height: number;
 };
 export type PhotoBytes = string;
+export type SubjectRef = {
+  type: string;
+  id: string;
+};
+export type Phase = 'sludge' | 'water' | 'cream' | 'oil';
+export type Part = {
+  phase: Phase;
+  /** The entry that brought it into the house; null: nobody said where it came from. */
+  lot: string | null;
+  productId: string | null;
+  /** How often it has come out of a pump: 0 for new oil. */
+  rounds: number;
+  /** How often it went through a filter since. */
+  passes: number;
+  uL: number;
+};
+export type Stay = {
+  pumpId: string;
+  /** Null where nobody has said when it was filled. */
+  from: string | null;
+  until: string;
+  /** The bleed or change that let it out. */
+  outId: string;
+  by: 'bleed' | 'change' | 'labSample';
+};
+export type Marks = {
+  /** Services that it did. */
+  services: readonly ServiceClass[];
+  smells: readonly Smell[];
+  particleKinds: readonly ParticleKind[];
+  /** The latest stays in pumps, oldest first. */
+  stays: readonly Stay[];
+  /** Lots that are in it as traces without a name. */
+  older: readonly string[];
+};
+export type StoodReading = {
+  entryId: string;
+  at: string;
+  hazyUL: number;
+  clarity: Clarity | null;
+  colour: number | null;
+};
+export type MediaState = {
+  mediaId: string;
+  since: string;
+  holdUpUL: number;
+  /** Soaked up; it comes back only in part when the media is changed. */
+  held: readonly Part[];
+  /** Oil that went through. */
+  passedUL: number;
+  sludgeUL: number;
+  waterUL: number;
+};
+export type AccountState = {
+  /** Of its projection, when it was folded. */
+  foldVersion: number;
+  entries: number;
+  /** Key of the last entry folded in. */
+  last: OrderKey | null;
+  subject: SubjectRef;
+  parts: readonly Part[];
+  marks: Marks;
+  reading: StoodReading | null;
+  /** When something was poured in last, and when oil was first in it since it was empty. */
+  filledAt: string | null;
+  heldSince: string | null;
+  openedAt: string | null;
+  /** Something in it was not measured. */
+  estimated: boolean;
+  /** Taken out beyond what was in the book: the book is short of so much that nobody said. */
+  shortUL: number;
+  media: MediaState | null;
+};
+export type ShelfGroup =
+  'new' | 'settling' | 'toRead' | 'toPour' | 'toFilter' | 'filter' | 'ready' | 'refused' | 'waste' | 'empty';
+export type Layer = {
+  phase: Phase | 'hazy';
+  ml: number;
+};
+export type Blend = {
+  oilMl: number;
+  /** Products in it, the most first; a trace under a thousandth is none. */
+  productIds: readonly string[];
+  /** Of the main product, 0-1. */
+  purity: number;
+  meanRounds: number;
+  worstRounds: number;
+  /** New oil in it, 0-1. */
+  newShare: number;
+  /** mm²/s at 40 °C; null where a product's is not known. */
+  viscosity40Mm2s: number | null;
+  /** ASTM D1500 to the nearest half step; null where nobody read it. */
+  colour: number | null;
+};
+export type Settle =
+  | {
+      how: 'settles' | 'freezes';
+      hours: number;
+      from: string;
+      ready: boolean;
+    }
+  | {
+      how: 'detergent';
+    }
+  | {
+      how: 'denser';
+    }
+  | {
+      how: 'unknownOil';
+    };
+export type LabFigure = 'acidMgKohG' | 'viscosity40Mm2s';
+export type Refusal =
+  | {
+      code: 'newOnly';
+    }
+  | {
+      code: 'service';
+      service: ServiceClass;
+    }
+  | {
+      code: 'smell';
+      smell: 'burnt' | 'solvent' | 'ammonia' | 'sour';
+    }
+  | {
+      code: 'particles';
+      kind: 'glitter' | 'growth';
+    }
+  | {
+      code: 'material';
+      materialId: string;
+      stays: 'solvent' | 'acid';
+    }
+  | {
+      code: 'lab';
+      figure: LabFigure;
+      value: number;
+      limit: number;
+    }
+  | {
+      code: 'colour';
+      colour: number;
+      fresh: number;
+      most: number;
+    }
+  | {
+      code: 'mixed';
+      productIds: readonly string[];
+    }
+  | {
+      code: 'unknownOil';
+    }
+  | {
+      code: 'rounds';
+      rounds: number;
+      most: number;
+    }
+  | {
+      code: 'pfpe';
+    }
+  | {
+      code: 'waste';
+    }
+  | {
+      code: 'notRead';
+    }
+  | {
+      code: 'pourOff';
+      waterMl: number;
+      creamMl: number;
+      sludgeMl: number;
+    }
+  | {
+      code: 'notClear';
+    };
+export type ReuseVerdict = {
+  fit: boolean;
+  /** New oil, and no question of reuse. */
+  isNew: boolean;
+  refusals: readonly Refusal[];
+  /** The round it would begin in a pump: 1 for new oil. */
+  nextRound: number;
+  newPercent: number;
+};
+export type OnShelf = {
+  group: ShelfGroup;
+  /** From the bottom; oil denser than water has them turned round. */
+  layers: readonly Layer[];
+  heldMl: number;
+  blend: Blend;
+  mixed: ('immiscible' | 'otherAdditives' | null) | ('immiscible' | 'otherAdditives' | null);
+  settle: Settle | null;
+  reuse: ReuseVerdict | null;
+  /** Of waste: the mark at which it is collected is reached. */
+  full: boolean;
+};
+export type ReuseFacts = {
+  materials: readonly {
+    solvent: number;
+    acid: number;
+    materialId: string;
+  }[];
+  lab: {
+    acidMgKohG?: number | null;
+    viscosity40Mm2s?: number | null;
+  } | null;
+};
+export type FilterForecast = {
+  wet: boolean;
+  /** What the media still drinks before any comes through. */
+  drinksMl: number;
+  /** Of what is poured in now. */
+  throughMl: number;
+  hours: number;
+  /** Of its life that is used, by litres or solids, whichever is more: 1 and more means renew. */
+  load: number;
+  /** Litres until it is renewed, by litres and by the solids that came with each so far. */
+  litresLeft: number;
+};
+export type StoreContainer = {
+  id: string;
+  container: Container;
+  state: AccountState;
+  shelf: OnShelf;
+  facts: ReuseFacts;
+  /** Of a filter with media: what pouring its usual volume does. */
+  filter: FilterForecast | null;
+};
+export type StoreSump = {
+  pumpId: string;
+  sump: string;
+  oilMl: number;
+  meanRounds: number;
+  worstRounds: number;
+  newShare: number;
+  /** Of it, so much was drawn from containers of the house; the rest nobody said. */
+  namedMl: number;
+};
+export type StockLine = {
+  productId: string;
+  newMl: number;
+  readyMl: number;
+  /** Settles, waits to be read, poured or filtered. */
+  waitingMl: number;
+  refusedMl: number;
+  inFiltersMl: number;
+};
+export type StoreAnswer = {
+  now: string;
+  /** Used oil goes back here, or may. */
+  reuses: boolean;
+  containers: readonly StoreContainer[];
+  sumps: readonly StoreSump[];
+  stock: readonly StockLine[];
+  /** How much longer jars of this yard take than Stokes says. */
+  settlingFactor: number;
+};
+export type CollectedLine = {
+  entryId: string;
+  at: string;
+  zone: string;
+  containerId: string;
+  oilMl: number;
+  waterMl: number;
+  creamMl: number;
+  sludgeMl: number;
+  carrier: string | null;
+  noteNumber: string | null;
+};
+export type WasteAnswer = {
+  lines: readonly CollectedLine[];
+};
+export type ContainerAnswer = {
+  now: string;
+  container: StoreContainer;
+  journal: JournalPage;
+};
+export type TracedMove = {
+  entryId: string;
+  at: string;
+  from: string;
+  to: string;
+  /** Of the traced oil. */
+  uL: number;
+};
+export type TracedPlace = {
+  /** `container:id`, `sump:pump/oil`, `media:id`, or an end outside. */
+  place: string;
+  uL: number;
+};
+export type TracedStay = {
+  pumpId: string;
+  /** Null where nobody has said when it was filled. */
+  from: string | null;
+  until: string;
+  /** The bleed or change that let it out. */
+  outId: string;
+  by: 'bleed' | 'change' | 'labSample';
+  uL: number;
+  runs: number;
+  materialIds: readonly string[];
+};
+export type TraceAnswer = {
+  place: string;
+  back: {
+    moves: readonly TracedMove[];
+    ends: readonly TracedPlace[];
+  };
+  stays: readonly TracedStay[];
+  /** Where lots that are in it went besides. */
+  on: {
+    moves: readonly TracedMove[];
+    ends: readonly TracedPlace[];
+  };
+};
 export type DemoYardOpened = {
   port: number;
 };

@@ -1,6 +1,7 @@
 import type {
   About,
   CaseAnswer,
+  ContainerAnswer,
   ChangeKind,
   DemoYardOpened,
   DownloadAnswer,
@@ -30,8 +31,11 @@ import type {
   JobAnswer,
   ServiceTimes,
   StepTimes,
+  StoreAnswer,
   TakenBack,
+  TraceAnswer,
   UnsettledAnswer,
+  WasteAnswer,
   WaterAnswer,
 } from '@winter-jar/contracts';
 import type { DefinitionsFromApi, OverrideResultType, TagTypesFromApi } from '@reduxjs/toolkit/query/react';
@@ -51,7 +55,7 @@ export function tagsOf(change: { kinds: readonly ChangeKind[]; pumpIds: readonly
   const { kinds, pumpIds } = change;
   if (kinds.length === 0 || kinds.every((k) => k === 'file')) return [];
   if (kinds.includes('setUp') || pumpIds === null) return ALL_TAGS;
-  return ['Round', 'Equipment', 'Entry', 'Cases', ...pumpIds.flatMap(ofPump)];
+  return ['Round', 'Equipment', 'Entry', 'Cases', 'Store', ...pumpIds.flatMap(ofPump)];
 }
 
 /** Pumps that entries are about: a correction bears its original's. */
@@ -101,6 +105,10 @@ interface Answers {
   job: JobAnswer;
   serviceTimes: ServiceTimes;
   stepTimes: StepTimes;
+  store: StoreAnswer;
+  container: ContainerAnswer;
+  traceOil: TraceAnswer;
+  waste: WasteAnswer;
 }
 type Generated = DefinitionsFromApi<typeof generatedApi>;
 type Definitions = {
@@ -123,6 +131,10 @@ export const houseApi = generatedApi.enhanceEndpoints<TagTypesFromApi<typeof gen
     job: { providesTags: (_answer, _error, { pumpId }) => ofPump(pumpId) },
     serviceTimes: { providesTags: ['Round'] },
     stepTimes: { providesTags: ['Round'] },
+    store: { providesTags: ['Store'] },
+    container: { providesTags: ['Store'] },
+    traceOil: { providesTags: ['Store'] },
+    waste: { providesTags: ['Store'] },
     oilStory: { providesTags: (_answer, _error, id) => ofPump(id) },
     water: { providesTags: (_answer, _error, id) => ofPump(id) },
     equipment: { providesTags: ['Equipment'] },
@@ -203,4 +215,8 @@ export const {
   useJobQuery,
   useServiceTimesQuery,
   useStepTimesQuery,
+  useStoreQuery,
+  useContainerQuery,
+  useTraceOilQuery,
+  useWasteQuery,
 } = houseApi;

@@ -1,21 +1,20 @@
-import type { EquipmentPage as Page, JournalLine } from '@winter-jar/contracts';
-import { pumpIdsOf, type PumpPlace } from '@winter-jar/core';
+import type { EquipmentPage as Page } from '@winter-jar/contracts';
+import type { PumpPlace } from '@winter-jar/core';
 import { ChevronLeft } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { useEquipmentQuery } from '../api/house-api.js';
 import { useNow } from '../device/use-now.js';
 import { usePrint } from '../device/use-print.js';
+import { JournalEntryLine } from '../entry/journal-entry-line.js';
 import { NoteField } from '../entry/note-field.js';
-import { useUndo } from '../entry/use-undo.js';
-import { Button, LinkButton } from '../ui/button.js';
+import { LinkButton } from '../ui/button.js';
 import { Empty, Loading, NotFetched } from '../ui/page-state.js';
 import { PageTitle } from '../ui/page-title.js';
-import { dayWords, momentWords } from '../words/dates.js';
+import { dayWords } from '../words/dates.js';
 import { materialName } from '../words/material-words.js';
 import { stateName } from '../words/diagnosis-words.js';
-import { entryWords, meterWords } from '../words/entry-words.js';
-import { KIND_WORDS } from '../words/kind-words.js';
+import { meterWords } from '../words/entry-words.js';
 import { PLACE_WORDS } from '../words/place-words.js';
 import { PROCESS_WORDS } from '../words/process-words.js';
 import type { Words } from '../words/words.js';
@@ -78,7 +77,7 @@ function Sheet({ page, words, older }: { page: Page; words: Words; older: boolea
         )}
         <ol className="mt-2">
           {journal.lines.map((line) => (
-            <Line key={line.entry.id} line={line} page={page} words={words} />
+            <JournalEntryLine key={line.entry.id} line={line} house={page.house} words={words} />
           ))}
         </ol>
         <div className="no-print mt-3 flex gap-3">
@@ -171,50 +170,3 @@ function Pumps({ page, words }: { page: Page; words: Words }) {
 /** Whether it works there, or only belongs there. */
 const standsWords = (place: PumpPlace | null | undefined): string =>
   !place || place === 'inService' ? 'stands here' : `belongs here, ${PLACE_WORDS[place]}`;
-
-/** An entry about it alone is taken back here; one of a pump is mended at its pump. */
-function Line({ line: { entry, correctionId }, page, words }: { line: JournalLine; page: Page; words: Words }) {
-  const { undo } = useUndo();
-  const [pumpId] = pumpIdsOf(entry);
-  const moment = momentWords(entry.happenedAt, words.zone, words.now);
-  const named = `${KIND_WORDS[entry.kind]} of ${moment}`;
-  return (
-    <li className="grid grid-cols-[minmax(0,1fr)_auto] items-start gap-x-3 border-b border-rule-soft py-2 wide:grid-cols-[152px_104px_minmax(0,1fr)_auto]">
-      <span className="figure text-[14px] text-ink-2">{moment}</span>
-      <span className="col-start-1 font-semibold wide:col-start-auto">{KIND_WORDS[entry.kind]}</span>
-      <span className="col-start-1 text-[15px] wrap-anywhere wide:col-start-auto">
-        {entryWords(entry, page.house, words)}
-        {pumpId && (
-          <span className="ml-2 text-[13px] whitespace-nowrap text-ink-2">
-            {page.house.pump[pumpId]?.name ?? pumpId}
-          </span>
-        )}
-        {entry.who && (
-          <span className="ml-2 text-[13px] text-ink-2">{page.house.person[entry.who]?.name ?? entry.who}</span>
-        )}
-        {correctionId && <span className="ml-2 text-[13px] text-ink-2">corrected</span>}
-      </span>
-      <span className="no-print col-start-2 row-span-3 row-start-1 wide:col-start-4 wide:row-span-1">
-        {pumpId ? (
-          <LinkButton
-            look="plain"
-            to={`/pumps/${pumpId}/entries/${entry.id}`}
-            className="!px-1 !text-[14px]"
-            aria-label={`History: ${named}`}
-          >
-            History
-          </LinkButton>
-        ) : (
-          <Button
-            look="plain"
-            className="!px-1 !text-[14px]"
-            aria-label={`Take back: ${named}`}
-            onClick={() => void undo({ entryIds: [entry.id] })}
-          >
-            Take back
-          </Button>
-        )}
-      </span>
-    </li>
-  );
-}

@@ -43,6 +43,8 @@ export interface ReadJarValues extends When {
   source: LookSource;
   /** The jar that is read again; empty where nobody has picked one. */
   drawnId: string;
+  /** Of the oil store, where it stands on the shelf. A draft of before may not have it. */
+  containerId?: string;
   /** Of a jar that was not read before. */
   ownJarId: string;
   drawn: DrawnHow | '';
@@ -88,6 +90,7 @@ export function initialValues(input: { sump: SumpKey; zone: string; lookedAtMl: 
     sump: input.sump,
     source: 'sightGlass',
     drawnId: '',
+    containerId: '',
     ownJarId: crypto.randomUUID(),
     drawn: '',
     stood: '',
@@ -119,6 +122,7 @@ export function valuesOfLook(entry: Extract<Entry, { kind: 'look' }>, zone: stri
     ...initialValues({ sump: body.sump, zone, lookedAtMl: quantityText(body.lookedAtMl, units.volume) }),
     source: body.source,
     drawnId: body.drawnId ?? '',
+    containerId: body.containerId ?? '',
     drawn: body.drawn ?? '',
     stood: stoodOf(body.hoursStood),
     hoursStood: quantityText(body.hoursStood * 60, 'h'),
@@ -233,6 +237,7 @@ export function readJar(v: ReadJarValues, units: Units, zone: string, nowMs: num
     creamMl: v.layers.creamMl,
     hazyMl: v.layers.hazyMl,
     ...(v.drawnId ? { drawnId: v.drawnId } : {}),
+    ...(v.containerId ? { containerId: v.containerId } : {}),
     ...(v.source === 'sample' && v.drawn ? { drawn: v.drawn } : {}),
     ...(jarTempC === null ? {} : { jarTempC }),
     ...(v.jarShapeId ? { jarShapeId: v.jarShapeId } : {}),

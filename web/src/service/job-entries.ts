@@ -43,6 +43,8 @@ export interface Answer {
   readonly value?: number | null;
   readonly choice?: string | null;
   readonly photoId?: string | null;
+  /** Of the oil store. */
+  readonly containerId?: string | null;
 }
 
 const MINUTE_MS = 60_000;
@@ -153,7 +155,8 @@ export function answerOf(
   const happenedAt = momentAfter(job, nowMs);
   const id = jobEntryId(job.jobId, step, visit, 'done', attempt);
   const photoId = answer.photoId ?? null;
-  const said = { step, visit, value: answer.value ?? null, choice: answer.choice ?? null };
+  const container = answer.containerId ? { containerId: answer.containerId } : {};
+  const said = { step, visit, value: answer.value ?? null, choice: answer.choice ?? null, ...container };
   // A wait has let the oil out when it began.
   const left = kind === 'wait' ? {} : { ...(oil ? { oil } : {}), ...(pump ? { pump } : {}) };
   const done: JobDraft = {

@@ -1,6 +1,7 @@
-import { boundsAtStep, mostAtStep } from '@winter-jar/core';
+import { boundsAtStep, mostAtStep, type MeasureGoes } from '@winter-jar/core';
 import { useState } from 'react';
 import { useUnits } from '../device/use-units.js';
+import { ContainerField } from '../entry/container-field.js';
 import { ProductField, productOf } from '../entry/product-field.js';
 import { fieldReader } from '../forms/read-quantity.js';
 import { Button } from '../ui/button.js';
@@ -11,11 +12,20 @@ import { fillRefusal } from './fill-refusal.js';
 import { BackPressureLimits } from './model-facts.js';
 import type { StepProps } from './step-props.js';
 
+/** Values that move oil between the pump and the shelf. */
+const CONTAINER_WAYS: { readonly [G in MeasureGoes]?: 'from' | 'into' } = {
+  in: 'from',
+  added: 'from',
+  out: 'into',
+  drawn: 'into',
+};
+
 /** One number; what nobody measured stays unsaid, but a fill has an amount. */
 export function Measured({ step, done, page, busy, onAnswer }: StepProps<'measure'>) {
   const units = useUnits();
   const [text, setText] = useState('');
   const [productId, setProductId] = useState('');
+  const [containerId, setContainerId] = useState('');
   const [issues, setIssues] = useState<Readonly<Record<string, string>>>({});
   const { wanted, ...bounds } = boundsAtStep(step);
   const before = productOf(page, step.sumps?.[0] ?? 'oil');
@@ -38,7 +48,7 @@ export function Measured({ step, done, page, busy, onAnswer }: StepProps<'measur
     if (refused) fields.refuse('productId', refused);
     if (asksProduct && productId === '') fields.refuse('productId', 'Say which oil was filled.');
     setIssues(fields.issues);
-    if (!fields.hasIssues()) onAnswer({ value, choice: productId || null });
+    if (!fields.hasIssues()) onAnswer({ value, choice: productId || null, containerId: containerId || null });
   }
   return (
     <AnswerForm
@@ -57,6 +67,15 @@ export function Measured({ step, done, page, busy, onAnswer }: StepProps<'measur
       )}
       {step.goes === 'exhaustPa' && <BackPressureLimits page={page} />}
       <QuantityField label={step.label} dimension={step.of} text={text} onText={setText} error={issues.value} />
+      {step.goes !== undefined && CONTAINER_WAYS[step.goes] && (
+        <ContainerField
+          page={page}
+          way={CONTAINER_WAYS[step.goes] ?? 'from'}
+          productId={productId || before}
+          value={containerId}
+          onChange={setContainerId}
+        />
+      )}
       {offer !== null && text === '' && (
         <Button size="field" onClick={() => setText(offer)}>
           By the glass, to the middle: about {offer}

@@ -4,6 +4,7 @@ import { LEVEL_MARK_WORDS, MODEL_FACT_WORDS } from '../words/model-words.js';
 import { SERVICE_WORDS } from '../words/service-words.js';
 import { PROCESS_WORDS } from '../words/process-words.js';
 import { SCHOOL_WORDS } from '../words/school-words.js';
+import { MEDIA_KIND_WORDS, REUSE_SCHOOL_WORDS, VESSEL_WORDS, WASTE_WORDS } from '../words/store-words.js';
 import type { Chip } from '../ui/chips.js';
 import { SEASON_WORDS } from './season-words.js';
 
@@ -307,6 +308,14 @@ export const FIELD_SPECS: Readonly<Record<SetUpKind, readonly FieldSpec[]>> = {
       hint: 'its first charge is then changed early',
     },
     { path: 'blankOffPa', label: 'Its own ultimate, blanked off', ...pressure },
+    {
+      path: 'takesReused',
+      label: 'Takes used oil again',
+      type: 'flag',
+      initial: 'no',
+      unmarked: true,
+      hint: 'where the house chooses pump by pump',
+    },
   ],
   oilProduct: [
     name,
@@ -390,7 +399,83 @@ export const FIELD_SPECS: Readonly<Record<SetUpKind, readonly FieldSpec[]>> = {
       hint: 'One height and what the jar holds up to it on each line, from “0 0” at the bottom to the brim, such as “55 250”.',
     },
   ],
+  container: [
+    name,
+    { path: 'vessel', label: 'It is a', type: 'choice', chips: chipsOf(VESSEL_WORDS), wanted: true },
+    { path: 'holdsMl', label: 'Holds', wanted: true, ...volume },
+    { path: 'siteId', label: 'Site', type: 'reference', to: 'site', wanted: true, section: 'Where it stands' },
+    { path: 'place', label: 'Place', type: 'text', hint: 'shelf, cellar, cabinet' },
+    {
+      path: 'tempC',
+      label: 'How warm it is there',
+      type: 'quantity',
+      dimension: 'temperature',
+      perBase: 1,
+      hint: 'decides how fast oil settles; empty: 20 °C',
+    },
+    { path: 'jarShapeId', label: 'Shape', type: 'reference', to: 'jarShape', hint: 'empty: straight' },
+    {
+      path: 'wasteKind',
+      label: 'For waste',
+      type: 'choice',
+      chips: chipsOf(WASTE_WORDS),
+      section: 'Waste',
+      hint: 'kept apart by kind; leave it open for a container of good oil',
+    },
+    {
+      path: 'fullPercent',
+      label: 'Collected when so full',
+      type: 'number',
+      unit: '%',
+      hint: 'empty: 90 %',
+      when: (v) => (v.wasteKind ?? '') !== '',
+    },
+    { path: 'gone', label: 'Not in use any more', type: 'flag', initial: 'no', unmarked: true },
+  ],
+  filterMedia: [
+    name,
+    { path: 'kind', label: 'Kind', type: 'choice', chips: chipsOf(MEDIA_KIND_WORDS), wanted: true },
+    { path: 'holdUpMl', label: 'Soaks up', wanted: true, hint: 'comes back only in part', ...volume },
+    {
+      path: 'rateMlPerH',
+      label: 'Lets through',
+      type: 'number',
+      unit: 'mL/h',
+      wanted: true,
+      hint: 'clean and wet, of oil of 100 mm²/s',
+    },
+    { path: 'lifeL', label: 'Lasts', type: 'number', unit: 'L of oil', wanted: true },
+    { path: 'lifeSludgeMl', label: 'Clogs with', type: 'number', unit: 'mL of solids' },
+    { path: 'price', label: 'Price', type: 'number', unit: 'your money' },
+  ],
   houseRules: [
+    {
+      path: 'reuseSchool',
+      label: 'Used oil',
+      type: 'choice',
+      chips: chipsOf(REUSE_SCHOOL_WORDS),
+      initial: 'newOnly',
+      unmarked: true,
+      section: 'Oil store',
+      hint: 'never from or into oxygen, toxic, biological, corrosive or food service, whatever is chosen',
+    },
+    {
+      path: 'reuseMost',
+      label: 'Goes back at most',
+      type: 'number',
+      unit: 'times',
+      hint: 'empty: 3',
+      when: (v) => v.reuseSchool !== 'newOnly',
+    },
+    {
+      path: 'reuseNewPercent',
+      label: 'New oil with it',
+      type: 'number',
+      unit: '%',
+      hint: 'at least; empty: 20',
+      when: (v) => v.reuseSchool !== 'newOnly',
+    },
+    { path: 'wastePricePerL', label: 'A litre of waste', type: 'number', unit: 'your money' },
     {
       path: 'opensModules',
       label: 'Pump modules are opened here',

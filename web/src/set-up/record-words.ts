@@ -4,6 +4,7 @@ import { capacityMl, materialFactor, type HouseSetUp, type SetUpKind } from '@wi
 import { PLACE_WORDS } from '../words/place-words.js';
 import { PROCESS_WORDS } from '../words/process-words.js';
 import { SCHOOL_WORDS } from '../words/school-words.js';
+import { VESSEL_WORDS, WASTE_WORDS } from '../words/store-words.js';
 
 export interface KindWords {
   readonly one: string;
@@ -40,6 +41,16 @@ export const RECORD_KIND_WORDS: Readonly<Record<SetUpKind, KindWords>> = {
     one: 'Jar',
     many: 'Jars',
     about: 'Jars of your own, by a few heights and what they hold up to them. Straight ones come with Winter Jar.',
+  },
+  container: {
+    one: 'Container',
+    many: 'Containers',
+    about: 'Cans, bottles, jars, drums and filters of the oil store. What is in them follows from what is poured.',
+  },
+  filterMedia: {
+    one: 'Filter media',
+    many: 'Filter media',
+    about: 'Papers, cartridges and beds of your own. Common ones come with Winter Jar.',
   },
   houseRules: {
     one: 'Care rules',
@@ -109,6 +120,23 @@ export function recordFacts(house: HouseSetUp, kind: SetUpKind, id: string, prin
     case 'jarShape': {
       const jar = house.jarShape[id];
       return jar ? joined([`holds ${print.volume(capacityMl(jar))}`, `${jar.points.length} heights`]) : '';
+    }
+    case 'container': {
+      const c = house.container[id];
+      return c
+        ? joined([
+            VESSEL_WORDS[c.vessel],
+            `holds ${print.volume(c.holdsMl)}`,
+            of('site', c.siteId),
+            c.place,
+            c.wasteKind && `waste: ${WASTE_WORDS[c.wasteKind]}`,
+            c.gone && 'not in use any more',
+          ])
+        : '';
+    }
+    case 'filterMedia': {
+      const m = house.filterMedia[id];
+      return m ? joined([`soaks up ${print.volume(m.holdUpMl)}`, `${m.lifeL} L`]) : '';
     }
     case 'person':
     case 'houseRules':

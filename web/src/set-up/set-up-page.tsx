@@ -21,6 +21,8 @@ const ORDER: readonly SetUpKind[] = [
   'oilProduct',
   'material',
   'jarShape',
+  'container',
+  'filterMedia',
   'person',
 ];
 /** Lists longer than this can be searched. */

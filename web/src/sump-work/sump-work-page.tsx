@@ -1,5 +1,6 @@
 import { holdsDenserOil, type Entry, type EntryBodies, type SumpKey } from '@winter-jar/core';
 import { useUnits } from '../device/use-units.js';
+import { ContainerField } from '../entry/container-field.js';
 import { DeedCautions } from '../entry/deed-cautions.js';
 import { EntryScreen, WithPump, type EntryPageProps } from '../entry/entry-page.js';
 import { exactly, type EntryDraft, type FormAnswer } from '../entry/deed.js';
@@ -73,6 +74,8 @@ function SumpWorkForm<K extends SumpWorkKind>({ kind, props }: { kind: K; props:
     unmeasured: [],
     oilFilter: 'no',
     jarKept: false,
+    fromContainerId: '',
+    intoContainerId: '',
     remark: '',
     ...happensNow(zone),
   };
@@ -87,6 +90,8 @@ function SumpWorkForm<K extends SumpWorkKind>({ kind, props }: { kind: K; props:
       levelAfter: body.levelAfter ?? 'notRead',
       oilWent: body.oilWent ?? '',
       jarKept: body.jarKept ?? false,
+      fromContainerId: body.fromContainerId ?? '',
+      intoContainerId: body.intoContainerId ?? '',
       unmeasured: work.volumes.flatMap(({ name }) => ((body[name] ?? null) === null ? [name] : [])),
       remark: body.remark ?? '',
       ...happenedAt(at, zone),
@@ -146,6 +151,24 @@ function SumpWorkForm<K extends SumpWorkKind>({ kind, props }: { kind: K; props:
           </div>
         ))}
       </div>
+      {work.fills && (
+        <ContainerField
+          page={page}
+          way="from"
+          productId={values.productId}
+          value={values.fromContainerId ?? ''}
+          onChange={set('fromContainerId')}
+        />
+      )}
+      {kind !== 'topUp' && (
+        <ContainerField
+          page={page}
+          way="into"
+          productId={productOf(page, values.sump)}
+          value={values.intoContainerId ?? ''}
+          onChange={set('intoContainerId')}
+        />
+      )}
       <Chips
         label={work.levelLabel}
         chips={LEVEL_AFTER_CHIPS}

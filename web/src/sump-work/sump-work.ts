@@ -19,6 +19,9 @@ export interface SumpWorkValues extends When, Record<Volume, string> {
   oilFilter: 'yes' | 'no';
   /** A draft of before may not have it. */
   jarKept?: boolean;
+  /** Of the oil store. A draft of before may not have them. */
+  fromContainerId?: string;
+  intoContainerId?: string;
   remark: string;
 }
 
@@ -102,6 +105,8 @@ export function bodyOf<K extends SumpWorkKind>(
     ? { productId: v.productId, levelAfter, ...(v.oilWent ? { oilWent: v.oilWent } : {}) }
     : { levelAfter };
   const kept = kind === 'change' && v.jarKept ? { jarKept: true } : {};
+  const from = SUMP_WORK[kind].fills && v.fromContainerId ? { fromContainerId: v.fromContainerId } : {};
+  const into = kind !== 'topUp' && v.intoContainerId ? { intoContainerId: v.intoContainerId } : {};
   const remark = v.remark.trim() ? { remark: v.remark.trim() } : {};
-  return { sump: v.sump, ...filled, ...volumesMl, ...kept, ...remark } as unknown as EntryBodies[K];
+  return { sump: v.sump, ...filled, ...volumesMl, ...kept, ...from, ...into, ...remark } as unknown as EntryBodies[K];
 }

@@ -7,6 +7,7 @@ import { causeName, testWords } from './diagnosis-words.js';
 import { figuresWords } from './lab-words.js';
 import { jobName } from './procedure-words.js';
 import { materialName } from './material-words.js';
+import { mediaName, transferWords } from './store-words.js';
 import {
   CLARITY_WORDS,
   FOAM_WORDS,
@@ -131,6 +132,10 @@ export function entryWords(entry: Entry, house: HouseSetUp, { print, zone, now }
         LEVEL_WORDS[entry.body.levelAfter ?? 'notTold'],
         entry.body.oilWent && wentWords(entry.body.oilWent),
         entry.body.jarKept && 'a jar of it kept',
+        entry.body.fromContainerId &&
+          `out of ${house.container[entry.body.fromContainerId]?.name ?? entry.body.fromContainerId}`,
+        entry.body.intoContainerId &&
+          `into ${house.container[entry.body.intoContainerId]?.name ?? entry.body.intoContainerId}`,
         entry.body.remark,
       ]);
     case 'meter': {
@@ -180,6 +185,28 @@ export function entryWords(entry: Entry, house: HouseSetUp, { print, zone, now }
       return joined([causeName(entry.body.causeId), entry.body.remedy, entry.body.remark]);
     case 'caseChecked':
       return joined([entry.body.held ? 'it held' : 'it did not hold', entry.body.remark]);
+    case 'transfer':
+      return transferWords(entry.body, house, { print, zone, now });
+    case 'stocktake': {
+      const { oilMl, waterMl, creamMl, sludgeMl, clarity, colour, remark } = entry.body;
+      return joined([
+        `oil ${print.volume(oilMl)}`,
+        waterMl && `water ${print.volume(waterMl)}`,
+        creamMl && `cream ${print.volume(creamMl)}`,
+        sludgeMl && `sludge ${print.volume(sludgeMl)}`,
+        clarity && CLARITY_WORDS[clarity],
+        colour && `colour ${colour}`,
+        remark,
+      ]);
+    }
+    case 'opened':
+      return joined(['opened', entry.body.remark]);
+    case 'mediaChange':
+      return joined([
+        entry.body.mediaId ? mediaName(entry.body.mediaId, house) : 'taken out',
+        entry.body.recoveredMl && `${print.volume(entry.body.recoveredMl)} wrung out`,
+        entry.body.remark,
+      ]);
     case 'note':
       return entry.body.text;
   }

@@ -5,6 +5,7 @@ import type { Print } from '../device/use-print.js';
 import { dayWords, momentWords } from './dates.js';
 import { NOT_WHOLE_WORDS } from './safety-state-words.js';
 import { procedureName } from './procedure-words.js';
+import { USED_OIL_WORDS } from './store-words.js';
 import type { Words } from './words.js';
 import { meterWords } from './entry-words.js';
 
@@ -126,6 +127,23 @@ export function questionWords(question: Question, { print, zone, now }: Words): 
         question: `The meter showed ${meterWords(question.beforeMinutes)} ${dayWords(question.beforeAt, zone, now)}: it would have run faster than time. Is this reading right?`,
         yes: 'Yes, it is right',
       };
+    case 'moreThanThere':
+      return {
+        question: `${print.volume(question.missingMl)} more is taken than the book has there (${print.volume(question.bookMl)}). Was it read right? If so, the rest counts as oil that nobody said.`,
+        yes: 'Yes, so much was there',
+      };
+    case 'overfull':
+      return {
+        question: `${print.volume(question.ml)} would stand in a container that holds ${print.volume(question.holdsMl)}. Is that so?`,
+        yes: 'Yes, it is so full',
+      };
+    case 'mixesProducts':
+      return {
+        question: `Two oil products would meet there. Mixed oil goes into no pump again: only as waste. Is that meant?`,
+        yes: 'Yes, they were poured together',
+      };
+    case 'usedOil':
+      return { question: `${USED_OIL_WORDS[question.why]} Was it filled all the same?`, yes: 'Yes, it was filled' };
     case 'unusual':
       return {
         question: `Is this right: ${question.readings.map((r) => readingWords(r, print)).join(', ')}?`,

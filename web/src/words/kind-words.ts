@@ -20,6 +20,10 @@ export const KIND_WORDS: Readonly<Record<EntryKind, string>> = {
   jobStep: 'Step of a job',
   jobMoved: 'Job',
   jobEnded: 'Job ended',
+  transfer: 'Poured',
+  stocktake: 'Stocktake',
+  opened: 'Opened',
+  mediaChange: 'Filter media',
   note: 'Note',
 };
 

@@ -1,0 +1,116 @@
+import type { FieldIssue, Question } from '@winter-jar/contracts';
+import {
+  blendOf,
+  bookEntry,
+  containerIdsOf,
+  filterMediaOf,
+  firstAccount,
+  HOUSE_RULES_ID,
+  NO_FACTS,
+  notInto,
+  pumpIdsOf,
+  reuseOf,
+  storeProjection,
+  subjectKey,
+  subjectsIn,
+  totalUL,
+  type AccountState,
+  type Entry,
+  type EntryKind,
+  type HouseSetUp,
+  type SetUpBook,
+} from '@winter-jar/core';
+import type { WritingStatements } from '../database/statements.js';
+
+const OF_STORE: readonly EntryKind[] = ['transfer', 'stocktake', 'opened', 'mediaChange'];
+/** About containers alone, without a pump. */
+export const isOfStore = ({ kind }: Entry): boolean => OF_STORE.includes(kind);
+
+const unknown = (field: string, value: unknown, right: string): FieldIssue => ({
+  field,
+  value,
+  code: 'unknownId',
+  right,
+});
+
+/** Containers, media and oils that an entry of the store names are in the set-up. */
+export function containerIssues(entry: Entry, house: HouseSetUp): FieldIssue[] {
+  const issues = containerIdsOf(entry).flatMap((id): FieldIssue[] =>
+    house.container[id] ? [] : [unknown('body', id, 'the id of a container that is in the set-up')],
+  );
+  if (entry.kind === 'transfer' && entry.body.productId && !house.oilProduct[entry.body.productId])
+    issues.push(unknown('body.productId', entry.body.productId, 'the id of an oil product that is in the set-up'));
+  if (
+    entry.kind === 'mediaChange' &&
+    entry.body.mediaId &&
+    !filterMediaOf({ id: entry.body.mediaId, own: house.filterMedia })
+  )
+    issues.push(unknown('body.mediaId', entry.body.mediaId, 'the id of a filter media of the library or the house'));
+  return issues;
+}
+
+/** A microlitre of rounding is no shortage. */
+const LEAST_UL = 500;
+
+/** What pouring does that somebody should say yes to, as the shelf stands now. */
+export function storeQuestions(entry: Entry, book: SetUpBook, sql: WritingStatements): Question[] {
+  const containers = containerIdsOf(entry);
+  if (containers.length === 0) return [];
+  const house = book.at(entry.happenedAt);
+  const before = new Map(
+    subjectsIn(storeProjection, entry).map((subject): [string, AccountState] => {
+      const row = sql.subjectState.get({ subjectType: subject.type, subjectId: subject.id });
+      return [subjectKey(subject), row ? (JSON.parse(row.state) as AccountState) : firstAccount(subject)];
+    }),
+  );
+  const { states } = bookEntry(before, entry, book);
+  const open: Question[] = [];
+  for (const containerId of containers) {
+    const key = subjectKey({ type: 'container', id: containerId });
+    const [was, is, container] = [before.get(key), states.get(key), house.container[containerId]];
+    if (!was || !is || !container) continue;
+    const missing = is.shortUL - was.shortUL;
+    if (missing > LEAST_UL)
+      open.push({
+        code: 'moreThanThere',
+        containerId,
+        bookMl: totalUL(was.parts) / 1000,
+        missingMl: missing / 1000,
+      });
+    const ml = totalUL(is.parts) / 1000;
+    if (ml > container.holdsMl && totalUL(is.parts) > totalUL(was.parts))
+      open.push({ code: 'overfull', containerId, ml, holdsMl: container.holdsMl });
+    const products = (state: AccountState) => blendOf({ parts: state.parts, products: house.oilProduct }).productIds;
+    if (!container.wasteKind && products(is).length > Math.max(1, products(was).length))
+      open.push({ code: 'mixesProducts', containerId, productIds: products(is) });
+  }
+  return [...open, ...usedOilQuestions(entry, before, house, book)];
+}
+
+/** Used oil into a pump that takes none, or that the rules refuse by what the shelf knows of it. */
+function usedOilQuestions(
+  entry: Entry,
+  before: ReadonlyMap<string, AccountState>,
+  house: HouseSetUp,
+  book: SetUpBook,
+): Question[] {
+  if (entry.kind !== 'change' && entry.kind !== 'topUp') return [];
+  const containerId = entry.body.fromContainerId;
+  const state = containerId ? before.get(subjectKey({ type: 'container', id: containerId })) : null;
+  const container = containerId ? house.container[containerId] : null;
+  const [pumpId = ''] = pumpIdsOf(entry);
+  const pump = book.pumpAt({ pumpId, instant: entry.happenedAt });
+  if (!containerId || !state || !container || !pump) return [];
+  const rules = house.houseRules[HOUSE_RULES_ID];
+  const verdict = reuseOf({
+    state,
+    isWaste: Boolean(container.wasteKind),
+    products: house.oilProduct,
+    rules,
+    facts: NO_FACTS,
+  });
+  if (verdict.isNew) return [];
+  const why = notInto({ pump: pump.pump, service: pump.service, rules, productId: entry.body.productId });
+  if (why) return [{ code: 'usedOil', containerId, why }];
+  return verdict.fit ? [] : [{ code: 'usedOil', containerId, why: 'refused' }];
+}

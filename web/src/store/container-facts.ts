@@ -1,0 +1,53 @@
+import type { StoreContainer } from '@winter-jar/contracts';
+import { canMend, type HouseSetUp } from '@winter-jar/core';
+import { GROUP_WORDS, meanRoundsWords, ordinal, settleWords } from '../words/store-words.js';
+import type { Words } from '../words/words.js';
+import { capital } from '../ui/number.js';
+
+/** What a container is and waits for, in one sentence. */
+export function headline({ shelf, state, container }: StoreContainer, words: Words): string {
+  const { group, settle, reuse, blend } = shelf;
+  switch (group) {
+    case 'new':
+      return state.openedAt || blend.oilMl < container.holdsMl * 0.98 ? 'New oil, opened' : 'New oil, sealed';
+    case 'settling':
+      return settle ? capital(settleWords(settle, words)) : GROUP_WORDS.settling;
+    case 'toRead':
+      return 'Read it: it has stood its time';
+    case 'toPour':
+      return 'Pour the clear oil off';
+    case 'toFilter':
+      return 'Let it stand, or filter it';
+    case 'filter':
+      return shelf.heldMl > 0 ? 'Oil goes through' : 'Filter, empty';
+    case 'ready':
+      return reuse
+        ? `Fit for reuse, ${ordinal(reuse.nextRound)} round, with at least ${reuse.newPercent} % new`
+        : GROUP_WORDS.ready;
+    case 'refused':
+      return 'Not to go back into a pump';
+    case 'waste':
+      return shelf.full ? 'Full: have it collected' : 'Waste';
+    case 'empty':
+      return 'Empty';
+  }
+}
+
+/** What stands beneath its name on the shelf. */
+export function shelfLine(one: StoreContainer, words: Words): string {
+  const { shelf, container, state } = one;
+  const { group, settle, blend } = shelf;
+  if (group === 'empty') return `holds ${words.print.volume(container.holdsMl)}`;
+  if (group === 'settling' && settle) return settleWords(settle, words);
+  if (group === 'waste') return shelf.full ? 'full' : `of ${words.print.volume(container.holdsMl)}`;
+  if (group === 'refused') return 'to waste';
+  if (group === 'new') return state.openedAt ? 'opened' : 'new';
+  return meanRoundsWords(blend.meanRounds, blend.worstRounds);
+}
+
+/** The first thing that bars it for good, else what would mend it. */
+export const refusalsOf = ({ shelf }: StoreContainer) =>
+  [...(shelf.reuse?.refusals ?? [])].sort((a, b) => Number(canMend(a)) - Number(canMend(b)));
+
+export const productName = ({ shelf }: Pick<StoreContainer, 'shelf'>, house: HouseSetUp): string =>
+  shelf.blend.productIds.map((id) => house.oilProduct[id]?.name ?? id).join(' + ') || 'no oil said';

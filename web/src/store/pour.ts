@@ -1,0 +1,130 @@
+import type { StoreAnswer, StoreContainer } from '@winter-jar/contracts';
+import {
+  bookEntry,
+  filterForecast,
+  filterMediaOf,
+  firstAccount,
+  kinematicViscosityMm2s,
+  NO_FACTS,
+  onShelf,
+  subjectKey,
+  totalUL,
+  type AccountState,
+  type Entry,
+  type FilterForecast,
+  type HouseSetUp,
+  type OnShelf,
+  type SetUpBook,
+  type TransferBody,
+} from '@winter-jar/core';
+
+/** What of a container is poured: the clear oil above all else, all its oil, what lies beneath, or everything. */
+export const POURED = ['clear', 'oil', 'rest', 'all'] as const;
+export type Poured = (typeof POURED)[number];
+
+/** Where it goes besides another container. */
+export type LeavesBy = 'spill' | 'carrier';
+
+const ml = (one: StoreContainer, phase: 'oil' | 'water' | 'cream' | 'sludge'): number =>
+  totalUL(one.state.parts, phase) / 1000;
+const hazyMl = ({ state }: StoreContainer): number => (state.reading?.hazyUL ?? 0) / 1000;
+
+/** mL of each phase that one choice takes, at most. */
+export function volumesOf(
+  one: StoreContainer,
+  what: Poured,
+): Required<Pick<TransferBody, 'oilMl'>> & {
+  waterMl: number;
+  creamMl: number;
+  sludgeMl: number;
+} {
+  const oil = ml(one, 'oil');
+  const below = { waterMl: ml(one, 'water'), creamMl: ml(one, 'cream'), sludgeMl: ml(one, 'sludge') };
+  const none = { waterMl: 0, creamMl: 0, sludgeMl: 0 };
+  if (what === 'clear') return { oilMl: Math.max(0, oil - hazyMl(one)), ...none };
+  if (what === 'oil') return { oilMl: oil, ...none };
+  return what === 'rest' ? { oilMl: 0, ...below } : { oilMl: oil, ...below };
+}
+
+/** Choices that take anything, the likeliest first. */
+export function pouredFrom(one: StoreContainer): Poured[] {
+  const sum = (what: Poured) => Object.values(volumesOf(one, what)).reduce((a, b) => a + b, 0);
+  const beneath = sum('rest') > 0;
+  return POURED.filter((what) => {
+    if (sum(what) <= 0) return false;
+    if (what === 'clear') return hazyMl(one) > 0 || beneath;
+    return what === 'oil' ? !beneath || hazyMl(one) > 0 : beneath;
+  });
+}
+
+/** So much of a choice, each layer in proportion. */
+export function shareOf(one: StoreContainer, what: Poured, totalMl: number): ReturnType<typeof volumesOf> {
+  const most = volumesOf(one, what);
+  const all = most.oilMl + most.waterMl + most.creamMl + most.sludgeMl;
+  const share = all > 0 ? totalMl / all : 0;
+  const part = (v: number) => Math.round(v * share * 1000) / 1000;
+  return {
+    oilMl: all > 0 ? part(most.oilMl) : totalMl,
+    waterMl: part(most.waterMl),
+    creamMl: part(most.creamMl),
+    sludgeMl: part(most.sludgeMl),
+  };
+}
+
+/** A container as it would stand. */
+export interface After {
+  readonly shelf: OnShelf;
+  readonly state: AccountState;
+  readonly filter: FilterForecast | null;
+}
+
+/** What both containers become, before anything is saved: the same books as the server keeps. */
+export function afterPour(input: { body: TransferBody; store: StoreAnswer; house: HouseSetUp; nowMs: number }): {
+  readonly from: After | null;
+  readonly to: After | null;
+} {
+  const { body, store, house, nowMs } = input;
+  const at = new Date(nowMs).toISOString();
+  const ids = [body.fromId, body.toId].filter((id) => typeof id === 'string');
+  const states = new Map(
+    ids.map((id): [string, AccountState] => {
+      const subject = { type: 'container', id } as const;
+      const known = store.containers.find((c) => c.id === id)?.state ?? firstAccount(subject);
+      return [subjectKey(subject), known];
+    }),
+  );
+  const entry = { ...DRAFT, body, happenedAt: at, recordedAt: at } as unknown as Entry;
+  const booked = bookEntry(states, entry, NO_PUMPS);
+  const of = (id: string | null | undefined): After | null => {
+    const container = id ? house.container[id] : undefined;
+    const state = id ? booked.states.get(subjectKey({ type: 'container', id })) : undefined;
+    if (!id || !container || !state) return null;
+    // What ran comes with the oil: of both, where both are known.
+    const facts = store.containers.filter((c) => ids.includes(c.id)).map((c) => c.facts);
+    const materials = facts.flatMap((f) => f.materials);
+    const lab = facts.find((f) => f.lab)?.lab ?? null;
+    const known = { ...NO_FACTS, materials, lab };
+    const shelf = onShelf({ state, container, house, facts: known, nowMs, settlingFactor: store.settlingFactor });
+    return { shelf, state, filter: filterOf(id, body.oilMl, store, house) };
+  };
+  return { from: of(body.fromId), to: of(body.toId) };
+}
+
+const DRAFT = { id: 'draft', kind: 'transfer', subjects: [] };
+/** A pour between containers asks nothing of pumps. */
+const NO_PUMPS = { pumpAt: () => null } as unknown as SetUpBook;
+/** VG 68 at 20 °C, where the product's own values are not known. */
+const USUAL_MM2S = 215;
+const ROOM_C = 20;
+
+/** What a filter does with so much oil, as it stands now. */
+function filterOf(id: string, oilMl: number, store: StoreAnswer, house: HouseSetUp): FilterForecast | null {
+  const one = store.containers.find((c) => c.id === id);
+  const media = filterMediaOf({ id: one?.state.media?.mediaId, own: house.filterMedia });
+  if (!one || !media) return null;
+  const product = house.oilProduct[one.shelf.blend.productIds[0] ?? ''];
+  const [v40, v100] = [product?.viscosity40Mm2s, product?.viscosity100Mm2s];
+  const viscosityMm2s =
+    v40 && v100 ? kinematicViscosityMm2s({ v40, v100, tempC: one.container.tempC ?? ROOM_C }) : USUAL_MM2S;
+  return filterForecast({ media, state: one.state.media, ml: oilMl, viscosityMm2s });
+}
