@@ -263,7 +263,7 @@ export const YARD_RECORDS: readonly {
     ['material', MATERIAL_LIBRARY],
     ['pump', PUMPS],
     ['person', PEOPLE],
-    ['houseRules', { house: { limits: {}, opensModules: true } }],
+    ['houseRules', { house: { limits: {}, opensModules: true, reuseSchool: 'reuse' } }],
   ] as const
 ).flatMap(([kind, records]) =>
   Object.entries(records).map(([subjectId, body]) => ({ kind, subjectId, body: body as SetUpBodies[SetUpKind] })),

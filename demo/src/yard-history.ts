@@ -11,6 +11,7 @@ import { JOBS } from './jobs.js';
 import { LAST_DAYS } from './last-days.js';
 import { PROFILES } from './profiles.js';
 import { PEOPLE, YARD_RECORDS } from './records.js';
+import { withStore } from './store.js';
 
 const SEED = 20_260;
 const WRITERS = Object.keys(PEOPLE);
@@ -72,5 +73,6 @@ export function yardHistory(now: string): Yard {
       bodyVersion: BODY_VERSION,
     } as Entry;
   });
-  return { versions, entries: [...simulated, ...last].sort(compareOrder) };
+  const yard = withStore({ versions, entries: [...simulated, ...last].sort(compareOrder), nowMs, from });
+  return { ...yard, entries: yard.entries.sort(compareOrder) };
 }

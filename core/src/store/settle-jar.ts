@@ -67,8 +67,9 @@ const FACTORS = { least: 0.5, most: 4 } as const;
  */
 export function settlingFactor(jars: readonly JarShown[]): number {
   if (jars.length < LEAST_SHOWN) return 1;
-  const ratios = jars.map((j) => ({ ratio: j.hoursStood / j.neededHours, clear: j.clear }));
-  const candidates = [1, ...ratios.map(({ ratio }) => Math.min(FACTORS.most, Math.max(FACTORS.least, ratio)))];
+  const within = (ratio: number) => Math.min(FACTORS.most, Math.max(FACTORS.least, ratio));
+  const ratios = jars.map((j) => ({ ratio: within(j.hoursStood / j.neededHours), clear: j.clear }));
+  const candidates = [1, ...ratios.map(({ ratio }) => ratio)];
   const against = (f: number) => ratios.filter(({ ratio, clear }) => (clear ? ratio < f : ratio > f)).length;
   const far = (f: number) => Math.abs(Math.log(f));
   return candidates.toSorted((a, b) => against(a) - against(b) || far(a) - far(b))[0] ?? 1;

@@ -64,7 +64,9 @@ describe('a litre on its way, reckoned by hand', () => {
     const states = until(2);
     expect(ml(states.get('container:can'))).toBe(19_300);
     expect(shares(states.get('container:jar'))).toEqual({ 'unnamed, 1 rounds, 0 passes': 650 });
-    expect(states.get('container:jar')?.marks.stays).toEqual([{ pumpId: 'p1', from: null, until: at(2) }]);
+    expect(states.get('container:jar')?.marks.stays).toMatchObject([
+      { pumpId: 'p1', from: null, until: at(2), by: 'change' },
+    ]);
     expect(shares(states.get('sump:p1/oil'))).toEqual({ 'named, 0 rounds, 0 passes': 700 });
     // A past that nobody wrote down is no shortage.
     expect(states.get('sump:p1/oil')?.shortUL).toBe(0);

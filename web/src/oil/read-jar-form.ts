@@ -1,3 +1,4 @@
+import type { StoreContainer } from '@winter-jar/contracts';
 import { typedQuantity } from '../ui/typed-number.js';
 import {
   capacityMl,
@@ -153,6 +154,26 @@ export function valuesOfLook(entry: Extract<Entry, { kind: 'look' }>, zone: stri
 }
 
 const HOUR_MS = 3_600_000;
+
+/** A jar on the shelf that a pump was drained into, with what the shelf knows of it. */
+export function jarStood(
+  { id, state, shelf, container }: StoreContainer,
+  units: { volume: string; temperature: string },
+  nowMs: number,
+): Partial<ReadJarValues> {
+  const stay = state.marks.stays.at(-1);
+  const minutes = Math.max(0, Math.round((nowMs - Date.parse(state.filledAt ?? '')) / 60_000)) || 0;
+  return {
+    source: stay?.by === 'bleed' ? 'bleed' : 'drained',
+    drawnId: stay?.outId ?? '',
+    containerId: id,
+    stood: 'other',
+    hoursStood: quantityText(minutes, 'h'),
+    lookedAtMl: quantityText(Math.round(shelf.heldMl), units.volume),
+    jarTempC: quantityText(container.tempC ?? null, units.temperature),
+    jarShapeId: container.jarShapeId ?? '',
+  };
+}
 
 /** The jar of the last change, once it can be read: what the page begins with then. */
 export function jarWaiting({ toRead }: PumpState, nowMs: number): Partial<ReadJarValues> {

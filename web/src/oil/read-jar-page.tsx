@@ -1,5 +1,8 @@
+import type { StoreContainer } from '@winter-jar/contracts';
 import { holdsDenserOil, type JarSeen, type LookSource } from '@winter-jar/core';
 import { useState } from 'react';
+import { useSearchParams } from 'react-router';
+import { useStoreQuery } from '../api/house-api.js';
 import { useUnits } from '../device/use-units.js';
 import { useWide } from '../device/use-wide.js';
 import { EntryScreen, WithPump, type EntryPageProps } from '../entry/entry-page.js';
@@ -9,6 +12,7 @@ import { useEntryForm } from '../entry/use-entry-form.js';
 import { WhenField } from '../forms/when-field.js';
 import { Chips } from '../ui/chips.js';
 import type { Underlay } from '../ui/jar.js';
+import { Loading } from '../ui/page-state.js';
 import { quantityText } from '../ui/quantity-text.js';
 import { BesideOthers } from './beside.js';
 import { LayerSlider } from './layer-slider.js';
@@ -17,6 +21,7 @@ import { PhotoField } from '../forms/photo-field.js';
 import { DrawnFields, JarFields, OilFields, StoodField } from './read-jar-fields.js';
 import {
   initialValues,
+  jarStood,
   jarWaiting,
   jarOf,
   readJar,
@@ -30,7 +35,7 @@ import { ReadingVerdict } from './reading-verdict.js';
 import { useReading } from './use-reading.js';
 
 export function ReadJarPage() {
-  return <WithPump needsOil>{(props) => <ReadJar {...props} />}</WithPump>;
+  return <WithPump needsOil>{(props) => <OnShelfOrNot {...props} />}</WithPump>;
 }
 
 /** What the last jar of this kind held, else the whole charge of a full change. */
@@ -40,16 +45,29 @@ function likelyMl(jars: readonly JarSeen[], source: LookSource, chargeMl: number
   return source === 'drained' && chargeMl > 0 ? chargeMl : null;
 }
 
-function ReadJar(props: EntryPageProps) {
+/** The shelf of the oil store leads here with the container that is to be read. */
+function OnShelfOrNot(props: EntryPageProps) {
+  const [search] = useSearchParams();
+  const id = search.get('container');
+  const { data, isError } = useStoreQuery(undefined, { skip: id === null });
+  if (id !== null && !data && !isError) return <Loading what="the jar" />;
+  return <ReadJar key={id} {...props} onShelf={data?.containers.find((c) => c.id === id) ?? null} />;
+}
+
+function ReadJar({ onShelf, ...props }: EntryPageProps & { onShelf: StoreContainer | null }) {
   const { page, words, correctId } = props;
   const units = useUnits();
   const { zone } = page.row;
   const asked = useAskedSump(page);
   // As the verdict says it: a jar that nobody read in a week is let go.
   const isReady = page.standing.reasons.some((reason) => reason.code === 'jarToRead' && reason.ready);
-  const waiting = isReady && !correctId && !asked ? jarWaiting(page.state, Date.parse(words.now)) : {};
+  const waiting = onShelf
+    ? jarStood(onShelf, units, Date.parse(words.now))
+    : isReady && !correctId && !asked
+      ? jarWaiting(page.state, Date.parse(words.now))
+      : {};
   const held = waiting.source ? likelyMl(page.state.jars, waiting.source, chargeMlOf(page, 'oil')) : null;
-  const lookedAtMl = quantityText(held, units.volume);
+  const lookedAtMl = waiting.lookedAtMl ?? quantityText(held, units.volume);
   const defaults = { ...initialValues({ sump: asked ?? firstSump(page), zone, lookedAtMl }), ...waiting };
   const form = useEntryForm<'look', ReadJarValues>({
     kind: 'look',
@@ -59,6 +77,7 @@ function ReadJar(props: EntryPageProps) {
     fill: (entry) => valuesOfLook(entry, zone, units),
     savedWords: () => `Look saved on ${page.row.name}`,
     correctId,
+    ...(onShelf ? { draft: onShelf.id, then: `/store?at=${onShelf.id}` } : {}),
   });
   const { set } = form;
   // The fields are empty until what was typed last is back.

@@ -31,9 +31,9 @@ export function AfterPour({
   oilMl: number;
 }) {
   return (
-    <section aria-label="After it" className="border-t border-rule pt-4">
+    <section aria-label="After it" className="border-t border-rule pt-4 wide:border-0 wide:pt-0">
       <h2 className="mb-3 text-[18px]">After it</h2>
-      <div className="grid grid-cols-1 gap-4 sm:grid-cols-2">
+      <div className="grid grid-cols-1 gap-5 sm:grid-cols-2 wide:grid-cols-1">
         {after.from && <Becomes container={from.container} after={after.from} house={house} words={words} />}
         {after.to && target && (
           <Becomes container={target.container} after={after.to} house={house} words={words} oilMl={oilMl} />

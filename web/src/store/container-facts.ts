@@ -1,6 +1,7 @@
 import type { StoreContainer } from '@winter-jar/contracts';
 import { canMend, type HouseSetUp } from '@winter-jar/core';
-import { GROUP_WORDS, meanRoundsWords, ordinal, settleWords } from '../words/store-words.js';
+import { momentWords } from '../words/dates.js';
+import { GROUP_WORDS, ordinal, roundsWords, settleWords } from '../words/store-words.js';
 import type { Words } from '../words/words.js';
 import { capital } from '../ui/number.js';
 
@@ -42,7 +43,20 @@ export function shelfLine(one: StoreContainer, words: Words): string {
   if (group === 'waste') return shelf.full ? 'full' : `of ${words.print.volume(container.holdsMl)}`;
   if (group === 'refused') return 'to waste';
   if (group === 'new') return state.openedAt ? 'opened' : 'new';
-  return meanRoundsWords(blend.meanRounds, blend.worstRounds);
+  if (group === 'filter') return filterLine(one, words);
+  return blend.meanRounds < blend.worstRounds - 0.5
+    ? `up to ${roundsWords(blend.worstRounds)}`
+    : roundsWords(blend.worstRounds);
+}
+
+/** A filter by what drips through it, or by what it still drinks. */
+function filterLine({ shelf, state, filter }: StoreContainer, { zone, now }: Words): string {
+  if (!state.media) return 'no media in it';
+  if (shelf.heldMl > 0 && filter && state.filledAt) {
+    const by = new Date(Date.parse(state.filledAt) + filter.hours * 3_600_000).toISOString();
+    return by > now ? `dripping until ${momentWords(by, zone, now)}` : 'has run through';
+  }
+  return filter && filter.load >= 1 ? 'media used up' : filter && filter.drinksMl > 0 ? 'dry media' : 'wet media';
 }
 
 /** The first thing that bars it for good, else what would mend it. */

@@ -115,6 +115,11 @@ function Pour({ from, ...props }: StoreProps & { from: StoreContainer }) {
       }
       onSave={(acknowledged) => void save(acknowledged)}
       disabled={!ready}
+      aside={
+        after ? (
+          <AfterPour after={after} from={from} target={target} house={house} words={words} oilMl={volumes.oilMl} />
+        ) : null
+      }
     >
       {choices.length > 1 && (
         <Chips
@@ -184,9 +189,6 @@ function Pour({ from, ...props }: StoreProps & { from: StoreContainer }) {
       )}
       {intoFilter && volumes.waterMl + volumes.sludgeMl > 0 && (
         <Caution>Water swells paper and sludge clogs it: pour the clear oil off first, and nothing beneath it.</Caution>
-      )}
-      {after && (
-        <AfterPour after={after} from={from} target={target} house={house} words={words} oilMl={volumes.oilMl} />
       )}
     </StoreScreen>
   );

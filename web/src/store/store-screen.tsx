@@ -51,6 +51,7 @@ export function StoreScreen({
   saveWords,
   onSave,
   disabled = false,
+  aside,
   children,
 }: {
   title: string;
@@ -61,6 +62,8 @@ export function StoreScreen({
   saveWords: string;
   onSave: (acknowledged: readonly string[]) => void;
   disabled?: boolean;
+  /** What it leads to: beside the fields where there is room, else beneath them. */
+  aside?: ReactNode;
   children: ReactNode;
 }) {
   const { busy, outcome, issues, questions } = write;
@@ -68,7 +71,7 @@ export function StoreScreen({
     <form
       noValidate
       aria-label={title}
-      className="mx-auto flex w-full max-w-[640px] flex-1 flex-col"
+      className={`mx-auto flex w-full max-w-[640px] flex-1 flex-col ${aside === undefined ? '' : 'wide:max-w-[1080px]'}`}
       onSubmit={(event) => {
         event.preventDefault();
         onSave([]);
@@ -80,7 +83,10 @@ export function StoreScreen({
           {title}
         </PageHead>
       </div>
-      <main className="flex flex-1 flex-col gap-6 px-4 py-5">{children}</main>
+      <main className={`flex flex-1 flex-col gap-6 px-4 py-5 ${aside ? 'wide:flex-row wide:gap-10' : ''}`}>
+        <div className="flex min-w-0 flex-1 flex-col gap-6">{children}</div>
+        {aside && <div className="wide:w-[372px] wide:shrink-0">{aside}</div>}
+      </main>
       <div className="sticky bottom-[var(--toasts,0px)] flex flex-col gap-3 border-t border-rule bg-sheet px-4 py-4">
         {issues.length > 0 && (
           <ul role="alert" className="border-l-4 border-stop pl-3 font-semibold text-stop">

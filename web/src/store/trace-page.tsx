@@ -54,6 +54,9 @@ function Told({ trace, house, words }: StoreProps & { trace: TraceAnswer }) {
   const moment = (at: string) => momentWords(at, words.zone, words.now);
   if (back.moves.length === 0 && stays.length === 0)
     return <Empty title="Nothing is in it">What was in it before stands in its journal.</Empty>;
+  // What only stayed behind from charges before is a trace.
+  const came = stays.filter(({ uL }) => uL >= 1000);
+  const traces = stays.length - came.length;
   const now = on.ends.filter(({ place }) => place.startsWith('sump:') || place.startsWith('container:'));
   return (
     <>
@@ -61,7 +64,7 @@ function Told({ trace, house, words }: StoreProps & { trace: TraceAnswer }) {
         <section className="mt-5">
           <h2 className="text-[20px]">Pumps it was in</h2>
           <ul className="mt-1">
-            {stays.toReversed().map((stay) => (
+            {came.toReversed().map((stay) => (
               <li key={`${stay.pumpId}/${stay.until}`} className="border-b border-rule-soft py-2 text-[15px]">
                 <span className="figure font-semibold">{house.pump[stay.pumpId]?.name ?? stay.pumpId}</span>
                 {', '}
@@ -72,6 +75,11 @@ function Told({ trace, house, words }: StoreProps & { trace: TraceAnswer }) {
               </li>
             ))}
           </ul>
+          {traces > 0 && (
+            <p className="mt-2 text-[14px] text-ink-2">
+              And what had stayed behind in them of {countOf(traces, 'charge')} before.
+            </p>
+          )}
         </section>
       )}
       <Places title="It once came from" places={back.ends} house={house} print={print.volume} />
