@@ -89,9 +89,11 @@ export type { WaterAnswer } from './water.js';
 export type {
   CollectedLine,
   ContainerAnswer,
+  StockLasts,
   StockLine,
   StoreAnswer,
   StoreContainer,
+  StoreCostAnswer,
   StoreSump,
   TraceAnswer,
   TracedStay,

@@ -1,4 +1,6 @@
 import type {
+  CostOfSchools,
+  OilAccount,
   AccountState,
   Container,
   FilterForecast,
@@ -92,4 +94,24 @@ export interface CollectedLine {
 
 export interface WasteAnswer {
   readonly lines: readonly CollectedLine[];
+}
+
+/** A product's new oil: what there is, and how long it lasts at what all pumps use. */
+export interface StockLasts {
+  readonly productId: string;
+  readonly newMl: number;
+  /** Days at 10, 50 and 90 %; null where nothing draws on it. */
+  readonly days: readonly [number, number, number] | null;
+  /** What the pumps drew in the span. */
+  readonly usedMl: number;
+}
+
+export interface StoreCostAnswer {
+  readonly from: string;
+  readonly until: string;
+  readonly runs: number;
+  readonly account: OilAccount;
+  readonly cost: CostOfSchools;
+  readonly pumps: readonly { readonly pumpId: string; readonly account: OilAccount; readonly runs: number }[];
+  readonly lasts: readonly StockLasts[];
 }

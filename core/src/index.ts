@@ -609,6 +609,15 @@ export {
   OIL_EXPANSION_PER_K,
   volumeAt20uL,
   wholeUL,
+  type CostOfSchools,
+  costOfSchools,
+  HANDLING,
+  type OilAccount,
+  oilAccount,
+  type OilCost,
+  type StorePrices,
+  type FillMade,
+  stockLasts,
 } from './store/index.js';
 export {
   containerIdsOf,

@@ -161,6 +161,7 @@ const PRODUCTS: Record<string, OilProduct> = {
     waterBehaviour: 'demulsifying',
     freshColour: 1,
     densityKgM3: 872,
+    pricePerL: 9.5,
   },
   'linnet-100': {
     name: 'Linnet 100',
@@ -174,6 +175,7 @@ const PRODUCTS: Record<string, OilProduct> = {
     freshWaterPpm: 30,
     freshAcidMgKohG: 0.05,
     freshIronPpm: 1,
+    pricePerL: 10,
   },
   'plover-100t': {
     name: 'Plover 100 T',
@@ -182,6 +184,7 @@ const PRODUCTS: Record<string, OilProduct> = {
     waterBehaviour: 'detergent',
     freshColour: 2,
     densityKgM3: 884,
+    pricePerL: 7.5,
   },
   'dunlin-s': {
     name: 'Dunlin S',
@@ -191,6 +194,7 @@ const PRODUCTS: Record<string, OilProduct> = {
     freshColour: 0.5,
     densityKgM3: 850,
     limits: { oilChange: { hours: 1500 } },
+    pricePerL: 19,
   },
   'tern-f': {
     name: 'Tern F',
@@ -202,6 +206,7 @@ const PRODUCTS: Record<string, OilProduct> = {
     viscosity40Mm2s: 65,
     viscosity100Mm2s: 8.4,
     limits: { oilChange: { hours: 3000 } },
+    pricePerL: 160,
   },
 };
 
@@ -263,7 +268,10 @@ export const YARD_RECORDS: readonly {
     ['material', MATERIAL_LIBRARY],
     ['pump', PUMPS],
     ['person', PEOPLE],
-    ['houseRules', { house: { limits: {}, opensModules: true, reuseSchool: 'reuse' } }],
+    [
+      'houseRules',
+      { house: { limits: {}, opensModules: true, reuseSchool: 'reuse', hourPrice: 42, wastePricePerL: 0.8 } },
+    ],
   ] as const
 ).flatMap(([kind, records]) =>
   Object.entries(records).map(([subjectId, body]) => ({ kind, subjectId, body: body as SetUpBodies[SetUpKind] })),

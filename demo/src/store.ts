@@ -108,13 +108,10 @@ export function withStore(input: {
 }): { versions: SetUpVersion[]; entries: Entry[] } {
   const { versions, entries, nowMs, from } = input;
   const ids = seededRandom(SEED);
-  const records = Object.entries(CONTAINERS).map(
-    ([subjectId, body]) =>
-      ({
-        ...{ id: ids.uuid(Date.parse(from)), kind: 'container', subjectId },
-        ...{ validFrom: from, recordedAt: from, body },
-      }) as SetUpVersion,
-  );
+  const records = Object.entries(CONTAINERS).map(([subjectId, body]) => ({
+    ...{ id: ids.uuid(Date.parse(from)), kind: 'container' as const, subjectId },
+    ...{ validFrom: from, recordedAt: from, body },
+  }));
   const drawn = new Map<string, EntryBodies['change']>();
   for (const { pumpId, back, from: fromContainerId, into: intoContainerId } of CHANGES) {
     const changes = entries.filter((e) => e.kind === 'change' && e.subjects.some((s) => s.id === pumpId));

@@ -10,6 +10,7 @@ import { SUSPECTS_JOB } from './diagnosis/suspects.js';
 import { SET_UP_EFFECT_JOB } from './effect/set-up-effect.js';
 import { LOG_CONTENTS_JOB } from './entry-log/log-contents.js';
 import { LOG_FILE_JOBS } from './entry-log/log-files.js';
+import { STORE_COST_JOB } from './store/store-cost.js';
 import { TRACE_JOB } from './store/trace-oil.js';
 import type { Job } from './work/job.js';
 import type { WorkerSays } from './work/work-queue.js';
@@ -27,6 +28,7 @@ const JOBS: readonly Job<never, unknown, unknown>[] = [
   ...Object.values(LOG_FILE_JOBS),
   LOG_CONTENTS_JOB,
   TRACE_JOB,
+  STORE_COST_JOB,
 ];
 
 const db = new BetterSqlite3(workerData as string, { readonly: true });

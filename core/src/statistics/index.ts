@@ -1,4 +1,5 @@
 export { gammaQuantile } from './gamma-quantile.js';
+export { gammaSample } from './gamma-sample.js';
 export { median } from './median.js';
 export { normalTail } from './normal.js';
 export { ownLimit } from './own-limit.js';

@@ -35,3 +35,13 @@ export { type Layer, type OnShelf, onShelf, SHELF_GROUPS, type ShelfGroup } from
 export { bookEntry, storeProjection } from './store-projection.js';
 export { type Trace, traceBack, type TracedMove, type TracedPlace, traceOn } from './trace.js';
 export { mlOf, OIL_EXPANSION_PER_K, volumeAt20uL, wholeUL } from './volume-at-20.js';
+export {
+  type CostOfSchools,
+  costOfSchools,
+  HANDLING,
+  type OilAccount,
+  oilAccount,
+  type OilCost,
+  type StorePrices,
+} from './oil-account.js';
+export { type FillMade, stockLasts } from './stock-forecast.js';

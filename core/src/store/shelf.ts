@@ -6,7 +6,7 @@ import { PHASES, type Phase } from '../journal/index.js';
 import type { AccountState } from './account-state.js';
 import { blendOf, notTogether, type Blend } from './blend.js';
 import { totalUL } from './part.js';
-import { canMend, reuseOf, type ReuseVerdict } from './reuse.js';
+import { canMend, reuseOf, reuses, type ReuseVerdict } from './reuse.js';
 import type { ReuseFacts } from './reuse-facts.js';
 import { settleOf, type Settle } from './settle-jar.js';
 
@@ -20,6 +20,7 @@ export const SHELF_GROUPS = [
   'filter',
   'ready',
   'refused',
+  'spent',
   'waste',
   'empty',
 ] as const;
@@ -96,6 +97,8 @@ export function onShelf(input: {
     if (isFilter) return 'filter';
     if (heldMl === 0) return 'empty';
     if (!used) return reuse?.refusals.some((r) => r.code === 'mixed') ? 'refused' : 'new';
+    // Where none goes back, used oil is used oil.
+    if (!reuses(rules)) return 'spent';
     if (reuse?.refusals.some((r) => !canMend(r))) return 'refused';
     if (settle && (settle.how === 'settles' || settle.how === 'freezes') && !settle.ready && !reading)
       return 'settling';

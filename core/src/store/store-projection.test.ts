@@ -17,7 +17,7 @@ const ofStore = <K extends 'transfer' | 'stocktake' | 'opened' | 'mediaChange'>(
   kind: K,
   body: EntryBodies[K],
   id = 'none',
-): Entry => ({ ...entryAt(hours, kind, body), subjects: containers(id) }) as Entry;
+): Entry => ({ ...entryAt(hours, kind, body), subjects: containers(id) });
 const pour = (hours: number, body: EntryBodies['transfer']) =>
   ofStore(hours, 'transfer', body, body.fromId ?? body.toId ?? '');
 const buy = (hours: number, toId: string, oilMl: number, productId = 'oil-a') =>

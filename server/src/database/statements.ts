@@ -381,6 +381,11 @@ export function readingStatements(db: Sqlite) {
          (SELECT DISTINCT "seq", "happenedAt", "recordedAt", "entryId" FROM subject_entry WHERE "subjectType" IN ('container', 'sump')) s
        CROSS JOIN counted_entry c ON c."seq" = s."seq" CROSS JOIN journal_entry j ON j."seq" = s."seq" ORDER BY ${IN_ORDER}`,
     ),
+    /** For each run what its oil costs. */
+    runsBetween: db.prepare<{ from: string; until: string }, { pumpId: string; runs: number }>(
+      `SELECT "subjectId" AS "pumpId", COUNT(*) AS "runs" FROM subject_entry
+       WHERE "subjectType" = 'pump' AND "kind" = 'run' AND "happenedAt" >= @from AND "happenedAt" < @until GROUP BY 1`,
+    ),
     /** What left the house by a carrier. */
     collections: db.prepare<[most: number], { content: string }>(
       `SELECT ${CONTENT} AS "content" FROM ${ENTRIES}

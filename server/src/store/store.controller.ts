@@ -1,11 +1,20 @@
-import { Controller, Get, Inject, Param, Query, Res } from '@nestjs/common';
+import { BadRequestException, Controller, Get, Inject, Param, Query, Res } from '@nestjs/common';
 import { ApiQuery } from '@nestjs/swagger';
 import type { Response } from 'express';
-import type { ContainerAnswer, StoreAnswer, TraceAnswer, WasteAnswer } from '@winter-jar/contracts';
+import type { ContainerAnswer, StoreAnswer, StoreCostAnswer, TraceAnswer, WasteAnswer } from '@winter-jar/contracts';
 import { Documented } from '../api/documented.js';
 import { Needs } from '../house/needs.js';
 import { Costly } from '../problems/costly.js';
 import { StoreService } from './store.service.js';
+
+const MOST_DAYS = 3660;
+
+/** Whoever asked has gone. */
+function goneOf(response: Response): AbortSignal {
+  const gone = new AbortController();
+  response.once('close', () => gone.abort());
+  return gone.signal;
+}
 
 @Needs('read')
 @Controller('api/store')
@@ -22,6 +31,21 @@ export class StoreController {
   @Documented({ id: 'waste', summary: 'What carriers took, the last first', answer: 'WasteAnswer' })
   waste(): WasteAnswer {
     return this.service.waste();
+  }
+
+  @Get('cost')
+  @Costly(60)
+  @ApiQuery({ name: 'days', required: false, type: Number })
+  @Documented({
+    id: 'storeCost',
+    summary: 'Where the oil of some days went, what it cost by either school, and how long the stock lasts',
+    answer: 'StoreCostAnswer',
+  })
+  cost(@Res({ passthrough: true }) response: Response, @Query('days') days = '90'): Promise<StoreCostAnswer> {
+    const asked = Number(days);
+    if (!(Number.isInteger(asked) && asked >= 1 && asked <= MOST_DAYS))
+      throw new BadRequestException(`days: a whole number from 1 to ${MOST_DAYS}; "${days}" is none`);
+    return this.service.cost(asked, goneOf(response));
   }
 
   @Get('containers/:containerId')
@@ -42,8 +66,6 @@ export class StoreController {
     @Param('containerId') containerId: string,
     @Res({ passthrough: true }) response: Response,
   ): Promise<TraceAnswer> {
-    const gone = new AbortController();
-    response.once('close', () => gone.abort());
-    return this.service.trace(containerId, gone.signal);
+    return this.service.trace(containerId, goneOf(response));
   }
 }

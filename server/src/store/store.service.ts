@@ -5,6 +5,7 @@ import type {
   StockLine,
   StoreAnswer,
   StoreContainer,
+  StoreCostAnswer,
   StoreSump,
   TraceAnswer,
   WasteAnswer,
@@ -35,6 +36,7 @@ import { journalPage } from '../house/journal-page.js';
 import { SetUpStore } from '../journal/set-up-store.js';
 import { WorkQueue } from '../work/work-queue.js';
 import { reuseFactsOf } from './reuse-facts.js';
+import { STORE_COST_JOB } from './store-cost.js';
 import { TRACE_JOB } from './trace-oil.js';
 
 /** Jars of before that tell how long they take here. */
@@ -100,6 +102,11 @@ export class StoreService {
     if (!this.store.book.at(isoNow(this.clock)).container[containerId])
       throw new NotFoundException(`a container in the set-up; "${containerId}" is none`);
     return this.work.run(TRACE_JOB, { containerId }, { signal });
+  }
+
+  /** Where the oil of so many days went, what that costs by either school, and how long the stock lasts. @throws JobCancelled */
+  cost(days: number, signal: AbortSignal): Promise<StoreCostAnswer> {
+    return this.work.run(STORE_COST_JOB, { now: isoNow(this.clock), days }, { signal });
   }
 
   /** What left by a carrier, the last first. */
@@ -192,7 +199,7 @@ function stockOf(containers: readonly StoreContainer[]): StockLine[] {
     const ml = shelf.blend.oilMl;
     if (shelf.group === 'new') line.newMl += ml;
     else if (shelf.group === 'ready') line.readyMl += ml;
-    else if (shelf.group === 'refused') line.refusedMl += ml;
+    else if (shelf.group === 'refused' || shelf.group === 'spent') line.refusedMl += ml;
     else if (shelf.group === 'filter') line.inFiltersMl += ml + held;
     else if (shelf.group !== 'waste') line.waitingMl += ml;
   }

@@ -29,11 +29,13 @@ export const TRACE_JOB: Job<{ readonly containerId: string }, TraceAnswer> = {
 export function allMoves(
   sql: Pick<ReadingStatements, 'storeEntries'>,
   book: SetUpBook,
-): { moves: Move[]; states: ReadonlyMap<string, AccountState> } {
+): { moves: Move[]; states: ReadonlyMap<string, AccountState>; entries: Entry[] } {
+  const entries: Entry[] = [];
   const states = new Map<string, AccountState>();
   const moves: Move[] = [];
   for (const { content } of sql.storeEntries.iterate()) {
     const entry = JSON.parse(content) as Entry;
+    entries.push(entry);
     const named = new Map(
       subjectsIn(storeProjection, entry).map((subject): [string, AccountState] => {
         const key = subjectKey(subject);
@@ -44,7 +46,7 @@ export function allMoves(
     for (const [key, state] of booked.states) states.set(key, state);
     for (const move of booked.moves) moves.push(move);
   }
-  return { moves, states };
+  return { moves, states, entries };
 }
 
 function traceOf({ sql }: JobTools, { containerId }: { readonly containerId: string }): TraceAnswer {

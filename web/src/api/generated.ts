@@ -272,6 +272,14 @@ const injectedRtkApi = api.injectEndpoints({
     waste: build.query<WasteApiResponse, WasteApiArg>({
       query: () => ({ url: `/api/store/waste` }),
     }),
+    storeCost: build.query<StoreCostApiResponse, StoreCostApiArg>({
+      query: (queryArg) => ({
+        url: `/api/store/cost`,
+        params: {
+          days: queryArg,
+        },
+      }),
+    }),
     container: build.query<ContainerApiResponse, ContainerApiArg>({
       query: (queryArg) => ({
         url: `/api/store/containers/${queryArg.containerId}`,
@@ -458,6 +466,9 @@ export type StoreApiResponse = /** status 200 The oil store: every container as 
 export type StoreApiArg = void;
 export type WasteApiResponse = /** status 200 What carriers took, the last first */ WasteAnswer;
 export type WasteApiArg = void;
+export type StoreCostApiResponse =
+  /** status 200 Where the oil of some days went, what it cost by either school, and how long the stock lasts */ StoreCostAnswer;
+export type StoreCostApiArg = number | undefined;
 export type ContainerApiResponse = /** status 200 A container with a page of its entries */ ContainerAnswer;
 export type ContainerApiArg = {
   containerId: string;
@@ -5267,7 +5278,7 @@ export type AccountState = {
   media: MediaState | null;
 };
 export type ShelfGroup =
-  'new' | 'settling' | 'toRead' | 'toPour' | 'toFilter' | 'filter' | 'ready' | 'refused' | 'waste' | 'empty';
+  'new' | 'settling' | 'toRead' | 'toPour' | 'toFilter' | 'filter' | 'ready' | 'refused' | 'spent' | 'waste' | 'empty';
 export type Layer = {
   phase: Phase | 'hazy';
   ml: number;
@@ -5463,6 +5474,62 @@ export type CollectedLine = {
 };
 export type WasteAnswer = {
   lines: readonly CollectedLine[];
+};
+export type OilAccount = {
+  /** Into pumps: new, and used before. */
+  newUL: number;
+  usedUL: number;
+  /** Out of pumps, into containers that are no waste, into waste, and where nobody said. */
+  keptUL: number;
+  wastedUL: number;
+  unsaidUL: number;
+  /** Gone with the exhaust while running. */
+  exhaustUL: number;
+  /** From the shelf to waste, spilled, and gone with a filter's media. */
+  toWasteUL: number;
+  spiltUL: number;
+  mediaUL: number;
+  /** Bought in the span. */
+  boughtUL: number;
+  /** Pours between containers, and fills of pumps. */
+  pours: number;
+  fills: number;
+};
+export type OilCost = {
+  newL: number;
+  wasteL: number;
+  minutes: number;
+  /** Null where the set-up does not say what oil or an hour's work costs. */
+  money: number | null;
+  perRun: number | null;
+};
+export type CostOfSchools = {
+  /** As it was. */
+  actual: OilCost;
+  /** The same drains and fills by the other school: new oil only for a house that reuses, reuse for one that does not. */
+  other: OilCost;
+  otherSchool: 'newOnly' | 'reuse';
+};
+export type StockLasts = {
+  productId: string;
+  newMl: number;
+  /** Days at 10, 50 and 90 %; null where nothing draws on it. */
+  days: readonly number[] | null;
+  /** What the pumps drew in the span. */
+  usedMl: number;
+};
+export type StoreCostAnswer = {
+  from: string;
+  until: string;
+  runs: number;
+  account: OilAccount;
+  cost: CostOfSchools;
+  pumps: readonly {
+    pumpId: string;
+    account: OilAccount;
+    runs: number;
+  }[];
+  lasts: readonly StockLasts[];
 };
 export type ContainerAnswer = {
   now: string;

@@ -32,6 +32,7 @@ import type {
   ServiceTimes,
   StepTimes,
   StoreAnswer,
+  StoreCostAnswer,
   TakenBack,
   TraceAnswer,
   UnsettledAnswer,
@@ -109,6 +110,7 @@ interface Answers {
   container: ContainerAnswer;
   traceOil: TraceAnswer;
   waste: WasteAnswer;
+  storeCost: StoreCostAnswer;
 }
 type Generated = DefinitionsFromApi<typeof generatedApi>;
 type Definitions = {
@@ -135,6 +137,7 @@ export const houseApi = generatedApi.enhanceEndpoints<TagTypesFromApi<typeof gen
     container: { providesTags: ['Store'] },
     traceOil: { providesTags: ['Store'] },
     waste: { providesTags: ['Store'] },
+    storeCost: { providesTags: ['Store'] },
     oilStory: { providesTags: (_answer, _error, id) => ofPump(id) },
     water: { providesTags: (_answer, _error, id) => ofPump(id) },
     equipment: { providesTags: ['Equipment'] },
@@ -219,4 +222,5 @@ export const {
   useContainerQuery,
   useTraceOilQuery,
   useWasteQuery,
+  useStoreCostQuery,
 } = houseApi;

@@ -17,6 +17,7 @@ const Toasts = lazy(() => import('./toasts.js'));
 /** Only what works is in the navigation. */
 const PAGES = [
   { to: '/', words: 'Round', wideOnly: false },
+  { to: '/store', words: 'Oil store', wideOnly: false },
   { to: '/set-up', words: 'Set-up', wideOnly: false },
   // On a phone these two stand in the set-up's list.
   { to: '/logs/runs', words: 'Logs', wideOnly: true },

@@ -2,7 +2,7 @@ import type { StoreContainer } from '@winter-jar/contracts';
 import { addHours } from 'date-fns';
 import type { Container, HouseSetUp } from '@winter-jar/core';
 import { momentWords } from '../words/dates.js';
-import { capital, percent } from '../ui/number.js';
+import { capital, number, percent } from '../ui/number.js';
 import { meanRoundsWords, refusalWords } from '../words/store-words.js';
 import type { Words } from '../words/words.js';
 import { productName } from './container-facts.js';
@@ -86,7 +86,7 @@ function Becomes({
           </p>
         )}
         {shelf.heldMl > 0 && blend.viscosity40Mm2s !== null && (
-          <p className="text-ink-2">about {blend.viscosity40Mm2s.toFixed(0)} mm²/s at 40 °C by its products</p>
+          <p className="text-ink-2">about {number(blend.viscosity40Mm2s)} mm²/s at 40 °C by its products</p>
         )}
         {mixed && !container.wasteKind && <p className="font-semibold text-stop">{NOT_TOGETHER[mixed]}</p>}
         {bars.map((r) => (

@@ -27,6 +27,8 @@ export function headline({ shelf, state, container }: StoreContainer, words: Wor
         : GROUP_WORDS.ready;
     case 'refused':
       return 'Not to go back into a pump';
+    case 'spent':
+      return 'Used oil';
     case 'waste':
       return shelf.full ? 'Full: have it collected' : 'Waste';
     case 'empty':
@@ -41,7 +43,7 @@ export function shelfLine(one: StoreContainer, words: Words): string {
   if (group === 'empty') return `holds ${words.print.volume(container.holdsMl)}`;
   if (group === 'settling' && settle) return settleWords(settle, words);
   if (group === 'waste') return shelf.full ? 'full' : `of ${words.print.volume(container.holdsMl)}`;
-  if (group === 'refused') return 'to waste';
+  if (group === 'refused' || group === 'spent') return 'to waste';
   if (group === 'new') return state.openedAt ? 'opened' : 'new';
   if (group === 'filter') return filterLine(one, words);
   return blend.meanRounds < blend.worstRounds - 0.5

@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import { useWide } from '../device/use-wide.js';
 import { Caution } from '../ui/caution.js';
 import { LinkButton } from '../ui/button.js';
-import { capital } from '../ui/number.js';
+import { capital, number } from '../ui/number.js';
 import { dayWords } from '../words/dates.js';
 import { LAYER_WORDS } from '../words/jar-words.js';
 import { mediaName, meanRoundsWords, refusalWords, settleWords, WASTE_WORDS } from '../words/store-words.js';
@@ -15,7 +15,7 @@ import { Vessel, vesselWords } from './vessel.js';
 
 /** Everything about one container: what it is, what it may become, and what can be done with it now. */
 export function ContainerSheet({ one, ...props }: StoreProps & { one: StoreContainer }) {
-  const { house, words, store } = props;
+  const { house, words } = props;
   const { container, shelf, state } = one;
   const { print } = words;
   const product = house.oilProduct[shelf.blend.productIds[0] ?? ''] ?? null;
@@ -62,7 +62,7 @@ export function ContainerSheet({ one, ...props }: StoreProps & { one: StoreConta
         </div>
       )}
       <Said one={one} {...props} />
-      <Acts one={one} reuses={store.reuses} />
+      <Acts one={one} />
       <OpenIt one={one} zone={words.zone} />
       <p className="text-[14px]">
         <Link to={`/store/${one.id}`}>Its journal</Link>
@@ -104,7 +104,7 @@ function Said({ one, house, words, store }: StoreProps & { one: StoreContainer }
         <p className="font-semibold text-before-next-run">
           {filter.load >= 1
             ? 'Its media is used up: renew it.'
-            : `About ${filter.litresLeft.toFixed(1)} L until its media is renewed.`}
+            : `About ${number(filter.litresLeft, 1)} L until its media is renewed.`}
         </p>
       )}
       {reasons.length > 0 && (
@@ -127,7 +127,7 @@ function Said({ one, house, words, store }: StoreProps & { one: StoreContainer }
 }
 
 /** The one right act large, the others beneath; what has to wait is off, with its reason beside it above. */
-function Acts({ one, reuses }: { one: StoreContainer; reuses: boolean }) {
+function Acts({ one }: { one: StoreContainer }) {
   const { id, shelf, state, container } = one;
   const stay = state.marks.stays.at(-1);
   const jarOfPump = stay && state.filledAt === stay.until && state.reading === null;
@@ -139,24 +139,21 @@ function Acts({ one, reuses }: { one: StoreContainer; reuses: boolean }) {
   const acts: readonly (readonly [string, string])[] =
     shelf.group === 'empty'
       ? [['Bring oil in', `/store/bring-in?to=${id}`]]
-      : shelf.group === 'settling' || shelf.group === 'toRead'
-        ? reuses
+      : shelf.group === 'spent' || shelf.group === 'refused'
+        ? [['To waste', pour], ...(jarOfPump ? ([['Read it', read]] as const) : [])]
+        : shelf.group === 'settling' || shelf.group === 'toRead'
           ? [
               ['Read it', read],
               ['Pour', pour],
             ]
-          : [
-              ['To waste', pour],
-              ['Read it', read],
-            ]
-        : shelf.group === 'toPour'
-          ? [
-              ['Pour the clear oil off', `${pour}?what=clear`],
-              ['Read it again', `/store/${id}/stocktake`],
-            ]
-          : shelf.group === 'waste'
-            ? [[shelf.full ? 'Have it collected' : 'A carrier took it', pour]]
-            : [['Pour', pour], ...(used ? ([['Read it again', `/store/${id}/stocktake`]] as const) : [])];
+          : shelf.group === 'toPour'
+            ? [
+                ['Pour the clear oil off', `${pour}?what=clear`],
+                ['Read it again', `/store/${id}/stocktake`],
+              ]
+            : shelf.group === 'waste'
+              ? [[shelf.full ? 'Have it collected' : 'A carrier took it', pour]]
+              : [['Pour', pour], ...(used ? ([['Read it again', `/store/${id}/stocktake`]] as const) : [])];
   return (
     <div className="flex flex-col gap-3">
       {acts.map(([words, to], i) => (

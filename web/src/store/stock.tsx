@@ -1,6 +1,9 @@
 import { number } from '../ui/number.js';
 import type { StoreProps } from './store-screen.js';
 
+/** What only stayed behind from a charge before is a trace. */
+const LEAST_ROUND = 0.1;
+
 /** Oil by product over the whole shelf. */
 export function Stock({ store, house, words }: StoreProps) {
   const { print } = words;
@@ -14,12 +17,12 @@ export function Stock({ store, house, words }: StoreProps) {
           ['In filters', 'inFiltersMl'],
         ] as const)
       : []),
-    ['Not to go back', 'refusedMl'],
+    [store.reuses ? 'Not to go back' : 'Used', 'refusedMl'],
   ] as const;
   return (
     <section className="mt-8">
       <h2 className="mb-2 text-[20px]">By product</h2>
-      <div className="overflow-x-auto">
+      <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Oil by product">
         <table className="w-full max-w-[720px] text-left text-[15px]">
           <thead>
             <tr className="border-b border-ink">
@@ -35,10 +38,10 @@ export function Stock({ store, house, words }: StoreProps) {
           <tbody>
             {store.stock.map((line) => {
               const inPumps = store.sumps.filter((s) => house.pump[s.pumpId]?.oilProductId === line.productId);
-              const round = inPumps.filter((s) => s.worstRounds > 0);
+              const round = inPumps.filter((s) => s.meanRounds >= LEAST_ROUND);
               return (
                 <tr key={line.productId} className="border-b border-rule">
-                  <th scope="row" className="py-2 pr-3 font-normal wrap-anywhere">
+                  <th scope="row" className="py-2 pr-3 font-normal whitespace-nowrap">
                     {house.oilProduct[line.productId]?.name ?? line.productId}
                   </th>
                   {columns.map(([name, key]) => (

@@ -15,10 +15,12 @@ import { useWide } from '../device/use-wide.js';
 import { LinkButton } from '../ui/button.js';
 import { Empty } from '../ui/page-state.js';
 import { PageTitle } from '../ui/page-title.js';
+import type { Words } from '../words/words.js';
 import { GROUP_WORDS } from '../words/store-words.js';
 import { ContainerSheet } from './container-sheet.js';
 import { shelfLine } from './container-facts.js';
 import { Stock } from './stock.js';
+import { WhereItGoes } from './where-it-goes.js';
 import { WithStore, type StoreProps } from './store-screen.js';
 import { Vessel, vesselSize, vesselWords } from './vessel.js';
 
@@ -46,7 +48,7 @@ function Shelf(props: StoreProps) {
       <PageTitle title="Oil store" />
       <main className="min-w-0 flex-1 px-4 pb-10 pt-5 wide:px-6">
         <div className="flex flex-wrap items-center gap-x-4 gap-y-3">
-          <h1 className="mr-auto text-[26px]">{sentence(store.containers, words.print.volume)}</h1>
+          <h1 className="mr-auto text-[26px]">{sentence(store.containers, words)}</h1>
           <LinkButton to="/store/bring-in" look="solid">
             <Plus size={18} aria-hidden="true" /> Bring oil in
           </LinkButton>
@@ -72,11 +74,12 @@ function Shelf(props: StoreProps) {
           Add a container
         </LinkButton>
         <Stock {...props} />
+        {store.containers.length > 0 && <WhereItGoes {...props} />}
       </main>
       {shown && (
         <aside
           aria-label={shown.container.name}
-          className="border-t-2 border-ink bg-sheet p-5 wide:w-[372px] wide:shrink-0 wide:border-l wide:border-t-0 wide:border-rule"
+          className="order-first border-b-2 border-ink bg-sheet p-5 wide:order-none wide:w-[372px] wide:shrink-0 wide:border-b-0 wide:border-l wide:border-rule"
         >
           <ContainerSheet one={shown} {...props} />
         </aside>
@@ -90,13 +93,13 @@ const TO_DO: readonly ShelfGroup[] = ['toRead', 'toPour', 'toFilter', 'ready', '
 const firstToDo = (all: readonly StoreContainer[]): StoreContainer | undefined =>
   TO_DO.flatMap((group) => all.filter((c) => c.shelf.group === group))[0];
 
-function sentence(all: readonly StoreContainer[], volume: (ml: number) => string): string {
+function sentence(all: readonly StoreContainer[], { print }: Words): string {
   const sum = (groups: readonly ShelfGroup[]) =>
     all.filter((c) => groups.includes(c.shelf.group)).reduce((s, c) => s + c.shelf.heldMl, 0);
   const good = sum(['new', 'ready', 'toFilter', 'filter', 'toPour', 'toRead', 'settling']);
   const settling = sum(['settling']);
   if (all.length === 0) return 'Oil store';
-  return `${volume(good)} on the shelf${settling > 0 ? `, ${volume(settling)} settling` : ''}`;
+  return `${print.volume(good)} on the shelf${settling > 0 ? `, ${print.volume(settling)} settling` : ''}`;
 }
 
 function Groups({ store, house, words, chosenId }: StoreProps & { chosenId: string | null }) {
@@ -149,7 +152,7 @@ function OnTheShelf({
       <button
         type="button"
         ref={drag.setNodeRef}
-        onPointerDown={(event) => drag.listeners?.onPointerDown?.(event)}
+        {...drag.listeners}
         onClick={() => void navigate(`/store?at=${one.id}`, { replace: true })}
         aria-pressed={chosen}
         aria-label={`${vesselWords(container.name, shelf, words.print)}; ${shelfLine(one, words)}`}
@@ -162,7 +165,7 @@ function OnTheShelf({
           product={house.oilProduct[shelf.blend.productIds[0] ?? ''] ?? null}
           colour={state.reading?.colour ?? null}
           {...size}
-          label=""
+          label={null}
         />
         <span className="font-semibold leading-tight wrap-anywhere">{container.name}</span>
         {shelf.heldMl > 0 && <span className="figure text-[15px]">{words.print.volume(shelf.heldMl)}</span>}

@@ -12,6 +12,7 @@ import { PageTitle } from '../ui/page-title.js';
 import { dayWords, momentWords } from '../words/dates.js';
 import { placeName } from '../words/store-words.js';
 import { materialName } from '../words/material-words.js';
+import type { Print } from '../device/use-print.js';
 import { WithStore, type StoreProps } from './store-screen.js';
 
 /** Where an oil came from, and where else its lots are: for the day when a bad lot or an allergen is found. */
@@ -82,8 +83,8 @@ function Told({ trace, house, words }: StoreProps & { trace: TraceAnswer }) {
           )}
         </section>
       )}
-      <Places title="It once came from" places={back.ends} house={house} print={print.volume} />
-      <Places title="Its lots are now in" places={now} house={house} print={print.volume} />
+      <Places title="It once came from" places={back.ends} house={house} print={print} />
+      <Places title="Its lots are now in" places={now} house={house} print={print} />
       <section className="mt-6">
         <h2 className="text-[20px]">On its way here</h2>
         <ul className="mt-1">
@@ -114,7 +115,7 @@ function Places({
   title: string;
   places: readonly TracedPlace[];
   house: StoreProps['house'];
-  print: (ml: number) => string;
+  print: Print;
 }) {
   if (places.length === 0) return null;
   return (
@@ -127,7 +128,7 @@ function Places({
             className="grid grid-cols-[minmax(0,1fr)_auto] gap-x-4 border-b border-rule-soft py-2 text-[15px]"
           >
             <span className="wrap-anywhere">{placeName(place, house)}</span>
-            <span className="figure">{print(uL / 1000)}</span>
+            <span className="figure">{print.volume(uL / 1000)}</span>
           </li>
         ))}
       </ul>

@@ -63,7 +63,8 @@ export function Vessel({
   colour: number | null;
   width: number;
   height: number;
-  label: string;
+  /** Null where a name stands beside it that says the same. */
+  label: string | null;
 }) {
   const clip = useId();
   const { top, body, floor, ceiling } = outlineOf(container.vessel, width, height);
@@ -80,7 +81,12 @@ export function Vessel({
   });
   const line = width < 60 ? 1.5 : 2;
   return (
-    <svg width={width} height={height} role="img" aria-label={label} className="shrink-0">
+    <svg
+      width={width}
+      height={height}
+      className="shrink-0"
+      {...(label === null ? { 'aria-hidden': true } : { role: 'img', 'aria-label': label })}
+    >
       <clipPath id={clip}>
         <path d={body} />
       </clipPath>

@@ -59,6 +59,7 @@ export const GROUP_WORDS: Readonly<Record<ShelfGroup, string>> = {
   filter: 'Filters',
   ready: 'Ready to go back',
   refused: 'Not to go back',
+  spent: 'Used',
   waste: 'Waste',
   empty: 'Empty',
 };

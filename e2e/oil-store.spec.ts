@@ -1,0 +1,189 @@
+import type { StoreAnswer } from '@winter-jar/contracts';
+import type { Page } from '@playwright/test';
+import { moderateOrWorse } from './axe-findings.js';
+import { begin, guide, say } from './guide.js';
+import { rawIn } from './printed.js';
+import { expect, letPass, noSidewaysScroll, open, test, type ReadYard } from './yard.js';
+
+const storeOf = async (yard: ReadYard): Promise<StoreAnswer> =>
+  (await (await fetch(`${yard.address}/api/store`)).json()) as StoreAnswer;
+const containerOf = async (yard: ReadYard, id: string) => {
+  const one = (await storeOf(yard)).containers.find((c) => c.id === id);
+  if (!one) throw new Error(`no container ${id}`);
+  return one;
+};
+
+/** From the warm pump to the jar on the shelf, and filled from the usual can. */
+async function drainIntoJar(page: Page, yard: ReadYard, pumpId: string): Promise<void> {
+  await begin(page, yard, pumpId, 'oilChange', [{}, {}, {}, {}, {}, {}, {}]);
+  const { at, fill, section, tap } = guide(page, yard);
+  await at('How much came out?');
+  await section.getByLabel('Drained into').selectOption({ label: 'Jar 14, empty' });
+  await fill('Came out', '640');
+  await say(yard, pumpId, [{}, {}]);
+  await at(/^Fill to the mark/);
+  await section.getByRole('button', { name: /^As usual: Can 4/ }).click();
+  await fill('Filled in', '700');
+  await say(yard, pumpId, [{}, {}, {}, {}, { choice: 'right' }]);
+  await at('Tools and rags away, lock off');
+  await tap('Done');
+  await expect(page).toHaveURL(/\/jobs\//);
+  await expect(page.getByText(/out of Can 4 · into Jar 14/)).toBeVisible();
+}
+
+test('a jar goes round: drained, stood, read, poured, filtered, filled again and followed back', async ({
+  page,
+  yard,
+}) => {
+  const before = await containerOf(yard, 'can-4');
+  await drainIntoJar(page, yard, 'lf-02');
+  expect((await containerOf(yard, 'can-4')).shelf.heldMl).toBeCloseTo(before.shelf.heldMl - 700, 3);
+
+  // On the shelf it waits for its time; then it is read, as jars are.
+  await page.getByRole('navigation', { name: 'Pages' }).getByRole('link', { name: 'Oil store' }).click();
+  const shelf = (name: RegExp) => page.getByRole('main').getByRole('button', { name });
+  await shelf(/^Jar 14/).click();
+  const sheet = page.getByRole('complementary', { name: 'Jar 14' });
+  await expect(sheet.getByRole('heading', { level: 2 })).toHaveText(/^Pour from /);
+  await letPass(page, yard, 30);
+  await open(page, yard, '/store?at=jar-14');
+  await expect(sheet.getByRole('heading', { level: 2 })).toHaveText('Read it: it has stood its time');
+  await sheet.getByRole('link', { name: 'Read it' }).press('Enter');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/Read the jar|Look/);
+  await page.getByRole('slider', { name: /free water/ }).press('PageUp');
+  await page.getByRole('radio', { name: 'bright', exact: true }).click();
+  await page.getByRole('radio', { name: 'none', exact: true }).first().click();
+  await page.getByRole('button', { name: /^Save/ }).click();
+  await expect(page).toHaveURL(/\/store\?at=jar-14$/);
+  await expect(sheet.getByRole('heading', { level: 2 })).toHaveText('Pour the clear oil off');
+  expect((await yard.pump('lf-02')).state.toRead).toBeNull();
+
+  // Dragged onto the filter: what both become stands there before it is saved.
+  const from = await shelf(/^Jar 14/).boundingBox();
+  const to = await shelf(/^Filter 2/).boundingBox();
+  await page.mouse.move((from?.x ?? 0) + 20, (from?.y ?? 0) + 30);
+  await page.mouse.down();
+  await page.mouse.move((to?.x ?? 0) + 10, (to?.y ?? 0) + 20, { steps: 8 });
+  await page.mouse.move((to?.x ?? 0) + 20, (to?.y ?? 0) + 30, { steps: 4 });
+  await page.mouse.up();
+  await expect(page).toHaveURL(/\/store\/jar-14\/pour\?to=filter-2$/);
+  const becomes = page.getByRole('region', { name: 'After it' });
+  await expect(becomes.getByText(/Linnet 68, once round/).first()).toBeVisible();
+  await expect(becomes.getByText(/^About \d+\smL through by /)).toBeVisible();
+  await page.getByRole('button', { name: 'Poured: save it' }).press('Enter');
+  await expect(page).toHaveURL(/\/store\?at=filter-2$/);
+
+  // The rest to waste, by the keyboard alone.
+  await open(page, yard, '/store/jar-14/pour?what=all');
+  await page.getByLabel('Into').selectOption({ label: 'Drum W' });
+  await page.getByRole('button', { name: 'Poured: save it' }).press('Enter');
+  await expect(page).toHaveURL(/\/store\?at=drum-w$/);
+  expect((await containerOf(yard, 'jar-14')).shelf.group).toBe('empty');
+
+  // Out of the filter, blended with new oil, read clear.
+  const dripped = (await containerOf(yard, 'filter-2')).shelf.heldMl;
+  expect(dripped).toBeGreaterThan(500);
+  await open(page, yard, '/store/filter-2/pour?to=bottle-b');
+  await page.getByRole('button', { name: 'Poured: save it' }).click();
+  await expect(page).toHaveURL(/at=bottle-b$/);
+  await open(page, yard, '/store/can-4/pour?to=bottle-b');
+  await page.getByLabel('How much', { exact: true }).fill('300');
+  await expect(becomes.getByText(/Linnet 68, .*% new/)).toBeVisible();
+  await page.getByRole('button', { name: 'Poured: save it' }).click();
+  await expect(page).toHaveURL(/at=bottle-b$/);
+  const bottle = page.getByRole('complementary', { name: 'Bottle B' });
+  await bottle.getByRole('link', { name: 'Read it again' }).click();
+  await page.getByRole('radio', { name: 'bright', exact: true }).click();
+  await page.getByRole('button', { name: 'Save the reading' }).click();
+  await expect(bottle.getByRole('heading', { level: 2 })).toHaveText(
+    'Fit for reuse, 2nd round, with at least 20 % new',
+  );
+
+  // Into another pump: it knows how often its oil has been round, and where it came from.
+  await open(page, yard, '/pumps/lf-03/change');
+  const source = page.getByLabel('Filled from');
+  const option = source.locator('option', { hasText: 'Bottle B' });
+  await source.selectOption((await option.getAttribute('value')) ?? '');
+  await page.getByLabel('Came out', { exact: true }).fill('940');
+  await page
+    .getByRole('group', { name: /^Level after/ })
+    .getByRole('radio', { name: 'right', exact: true })
+    .click();
+  await page.getByRole('button', { name: 'Save the oil change' }).click();
+  await expect(page).toHaveURL(/\/pumps\/lf-03$/);
+  const inPump = (await storeOf(yard)).sumps.find((s) => s.pumpId === 'lf-03');
+  expect(inPump?.meanRounds).toBeGreaterThan(0.5);
+  await open(page, yard, '/store/bottle-b/trace');
+  await expect(page.getByRole('heading', { name: 'Pumps it was in' })).toBeVisible();
+  await expect(page.getByRole('main').getByRole('listitem').filter({ hasText: 'LF-02' }).first()).toBeVisible();
+  await noSidewaysScroll(page);
+  expect([...(await moderateOrWorse(page)), ...(await rawIn(page))]).toEqual([]);
+});
+
+test.describe('on a phone', () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
+
+  test('a stocktake with its difference, a collection with its note, and undone', async ({ page, yard }) => {
+    await open(page, yard, '/store?at=can-4');
+    await noSidewaysScroll(page);
+    expect([...(await moderateOrWorse(page)), ...(await rawIn(page))]).toEqual([]);
+    const can = await containerOf(yard, 'can-4');
+    await page.getByRole('link', { name: 'Stocktake' }).tap();
+    await page.getByLabel('Oil', { exact: true }).fill('13 L');
+    await expect(page.getByRole('status')).toHaveText(/^\d+\smL less than the book has/);
+    await page.getByRole('button', { name: 'Save the stocktake' }).tap();
+    await expect(page).toHaveURL(/at=can-4$/);
+    expect((await containerOf(yard, 'can-4')).shelf.heldMl).toBe(13_000);
+    await page.getByRole('button', { name: 'Undo' }).tap();
+    await expect.poll(async () => (await containerOf(yard, 'can-4')).shelf.heldMl).toBeCloseTo(can.shelf.heldMl, 3);
+
+    await open(page, yard, '/store?at=drum-w');
+    await page.getByRole('link', { name: 'A carrier took it' }).tap();
+    await expect(page.getByText(/^Waste oil goes to a licensed carrier/)).toBeVisible();
+    await page.getByLabel('Who took it').fill('Saltway Waste');
+    await page.getByLabel('Number of the note').fill('31-2');
+    await noSidewaysScroll(page);
+    await page.getByRole('button', { name: 'Collected: save it' }).tap();
+    await expect(page).toHaveURL(/at=drum-w$/);
+    expect((await containerOf(yard, 'drum-w')).shelf.heldMl).toBe(0);
+    await open(page, yard, '/store/waste');
+    await noSidewaysScroll(page);
+    await page.getByRole('listitem').filter({ hasText: 'note 31-2' }).getByRole('link', { name: 'Its note' }).tap();
+    const note = page.getByRole('article');
+    await expect(note).toContainText('Saltway Waste');
+    await expect(note).toContainText('does not replace the form');
+    expect([...(await moderateOrWorse(page)), ...(await rawIn(page))]).toEqual([]);
+  });
+});
+
+test('more than is there, and oil of another product, are asked before they are written', async ({ page, yard }) => {
+  yard.expectedErrors.push(/422/);
+  await open(page, yard, '/store/jar-17/pour?to=tin-6&what=clear');
+  await expect(page.getByText(/^Two products: their additives may not agree/)).toBeVisible();
+  await page.getByRole('button', { name: 'Poured: save it' }).click();
+  const asked = page.getByRole('alertdialog');
+  await expect(asked).toContainText('Two oil products would meet there');
+  expect((await containerOf(yard, 'tin-6')).shelf.blend.productIds).toHaveLength(1);
+  await open(page, yard, '/store/can-4/pour?to=jar-14');
+  await page.getByLabel('How much', { exact: true }).fill('30 L');
+  await page.getByRole('button', { name: 'Poured: save it' }).click();
+  await expect(asked).toContainText('more is taken than the book has there');
+  await expect(asked).toContainText('would stand in a container that holds');
+  await asked.getByRole('button').click();
+  await expect(page).toHaveURL(/at=jar-14$/);
+});
+
+test('a house of new oil only sees nothing of reuse, and is asked nothing about it', async ({ page, yard }) => {
+  await open(page, yard, '/set-up/houseRules/house');
+  await page.getByRole('radio', { name: 'new oil only' }).click();
+  await page.getByRole('button', { name: 'Change from now' }).click();
+  await page.getByRole('button', { name: /^Save the change/ }).click();
+  await expect(page.getByText(/saved/i).first()).toBeVisible();
+  await open(page, yard, '/store?at=jar-19');
+  const said = page.getByRole('complementary');
+  await expect(said.getByRole('link', { name: 'To waste' })).toBeVisible();
+  await expect(page.getByText(/reuse|goes back|go back|Ready/i)).toHaveCount(0);
+  await open(page, yard, '/pumps/lf-02/change');
+  const options = await page.getByLabel('Filled from').locator('option').allTextContents();
+  expect(options.filter((o) => o.includes('round'))).toEqual([]);
+});
