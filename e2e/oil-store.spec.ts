@@ -92,7 +92,7 @@ test('a jar goes round: drained, stood, read, poured, filtered, filled again and
   await page.getByRole('button', { name: 'Poured: save it' }).click();
   await expect(page).toHaveURL(/at=bottle-b$/);
   const bottle = page.getByRole('complementary', { name: 'Bottle B' });
-  await bottle.getByRole('link', { name: 'Read it again' }).click();
+  await bottle.getByRole('link', { name: 'Read it' }).click();
   await page.getByRole('radio', { name: 'bright', exact: true }).click();
   await page.getByRole('button', { name: 'Save the reading' }).click();
   await expect(bottle.getByRole('heading', { level: 2 })).toHaveText(

@@ -5,10 +5,20 @@ import { draw, merged, pooled, totalUL, type Part } from './part.js';
 
 /**
  * Ends of a movement that hold nothing of ours. `process`: water and solids that the pumped load brought; `exhaust`: gone while
- * running; `reading` and `stocktake`: what a measurement differed from the book; `media`: thrown away with a filter's paper.
+ * running; `shortage`: it was there, though no entry had said so; `reading` and `stocktake`: what a measurement differed from the book; `media`: thrown away with a filter's paper.
  */
 export type OutsideAccount =
-  'bought' | 'notSaid' | 'process' | 'exhaust' | 'reading' | 'stocktake' | 'sample' | 'spill' | 'carrier' | 'media';
+  | 'bought'
+  | 'notSaid'
+  | 'shortage'
+  | 'process'
+  | 'exhaust'
+  | 'reading'
+  | 'stocktake'
+  | 'sample'
+  | 'spill'
+  | 'carrier'
+  | 'media';
 
 export type End = SubjectRef | OutsideAccount;
 export const endKey = (end: End): string => (typeof end === 'string' ? end : subjectKey(end));
@@ -100,7 +110,10 @@ export class Ledger {
       });
     }
     if (taken.length > 0) this.put(endKey(from), to, { parts: taken.map(becomes), marks, estimated });
-    if (missing > 0) this.put(isOutside ? from : 'notSaid', to, { parts: [becomes(unnamed)], marks, estimated });
+    if (missing <= 0) return;
+    // It was there, though nobody had said so.
+    if (!isOutside) this.note('shortage', endKey(from), [unnamed], missing);
+    this.put(endKey(from), to, { parts: [becomes(unnamed)], marks, estimated });
   }
 
   /** The media of a filter drinks of the oil that was poured in, until it is full, and counts what was strained. */

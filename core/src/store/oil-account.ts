@@ -47,7 +47,7 @@ export function oilAccount(input: {
   const fills = new Set<string>();
   const pours = new Set<string>();
   for (const move of moves) {
-    if (move.at < from || move.at >= until) continue;
+    if (move.at < from || move.at >= until || move.from === 'shortage') continue;
     const oil = move.parts.filter((p) => p.phase === 'oil');
     const uL = oil.reduce((total, p) => total + p.uL, 0);
     const { from: out, to: into, entryId } = move;

@@ -1,11 +1,12 @@
 import { JAR_SHAPES } from '../limits/index.js';
+import type { SettlingProduct } from '../oil/index.js';
 import { settleOf, settlingFactor } from './settle-jar.js';
 
 const FILLED = '2031-01-01T00:00:00.000Z';
 const HOUR_MS = 3_600_000;
-const MINERAL = {
+const MINERAL: SettlingProduct = {
   ...{ waterBehaviour: 'demulsifying', densityKgM3: 870, viscosity40Mm2s: 68, viscosity100Mm2s: 8.7 },
-} as const;
+};
 const after = (hours: number) => Date.parse(FILLED) + hours * HOUR_MS;
 const settle = (more: Partial<Parameters<typeof settleOf>[0]>) =>
   settleOf({ product: MINERAL, ml: 650, tempC: null, shape: null, filledAt: FILLED, nowMs: after(1), ...more });

@@ -76,8 +76,8 @@ function mediaPrice(house: HouseSetUp): number {
 /** What a litre of what was filled costs, by its products; null where a price is missing. */
 function pricePerL(moves: readonly Move[], house: HouseSetUp, from: string): number | null {
   const byProduct = new Map<string, number>();
-  for (const { at, to, parts } of moves)
-    if (at >= from && to.startsWith('sump:'))
+  for (const { at, from: out, to, parts } of moves)
+    if (at >= from && to.startsWith('sump:') && out !== 'shortage')
       for (const { productId, uL } of parts)
         if (productId !== null) byProduct.set(productId, (byProduct.get(productId) ?? 0) + uL);
   const all = [...byProduct.values()].reduce((sum, uL) => sum + uL, 0);
@@ -99,8 +99,8 @@ function lastsOf(
   const nowMs = Date.parse(now);
   const since = new Date(nowMs - LOOKED_BACK_DAYS * DAY_MS).toISOString();
   const fills = new Map<string, FillMade[]>();
-  for (const { at, to, parts } of moves) {
-    if (!to.startsWith('sump:')) continue;
+  for (const { at, from, to, parts } of moves) {
+    if (!to.startsWith('sump:') || from === 'shortage') continue;
     if (at < since) continue;
     const fresh = parts.filter((p) => p.rounds === 0 && p.phase === 'oil' && p.productId !== null);
     const productId = fresh[0]?.productId ?? null;

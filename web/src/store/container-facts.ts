@@ -14,7 +14,7 @@ export function headline({ shelf, state, container }: StoreContainer, words: Wor
     case 'settling':
       return settle ? capital(settleWords(settle, words)) : GROUP_WORDS.settling;
     case 'toRead':
-      return 'Read it: it has stood its time';
+      return settle ? 'Read it: it has stood its time' : 'Read it: is it clear against a line of print?';
     case 'toPour':
       return 'Pour the clear oil off';
     case 'toFilter':

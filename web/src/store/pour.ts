@@ -14,6 +14,7 @@ import {
   type FilterForecast,
   type HouseSetUp,
   type OnShelf,
+  type ShelfGroup,
   type SetUpBook,
   type TransferBody,
 } from '@winter-jar/core';
@@ -46,21 +47,30 @@ export function volumesOf(
   return what === 'rest' ? { oilMl: 0, ...below } : { oilMl: oil, ...below };
 }
 
+/** What goes to waste goes whole. */
+const GOES_WHOLE: readonly ShelfGroup[] = ['waste', 'refused', 'spent'];
+
 /** Choices that take anything, the likeliest first. */
 export function pouredFrom(one: StoreContainer): Poured[] {
   const sum = (what: Poured) => Object.values(volumesOf(one, what)).reduce((a, b) => a + b, 0);
   const beneath = sum('rest') > 0;
-  return POURED.filter((what) => {
+  const order = GOES_WHOLE.includes(one.shelf.group) ? POURED.toReversed() : POURED;
+  return order.filter((what) => {
     if (sum(what) <= 0) return false;
     if (what === 'clear') return hazyMl(one) > 0 || beneath;
     return what === 'oil' ? !beneath || hazyMl(one) > 0 : beneath;
   });
 }
 
+/** Fields show tenths of a mL. */
+const UNREAD_ML = 0.11;
+
 /** So much of a choice, each layer in proportion. */
 export function shareOf(one: StoreContainer, what: Poured, totalMl: number): ReturnType<typeof volumesOf> {
   const most = volumesOf(one, what);
   const all = most.oilMl + most.waterMl + most.creamMl + most.sludgeMl;
+  // All of it, but for the digits that nobody reads: nothing is left behind.
+  if (all > 0 && Math.abs(totalMl - all) < UNREAD_ML) return most;
   const share = all > 0 ? totalMl / all : 0;
   const part = (v: number) => Math.round(v * share * 1000) / 1000;
   return {

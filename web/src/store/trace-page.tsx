@@ -15,6 +15,9 @@ import { materialName } from '../words/material-words.js';
 import type { Print } from '../device/use-print.js';
 import { WithStore, type StoreProps } from './store-screen.js';
 
+/** What a person reads of it; the file has all. */
+const SEEN_UL = 1000;
+
 /** Where an oil came from, and where else its lots are: for the day when a bad lot or an allergen is found. */
 export function TracePage() {
   const { containerId = '' } = useParams();
@@ -56,9 +59,12 @@ function Told({ trace, house, words }: StoreProps & { trace: TraceAnswer }) {
   if (back.moves.length === 0 && stays.length === 0)
     return <Empty title="Nothing is in it">What was in it before stands in its journal.</Empty>;
   // What only stayed behind from charges before is a trace.
-  const came = stays.filter(({ uL }) => uL >= 1000);
+  const came = stays.filter(({ uL }) => uL >= SEEN_UL);
   const traces = stays.length - came.length;
-  const now = on.ends.filter(({ place }) => place.startsWith('sump:') || place.startsWith('container:'));
+  const seen = back.moves.filter(({ uL }) => uL >= SEEN_UL);
+  const now = on.ends
+    .filter(({ place }) => place.startsWith('sump:') || place.startsWith('container:'))
+    .filter(({ uL }) => uL >= SEEN_UL);
   return (
     <>
       {stays.length > 0 && (
@@ -70,8 +76,8 @@ function Told({ trace, house, words }: StoreProps & { trace: TraceAnswer }) {
                 <span className="figure font-semibold">{house.pump[stay.pumpId]?.name ?? stay.pumpId}</span>
                 {', '}
                 {stay.from ? `from ${dayWords(stay.from, words.zone, words.now)} to ` : 'until '}
-                {dayWords(stay.until, words.zone, words.now)}: {print.volume(stay.uL / 1000)} of this oil came out;{' '}
-                {countOf(stay.runs, 'run')}
+                {dayWords(stay.until, words.zone, words.now)}: {print.volume(Math.round(stay.uL / 1000))} of this oil
+                came out; {countOf(stay.runs, 'run')}
                 {stay.materialIds.length > 0 && `: ${stay.materialIds.map((id) => materialName(id, house)).join(', ')}`}
               </li>
             ))}
@@ -83,12 +89,17 @@ function Told({ trace, house, words }: StoreProps & { trace: TraceAnswer }) {
           )}
         </section>
       )}
-      <Places title="It once came from" places={back.ends} house={house} print={print} />
+      <Places
+        title="It once came from"
+        places={back.ends.filter(({ uL }) => uL >= SEEN_UL)}
+        house={house}
+        print={print}
+      />
       <Places title="Its lots are now in" places={now} house={house} print={print} />
       <section className="mt-6">
         <h2 className="text-[20px]">On its way here</h2>
         <ul className="mt-1">
-          {back.moves.map((move, i) => (
+          {seen.map((move, i) => (
             <li
               key={`${move.entryId}/${i}`}
               className="grid grid-cols-[minmax(0,1fr)_auto] gap-x-4 border-b border-rule-soft py-2 text-[15px]"
@@ -97,10 +108,13 @@ function Told({ trace, house, words }: StoreProps & { trace: TraceAnswer }) {
                 {placeName(move.from, house)} → {placeName(move.to, house)}
                 <span className="ml-2 text-[13px] text-ink-2">{moment(move.at)}</span>
               </span>
-              <span className="figure">{print.volume(move.uL / 1000)}</span>
+              <span className="figure">{print.volume(Math.round(move.uL / 1000))}</span>
             </li>
           ))}
         </ul>
+        {seen.length < back.moves.length && (
+          <p className="mt-2 text-[14px] text-ink-2">Traces under {print.volume(1)} are in the CSV.</p>
+        )}
       </section>
     </>
   );
@@ -128,7 +142,7 @@ function Places({
             className="grid grid-cols-[minmax(0,1fr)_auto] gap-x-4 border-b border-rule-soft py-2 text-[15px]"
           >
             <span className="wrap-anywhere">{placeName(place, house)}</span>
-            <span className="figure">{print.volume(uL / 1000)}</span>
+            <span className="figure">{print.volume(Math.round(uL / 1000))}</span>
           </li>
         ))}
       </ul>

@@ -38,6 +38,10 @@ function Told({ cost: answer, house, words, store }: StoreProps & { cost: StoreC
   const { print } = words;
   const [ref, width] = useWidth<HTMLDivElement>(358);
   const reuses = cost.otherSchool === 'newOnly';
+  const perRun = (p: StoreCostAnswer['pumps'][number]): string => {
+    const ml = (p.account.newUL + p.account.usedUL) / 1000 / p.runs;
+    return ml < 1 ? 'less than a mL' : print.volume(Math.round(ml));
+  };
   return (
     <>
       <div ref={ref} className="mt-3 max-w-[720px]">
@@ -72,8 +76,7 @@ function Told({ cost: answer, house, words, store }: StoreProps & { cost: StoreC
                 <span className="figure font-semibold">{house.pump[p.pumpId]?.name ?? p.pumpId}</span>:{' '}
                 {print.volume(p.account.newUL / 1000)} new
                 {p.account.usedUL > 0 && `, ${print.volume(p.account.usedUL / 1000)} used before`}
-                {p.runs > 0 &&
-                  `; ${print.volume((p.account.newUL + p.account.usedUL) / 1000 / p.runs)} for each of ${countOf(p.runs, 'run')}`}
+                {p.runs > 0 && `; ${perRun(p)} for each of ${countOf(p.runs, 'run')}`}
               </li>
             ))}
           </ul>

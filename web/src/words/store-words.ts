@@ -168,6 +168,7 @@ export const USED_OIL_WORDS: Readonly<Record<NotInto | 'refused', string>> = {
 const OUTSIDE_WORDS = {
   bought: 'bought',
   notSaid: 'nobody said',
+  shortage: 'there before anybody wrote it down',
   process: 'the load',
   exhaust: 'the exhaust',
   reading: 'a reading’s difference',
