@@ -8,7 +8,19 @@ const ROOMS = {
   ],
   server: [
     ...['clock', 'api', 'network', 'database', 'work', 'files', 'problems', 'journal', 'house'],
-    ...['photos', 'round', 'pumps', 'equipment', 'effect', 'entries', 'set-up', 'changes', 'diagnosis', 'entry-log', 'store'],
+    ...[
+      'photos',
+      'round',
+      'pumps',
+      'equipment',
+      'effect',
+      'entries',
+      'set-up',
+      'changes',
+      'diagnosis',
+      'entry-log',
+      'store',
+    ],
     ...['backup', 'downloads', 'repair', 'demo-yard', 'about', 'clock-hand', 'testing'],
   ],
   web: [

@@ -1,5 +1,6 @@
 import type { CaseCheckedBody, CaseClosedBody, CaseOpenedBody, TestBody } from './case-bodies.js';
 import type { JobEndedBody, JobMovedBody, JobStartedBody, JobStepBody } from './job-bodies.js';
+import type { Clarity, Foam, ParticleAmount, ParticleKind, Smell } from './oil-signs.js';
 import type { MediaChangeBody, OpenedBody, StocktakeBody, TransferBody } from './store-bodies.js';
 
 /** What happened, as it is written in the journal and sent over the wire. Instants are ISO 8601 UTC with milliseconds. */
@@ -13,23 +14,12 @@ export type Level = (typeof LEVELS)[number];
 /** Where oil went that is missing in the glass. */
 export const OIL_WENT = ['leak', 'exhaust', 'suckedBack'] as const;
 export type OilWent = (typeof OIL_WENT)[number];
-/** `cream`: white throughout. */
-export const CLARITIES = ['bright', 'hazy', 'cloudy', 'opaque', 'cream'] as const;
-export type Clarity = (typeof CLARITIES)[number];
 /** `drained`: the oil of a full change. */
 export const LOOK_SOURCES = ['sightGlass', 'sample', 'bleed', 'drained'] as const;
 export type LookSource = (typeof LOOK_SOURCES)[number];
 /** A sample from the bottom of a pump at rest holds what has settled there; from a running one all that is mixed through the oil. */
 export const DRAWN_HOW = ['atRest', 'running'] as const;
 export type DrawnHow = (typeof DRAWN_HOW)[number];
-export const PARTICLE_AMOUNTS = ['none', 'few', 'many'] as const;
-export type ParticleAmount = (typeof PARTICLE_AMOUNTS)[number];
-export const PARTICLE_KINDS = ['black', 'brown', 'rustRed', 'fibres', 'glitter', 'growth'] as const;
-export type ParticleKind = (typeof PARTICLE_KINDS)[number];
-export const SMELLS = ['none', 'sour', 'burnt', 'solvent', 'rancid', 'fishy', 'ammonia'] as const;
-export type Smell = (typeof SMELLS)[number];
-export const FOAMS = ['none', 'settles', 'stays'] as const;
-export type Foam = (typeof FOAMS)[number];
 /** What a laboratory measures and a limit is held against. */
 export const LAB_READINGS = [
   'waterPpm',

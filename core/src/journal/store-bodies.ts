@@ -1,4 +1,4 @@
-import type { Clarity, ParticleKind, Smell } from './entry.js';
+import type { Clarity, ParticleKind, Smell } from './oil-signs.js';
 
 /** What stands in layers in a container, from the bottom; oil denser than water has them turned round. */
 export const PHASES = ['sludge', 'water', 'cream', 'oil'] as const;

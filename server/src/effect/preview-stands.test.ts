@@ -49,7 +49,7 @@ const MAKE: Readonly<Record<EntryKind, (h: number, n: number) => Entry>> = {
   opened: (h) => ofContainer('can', entryAt(h, 'opened', {})),
   mediaChange: (h) => ofContainer('jar', entryAt(h, 'mediaChange', { mediaId: 'spin-on', holdUpMl: 30 })),
 };
-const ofContainer = (id: string, entry: Entry): Entry => ({ ...entry, subjects: [{ type: 'container', id }] }) as Entry;
+const ofContainer = (id: string, entry: Entry): Entry => ({ ...entry, subjects: [{ type: 'container', id }] });
 const CONTAINERS = ['can', 'jar'].map((subjectId, i) => ({
   ...{ id: `70000000-0000-4000-8000-${String(i).padStart(12, '0')}`, kind: 'container', subjectId },
   ...{ validFrom: at(0), recordedAt: at(0) },
