@@ -63,6 +63,12 @@ const KINDS: Readonly<Record<DownloadName, Kind>> = {
     type: 'text/csv; charset=utf-8',
     fileName: (stamp) => `oil-changes-${stamp}.csv`,
   },
+  pours: {
+    job: LOG_FILE_JOBS.pours,
+    needs: 'read',
+    type: 'text/csv; charset=utf-8',
+    fileName: (stamp) => `oil-store-${stamp}.csv`,
+  },
 };
 
 /** So many are made or wait at a time; who asks for one more is told to come back. */

@@ -18,10 +18,13 @@ export const CHANGE_LOG: EntryLog<'change'> = {
       'oil_went',
       'level_after',
       'jar_kept',
+      'from_container',
+      'into_container',
+      'out_temp_c',
       ...SHARED_COLUMNS.last,
     ],
     required: ['pump', 'changed', 'product', 'in_ml'],
-    freeText: ['remark', 'who', 'pump', 'product', ...NAME_COLUMNS],
+    freeText: ['remark', 'who', 'pump', 'product', 'from_container', 'into_container', ...NAME_COLUMNS],
   },
   when: { column: 'changed', missing: 'when the oil was changed, such as 2031-03-09T14:05+01:00' },
   columnOf: {
@@ -32,10 +35,19 @@ export const CHANGE_LOG: EntryLog<'change'> = {
     'body.oilWent': 'oil_went',
     'body.levelAfter': 'level_after',
     'body.jarKept': 'jar_kept',
+    'body.fromContainerId': 'from_container',
+    'body.intoContainerId': 'into_container',
+    'body.outTempC': 'out_temp_c',
   },
   tellsApart: ['sump', 'productId', 'inMl'],
   readBody(cells, house) {
     const outMl = cells.number('out_ml', VOLUME);
+    const outTempC = cells.number('out_temp_c', 'a temperature in °C, such as 45');
+    const container = (column: string) => {
+      const said = cells.text(column);
+      return said ? cells.known(column, said, house.container, 'a container') : null;
+    };
+    const [from, into] = [container('from_container'), container('into_container')];
     return {
       sump: cells.text('sump') || 'oil',
       productId: cells.known('product', cells.text('product'), house.oilProduct, 'an oil'),
@@ -44,6 +56,9 @@ export const CHANGE_LOG: EntryLog<'change'> = {
       ...(cells.text('oil_went') ? { oilWent: cells.text('oil_went') } : {}),
       ...(cells.text('level_after') ? { levelAfter: cells.text('level_after') } : {}),
       ...(cells.yes('jar_kept') ? { jarKept: true } : {}),
+      ...(from ? { fromContainerId: from } : {}),
+      ...(into ? { intoContainerId: into } : {}),
+      ...(outTempC === null ? {} : { outTempC }),
     };
   },
   write({ body }) {
@@ -55,6 +70,9 @@ export const CHANGE_LOG: EntryLog<'change'> = {
       oil_went: body.oilWent,
       level_after: body.levelAfter,
       jar_kept: body.jarKept ? 'yes' : null,
+      from_container: body.fromContainerId,
+      into_container: body.intoContainerId,
+      out_temp_c: body.outTempC,
     };
   },
 };

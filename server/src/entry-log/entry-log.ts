@@ -14,6 +14,8 @@ export interface EntryLog<K extends EntryKind> {
   readonly columnOf: Readonly<Record<string, string>>;
   /** What beside pump and time tells two rows apart that come without an id. */
   readonly tellsApart: readonly string[];
+  /** Its rows are of containers, not of a pump: the subjects are those that {@link readSubjects} finds. */
+  readonly ofContainers?: true;
   /** False where the remark is the body itself. */
   readonly hasRemark?: boolean;
   /** Reads a body; what is wrong goes to the reader. Null when it cannot be made. */
@@ -82,16 +84,17 @@ export interface LogReader {
 export function readRow<K extends EntryKind>(log: EntryLog<K>, row: Row, { house, nowMs }: LogReader): ReadRow {
   const cells = cellReader(row, log.columns);
   const { text, issues } = cells;
-  const pumpId = cells.known('pump', text('pump'), house.pump, 'a pump');
+  const pumpId = log.ofContainers ? null : cells.known('pump', text('pump'), house.pump, 'a pump');
   if (text(log.when.column) === '') cells.refuse(log.when.column, '', 'missing', log.when.missing);
   const more = log.readSubjects?.(cells, house, pumpId) ?? [];
   const happenedAt = cells.instant(log.when.column);
   const body = log.readBody(cells, house, happenedAt);
-  if (issues.length > 0 || !pumpId || !happenedAt || !body) return { ok: false, issues };
-  const subjects: Subject[] = [{ type: 'pump', id: pumpId }, ...more];
-  const pumps = subjects.filter((s) => s.type === 'pump').map((s) => s.id);
+  if (issues.length > 0 || (!pumpId && !log.ofContainers) || !happenedAt || !body) return { ok: false, issues };
+  const subjects: Subject[] = [...(pumpId ? [{ type: 'pump' as const, id: pumpId }] : []), ...more];
+  const about = log.ofContainers ? 'container' : 'pump';
+  const named = subjects.filter((s) => s.type === about).map((s) => s.id);
   const told = log.tellsApart.map((key) => (body as Record<string, unknown>)[key] ?? null);
-  const id = text('id') || idOfRow(happenedAt, [pumps, happenedAt, ...told]);
+  const id = text('id') || idOfRow(happenedAt, [named, happenedAt, ...told]);
   const remark = text('remark');
   const checked = checkEntry(
     {
@@ -100,7 +103,7 @@ export function readRow<K extends EntryKind>(log: EntryLog<K>, row: Row, { house
       kind: log.kind,
       subjects,
       happenedAt,
-      zone: house.site[house.pump[pumpId]?.siteId ?? '']?.zone ?? '',
+      zone: zoneOf(house, named[0] ?? '', about),
       precision: text('precision') || 'exact',
       recordedAt: cells.instant('recorded_at') ?? new Date(nowMs).toISOString(),
       who: text('who') || null,
@@ -115,6 +118,12 @@ export function readRow<K extends EntryKind>(log: EntryLog<K>, row: Row, { house
   return checked.ok
     ? { ok: true, entry: checked.value as Entry }
     : { ok: false, issues: checked.issues.map((issue) => inColumns(log, issue)) };
+}
+
+/** Of the site where it stands. */
+function zoneOf(house: HouseSetUp, id: string, about: 'pump' | 'container'): string {
+  const siteId = house[about][id]?.siteId ?? '';
+  return house.site[siteId]?.zone ?? '';
 }
 
 /** An issue's field by the name of its column. */
@@ -146,7 +155,7 @@ export function writeLog<K extends EntryKind>(
     for (const entry of entries) {
       const cells = {
         id: entry.id,
-        pump: entry.subjects.find((s) => s.type === 'pump')?.id,
+        ...(log.ofContainers ? {} : { pump: entry.subjects.find((s) => s.type === 'pump')?.id }),
         [log.when.column]: entry.happenedAt,
         precision: entry.precision,
         who: entry.who,

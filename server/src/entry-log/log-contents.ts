@@ -4,7 +4,7 @@ import { kindOf } from './log-files.js';
 
 const MONTHS = 12;
 
-/** What a log holds, by pump and month. */
+/** What a log holds, by pump or container and month. */
 export const LOG_CONTENTS_JOB: Job<LogName, LogContents> = {
   name: 'what a log holds',
   lane: 'screen',
@@ -20,7 +20,8 @@ export const LOG_CONTENTS_JOB: Job<LogName, LogContents> = {
       ofPump.set(pumpId, pump);
     }
     return {
-      entries: counted.reduce((sum, { n }) => sum + n, 0),
+      // What is poured from one container into another stands at both.
+      entries: sql.countOfKind.get(kindOf(log))?.n ?? 0,
       months,
       pumps: [...ofPump].map(([pumpId, pump]) => ({ pumpId, ...pump })),
     };

@@ -8,10 +8,11 @@ import { CHANGE_LOG } from './change-log.js';
 import { fileOf, writeLog, type EntryLog, type LogFile } from './entry-log.js';
 import { LOOK_LOG } from './look-log.js';
 import { NOTEBOOK_FILE } from './notebook-log.js';
+import { POUR_LOG } from './pour-log.js';
 import { RUN_LOG } from './run-log.js';
 
 /** Every kind of entry that comes and goes as a CSV file. */
-const LOGS = { runs: RUN_LOG, looks: LOOK_LOG, changes: CHANGE_LOG } as const satisfies Readonly<
+const LOGS = { runs: RUN_LOG, looks: LOOK_LOG, changes: CHANGE_LOG, pours: POUR_LOG } as const satisfies Readonly<
   Record<LogName, unknown>
 >;
 const logOf = (name: LogName) => LOGS[name] as unknown as EntryLog<EntryKind>;
@@ -50,4 +51,5 @@ export const LOG_FILE_JOBS = {
   runs: logFileJob('runs'),
   looks: logFileJob('looks'),
   changes: logFileJob('changes'),
+  pours: logFileJob('pours'),
 } as const satisfies Readonly<Record<LogName, FileJob>>;

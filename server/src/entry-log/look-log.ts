@@ -50,10 +50,11 @@ export const LOOK_LOG: EntryLog<'look'> = {
       'water_at_pick_up',
       'thrown_from_exhaust',
       'photo',
+      'container',
       ...SHARED_COLUMNS.last,
     ],
     required: ['pump', 'looked_at', 'hours_stood'],
-    freeText: ['remark', 'who', 'pump', 'jar', ...NAME_COLUMNS],
+    freeText: ['remark', 'who', 'pump', 'jar', 'container', ...NAME_COLUMNS],
   },
   when: { column: 'looked_at', missing: 'when the oil was looked at, such as 2031-03-09T14:05+01:00' },
   columnOf: {
@@ -61,18 +62,21 @@ export const LOOK_LOG: EntryLog<'look'> = {
     'body.source': 'source',
     'body.hoursStood': 'hours_stood',
     'body.jarShapeId': 'jar',
+    'body.containerId': 'container',
     'body.particleKinds': 'particle_kinds',
     'body.waterAtPickUp': 'water_at_pick_up',
     'body.thrownFromExhaust': 'thrown_from_exhaust',
     ...Object.fromEntries([...NUMBERS, ...WORDS].map(({ column, field }) => [`body.${field}`, column])),
   },
   tellsApart: ['sump', 'source'],
-  readBody(cells) {
+  readBody(cells, house) {
     const hoursStood = cells.number('hours_stood', 'hours that the oil had stood; 0 while the pump was running');
     if (cells.text('hours_stood') === '')
       cells.refuse('hours_stood', '', 'missing', 'hours that the oil had stood; 0 while the pump was running');
     const numbers = NUMBERS.map(({ column, field, right }): [string, unknown] => [field, cells.number(column, right)]);
     const words = WORDS.map(({ column, field }): [string, unknown] => [field, cells.text(column) || null]);
+    const said = cells.text('container');
+    const container = said ? cells.known('container', said, house.container, 'a container') : null;
     const kinds = cells.text('particle_kinds').split(' ').filter(Boolean);
     return {
       sump: cells.text('sump') || 'oil',
@@ -80,6 +84,7 @@ export const LOOK_LOG: EntryLog<'look'> = {
       hoursStood,
       ...Object.fromEntries([...numbers, ...words].filter(([, value]) => value !== null)),
       ...(cells.text('jar') ? { jarShapeId: cells.text('jar') } : {}),
+      ...(container ? { containerId: container } : {}),
       ...(kinds.length > 0 ? { particleKinds: kinds } : {}),
       ...(cells.yes('water_at_pick_up') ? { waterAtPickUp: true } : {}),
       ...(cells.yes('thrown_from_exhaust') ? { thrownFromExhaust: true } : {}),
@@ -91,6 +96,7 @@ export const LOOK_LOG: EntryLog<'look'> = {
       source: body.source,
       hours_stood: body.hoursStood,
       jar: body.jarShapeId,
+      container: body.containerId,
       particle_kinds: body.particleKinds?.join(' '),
       water_at_pick_up: body.waterAtPickUp ? 'yes' : null,
       thrown_from_exhaust: body.thrownFromExhaust ? 'yes' : null,

@@ -18,7 +18,7 @@ export function LogContents({ name, words }: { name: LogName; words: LogWords })
   if (!data || !setUp) return <Loading what={`the ${words.many}`} />;
   if (data.entries === 0) return <p className="mt-3 text-[15px] text-ink-2">No {words.one} is written yet.</p>;
   const months = data.months.slice(0, wide ? MONTHS.wide : MONTHS.narrow);
-  const nameOf = (pumpId: string) => setUp.house.pump[pumpId]?.name ?? pumpId;
+  const nameOf = (pumpId: string) => setUp.house.pump[pumpId]?.name ?? setUp.house.container[pumpId]?.name ?? pumpId;
   const pumps = [...data.pumps].sort((a, b) => nameOf(a.pumpId).localeCompare(nameOf(b.pumpId)));
   return (
     <div className="mt-3 max-h-[50vh] overflow-auto" tabIndex={0} role="region" aria-label={`${words.many} by month`}>
@@ -26,7 +26,7 @@ export function LogContents({ name, words }: { name: LogName; words: LogWords })
         <thead className="sticky top-0 bg-ground">
           <tr className="border-b border-ink">
             <th scope="col" className="py-2 pr-3">
-              Pump
+              {name === 'pours' ? 'Container' : 'Pump'}
             </th>
             {months.map((month) => (
               <th key={month} scope="col" className="py-2 pr-3 text-right whitespace-nowrap">
@@ -42,7 +42,10 @@ export function LogContents({ name, words }: { name: LogName; words: LogWords })
           {pumps.map(({ pumpId, entries, byMonth }) => (
             <tr key={pumpId} className="border-b border-rule-soft">
               <th scope="row" className="py-2 pr-3 font-normal wrap-anywhere">
-                <Link to={`/pumps/${pumpId}#journal`} className="text-ink">
+                <Link
+                  to={setUp.house.pump[pumpId] ? `/pumps/${pumpId}#journal` : `/store/${pumpId}`}
+                  className="text-ink"
+                >
                   {nameOf(pumpId)}
                 </Link>
               </th>

@@ -26,6 +26,13 @@ export const LOGS: Readonly<Record<LogName, LogWords>> = {
     when: 'Changed',
     example: 'pump, changed, product, in_ml',
   },
+  pours: {
+    title: 'Oil store',
+    one: 'movement',
+    many: 'movements of oil',
+    when: 'Poured',
+    example: 'poured, from, to, oil_ml',
+  },
 };
 
 export const NOTEBOOK: LogWords = {
