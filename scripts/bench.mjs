@@ -10,6 +10,7 @@ import { coverageByUse } from './bench-forecast.mjs';
 import { benchDiagnosis } from './bench-diagnosis.mjs';
 import { benchFlush } from './bench-flush.mjs';
 import { benchImport } from './bench-import.mjs';
+import { benchTrace } from './bench-store.mjs';
 import { benchWater, trapCoverage } from './bench-water.mjs';
 import { build, install, root } from './build.mjs';
 
@@ -364,6 +365,15 @@ report(
   trap.limit,
   `${(trap.held * 100).toFixed(1)} of 100 in ${trap.histories} histories`,
 );
+{
+  const { traceMs, passMs, apart, moves } = benchTrace({ core, timed, median });
+  report(
+    'a trace beside one pass in time order',
+    traceMs / passMs,
+    2,
+    `${traceMs.toFixed(0)} ms over ${moves} movements (200 ms is the target), at most ${apart.toFixed(1)} µL apart`,
+  );
+}
 const flush = benchFlush({ core, housings: await import(join(root, 'core/dist/testing/dirty-housings.js')) });
 report(
   'share of housings in which “wash first” is said wrongly, or not said',

@@ -92,7 +92,7 @@ const SHOTS = [
   { name: 'what-is-wrong', path: '/pumps/lf-01/what-is-wrong', size: DESK },
   { name: 'leak-hunt', path: '/pumps/lf-03/leak-hunt', size: DESK, act: huntToTheHose },
   { name: 'case-report', path: '/pumps/cw-02/what-is-wrong', size: DESK, act: openReport },
-  { name: 'suspects', path: '/suspects?pump=lf-01', size: DESK },
+  { name: 'oil-store', path: '/store?at=jar-17', size: TALL },
   { name: 'notebook', path: '/logs/notebook', size: TALL, act: pasteRows },
   { name: 'phone-round', path: '/', size: PHONE },
   { name: 'phone-log-run', path: '/pumps/lf-02/run', size: PHONE },

@@ -616,6 +616,8 @@ export {
   oilAccount,
   type OilCost,
   type StorePrices,
+  type WrongWaste,
+  wrongWaste,
   type FillMade,
   stockLasts,
 } from './store/index.js';

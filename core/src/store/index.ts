@@ -45,3 +45,4 @@ export {
   type StorePrices,
 } from './oil-account.js';
 export { type FillMade, stockLasts } from './stock-forecast.js';
+export { type WrongWaste, wrongWaste } from './waste.js';

@@ -22,7 +22,7 @@ const BARRED_SMELLS = ['burnt', 'solvent', 'ammonia', 'sour'] as const;
 const BARRED_PARTICLES = ['glitter', 'growth'] as const;
 const CLEAR = 'bright';
 /** Ratings of a material from which its vapour or acid stays in the oil. */
-const SOLVENT_STAYS = 2;
+export const SOLVENT_STAYS = 2;
 const ACID_STAYS = 3;
 
 /** Why an oil may not go back into a pump, and what that rests on. `mends`: what would let it. */

@@ -55,3 +55,27 @@ test.each([
 ] as const)('the factor of a yard: %s', (_name, shown, factor) => {
   expect(settlingFactor(shown)).toBeCloseTo(factor, 6);
 });
+
+/** Droplets of several sizes, each moved on minute by minute from where it began, with the formulas typed out here. */
+test('against droplets that fall minute by minute: those of 50 µm and more are down when it may be poured, smaller ones are not', () => {
+  const walther = (v: number) => Math.log10(Math.log10(v + 0.7));
+  const slope = (walther(68) - walther(8.7)) / (Math.log10(373.15) - Math.log10(313.15));
+  const mm2s = (tempC: number) =>
+    10 ** (10 ** (walther(68) - slope * (Math.log10(tempC + 273.15) - Math.log10(313.15)))) - 0.7;
+  for (const tempC of [14, 20, 40]) {
+    const found = settle({ tempC });
+    const minutes = 'hours' in found ? found.hours * 60 : 0;
+    const metresPerMinute = (um: number) => (60 * 128 * 9.80665 * (um * 1e-6) ** 2) / (18 * mm2s(tempC) * 1e-6 * 870);
+    const heightM = 0.0897;
+    for (const [um, isDown] of [
+      [30, false],
+      [45, false],
+      [51, true],
+      [80, true],
+    ] as const) {
+      let depth = 0;
+      for (let minute = 0; minute < minutes; minute++) depth += metresPerMinute(um);
+      expect([tempC, um, depth >= heightM]).toEqual([tempC, um, isDown]);
+    }
+  }
+});

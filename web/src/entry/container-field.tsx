@@ -22,10 +22,12 @@ function sources(store: StoreAnswer, page: PumpPage, productId: string | null): 
 }
 
 /** Containers that what comes out may go into: waste, empty ones, and those of the same oil that has not been cleaned yet. */
-function sinks(store: StoreAnswer, productId: string | null): StoreContainer[] {
+function sinks(store: StoreAnswer, page: PumpPage, productId: string | null): StoreContainer[] {
+  const isPfpe = page.setUp.house.oilProduct[productId ?? '']?.base === 'pfpe';
   return store.containers.filter(({ container, shelf }) => {
     if (container.gone || container.vessel === 'filter') return false;
-    if (container.wasteKind || shelf.group === 'empty') return true;
+    if (container.wasteKind) return (container.wasteKind === 'pfpe') === isPfpe;
+    if (shelf.group === 'empty') return true;
     return (
       store.reuses &&
       shelf.group !== 'new' &&
@@ -58,7 +60,7 @@ export function ContainerField({
   const { data: store } = useStoreQuery();
   const print = usePrint();
   if (!store || store.containers.length === 0) return null;
-  const listed = way === 'from' ? sources(store, page, productId) : sinks(store, productId);
+  const listed = way === 'from' ? sources(store, page, productId) : sinks(store, page, productId);
   const chosen = store.containers.find((c) => c.id === value);
   const all = chosen && !listed.includes(chosen) ? [...listed, chosen] : listed;
   if (all.length === 0) return null;

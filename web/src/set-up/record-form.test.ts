@@ -69,7 +69,7 @@ test('limits: empty inherits, "none" takes away, a number with a comma is one', 
   );
   expect(read).toEqual({
     ok: true,
-    body: { limits: { oilChange: { weight: 7.5 }, look: { days: null } }, opensModules: false },
+    body: { limits: { oilChange: { weight: 7.5 }, look: { days: null } }, opensModules: false, reuseSchool: 'newOnly' },
   });
 });
 

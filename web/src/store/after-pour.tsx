@@ -1,9 +1,9 @@
 import type { StoreContainer } from '@winter-jar/contracts';
 import { addHours } from 'date-fns';
-import type { Container, HouseSetUp } from '@winter-jar/core';
+import { wrongWaste, type Container, type HouseSetUp, type WrongWaste } from '@winter-jar/core';
 import { momentWords } from '../words/dates.js';
 import { capital, number, percent } from '../ui/number.js';
-import { meanRoundsWords, refusalWords } from '../words/store-words.js';
+import { meanRoundsWords, refusalWords, WRONG_WASTE_WORDS } from '../words/store-words.js';
 import type { Words } from '../words/words.js';
 import { productName } from './container-facts.js';
 import type { After } from './pour.js';
@@ -36,11 +36,26 @@ export function AfterPour({
       <div className="grid grid-cols-1 gap-5 sm:grid-cols-2 wide:grid-cols-1">
         {after.from && <Becomes container={from.container} after={after.from} house={house} words={words} />}
         {after.to && target && (
-          <Becomes container={target.container} after={after.to} house={house} words={words} oilMl={oilMl} />
+          <Becomes
+            container={target.container}
+            after={after.to}
+            house={house}
+            words={words}
+            oilMl={oilMl}
+            wrong={wrongFor(from, target, house)}
+          />
         )}
       </div>
     </section>
   );
+}
+
+/** Whether what is poured belongs into that waste. */
+function wrongFor(from: StoreContainer, { container }: StoreContainer, house: HouseSetUp): WrongWaste | null {
+  if (!container.wasteKind) return null;
+  const { parts, marks } = from.state;
+  const smelt = marks.smells.includes('solvent');
+  return wrongWaste({ parts, products: house.oilProduct, facts: from.facts, smelt, wasteKind: container.wasteKind });
 }
 
 function Becomes({
@@ -49,12 +64,14 @@ function Becomes({
   house,
   words,
   oilMl = 0,
+  wrong = null,
 }: {
   container: Container;
   after: After;
   house: HouseSetUp;
   words: Words;
   oilMl?: number;
+  wrong?: WrongWaste | null;
 }) {
   const { shelf, state, filter } = after;
   const { blend, mixed, reuse } = shelf;
@@ -94,6 +111,7 @@ function Becomes({
             {capital(refusalWords(r, house, words))}.
           </p>
         ))}
+        {wrong && <p className="font-semibold text-stop">{WRONG_WASTE_WORDS[wrong]}</p>}
         {filter && (
           <p>
             {filter.drinksMl > 0 && `Its media still drinks ${print.volume(Math.min(filter.drinksMl, oilMl))}. `}

@@ -24,6 +24,8 @@ const FILTER = [
 ] as const;
 /** What any of the three may hold. */
 type AllBodies = EntryBodies['bleed'] & EntryBodies['change'] & EntryBodies['topUp'];
+/** Of oil that is drained. */
+const WARMTH = { min: -30, max: 150 } as const;
 const NO_VOLUMES = { drawnMl: '', waterMl: '', outMl: '', inMl: '', addedMl: '' } as const;
 
 const pageOf = (kind: SumpWorkKind) =>
@@ -52,12 +54,14 @@ function SumpWorkForm<K extends SumpWorkKind>({ kind, props }: { kind: K; props:
         v.unmeasured?.includes(name) ? null : fields.wanted(name, v[name], 'volume', { min }),
       ]),
     );
+    const outTempC = kind === 'change' ? fields.optional('outTempC', v.outTempC ?? '', 'temperature', WARMTH) : null;
     if (v.levelAfter === '') fields.refuse('levelAfter', LEVEL_NOT_SAID);
     if (work.fills && !v.productId) fields.refuse('productId', 'Say which oil was filled.');
     const at = whenOf(v, zone, Date.now());
     if (!at) fields.refuse('at', WHEN_WRONG);
     if (fields.hasIssues() || !at) return { ok: false, issues: fields.issues };
-    const answer = exactly(kind, at, bodyOf(kind, v, volumesMl));
+    const warm = outTempC === null ? {} : { outTempC };
+    const answer = exactly(kind, at, { ...bodyOf(kind, v, volumesMl), ...warm });
     const filterToo = work.drains && page.setUp.model.hasOilFilter && v.oilFilter === 'yes' && !correctId;
     if (!filterToo) return answer;
     const filter: EntryDraft = { kind: 'done', body: { task: 'oilFilter' }, happenedAt: at, precision: 'exact' };
@@ -76,6 +80,7 @@ function SumpWorkForm<K extends SumpWorkKind>({ kind, props }: { kind: K; props:
     jarKept: false,
     fromContainerId: '',
     intoContainerId: '',
+    outTempC: '',
     remark: '',
     ...happensNow(zone),
   };
@@ -92,6 +97,7 @@ function SumpWorkForm<K extends SumpWorkKind>({ kind, props }: { kind: K; props:
       jarKept: body.jarKept ?? false,
       fromContainerId: body.fromContainerId ?? '',
       intoContainerId: body.intoContainerId ?? '',
+      outTempC: quantityText(body.outTempC, units.temperature),
       unmeasured: work.volumes.flatMap(({ name }) => ((body[name] ?? null) === null ? [name] : [])),
       remark: body.remark ?? '',
       ...happenedAt(at, zone),
@@ -167,6 +173,16 @@ function SumpWorkForm<K extends SumpWorkKind>({ kind, props }: { kind: K; props:
           productId={productOf(page, values.sump)}
           value={values.intoContainerId ?? ''}
           onChange={set('intoContainerId')}
+        />
+      )}
+      {kind === 'change' && values.intoContainerId && (
+        <QuantityField
+          label="How warm it was when it was measured"
+          dimension="temperature"
+          text={values.outTempC ?? ''}
+          onText={set('outTempC')}
+          error={error('outTempC')}
+          hint="empty: 20 °C; warm oil takes more room"
         />
       )}
       <Chips

@@ -22,6 +22,7 @@ export interface SumpWorkValues extends When, Record<Volume, string> {
   /** Of the oil store. A draft of before may not have them. */
   fromContainerId?: string;
   intoContainerId?: string;
+  outTempC?: string;
   remark: string;
 }
 

@@ -12,6 +12,7 @@ import {
   type TransferBody,
   type Vessel,
   type WasteKind,
+  type WrongWaste,
 } from '@winter-jar/core';
 import { momentWords } from './dates.js';
 import { SERVICE_WORDS } from './service-words.js';
@@ -163,6 +164,13 @@ export const USED_OIL_WORDS: Readonly<Record<NotInto | 'refused', string>> = {
   service: 'Used oil does not go into a pump of this service.',
   otherProduct: 'This pump is kept on another oil, and this one has been in a pump before.',
   refused: 'This used oil is not fit to go back: its page says why.',
+};
+
+export const WRONG_WASTE_WORDS: Readonly<Record<WrongWaste, string>> = {
+  pfpe: 'This is PFPE: it is kept apart from all other waste, in a container of its own.',
+  notPfpe: 'That container is for PFPE alone: other oil makes all of it dearer to get rid of.',
+  solvent:
+    'Solvent or resin may be in it: it is kept apart, its vapour burns. Bond and earth metal cans when you pour it.',
 };
 
 const OUTSIDE_WORDS = {
