@@ -42,7 +42,7 @@ export function volumesOf(
   const oil = ml(one, 'oil');
   const below = { waterMl: ml(one, 'water'), creamMl: ml(one, 'cream'), sludgeMl: ml(one, 'sludge') };
   const none = { waterMl: 0, creamMl: 0, sludgeMl: 0 };
-  if (what === 'clear') return { oilMl: Math.max(0, oil - hazyMl(one)), ...none };
+  if (what === 'clear') return { oilMl: Math.round(Math.max(0, oil - hazyMl(one)) * 1000) / 1000, ...none };
   if (what === 'oil') return { oilMl: oil, ...none };
   return what === 'rest' ? { oilMl: 0, ...below } : { oilMl: oil, ...below };
 }
