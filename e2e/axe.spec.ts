@@ -37,6 +37,13 @@ const PAGES = [
   '/logs/notebook',
   '/pumps/lf-01#journal',
   '/set-up/jarShape/new',
+  '/store?at=jar-17',
+  '/store/jar-17/pour?to=filter-2',
+  '/store/jar-19/stocktake',
+  '/store/filter-2/media',
+  '/store/bottle-b/trace',
+  '/store/bring-in',
+  '/store/waste',
   '/nowhere',
 ];
 

@@ -134,7 +134,9 @@ test.describe('on a phone', () => {
     await page.getByRole('button', { name: 'Save the stocktake' }).tap();
     await expect(page).toHaveURL(/at=can-4$/);
     expect((await containerOf(yard, 'can-4')).shelf.heldMl).toBe(13_000);
+    await expect(page.getByRole('complementary', { name: 'Can 4' })).toContainText('13 L');
     await page.getByRole('button', { name: 'Undo' }).tap();
+    await expect(page.getByText('Undone', { exact: true })).toBeVisible();
     await expect.poll(async () => (await containerOf(yard, 'can-4')).shelf.heldMl).toBeCloseTo(can.shelf.heldMl, 3);
 
     await open(page, yard, '/store?at=drum-w');
@@ -182,6 +184,7 @@ test('a house of new oil only sees nothing of reuse, and is asked nothing about 
   await open(page, yard, '/store?at=jar-19');
   const said = page.getByRole('complementary');
   await expect(said.getByRole('link', { name: 'To waste' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'What it cost' })).toBeVisible();
   await expect(page.getByText(/reuse|goes back|go back|Ready/i)).toHaveCount(0);
   await open(page, yard, '/pumps/lf-02/change');
   const options = await page.getByLabel('Filled from').locator('option').allTextContents();

@@ -3,6 +3,7 @@ import type { OilCost } from '@winter-jar/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useStoreCostQuery } from '../api/house-api.js';
+import { Button } from '../ui/button.js';
 import { Chips } from '../ui/chips.js';
 import { countOf, number } from '../ui/number.js';
 import { useWidth } from '../ui/use-width.js';
@@ -38,6 +39,9 @@ function Told({ cost: answer, house, words, store }: StoreProps & { cost: StoreC
   const { print } = words;
   const [ref, width] = useWidth<HTMLDivElement>(358);
   const reuses = cost.otherSchool === 'newOnly';
+  // A house of new oil only is told of the other school when it asks.
+  const [compared, setCompared] = useState(false);
+  const beside = store.reuses || compared;
   const perRun = (p: StoreCostAnswer['pumps'][number]): string => {
     const ml = (p.account.newUL + p.account.usedUL) / 1000 / p.runs;
     return ml < 1 ? 'less than a mL' : print.volume(Math.round(ml));
@@ -50,13 +54,21 @@ function Told({ cost: answer, house, words, store }: StoreProps & { cost: StoreC
       {account.fills === 0 && <p className="text-[15px] text-ink-2">No pump was filled in this time.</p>}
       {account.fills > 0 && (
         <div className="mt-3 grid gap-4 sm:grid-cols-2">
-          <Cost name={reuses ? 'As it was, with reuse' : 'As it was, new oil only'} cost={cost.actual} runs={runs} />
-          {(store.reuses || !reuses) && (
+          <Cost
+            name={beside ? (reuses ? 'As it was, with reuse' : 'As it was, new oil only') : 'What it cost'}
+            cost={cost.actual}
+            runs={runs}
+          />
+          {beside ? (
             <Cost
               name={reuses ? 'New oil only, on the same fills' : 'Filter and reuse, on the same fills'}
               cost={cost.other}
               runs={runs}
             />
+          ) : (
+            <Button look="plain" onClick={() => setCompared(true)} className="self-end">
+              Compare with the other school
+            </Button>
           )}
         </div>
       )}
