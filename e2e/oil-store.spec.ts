@@ -1,5 +1,7 @@
 import type { StoreAnswer } from '@winter-jar/contracts';
 import type { Page } from '@playwright/test';
+import { changeAt } from '@winter-jar/core/testing';
+import { v7 as newId } from 'uuid';
 import { moderateOrWorse } from './axe-findings.js';
 import { begin, guide, say } from './guide.js';
 import { rawIn } from './printed.js';
@@ -189,4 +191,31 @@ test('a house of new oil only sees nothing of reuse, and is asked nothing about 
   await open(page, yard, '/pumps/lf-02/change');
   const options = await page.getByLabel('Filled from').locator('option').allTextContents();
   expect(options.filter((o) => o.includes('round'))).toEqual([]);
+});
+
+test('a jar that the Round asks for is read on the shelf too', async ({ page, yard }) => {
+  const { now } = (await (await fetch(`${yard.address}/api/about`)).json()) as { now: string };
+  const change = {
+    ...changeAt(0),
+    ...{ id: newId(), actId: newId(), happenedAt: now, recordedAt: now, subjects: [{ type: 'pump', id: 'lf-02' }] },
+    body: {
+      ...{ sump: 'oil', productId: 'linnet-68', outMl: 640, inMl: 700, levelAfter: 'right', jarKept: true },
+      ...{ fromContainerId: 'can-4', intoContainerId: 'jar-14' },
+    },
+  };
+  const answer = await fetch(`${yard.address}/api/entries`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ entries: [change] }),
+  });
+  expect(await answer.json()).toMatchObject({ answers: [{ status: 'written' }] });
+  await letPass(page, yard, 48);
+  await open(page, yard, '/pumps/lf-02/look');
+  await page.getByRole('radio', { name: 'bright', exact: true }).click();
+  await page.getByRole('button', { name: /^Save/ }).click();
+  await expect(page).toHaveURL(/\/pumps\/lf-02$/);
+  const jar = await containerOf(yard, 'jar-14');
+  expect(jar.state.reading).toMatchObject({ clarity: 'bright' });
+  expect(jar.shelf.group).toBe('ready');
+  expect((await yard.pump('lf-02')).state.toRead).toBeNull();
 });

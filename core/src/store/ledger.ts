@@ -23,6 +23,9 @@ export type OutsideAccount =
 export type End = SubjectRef | OutsideAccount;
 export const endKey = (end: End): string => (typeof end === 'string' ? end : subjectKey(end));
 
+/** What stays in a filter when the oil has gone through. */
+const STRAINED: readonly Phase[] = ['sludge', 'water', 'cream'];
+
 /** What a filter's media holds is a place of its own. */
 const mediaKey = ({ id }: SubjectRef): string => `media:${id}`;
 
@@ -141,6 +144,9 @@ export class Ledger {
     if (caught.length > 0) this.put(mediaKey(filter), into, { parts: caught, marks, estimated });
     if (left.length > 0) this.note(mediaKey(filter), 'media', left, 0);
     this.set(filter, { media: null });
+    // What it strained goes with it.
+    for (const phase of STRAINED)
+      this.move({ from: filter, to: 'media', phase, uL: totalUL(this.of(filter).parts, phase) });
   }
 
   private note(from: string, to: string, parts: readonly Part[], heldAfterUL: number): void {

@@ -1,6 +1,5 @@
-import type { SetUpBodies } from '../set-up/index.js';
-import type { HouseSetUp } from '../set-up/index.js';
-import { HOUSE_RULES_ID } from '../set-up/index.js';
+import { isDenserThanWater } from '../oil/index.js';
+import { HOUSE_RULES_ID, type HouseSetUp, type OilProduct, type SetUpBodies } from '../set-up/index.js';
 import { jarShapeOf } from '../limits/index.js';
 import { PHASES, type Phase } from '../journal/index.js';
 import type { AccountState } from './account-state.js';
@@ -47,6 +46,10 @@ export interface OnShelf {
 
 const FULL_PERCENT = 90;
 
+/** From the bottom; on an oil denser than water the water floats. */
+const orderOf = (product: OilProduct | undefined): readonly Phase[] =>
+  product && isDenserThanWater(product) ? ['sludge', 'oil', 'cream', 'water'] : PHASES;
+
 /** What stands in a container and what it waits for; pure and cheap, for reading and for a pour that is not saved yet. */
 export function onShelf(input: {
   state: AccountState;
@@ -80,7 +83,7 @@ export function onShelf(input: {
       : null;
   const reuse = heldMl > 0 ? reuseOf({ state, isWaste, products, rules, facts }) : null;
   const full = isWaste && heldMl >= (container.holdsMl * (container.fullPercent ?? FULL_PERCENT)) / 100;
-  const layers = PHASES.flatMap((phase): Layer[] => {
+  const layers = orderOf(products[blend.productIds[0] ?? '']).flatMap((phase): Layer[] => {
     const ml = totalUL(parts, phase) / 1000;
     if (ml === 0) return [];
     const hazy = phase === 'oil' ? Math.min(ml, (reading?.hazyUL ?? 0) / 1000) : 0;

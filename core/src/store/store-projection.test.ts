@@ -131,6 +131,21 @@ describe('a litre on its way, reckoned by hand', () => {
   });
 });
 
+test('what a filter strained goes with its media, and is not counted on the next', () => {
+  const paper = { mediaId: 'paper-gravity', holdUpMl: 100 };
+  const states = folded([
+    ofStore(1, 'mediaChange', paper, 'filter'),
+    buy(2, 'a', 1000),
+    pour(3, { fromId: 'a', toId: 'filter', oilMl: 500, waterMl: 20, sludgeMl: 6 }),
+    pour(4, { fromId: 'filter', toId: 'b', oilMl: 400 }),
+    ofStore(5, 'mediaChange', paper, 'filter'),
+    pour(6, { fromId: 'a', toId: 'filter', oilMl: 50 }),
+  ]);
+  const filter = states.get('container:filter');
+  expect(ml(filter, 'sludge') + ml(filter, 'water')).toBe(0);
+  expect(filter?.media).toMatchObject({ sludgeUL: 0, waterUL: 0, passedUL: 0 });
+});
+
 test('warm oil shrinks on the shelf: five litres drained at 60 °C are 4,860 mL', () => {
   const states = folded([change(1, { outMl: 5000, outTempC: 60, intoContainerId: 'drum' })]);
   expect(ml(states.get('container:drum'))).toBe(4860);

@@ -49,12 +49,29 @@ function likelyMl(jars: readonly JarSeen[], source: LookSource, chargeMl: number
 function OnShelfOrNot(props: EntryPageProps) {
   const [search] = useSearchParams();
   const id = search.get('container');
-  const { data, isError } = useStoreQuery(undefined, { skip: id === null });
-  if (id !== null && !data && !isError) return <Loading what="the jar" />;
-  return <ReadJar key={id} {...props} onShelf={data?.containers.find((c) => c.id === id) ?? null} />;
+  // The jar of the last change may stand on the shelf: then what is read of it is read there too.
+  const { toRead } = props.page.state;
+  const asked = id !== null || (toRead !== null && !props.correctId);
+  const { data, isError } = useStoreQuery(undefined, { skip: !asked });
+  if (asked && !data && !isError) return <Loading what="the jar" />;
+  const standsIn = data?.containers.find(
+    ({ state }) => toRead !== null && state.reading === null && state.marks.stays.at(-1)?.outId === toRead.entryId,
+  );
+  return (
+    <ReadJar
+      key={id}
+      {...props}
+      onShelf={data?.containers.find((c) => c.id === id) ?? null}
+      standsInId={standsIn?.id ?? null}
+    />
+  );
 }
 
-function ReadJar({ onShelf, ...props }: EntryPageProps & { onShelf: StoreContainer | null }) {
+function ReadJar({
+  onShelf,
+  standsInId,
+  ...props
+}: EntryPageProps & { onShelf: StoreContainer | null; standsInId: string | null }) {
   const { page, words, correctId } = props;
   const units = useUnits();
   const { zone } = page.row;
@@ -64,7 +81,7 @@ function ReadJar({ onShelf, ...props }: EntryPageProps & { onShelf: StoreContain
   const waiting = onShelf
     ? jarStood(onShelf, units, Date.parse(words.now))
     : isReady && !correctId && !asked
-      ? jarWaiting(page.state, Date.parse(words.now))
+      ? { ...jarWaiting(page.state, Date.parse(words.now)), containerId: standsInId ?? '' }
       : {};
   const held = waiting.source ? likelyMl(page.state.jars, waiting.source, chargeMlOf(page, 'oil')) : null;
   const lookedAtMl = waiting.lookedAtMl ?? quantityText(held, units.volume);
@@ -91,6 +108,9 @@ function ReadJar({ onShelf, ...props }: EntryPageProps & { onShelf: StoreContain
   const setSource = (source: LookSource) => {
     set('source')(source);
     set('drawnId')(source === 'drained' ? (page.state.toRead?.entryId ?? '') : '');
+    // Only what came out of the pump stands on the shelf.
+    const onIt = source === 'drained' || (source === 'bleed' && onShelf);
+    set('containerId')(onIt ? (onShelf?.id ?? standsInId ?? '') : '');
     if (source === 'sightGlass' || values.lookedAtMl.trim() !== '') return;
     const ml = likelyMl(page.state.jars, source, chargeMlOf(page, values.sump));
     if (ml !== null) set('lookedAtMl')(quantityText(ml, units.volume));
