@@ -113,6 +113,7 @@ test('a jar goes round: drained, stood, read, poured, filtered, filled again and
     .click();
   await page.getByRole('button', { name: 'Save the oil change' }).click();
   await expect(page).toHaveURL(/\/pumps\/lf-03$/);
+  await expect(page.getByText(/times round on average, at most \d, \d+\s% of it new/)).toBeVisible();
   const inPump = (await storeOf(yard)).sumps.find((s) => s.pumpId === 'lf-03');
   expect(inPump?.meanRounds).toBeGreaterThan(0.5);
   await open(page, yard, '/store/bottle-b/trace');

@@ -45,6 +45,7 @@ export interface OnShelf {
 }
 
 const FULL_PERCENT = 90;
+const DREGS_ML = 0.5;
 
 /** From the bottom; on an oil denser than water the water floats. */
 const orderOf = (product: OilProduct | undefined): readonly Phase[] =>
@@ -98,7 +99,8 @@ export function onShelf(input: {
   function groupOf(): ShelfGroup {
     if (isWaste) return 'waste';
     if (isFilter) return 'filter';
-    if (heldMl === 0) return 'empty';
+    // What clings to the wall is nothing to read.
+    if (heldMl < DREGS_ML) return 'empty';
     if (!used) return reuse?.refusals.some((r) => r.code === 'mixed') ? 'refused' : 'new';
     // Where none goes back, used oil is used oil.
     if (!reuses(rules)) return 'spent';

@@ -188,6 +188,10 @@ export function writingStatements(db: Sqlite) {
     countLagging: db.prepare<[], { n: number }>(`SELECT COUNT(*) AS "n" FROM lagging_subject`),
     /** The next turn of catching up. */
     anyLagging: db.prepare<[], LaggingSubjectRow>(`SELECT * FROM lagging_subject LIMIT 1`),
+    /** Before a turn of catching up: is there anything that ties one sump to another? */
+    anyContainer: db.prepare<[], { seq: number }>(
+      `SELECT "seq" FROM subject_entry WHERE "subjectType" = 'container' LIMIT 1`,
+    ),
     /** Where an import has come to, for each subject. */
     saveLag: db.prepare<SubjectKeyRow>(
       `INSERT INTO lagging_subject ("subjectType", "subjectId", "happenedAt", "recordedAt", "entryId")

@@ -148,6 +148,8 @@ export class DerivedTables {
 
   /** Whether what it has yet to take in ties it to others: a sump that nothing was poured into from the shelf stands by itself. */
   private isTied(projection: Projection, lag: SubjectKeyRow): boolean {
+    // A house without a shelf has nothing that ties.
+    if (!this.sql.anyContainer.get()) return false;
     for (const { content } of this.sql.countedFrom.iterate(lag))
       if (subjectsIn(projection, parse<Entry>(content)).length > 1) return true;
     return false;

@@ -18,6 +18,7 @@ import {
   HOUSE_RULES_ID,
   jarShapeOf,
   kinematicViscosityMm2s,
+  NO_FACTS,
   onShelf,
   reuses,
   settlingFactor,
@@ -140,7 +141,8 @@ export class StoreService {
   ): StoreContainer {
     const container = house.container[id];
     if (!container) throw new NotFoundException(`a container in the set-up; "${id}" is none`);
-    const facts = reuseFactsOf(this.reading.sql, state.marks.stays, house);
+    // Waste goes nowhere: what ran in it is asked for by a trace alone.
+    const facts = container.wasteKind ? NO_FACTS : reuseFactsOf(this.reading.sql, state.marks.stays, house);
     const shelf = onShelf({ state, container, house, facts, nowMs: Date.parse(now), settlingFactor: factor });
     const media = filterMediaOf({ id: state.media?.mediaId, own: house.filterMedia });
     const product = house.oilProduct[shelf.blend.productIds[0] ?? ''];

@@ -1,9 +1,9 @@
-import { countOf, hours, oneOrMore } from '../ui/number.js';
+import { countOf, hours, oneOrMore, percent } from '../ui/number.js';
 import type { PumpPage as Page } from '@winter-jar/contracts';
 import { withOilIn, type TaskStanding } from '@winter-jar/core';
 import { lazy, Suspense, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { usePumpQuery } from '../api/house-api.js';
+import { usePumpQuery, useStoreQuery } from '../api/house-api.js';
 import { dayWords } from '../words/dates.js';
 import { PageTitle } from '../ui/page-title.js';
 import { useLetters } from '../device/use-letters.js';
@@ -13,6 +13,7 @@ import { useWide } from '../device/use-wide.js';
 import { barWords, flagWords, rulerWords } from '../words/bar-words.js';
 import { measureWords, usedWords, verdictWords } from '../words/messages.js';
 import { SCHOOL_WORDS } from '../words/school-words.js';
+import { LEAST_ROUND, meanRoundsWords } from '../words/store-words.js';
 import type { Words } from '../words/words.js';
 import { Legend } from '../round/legend.js';
 import { Actions, JarShelf, NamedJar, Reasons, StopCaution } from '../round/pump-sheet.js';
@@ -71,6 +72,7 @@ function PumpSheets({ page, words }: { page: Page; words: Words }) {
       ? `${words.print.volume(row.chargeMl)} of ${product.name}, ${product.waterBehaviour}`
       : null,
     product && setUp.product && product.name !== setUp.product.name ? `its set-up names ${setUp.product.name}` : null,
+    useRoundsWords(page),
   ].filter(Boolean);
   return (
     <div className="flex flex-1 flex-col wide:flex-row wide:items-stretch">
@@ -247,6 +249,14 @@ function Standing({ page: { row }, words }: { page: Page; words: Words }) {
       )}
     </div>
   );
+}
+
+/** Of used oil that was filled in from the shelf: how often it has been round, and how much of it is new. */
+function useRoundsWords({ row, setUp }: Page): string | null {
+  const { data: store } = useStoreQuery(undefined, { skip: Object.keys(setUp.house.container).length === 0 });
+  const oil = store?.sumps.find(({ pumpId, sump }) => pumpId === row.pumpId && sump === 'oil');
+  if (!oil || oil.meanRounds < LEAST_ROUND) return null;
+  return `${meanRoundsWords(oil.meanRounds, oil.worstRounds)}, ${percent(oil.newShare)} of it new`;
 }
 
 /** The present charge, large: each run can be chosen and is named beneath. */

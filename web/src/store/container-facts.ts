@@ -14,7 +14,9 @@ export function headline({ shelf, state, container }: StoreContainer, words: Wor
     case 'settling':
       return settle ? capital(settleWords(settle, words)) : GROUP_WORDS.settling;
     case 'toRead':
-      return settle ? 'Read it: it has stood its time' : 'Read it: is it clear against a line of print?';
+      return settle?.how === 'settles' || settle?.how === 'freezes'
+        ? 'Read it: it has stood its time'
+        : 'Read it: is it clear against a line of print?';
     case 'toPour':
       return 'Pour the clear oil off';
     case 'toFilter':

@@ -75,13 +75,17 @@ export function ContainerSheet({ one, ...props }: StoreProps & { one: StoreConta
   );
 }
 
+/** A rounding is no shortage. */
+const SHORT_UL = 1000;
+
 function Said({ one, house, words, store }: StoreProps & { one: StoreContainer }) {
   const { shelf, state, container, filter } = one;
   const { blend, settle } = shelf;
+  const { print } = words;
   const refusals = refusalsOf(one);
   // Where used oil never goes back there is nothing to say of reuse.
   const reasons = store.reuses ? refusals : refusals.filter((r) => r.code === 'mixed' || r.code === 'unknownOil');
-  if (shelf.heldMl === 0 && !filter) return null;
+  if (shelf.heldMl === 0 && !filter && state.shortUL < SHORT_UL) return null;
   return (
     <div className="flex flex-col gap-2 text-[15px] leading-6">
       {container.wasteKind && <p>For {WASTE_WORDS[container.wasteKind]}.</p>}
@@ -97,7 +101,7 @@ function Said({ one, house, words, store }: StoreProps & { one: StoreContainer }
         <p>
           {settle.how === 'settles'
             ? `50 µm droplets fall its height in ${Math.round(settle.hours)} h${store.settlingFactor === 1 ? '' : ', as jars here have shown'}. A warm shelf is faster.`
-            : 'The water locks up: pour the oil off cold, and keep it closed until it is warm again. Never in a food freezer.'}
+            : 'In plastic, a tenth of its room left free, never in a food freezer. The water locks up: pour the oil off cold, and keep it closed until it is warm again. What is dissolved stays.'}
         </p>
       )}
       {filter && filter.load >= 0.8 && (
@@ -105,6 +109,12 @@ function Said({ one, house, words, store }: StoreProps & { one: StoreContainer }
           {filter.load >= 1
             ? 'Its media is used up: renew it.'
             : `About ${number(filter.litresLeft, 1)} L until its media is renewed.`}
+        </p>
+      )}
+      {state.shortUL >= SHORT_UL && (
+        <p className="font-semibold text-before-next-run">
+          The book is short of {print.volume(Math.round(state.shortUL / 1000))}: more was taken out than was ever
+          written in. A stocktake ends it.
         </p>
       )}
       {reasons.length > 0 && (
@@ -161,11 +171,12 @@ function Acts({ one }: { one: StoreContainer }) {
           {words}
         </LinkButton>
       ))}
-      {shelf.group !== 'empty' && !(used && acts.some(([, to]) => to.endsWith('/stocktake'))) && (
-        <LinkButton to={`/store/${id}/stocktake`} className="w-full justify-center">
-          Stocktake
-        </LinkButton>
-      )}
+      {(shelf.group !== 'empty' || state.shortUL >= SHORT_UL) &&
+        !(used && acts.some(([, to]) => to.endsWith('/stocktake'))) && (
+          <LinkButton to={`/store/${id}/stocktake`} className="w-full justify-center">
+            Stocktake
+          </LinkButton>
+        )}
       {container.vessel === 'filter' && (
         <LinkButton to={`/store/${id}/media`} className="w-full justify-center">
           {state.media ? 'Renew its media' : 'Put media in'}

@@ -1,8 +1,6 @@
 import { number } from '../ui/number.js';
+import { LEAST_ROUND } from '../words/store-words.js';
 import type { StoreProps } from './store-screen.js';
-
-/** What only stayed behind from a charge before is a trace. */
-const LEAST_ROUND = 0.1;
 
 /** Oil by product over the whole shelf. */
 export function Stock({ store, house, words }: StoreProps) {

@@ -76,6 +76,9 @@ export function ordinal(n: number): string {
 export const roundsWords = (rounds: number): string =>
   rounds === 0 ? 'new' : rounds === 1 ? 'once round' : rounds === 2 ? 'twice round' : `${rounds} times round`;
 
+/** What only stayed behind from a charge before is a trace, and not told. */
+export const LEAST_ROUND = 0.1;
+
 /** A mean of rounds with its tenth, where it is none of the whole ones. */
 export const meanRoundsWords = (mean: number, worst: number): string =>
   mean === worst ? roundsWords(worst) : `${number(mean, 1)} times round on average, at most ${worst}`;
