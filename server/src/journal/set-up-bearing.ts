@@ -25,6 +25,9 @@ export function freshIn(
   return { fresh, issues };
 }
 
+/** They say what a pump's hold-up and its service are, and so what the oil in it is. */
+const OF_ITS_OIL: readonly SetUpKind[] = ['pump', 'pumpModel', 'equipment'];
+
 /** What versions of the set-up bear upon. */
 export interface Bearing {
   readonly touched: Touched;
@@ -87,8 +90,7 @@ export function bearingOf(
     const pumpIds = pumpsBorneUpon(sql, store, version, since.size === 0 ? () => [] : inEntries);
     for (const id of pumpIds) {
       touch({ type: 'pump', id });
-      // Its hold-up and its service are of the oil in it too.
-      for (const sump of SUMPS) touch({ type: 'sump', id: sumpId(id, sump) });
+      if (OF_ITS_OIL.includes(version.kind)) for (const sump of SUMPS) touch({ type: 'sump', id: sumpId(id, sump) });
       if (version.kind !== 'equipment') continue;
       const known = endsMove.get(id);
       endsMove.set(id, known === undefined || from < known ? from : known);
