@@ -57,8 +57,11 @@ export function storeQuestions(entry: Entry, book: SetUpBook, sql: WritingStatem
   const containers = containerIdsOf(entry);
   if (containers.length === 0) return [];
   const house = book.at(entry.happenedAt);
+  const subjects = subjectsIn(storeProjection, entry);
+  // While they are made anew nobody knows what stands in them.
+  if (subjects.some(({ type, id }) => sql.lagging.get({ subjectType: type, subjectId: id }))) return [];
   const before = new Map(
-    subjectsIn(storeProjection, entry).map((subject): [string, AccountState] => {
+    subjects.map((subject): [string, AccountState] => {
       const row = sql.subjectState.get({ subjectType: subject.type, subjectId: subject.id });
       return [subjectKey(subject), row ? (JSON.parse(row.state) as AccountState) : firstAccount(subject)];
     }),
