@@ -47,6 +47,8 @@ test('a jar goes round: drained, stood, read, poured, filtered, filled again and
   await shelf(/^Jar 14/).click();
   const sheet = page.getByRole('complementary', { name: 'Jar 14' });
   await expect(sheet.getByRole('heading', { level: 2 })).toHaveText(/^Pour from /);
+  // An act that must wait is off.
+  await expect(sheet.getByRole('button', { name: 'Pour the clear oil off' })).toBeDisabled();
   await letPass(page, yard, 30);
   await open(page, yard, '/store?at=jar-14');
   await expect(sheet.getByRole('heading', { level: 2 })).toHaveText('Read it: it has stood its time');

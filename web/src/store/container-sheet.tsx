@@ -3,7 +3,7 @@ import { canMend } from '@winter-jar/core';
 import { Link } from 'react-router';
 import { useWide } from '../device/use-wide.js';
 import { Caution } from '../ui/caution.js';
-import { LinkButton } from '../ui/button.js';
+import { Button, LinkButton } from '../ui/button.js';
 import { capital, number } from '../ui/number.js';
 import { dayWords } from '../words/dates.js';
 import { LAYER_WORDS } from '../words/jar-words.js';
@@ -84,7 +84,9 @@ function Said({ one, house, words, store }: StoreProps & { one: StoreContainer }
   const { print } = words;
   const refusals = refusalsOf(one);
   // Where used oil never goes back there is nothing to say of reuse.
-  const reasons = store.reuses ? refusals : refusals.filter((r) => r.code === 'mixed' || r.code === 'unknownOil');
+  // What settles is read when it has stood.
+  const now = refusals.filter((r) => !(shelf.group === 'settling' && r.code === 'notRead'));
+  const reasons = store.reuses ? now : refusals.filter((r) => r.code === 'mixed' || r.code === 'unknownOil');
   if (shelf.heldMl === 0 && !filter && state.shortUL < SHORT_UL) return null;
   return (
     <div className="flex flex-col gap-2 text-[15px] leading-6">
@@ -151,23 +153,38 @@ function Acts({ one }: { one: StoreContainer }) {
       ? [['Bring oil in', `/store/bring-in?to=${id}`]]
       : shelf.group === 'spent' || shelf.group === 'refused'
         ? [['To waste', pour], ...(jarOfPump ? ([['Read it', read]] as const) : [])]
-        : shelf.group === 'settling' || shelf.group === 'toRead'
+        : shelf.group === 'settling'
           ? [
-              ['Read it', read],
-              ['Pour', pour],
+              ['Read it already', read],
+              ['To waste', `${pour}?what=all`],
             ]
-          : shelf.group === 'toPour'
+          : shelf.group === 'toRead'
             ? [
-                ['Pour the clear oil off', `${pour}?what=clear`],
-                ['Read it again', `/store/${id}/stocktake`],
+                ['Read it', read],
+                ['Pour', pour],
               ]
-            : shelf.group === 'waste'
-              ? [[shelf.full ? 'Have it collected' : 'A carrier took it', pour]]
-              : [['Pour', pour], ...(used ? ([['Read it again', `/store/${id}/stocktake`]] as const) : [])];
+            : shelf.group === 'toPour'
+              ? [
+                  ['Pour the clear oil off', `${pour}?what=clear`],
+                  ['Read it again', `/store/${id}/stocktake`],
+                ]
+              : shelf.group === 'waste'
+                ? [[shelf.full ? 'Have it collected' : 'A carrier took it', pour]]
+                : [['Pour', pour], ...(used ? ([['Read it again', `/store/${id}/stocktake`]] as const) : [])];
   return (
     <div className="flex flex-col gap-3">
+      {shelf.group === 'settling' && (
+        <Button look="solid" size={wide ? 'desk' : 'field'} disabled className="w-full justify-center">
+          Pour the clear oil off
+        </Button>
+      )}
       {acts.map(([words, to], i) => (
-        <LinkButton key={words} to={to} {...(i === 0 ? large : {})} className="w-full justify-center">
+        <LinkButton
+          key={words}
+          to={to}
+          {...(i === 0 && shelf.group !== 'settling' ? large : {})}
+          className="w-full justify-center"
+        >
           {words}
         </LinkButton>
       ))}
