@@ -561,6 +561,7 @@ export {
   notTogether,
   FILTER_MEDIA,
   type FilterForecast,
+  filterAsItStands,
   filterForecast,
   filterMediaOf,
   type FilterMediaId,

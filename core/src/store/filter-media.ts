@@ -1,4 +1,5 @@
-import type { FilterMedia } from '../set-up/index.js';
+import { kinematicViscosityMm2s } from '../oil/index.js';
+import type { Container, FilterMedia, OilProduct } from '../set-up/index.js';
 import type { MediaState } from './account-state.js';
 import { totalUL } from './part.js';
 
@@ -31,6 +32,30 @@ export function filterMediaOf(input: {
   const id = input.id ?? '';
   if (Object.hasOwn(input.own, id)) return input.own[id] ?? null;
   return Object.hasOwn(FILTER_MEDIA, id) ? FILTER_MEDIA[id as FilterMediaId] : null;
+}
+
+/** VG 68 at 20 °C, where an oil's own viscosities are not known. */
+const USUAL_MM2S = 215;
+const ROOM_C = 20;
+
+/**
+ * What a filter does with so much oil, as it stands: by the media in it, the product and the warmth of its place.
+ * @returns null for one without media
+ */
+export function filterAsItStands(input: {
+  container: Pick<Container, 'tempC'>;
+  state: { readonly media: MediaState | null };
+  product: OilProduct | null;
+  own: Readonly<Record<string, FilterMedia>>;
+  ml: number;
+}): FilterForecast | null {
+  const { container, state, product, own, ml } = input;
+  const media = filterMediaOf({ id: state.media?.mediaId, own });
+  if (!media) return null;
+  const [v40, v100] = [product?.viscosity40Mm2s, product?.viscosity100Mm2s];
+  const tempC = container.tempC ?? ROOM_C;
+  const viscosityMm2s = v40 && v100 ? kinematicViscosityMm2s({ v40, v100, tempC }) : USUAL_MM2S;
+  return filterForecast({ media, state: state.media, ml, viscosityMm2s });
 }
 
 /** The viscosity at which a media's rate is said. */

@@ -11,6 +11,7 @@ export { type Blend, blendOf, notTogether } from './blend.js';
 export {
   FILTER_MEDIA,
   type FilterForecast,
+  filterAsItStands,
   filterForecast,
   filterMediaOf,
   type FilterMediaId,

@@ -12,12 +12,10 @@ import type {
 } from '@winter-jar/contracts';
 import {
   blendOf,
-  filterForecast,
-  filterMediaOf,
+  filterAsItStands,
   firstAccount,
   HOUSE_RULES_ID,
   jarShapeOf,
-  kinematicViscosityMm2s,
   NO_FACTS,
   onShelf,
   reuses,
@@ -43,7 +41,6 @@ import { TRACE_JOB } from './trace-oil.js';
 /** Jars of before that tell how long they take here. */
 const JARS = 60;
 const COLLECTIONS = 500;
-const ROOM_C = 20;
 
 @Injectable()
 export class StoreService {
@@ -144,13 +141,8 @@ export class StoreService {
     // Waste goes nowhere: what ran in it is asked for by a trace alone.
     const facts = container.wasteKind ? NO_FACTS : reuseFactsOf(this.reading.sql, state.marks.stays, house);
     const shelf = onShelf({ state, container, house, facts, nowMs: Date.parse(now), settlingFactor: factor });
-    const media = filterMediaOf({ id: state.media?.mediaId, own: house.filterMedia });
-    const product = house.oilProduct[shelf.blend.productIds[0] ?? ''];
-    const v40 = product?.viscosity40Mm2s;
-    const v100 = product?.viscosity100Mm2s;
-    const viscosityMm2s =
-      v40 && v100 ? kinematicViscosityMm2s({ v40, v100, tempC: container.tempC ?? ROOM_C }) : USUAL_MM2S;
-    const filter = media ? filterForecast({ media, state: state.media, ml: shelf.heldMl, viscosityMm2s }) : null;
+    const product = house.oilProduct[shelf.blend.productIds[0] ?? ''] ?? null;
+    const filter = filterAsItStands({ container, state, product, own: house.filterMedia, ml: shelf.heldMl });
     return { id, container, state, shelf, facts, filter };
   }
 
@@ -171,8 +163,6 @@ export class StoreService {
   }
 }
 
-/** VG 68 at 20 °C, where the product's own values are not known. */
-const USUAL_MM2S = 215;
 const ref = (id: string): SubjectRef => ({ type: 'container', id });
 
 function sumpOf(subjectId: string, { parts }: AccountState, house: HouseSetUp): StoreSump {

@@ -1,33 +1,20 @@
 import type { StoreContainer } from '@winter-jar/contracts';
 import { FILTER_MEDIA, filterMediaOf, totalUL } from '@winter-jar/core';
 import { useState } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { useNavigate } from 'react-router';
 import { useUnits } from '../device/use-units.js';
 import { exactly } from '../entry/deed.js';
 import { Caution } from '../ui/caution.js';
-import { Trouble } from '../ui/page-state.js';
 import { QuantityField } from '../ui/quantity-field.js';
 import { SelectField } from '../ui/select-field.js';
 import { typedQuantity } from '../ui/typed-number.js';
 import { MEDIA_KIND_WORDS, mediaName } from '../words/store-words.js';
-import { StoreScreen, WithStore, type StoreProps } from './store-screen.js';
+import { StoreScreen, WithContainer, type StoreProps } from './store-screen.js';
 import { useStoreWrite } from './use-store-write.js';
 
 /** The paper, cartridge or bed of a filter: put in, or renewed. */
 export function MediaPage() {
-  const { containerId = '' } = useParams();
-  return (
-    <WithStore>
-      {(props) => {
-        const one = props.store.containers.find((c) => c.id === containerId);
-        if (!one)
-          return (
-            <Trouble title="There is no such container">No container has the id “{containerId}”. Choose one.</Trouble>
-          );
-        return <Media key={containerId} one={one} {...props} />;
-      }}
-    </WithStore>
-  );
+  return <WithContainer>{(props) => <Media key={props.one.id} {...props} />}</WithContainer>;
 }
 
 function Media({ one, store, house, words }: StoreProps & { one: StoreContainer }) {

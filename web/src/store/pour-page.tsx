@@ -2,13 +2,12 @@ import type { StoreContainer } from '@winter-jar/contracts';
 import type { TransferBody } from '@winter-jar/core';
 import { Slider } from 'radix-ui';
 import { useState } from 'react';
-import { useNavigate, useParams, useSearchParams } from 'react-router';
+import { useNavigate, useSearchParams } from 'react-router';
 import { useUnits } from '../device/use-units.js';
 import { exactly } from '../entry/deed.js';
 import { Caution } from '../ui/caution.js';
 import { Chips } from '../ui/chips.js';
 import { TextField } from '../ui/field.js';
-import { Trouble } from '../ui/page-state.js';
 import { QuantityField } from '../ui/quantity-field.js';
 import { quantityText } from '../ui/quantity-text.js';
 import { SelectField, type Option } from '../ui/select-field.js';
@@ -16,7 +15,7 @@ import { typedQuantity } from '../ui/typed-number.js';
 import { GROUP_WORDS } from '../words/store-words.js';
 import { AfterPour } from './after-pour.js';
 import { afterPour, pouredFrom, shareOf, volumesOf, type Poured } from './pour.js';
-import { StoreScreen, WithStore, type StoreProps } from './store-screen.js';
+import { StoreScreen, WithContainer, type StoreProps } from './store-screen.js';
 import { useStoreWrite } from './use-store-write.js';
 
 const POURED_WORDS: Readonly<Record<Poured, string>> = {
@@ -29,19 +28,7 @@ const SPILL = 'out:spill';
 const CARRIER = 'out:carrier';
 
 export function PourPage() {
-  const { containerId = '' } = useParams();
-  return (
-    <WithStore>
-      {(props) => {
-        const from = props.store.containers.find((c) => c.id === containerId);
-        if (!from)
-          return (
-            <Trouble title="There is no such container">No container has the id “{containerId}”. Choose one.</Trouble>
-          );
-        return <Pour key={containerId} from={from} {...props} />;
-      }}
-    </WithStore>
-  );
+  return <WithContainer>{({ one, ...props }) => <Pour key={one.id} from={one} {...props} />}</WithContainer>;
 }
 
 /** Where it may go: containers by what they are, and out of the house. */

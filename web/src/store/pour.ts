@@ -1,10 +1,8 @@
 import type { StoreAnswer, StoreContainer } from '@winter-jar/contracts';
 import {
   bookEntry,
-  filterForecast,
-  filterMediaOf,
+  filterAsItStands,
   firstAccount,
-  kinematicViscosityMm2s,
   NO_FACTS,
   onShelf,
   subjectKey,
@@ -115,7 +113,11 @@ export function afterPour(input: { body: TransferBody; store: StoreAnswer; house
     const lab = facts.find((f) => f.lab)?.lab ?? null;
     const known = { ...NO_FACTS, materials, lab };
     const shelf = onShelf({ state, container, house, facts: known, nowMs, settlingFactor: store.settlingFactor });
-    return { shelf, state, filter: filterOf(id, body.oilMl, store, house) };
+    // What is poured in meets the filter as it stands now.
+    const now = store.containers.find((c) => c.id === id)?.state ?? state;
+    const product = house.oilProduct[shelf.blend.productIds[0] ?? ''] ?? null;
+    const filter = filterAsItStands({ container, state: now, product, own: house.filterMedia, ml: body.oilMl });
+    return { shelf, state, filter };
   };
   return { from: of(body.fromId), to: of(body.toId) };
 }
@@ -123,18 +125,3 @@ export function afterPour(input: { body: TransferBody; store: StoreAnswer; house
 const DRAFT = { id: 'draft', kind: 'transfer', subjects: [] };
 /** A pour between containers asks nothing of pumps. */
 const NO_PUMPS = { pumpAt: () => null } as unknown as SetUpBook;
-/** VG 68 at 20 °C, where the product's own values are not known. */
-const USUAL_MM2S = 215;
-const ROOM_C = 20;
-
-/** What a filter does with so much oil, as it stands now. */
-function filterOf(id: string, oilMl: number, store: StoreAnswer, house: HouseSetUp): FilterForecast | null {
-  const one = store.containers.find((c) => c.id === id);
-  const media = filterMediaOf({ id: one?.state.media?.mediaId, own: house.filterMedia });
-  if (!one || !media) return null;
-  const product = house.oilProduct[one.shelf.blend.productIds[0] ?? ''];
-  const [v40, v100] = [product?.viscosity40Mm2s, product?.viscosity100Mm2s];
-  const viscosityMm2s =
-    v40 && v100 ? kinematicViscosityMm2s({ v40, v100, tempC: one.container.tempC ?? ROOM_C }) : USUAL_MM2S;
-  return filterForecast({ media, state: one.state.media, ml: oilMl, viscosityMm2s });
-}

@@ -1,7 +1,7 @@
 import type { StoreContainer } from '@winter-jar/contracts';
 import { totalUL, type Clarity, type ParticleKind, type Smell, type StocktakeBody } from '@winter-jar/core';
 import { useState } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { useNavigate } from 'react-router';
 import { useUnits } from '../device/use-units.js';
 import { exactly } from '../entry/deed.js';
 import { fieldReader } from '../forms/read-quantity.js';
@@ -9,11 +9,10 @@ import { Caution } from '../ui/caution.js';
 import { Chips } from '../ui/chips.js';
 import { ColourScale } from '../ui/colour-scale.js';
 import { ManyChips } from '../ui/many-chips.js';
-import { Trouble } from '../ui/page-state.js';
 import { QuantityField } from '../ui/quantity-field.js';
 import { quantityText } from '../ui/quantity-text.js';
 import { chipsOf, CLARITY_WORDS, PARTICLE_KIND_WORDS, SMELL_WORDS } from '../words/look-words.js';
-import { StoreScreen, WithStore, type StoreProps } from './store-screen.js';
+import { StoreScreen, WithContainer, type StoreProps } from './store-screen.js';
 import { useStoreWrite } from './use-store-write.js';
 
 const LAYERS = ['oilMl', 'hazyMl', 'waterMl', 'creamMl', 'sludgeMl'] as const;
@@ -27,19 +26,7 @@ const LAYER_LABELS: Readonly<Record<LayerName, string>> = {
 };
 
 export function StocktakePage() {
-  const { containerId = '' } = useParams();
-  return (
-    <WithStore>
-      {(props) => {
-        const one = props.store.containers.find((c) => c.id === containerId);
-        if (!one)
-          return (
-            <Trouble title="There is no such container">No container has the id “{containerId}”. Choose one.</Trouble>
-          );
-        return <Stocktake key={containerId} one={one} {...props} />;
-      }}
-    </WithStore>
-  );
+  return <WithContainer>{(props) => <Stocktake key={props.one.id} {...props} />}</WithContainer>;
 }
 
 function Stocktake({ one, words }: StoreProps & { one: StoreContainer }) {

@@ -1,6 +1,7 @@
-import type { StoreAnswer } from '@winter-jar/contracts';
+import type { StoreAnswer, StoreContainer } from '@winter-jar/contracts';
 import type { HouseSetUp } from '@winter-jar/core';
 import type { ReactNode } from 'react';
+import { useParams } from 'react-router';
 import { useSetUpQuery, useStoreQuery } from '../api/house-api.js';
 import { useNow } from '../device/use-now.js';
 import { usePrint } from '../device/use-print.js';
@@ -39,6 +40,23 @@ export function WithStore({ children }: { children: (props: StoreProps) => React
     );
   if (!store.data || !setUp.data) return <Loading what="the oil store" />;
   return children({ store: store.data, house: setUp.data.house, words: { print, zone: hereZone(), now } });
+}
+
+/** The same for the screen of one container, by its address. */
+export function WithContainer({ children }: { children: (props: StoreProps & { one: StoreContainer }) => ReactNode }) {
+  const { containerId = '' } = useParams();
+  return (
+    <WithStore>
+      {(props) => {
+        const one = props.store.containers.find((c) => c.id === containerId);
+        return one ? (
+          children({ ...props, one })
+        ) : (
+          <Trouble title="There is no such container">No container has the id “{containerId}”. Choose one.</Trouble>
+        );
+      }}
+    </WithStore>
+  );
 }
 
 /** A field screen of the store: one column, the large button at the foot. */
