@@ -6,7 +6,6 @@ import {
   filterMediaOf,
   firstAccount,
   HOUSE_RULES_ID,
-  NO_FACTS,
   notInto,
   pumpIdsOf,
   reuseOf,
@@ -21,6 +20,7 @@ import {
   type SetUpBook,
 } from '@winter-jar/core';
 import type { WritingStatements } from '../database/statements.js';
+import { reuseFactsOf } from './reuse-facts.js';
 
 const OF_STORE: readonly EntryKind[] = ['transfer', 'stocktake', 'opened', 'mediaChange'];
 /** About containers alone, without a pump. */
@@ -87,15 +87,23 @@ export function storeQuestions(entry: Entry, book: SetUpBook, sql: WritingStatem
     if (!container.wasteKind && products(is).length > Math.max(1, products(was).length))
       open.push({ code: 'mixesProducts', containerId, productIds: products(is) });
   }
-  return [...open, ...usedOilQuestions(entry, before, house, book)];
+  return [...open, ...usedOilQuestions(entry, { before, house, book, sql })];
 }
 
 /** Used oil into a pump that takes none, or that the rules refuse by what the shelf knows of it. */
 function usedOilQuestions(
   entry: Entry,
-  before: ReadonlyMap<string, AccountState>,
-  house: HouseSetUp,
-  book: SetUpBook,
+  {
+    before,
+    house,
+    book,
+    sql,
+  }: {
+    before: ReadonlyMap<string, AccountState>;
+    house: HouseSetUp;
+    book: SetUpBook;
+    sql: WritingStatements;
+  },
 ): Question[] {
   if (entry.kind !== 'change' && entry.kind !== 'topUp') return [];
   const containerId = entry.body.fromContainerId;
@@ -110,7 +118,7 @@ function usedOilQuestions(
     isWaste: Boolean(container.wasteKind),
     products: house.oilProduct,
     rules,
-    facts: NO_FACTS,
+    facts: reuseFactsOf(sql, state.marks.stays, house),
   });
   if (verdict.isNew) return [];
   const why = notInto({ pump: pump.pump, service: pump.service, rules, productId: entry.body.productId });

@@ -34,7 +34,7 @@ import { Reading } from '../database/reading.js';
 import { journalPage } from '../house/journal-page.js';
 import { SetUpStore } from '../journal/set-up-store.js';
 import { WorkQueue } from '../work/work-queue.js';
-import { reuseFactsOf } from './reuse-facts.js';
+import { reuseFactsOf } from '../journal/reuse-facts.js';
 import { STORE_COST_JOB } from './store-cost.js';
 import { TRACE_JOB } from './trace-oil.js';
 

@@ -149,6 +149,14 @@ test('used oil that is not read, and any for a pump of food, is asked about when
   expect(sumps[0]).toMatchObject({ worstRounds: 1, oilMl: 660 });
 });
 
+test('clear oil that resin ran in is still asked about when it is filled', async () => {
+  await write(changeAt(1), runAt(10, 20, 'co-infusion'), drawn(40, { fromContainerId: null }));
+  await write(ofStore(90, 'stocktake', 'jar', { oilMl: 640, clarity: 'bright' }));
+  expect(await send(drawn(100, { fromContainerId: 'jar', intoContainerId: null, inMl: 600 }))).toMatchObject([
+    { status: 'asked', questions: [{ code: 'usedOil', containerId: 'jar', why: 'refused' }] },
+  ]);
+});
+
 test.each([
   ['a container that is not there', { toId: 'gone' }, 'body'],
   ['an oil that is not there', { productId: 'gone' }, 'body.productId'],

@@ -16,7 +16,7 @@ import {
 import type { ReadingStatements } from '../database/statements.js';
 import { SetUpStore } from '../journal/set-up-store.js';
 import type { Job, JobTools } from '../work/job.js';
-import { spanOf } from './reuse-facts.js';
+import { spanOf } from '../journal/reuse-facts.js';
 
 /** Where the oil of a container came from, and where what it came from went besides. */
 export const TRACE_JOB: Job<{ readonly containerId: string }, TraceAnswer> = {
