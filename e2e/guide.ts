@@ -79,6 +79,16 @@ export function guide(page: Page, yard: ReadYard) {
   const head = () => section.getByRole('heading', { level: 2 });
   let taps = 0;
   let values = 0;
+  /** Looked for with every frame: what waits for a locator asks again after half a second. */
+  const shows = (selector: 'h2' | 'button', words: string | RegExp) =>
+    page.waitForFunction(
+      ([within, { is, like }]) =>
+        [...document.querySelectorAll(`section[aria-label^="Step "] ${within}`)].some((element) => {
+          const said = (element.getAttribute('aria-label') ?? element.textContent).replace(/\s+/g, ' ').trim();
+          return is === null ? new RegExp(like).test(said) : said === is;
+        }),
+      [selector, words instanceof RegExp ? { is: null, like: words.source } : { is: words, like: '' }] as const,
+    );
   /** Another step has come, or the job has ended. */
   const leaves = (step: string) =>
     page.waitForFunction((before) => {
@@ -90,14 +100,15 @@ export function guide(page: Page, yard: ReadYard) {
   const tap = async (name: string | RegExp) => {
     taps += 1;
     const button = section.getByRole('button', { name, exact: true });
-    await button.waitFor();
+    await shows('button', name);
     const step = `${(await section.getAttribute('aria-label'))?.split(' of ')[0]}: ${await head().textContent()}`;
     await button.click();
     await leaves(step);
   };
   /** A wait whose end is a time: the button stays off until then. */
   const waitOut = async (minutes: number) => {
-    await expect(section.getByRole('button', { name: /^Go on, from \d\d:\d\d$/ })).toBeDisabled();
+    await shows('button', /^Go on, from \d\d:\d\d$/);
+    await expect(section.getByRole('button', { name: /^Go on, from/ })).toBeDisabled();
     await letPass(page, yard, (minutes + 0.1) / 60);
     await tap('Go on');
   };
@@ -105,9 +116,10 @@ export function guide(page: Page, yard: ReadYard) {
     section,
     head,
     tap,
-    at: (words: string | RegExp) => expect(head()).toHaveText(words),
+    at: (words: string | RegExp) => shows('h2', words),
     fill: async (label: string, text: string) => {
       values += 1;
+      await shows('button', 'Next');
       await section.getByLabel(label, { exact: true }).fill(text);
       await tap('Next');
     },

@@ -4,7 +4,7 @@ import { expect, open, readingTest as test } from './yard.js';
 /** Pages of a PDF, by its page objects. */
 const pagesIn = (pdf: Buffer): number => pdf.toString('latin1').split(/\/Type\s*\/Page\b(?!s)/).length - 1;
 
-test('a job card has the steps of this pump with its oil, the caution before the step, and fits one page', async ({
+test('a job card has the steps of this pump with its oil, the caution before the step, and fits one page; none of what the pump cannot have', async ({
   page,
   yard,
 }) => {
@@ -18,17 +18,13 @@ test('a job card has the steps of this pump with its oil, the caution before the
   await expect(drain.getByText(/^Hot oil and a hot housing burn/)).toBeVisible();
   await expect(drain.getByText(/^Used oil is regulated waste/)).toBeVisible();
   expect(pagesIn(await page.pdf({ format: 'A4', margin: { top: '12mm', bottom: '12mm' } }))).toBe(1);
-});
 
-test('where solvent went in the card of a purge bars air', async ({ page, yard }) => {
-  // Resin with styrene runs on this pump.
+  // Resin with styrene runs on this pump: a purge bars air.
   await open(page, yard, '/pumps/rl-02/job-cards/ballastPurge');
   await expect(page.getByText(/never purge or ballast with air/).first()).toBeVisible();
   await expect(page.getByText(/^Nitrogen on the ballast port/)).toBeVisible();
   await expect(page.getByText('Open the ballast.')).toHaveCount(0);
-});
 
-test('a pump is not offered what it cannot have', async ({ page, yard }) => {
   await page.goto(`${yard.address}/pumps/lf-01/job-cards/boosterOil`);
   await expect(page.getByText('This pump has no such procedure')).toBeVisible();
 });

@@ -1,4 +1,4 @@
-import { expect, noSidewaysScroll, open, test, type Yard } from './yard.js';
+import { addRecords, expect, noSidewaysScroll, open, test, type Yard } from './yard.js';
 
 const NAMES = [
   'The pump by the long wall that nobody dares to move any more',
@@ -11,21 +11,9 @@ const COUNT = 286;
 /** Fills the yard up to 300 pumps, some with names that try a layout. */
 async function addPumps(yard: Yard): Promise<void> {
   const { setUp } = await yard.pump('lf-01');
-  const ids = Array.from({ length: COUNT }, (_, i) => i);
-  const versions = ids.map((i) => ({
-    id: `0199bbbb-0000-7000-8000-${String(i).padStart(12, '0')}`,
-    kind: 'pump',
-    subjectId: `many-${i}`,
-    validFrom: '2026-01-01T00:00:00.000Z',
-    recordedAt: '2026-01-01T00:00:00.000Z',
-    body: { ...setUp.pump, name: NAMES[i] ?? `M-${String(i).padStart(3, '0')}` },
-  }));
-  const response = await fetch(`${yard.address}/api/set-up`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ versions }),
-  });
-  expect(response.status).toBe(201);
+  const pump = (i: number) => ({ ...setUp.pump, name: NAMES[i] ?? `M-${String(i).padStart(3, '0')}` });
+  const pumps = Array.from({ length: COUNT }, (_, i) => [`many-${i}`, pump(i)] as const);
+  await addRecords(yard, 'pump', Object.fromEntries(pumps), '2026-01-01T00:00:00.000Z');
 }
 
 test('three hundred pumps: all stand in the page, what is out of view is passed over, the keys reach the last one', async ({

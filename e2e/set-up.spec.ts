@@ -1,22 +1,12 @@
 import type { SetUpAnswer, SetUpEffect } from '@winter-jar/contracts';
 import type { Page } from '@playwright/test';
-import { expect, noSidewaysScroll, open, readingTest, test, type ReadYard } from './yard.js';
+import { addRecords, expect, noSidewaysScroll, open, readingTest, test, type ReadYard } from './yard.js';
 
 const house = async (yard: ReadYard) =>
   ((await (await fetch(`${yard.address}/api/set-up`)).json()) as SetUpAnswer).house;
 const onRound = async (yard: ReadYard) => {
   const { rows } = (await (await fetch(`${yard.address}/api/round`)).json()) as { rows: { name: string }[] };
   return rows.map((r) => r.name);
-};
-const addRecord = async (yard: ReadYard, kind: string, subjectId: string, body: object) => {
-  const at = new Date().toISOString();
-  const id = `0199dddd-0000-7000-8000-${String(Math.floor(Math.random() * 1e12)).padStart(12, '0')}`;
-  const response = await fetch(`${yard.address}/api/set-up`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ versions: [{ id, kind, subjectId, validFrom: at, recordedAt: at, body }] }),
-  });
-  expect(response.status).toBe(201);
 };
 
 test('a change counts from now, a correction shows what moves, and both can be undone', async ({ page, yard }) => {
@@ -101,7 +91,7 @@ test('an edit of a record that someone else changed meanwhile says so, and loses
   yard.expectedErrors = [/412/];
   await open(page, yard, '/set-up/site/ferry');
   await page.getByLabel('What it does').fill('wet paper and maps');
-  await addRecord(yard, 'site', 'ferry', { ...(await house(yard)).site.ferry, name: 'Low Ferry Archive' });
+  await addRecords(yard, 'site', { ferry: { ...(await house(yard)).site.ferry, name: 'Low Ferry Archive' } });
   await page.getByRole('button', { name: 'Change from now' }).click();
   await page.getByRole('button', { name: 'Save the change' }).click();
   await expect(page.getByText(/someone else changed this record/)).toBeVisible();
@@ -229,10 +219,10 @@ test('long names, names from right to left and emoji break no screen of the set-
   test.slow();
   const { pump, site, equipment, person } = await house(yard);
   for (const [i, name] of NAMES.entries()) {
-    await addRecord(yard, 'site', `s${i}`, { ...site.ferry, name });
-    await addRecord(yard, 'equipment', `e${i}`, { ...equipment['ferry-a'], name, siteId: `s${i}` });
-    await addRecord(yard, 'pump', `p${i}`, { ...pump['lf-01'], name, siteId: `s${i}`, equipmentId: `e${i}` });
-    await addRecord(yard, 'person', `who${i}`, { ...person.wren, name });
+    await addRecords(yard, 'site', { [`s${i}`]: { ...site.ferry, name } });
+    await addRecords(yard, 'equipment', { [`e${i}`]: { ...equipment['ferry-a'], name, siteId: `s${i}` } });
+    await addRecords(yard, 'pump', { [`p${i}`]: { ...pump['lf-01'], name, siteId: `s${i}`, equipmentId: `e${i}` } });
+    await addRecords(yard, 'person', { [`who${i}`]: { ...person.wren, name } });
   }
   const paths = [
     '/set-up/pump',

@@ -8,10 +8,8 @@ export function overhaulWalk(): void {
     page,
     yard,
   }) => {
+    await page.addInitScript(() => localStorage.setItem('winter-jar.prefs', JSON.stringify({ who: 'wren' })));
     await open(page, yard, '/pumps/lf-01/job-cards');
-    await page.getByRole('button', { name: /^Who, units and look/ }).click();
-    await page.getByRole('radio', { name: 'Wren' }).click();
-    await page.keyboard.press('Escape');
     await page.getByRole('button', { name: 'Start: Overhaul' }).click();
     await expect(page).toHaveURL(/\/pumps\/lf-01\/job$/);
     const { section, tap, at } = guide(page, yard);

@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { expect, test as base, type Page } from '@playwright/test';
 import type { About, PumpPage } from '@winter-jar/contracts';
 import { startServer, type RunningServer } from '@winter-jar/server/testing';
+import { v7 as newId } from 'uuid';
 import { SEEDED, WHILE_STOPPED } from './seeded.js';
 
 /** The demo yard, served by a real server. */
@@ -14,7 +15,7 @@ export interface ReadYard {
   expectedErrors: RegExp[];
 }
 
-/** A copy of it with a server of its own. */
+/** One whose server a test may stop and start. */
 export interface Yard extends ReadYard {
   stop(): Promise<void>;
   /** As a power cut does. */
@@ -24,17 +25,46 @@ export interface Yard extends ReadYard {
 
 const FLAGS = ['--demo', '--movable-clock'];
 
-async function copyOfYard() {
+/** A copy of the seeded folder with a server of its own. */
+async function standCopy() {
   const folder = mkdtempSync(join(tmpdir(), 'winter-jar-e2e-'));
   cpSync(SEEDED, folder, { recursive: true });
-  return { folder, server: await startServer({ folder, flags: FLAGS }) };
+  let server: RunningServer = await startServer({ folder, flags: FLAGS });
+  const { address, port } = server;
+  return {
+    address,
+    stop: async () => void (await server.stop()),
+    kill: () => server.kill(),
+    restart: async () => {
+      await server.stop();
+      server = await startServer({ folder, flags: FLAGS, port });
+    },
+    end: async () => {
+      await server.stop();
+      rmSync(folder, { recursive: true, force: true });
+    },
+  };
 }
+type Standing = Awaited<ReturnType<typeof standCopy>>;
 
 const readYard = (address: string): ReadYard => ({
   address,
   pump: async (pumpId) => (await (await fetch(`${address}/api/pumps/${pumpId}`)).json()) as PumpPage,
   expectedErrors: [],
 });
+
+function yardOf(standing: Standing): Yard {
+  const yard = readYard(standing.address);
+  const stopped = (way: () => Promise<void>) => () => {
+    yard.expectedErrors.push(WHILE_STOPPED);
+    return way();
+  };
+  return Object.assign(yard, {
+    stop: stopped(standing.stop),
+    kill: stopped(standing.kill),
+    restart: stopped(standing.restart),
+  });
+}
 
 /** Lets a test use the yard, and holds its console against what it expected. */
 async function useClean<T extends ReadYard>(page: Page, yard: T, use: (yard: T) => Promise<void>): Promise<void> {
@@ -46,64 +76,65 @@ async function useClean<T extends ReadYard>(page: Page, yard: T, use: (yard: T) 
   expect(errors.filter((e) => !yard.expectedErrors.some((known) => known.test(e)))).toEqual([]);
 }
 
-const served = async ({}, use: (address: string) => Promise<void>) => {
-  const { folder, server } = await copyOfYard();
-  await use(server.address);
-  await server.stop();
-  rmSync(folder, { recursive: true, force: true });
+const stands = async ({}, use: (standing: Standing) => Promise<void>) => {
+  const standing = await standCopy();
+  await use(standing);
+  await standing.end();
 };
 
 /** What a worker serves once, for all its tests that ask for it. */
-const withWorker = base.extend<object, { readonly read: string; readonly walked: string }>({
-  read: [served, { scope: 'worker' }],
-  walked: [served, { scope: 'worker' }],
+const withWorker = base.extend<object, { readonly read: Standing; readonly walked: Standing }>({
+  read: [stands, { scope: 'worker' }],
+  walked: [stands, { scope: 'worker' }],
 });
 
 export const test = withWorker.extend<{ yard: Yard }>({
   yard: async ({ page }, use) => {
-    const { folder, server: first } = await copyOfYard();
-    let server: RunningServer = first;
-    const yard: Yard = {
-      ...readYard(server.address),
-      stop: async () => {
-        yard.expectedErrors.push(WHILE_STOPPED);
-        await server.stop();
-      },
-      kill: async () => {
-        yard.expectedErrors.push(WHILE_STOPPED);
-        await server.kill();
-      },
-      restart: async () => {
-        await yard.stop();
-        server = await startServer({ folder, flags: FLAGS, port: server.port });
-      },
-    };
-    await useClean(page, yard, use);
-    await server.stop();
-    rmSync(folder, { recursive: true, force: true });
+    const standing = await standCopy();
+    await useClean(page, yardOf(standing), use);
+    await standing.end();
   },
 });
 
 /** For what only reads: one server for all tests of a worker, which must leave the yard as it was. */
 export const readingTest = withWorker.extend<{ yard: ReadYard }>({
   yard: async ({ page, read }, use) => {
-    const sequence = async () => (await fetch(`${read}/api/changes`)).text();
+    const sequence = async () => (await fetch(`${read.address}/api/changes`)).text();
     const before = await sequence();
-    await useClean(page, readYard(read), use);
+    await useClean(page, readYard(read.address), use);
     expect(await sequence()).toEqual(before);
   },
 });
 
 /** For what keeps to a pump of its own: one server for all such tests of a worker. */
-export const ownPumpTest = withWorker.extend<{ yard: ReadYard }>({
-  yard: ({ page, walked }, use) => useClean(page, readYard(walked), use),
+export const ownPumpTest = withWorker.extend<{ yard: Yard }>({
+  yard: ({ page, walked }, use) => useClean(page, yardOf(walked), use),
 });
 
 export { expect };
 
 export async function open(page: Page, yard: ReadYard, path: string): Promise<void> {
   await page.goto(yard.address + path);
-  await expect(page.locator('h1').first()).toBeVisible();
+  // Looked for with every frame: what waits for a locator asks again after half a second.
+  await page.waitForFunction(() => document.querySelector('h1')?.checkVisibility());
+}
+
+/** Records of the set-up, as from now, past the forms. */
+export async function addRecords(
+  yard: ReadYard,
+  kind: string,
+  records: Readonly<Record<string, object>>,
+  validFrom = new Date().toISOString(),
+): Promise<void> {
+  const versions = Object.entries(records).map(([subjectId, body]) => {
+    return { id: newId(), kind, subjectId, validFrom, recordedAt: validFrom, body };
+  });
+  const response = await fetch(`${yard.address}/api/set-up`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ versions }),
+  });
+  expect(await response.json()).toMatchObject({ issues: [] });
 }
 
 /** A moment so many minutes ago as a datetime-local field of the yard's zone takes it. */

@@ -38,7 +38,7 @@ export function SuspectsPage() {
         four times in five; few runs keep it near the usual one, the dotted line.
       </p>
       {answer.dark.materials.length + answer.water.materials.length === 0 ? (
-        <Empty title="Nothing to weigh yet">
+        <Empty inside title="Nothing to weigh yet">
           It takes two looks with a colour, or two readings of water, with runs between them.
         </Empty>
       ) : (

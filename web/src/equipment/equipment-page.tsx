@@ -73,7 +73,9 @@ function Sheet({ page, words, older }: { page: Page; words: Words; older: boolea
         <h2 className="mb-1 text-[20px]">Journal</h2>
         {!older && <NoteField subject={{ type: 'equipment', id: page.equipmentId }} zone={words.zone} />}
         {journal.lines.length === 0 && (
-          <Empty title="Nothing written yet">A run on it, a note about it, or a look at how its pressure rises.</Empty>
+          <Empty inside title="Nothing written yet">
+            A run on it, a note about it, or a look at how its pressure rises.
+          </Empty>
         )}
         <ol className="mt-2">
           {journal.lines.map((line) => (

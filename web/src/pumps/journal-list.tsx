@@ -46,7 +46,7 @@ export function JournalList({ page, words }: { page: PumpPage; words: Words }) {
 
   if (first.isError && !first.data) {
     return (
-      <Trouble title="The journal could not be fetched" onRetry={() => void first.refetch()}>
+      <Trouble inside title="The journal could not be fetched" onRetry={() => void first.refetch()}>
         The server does not answer.
       </Trouble>
     );
@@ -82,7 +82,7 @@ export function JournalList({ page, words }: { page: PumpPage; words: Words }) {
       </div>
       {!first.currentData && <Loading what="the journal" />}
       {first.currentData && lines.length === 0 && (
-        <Empty title={shown === 'all' ? 'Nothing written yet' : 'None of these'}>
+        <Empty inside title={shown === 'all' ? 'Nothing written yet' : 'None of these'}>
           {shown === 'all'
             ? 'Log the first run, or look at the oil: every entry stands here.'
             : 'Nothing of this kind was written about the pump.'}

@@ -134,7 +134,7 @@ function Records({ kind, house }: { kind: SetUpKind; house: HouseSetUp }) {
         (kind === 'material' ? (
           <NoMaterials />
         ) : (
-          <Empty title={`No ${words.many.toLowerCase()} yet`}>{words.about}</Empty>
+          <Empty inside title={`No ${words.many.toLowerCase()} yet`}>{words.about}</Empty>
         ))}
       <ul className="mt-4">
         {shown.map((id) => (
@@ -170,7 +170,7 @@ function NoMaterials() {
     setFailed(result.kind !== 'written');
   }
   return (
-    <Empty title="No materials yet">
+    <Empty inside title="No materials yet">
       Runs are weighed by what went in. Start with the {Object.keys(MATERIAL_LIBRARY).length} material classes of the
       house library; each can be changed.
       <span className="mt-3 block">

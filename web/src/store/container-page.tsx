@@ -37,7 +37,11 @@ export function ContainerPage() {
             <ContainerSheet one={container} {...props} />
             <section>
               <h2 className="mb-1 text-[20px]">Journal</h2>
-              {journal.lines.length === 0 && <Empty title="Nothing yet">Bring oil in, or drain a pump into it.</Empty>}
+              {journal.lines.length === 0 && (
+                <Empty inside title="Nothing yet">
+                  Bring oil in, or drain a pump into it.
+                </Empty>
+              )}
               <ol>
                 {journal.lines.map((line) => (
                   <JournalEntryLine key={line.entry.id} line={line} house={props.house} words={props.words} />

@@ -57,7 +57,7 @@ function Shelf(props: StoreProps) {
           </LinkButton>
         </div>
         {store.containers.length === 0 ? (
-          <Empty title="No container yet">
+          <Empty inside title="No container yet">
             Put the cans, jars and drums that stand on your shelf into the set-up, then bring their oil in.
           </Empty>
         ) : (

@@ -32,7 +32,7 @@ export function WastePage() {
             <section className="mt-4">
               <h2 className="text-[20px]">Stands here</h2>
               {waiting.length === 0 && (
-                <Empty title="No container for waste yet">
+                <Empty inside title="No container for waste yet">
                   Say in the set-up of a can or drum what waste it is for: used oil, oil with solvent, PFPE, chlorinated
                   oil, oily solids, water with oil. Each kind is kept apart.
                 </Empty>

@@ -10,10 +10,22 @@ export function Loading({ what }: { what: string }) {
   );
 }
 
-export function Trouble({ title, children, onRetry }: { title: string; children: ReactNode; onRetry?: () => void }) {
+interface State {
+  readonly title: string;
+  readonly children: ReactNode;
+  /** It stands within a page that has its heading; without it this is all that the page says. */
+  readonly inside?: boolean;
+}
+
+function Heading({ title, inside }: Omit<State, 'children'>) {
+  const Level = inside ? 'h2' : 'h1';
+  return <Level className="text-[18px]">{title}</Level>;
+}
+
+export function Trouble({ title, children, inside, onRetry }: State & { onRetry?: () => void }) {
   return (
     <div role="alert" className="m-4 border-l-4 border-stop bg-sheet p-4">
-      <h2 className="text-[18px]">{title}</h2>
+      <Heading title={title} inside={inside} />
       <p className="mt-1">{children}</p>
       {onRetry && (
         <Button className="mt-4" onClick={onRetry}>
@@ -48,10 +60,10 @@ export function NotFetched({
   );
 }
 
-export function Empty({ title, children }: { title: string; children: ReactNode }) {
+export function Empty({ title, children, inside }: State) {
   return (
     <div className="m-4 border-l-4 border-rule p-4">
-      <h2 className="text-[18px]">{title}</h2>
+      <Heading title={title} inside={inside} />
       <p className="mt-1 text-ink-2">{children}</p>
     </div>
   );
