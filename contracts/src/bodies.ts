@@ -9,6 +9,7 @@ import {
   type Level,
   type MeterBody,
   type NoteBody,
+  type OilFlushed,
   type OilWent,
   type RunBody,
   type SessionKind,
@@ -111,6 +112,15 @@ export class TopUpBodyDto implements TopUpBody {
   @Remark() remark?: string | null;
 }
 
+const MAX_FLUSHED = 20;
+
+export class OilFlushedDto implements OilFlushed {
+  @SomeVolume(1, 'the volume filled, above 0 mL') inMl!: number;
+  @Maybe(IdOf('a container')) fromContainerId?: string | null;
+  @Maybe(Volume()) outMl?: number | null;
+  @Maybe(IdOf('a container')) intoContainerId?: string | null;
+}
+
 export class ChangeBodyDto implements ChangeBody {
   @OneOf(SUMPS) sump!: SumpKey;
   @IdOf('an oil product') productId!: string;
@@ -119,6 +129,14 @@ export class ChangeBodyDto implements ChangeBody {
   @Maybe(IdOf('a container')) fromContainerId?: string | null;
   @Maybe(IdOf('a container')) intoContainerId?: string | null;
   @Maybe(Within(-30, 150, 'a temperature in °C from -30 to 150, such as 45')) outTempC?: number | null;
+
+  @IsOptional()
+  @IsArray({ message: 'a list of fills, each with inMl' })
+  @ArrayMaxSize(MAX_FLUSHED, { message: `at most ${MAX_FLUSHED} fills` })
+  @ValidateNested({ each: true, message: 'a list of fills, each with inMl' })
+  @Type(() => OilFlushedDto)
+  flushed?: OilFlushedDto[] | null;
+
   @Maybe(OneOf(OIL_WENT)) oilWent?: OilWent | null;
   @Maybe(OneOf(LEVELS)) levelAfter?: Level | null;
   @Maybe(IsBoolean({ message: 'true while a jar of it stands to be read' })) jarKept?: boolean | null;

@@ -276,6 +276,7 @@ export class PumpDto {
   @IsOptional() @IsIn(EXHAUST_PIPES, oneOf(EXHAUST_PIPES)) exhaustPipe?: string | null;
   @Maybe(Between(1e-6, 110_000, PRESSURE)) blankOffPa?: number | null;
   @IsOptional() @IsBoolean(trueOrFalse) takesReused?: boolean | null;
+  @IsOptional() @IsInt(whole) @Between(1, 20, 'rounds') reuseMost?: number | null;
   @IsOptional() @AreLimits() limits?: object | null;
   @IsOptional() @AreOilLimits() oilLimits?: object | null;
 }

@@ -42,6 +42,7 @@ export class TransferBodyDto implements TransferBody {
   @Maybe(StoreVolume()) sludgeMl?: number | null;
   @Maybe(StoreTemp()) tempC?: number | null;
   @Maybe(IsBoolean({ message: 'true where nobody measured it' })) estimated?: boolean | null;
+  @Maybe(Within(0.05, 1000, 'hours from 0.05 to 1,000')) throughHours?: number | null;
   @FewWords() carrier?: string | null;
   @FewWords() noteNumber?: string | null;
   @Remark() remark?: string | null;

@@ -102,8 +102,10 @@ export interface StockLasts {
   readonly newMl: number;
   /** Days at 10, 50 and 90 %; null where nothing draws on it. */
   readonly days: readonly [number, number, number] | null;
-  /** What the pumps drew in the span. */
-  readonly usedMl: number;
+  /** Of it, what stands at each site, the most first. */
+  readonly sites: readonly { readonly siteId: string; readonly newMl: number }[];
+  /** To order, so that what there is then covers {@link days} in 9 of 10 cases; 0 where nothing is. */
+  readonly order: { readonly ml: number; readonly days: number };
 }
 
 export interface StoreCostAnswer {

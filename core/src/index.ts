@@ -269,6 +269,7 @@ export {
   type LookSource,
   type MeterBody,
   OIL_WENT,
+  type OilFlushed,
   type OilWent,
   type NoteBody,
   type OrderKey,
@@ -620,6 +621,7 @@ export {
   type WrongWaste,
   wrongWaste,
   type FillMade,
+  coversDays,
   stockLasts,
 } from './store/index.js';
 export {

@@ -146,6 +146,15 @@ export interface TopUpBody {
   readonly remark?: string | null;
 }
 
+/** Oil that a pump was flushed with: filled, run and let out again before the charge that stays. */
+export interface OilFlushed {
+  readonly inMl: number;
+  readonly fromContainerId?: string | null;
+  /** Null where nobody measured it: all but what a drain leaves. */
+  readonly outMl?: number | null;
+  readonly intoContainerId?: string | null;
+}
+
 export interface ChangeBody {
   readonly sump: SumpKey;
   readonly productId: string;
@@ -157,6 +166,8 @@ export interface ChangeBody {
   readonly intoContainerId?: string | null;
   /** At which what came out was measured; null counts as 20 °C. */
   readonly outTempC?: number | null;
+  /** Fills between what came out and what went in, in their order. */
+  readonly flushed?: readonly OilFlushed[] | null;
   /** No oil stood in the glass before: where it had gone. */
   readonly oilWent?: OilWent | null;
   /** Null where nobody read it: somebody is asked to look. */

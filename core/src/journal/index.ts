@@ -43,6 +43,7 @@ export {
   type LookSource,
   type MeterBody,
   OIL_WENT,
+  type OilFlushed,
   type OilWent,
   type NoteBody,
   type Precision,

@@ -32,6 +32,8 @@ export interface TransferBody extends PhaseVolumes {
   readonly tempC?: number | null;
   /** Nobody measured it. */
   readonly estimated?: boolean | null;
+  /** Out of a filter: how long it took from the pour until it had run through, where somebody timed it. */
+  readonly throughHours?: number | null;
   /** Of a collection: who took it, and the number of its note. */
   readonly carrier?: string | null;
   readonly noteNumber?: string | null;

@@ -16,7 +16,11 @@ function containersIn(entry: Entry): readonly (string | null | undefined)[] | nu
     case 'transfer':
       return [entry.body.fromId, entry.body.toId];
     case 'change':
-      return [entry.body.fromContainerId, entry.body.intoContainerId];
+      return [
+        entry.body.fromContainerId,
+        entry.body.intoContainerId,
+        ...(entry.body.flushed ?? []).flatMap((f) => [f.fromContainerId, f.intoContainerId]),
+      ];
     case 'topUp':
       return [entry.body.fromContainerId];
     case 'bleed':

@@ -168,10 +168,19 @@ test.each<[string, ProcedureId, Given, unknown[], Where]>([
   [
     'a flush of three fills: the last is the new charge',
     'flush',
-    { out: 600, fill: 650, 'again/1': 'more', 'again/2': 'more', 'again/3': 'clean', newCharge: 700, level: 'right' },
+    {
+      ...{ out: 600, fill: 650, 'drainAgain/1': 640, 'again/1': 'more', 'again/2': 'more', 'again/3': 'clean' },
+      ...{ newCharge: 700, level: 'right' },
+    },
     [
       'done flush',
-      { kind: 'change', sump: 'oil', productId: 'oil-a', outMl: 600, inMl: 700, levelAfter: 'right', ...JAR },
+      {
+        ...{ kind: 'change', sump: 'oil', productId: 'oil-a', outMl: 600, inMl: 700, levelAfter: 'right', ...JAR },
+        flushed: [640, null, null].map((outMl) => ({
+          ...{ inMl: 650, outMl },
+          ...{ fromContainerId: null, intoContainerId: null },
+        })),
+      },
     ],
     {},
   ],

@@ -39,7 +39,7 @@ function inNowMl(done: readonly GuideStep[], key: SumpKey): number {
  * @returns mL, all sumps of the step together; null where nothing bounds it, or the housing's volume is a stand-in of ours
  */
 export function mostAtStep(step: Measure, done: readonly GuideStep[], model: PumpModel): number | null {
-  const bounded = ['in', 'added', 'out', 'drawn'].includes(step.goes ?? '');
+  const bounded = ['in', 'added', 'out', 'flushOut', 'drawn'].includes(step.goes ?? '');
   if (step.of !== 'volume' || !bounded) return null;
   const keys = step.sumps ?? ['oil'];
   const rooms = keys.map((key) => {

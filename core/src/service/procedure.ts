@@ -84,10 +84,11 @@ export interface Choice {
 }
 
 /**
- * Where a measured value goes in the record: a sump's oil out, in, added or taken off down to the mark; a bleed and its water; the
- * pressure at the exhaust, or blanked off. Missing: it stays with the step.
+ * Where a measured value goes in the record: a sump's oil out, in, added or taken off down to the mark; what it was flushed with, and
+ * what came out of the fill before; a bleed and its water; the pressure at the exhaust, or blanked off. Missing: it stays with the step.
  */
-export type MeasureGoes = 'out' | 'in' | 'added' | 'takenOff' | 'drawn' | 'water' | 'exhaustPa' | 'blankOffPa';
+export type MeasureGoes =
+  'out' | 'in' | 'added' | 'takenOff' | 'flushed' | 'flushOut' | 'drawn' | 'water' | 'exhaustPa' | 'blankOffPa';
 
 export type MeasureOf = 'volume' | 'temperature' | 'pressure';
 

@@ -1,4 +1,4 @@
-import type { EntryBodies, Level, PartUsed, SumpKey } from '../journal/index.js';
+import type { EntryBodies, Level, OilFlushed, PartUsed, SumpKey } from '../journal/index.js';
 import type { PumpModel } from '../set-up/index.js';
 import { chosenAt } from './guide.js';
 import type { GuideStep } from './service-at.js';
@@ -28,12 +28,16 @@ interface SumpWork {
   /** Of the oil store, where one was said. */
   fromContainerId: string | null;
   intoContainerId: string | null;
+  /** Fills that were let out again, in their order. */
+  flushed: OilFlushed[];
+  /** Of the fill that is in it, where it came out again. */
+  flushOut: Pick<OilFlushed, 'outMl' | 'intoContainerId'> | null;
 }
 const nothing = (): SumpWork => ({
   jarKept: false,
   ...{ outMl: null, filledMl: null, filledAt: null },
   ...{ addedMl: 0, addedAt: null, takenOffMl: 0, productId: null },
-  ...{ fromContainerId: null, intoContainerId: null },
+  ...{ fromContainerId: null, intoContainerId: null, flushed: [], flushOut: null },
 });
 
 /** The answer where no jar was filled. */
@@ -107,6 +111,7 @@ export function recordOf(steps: readonly GuideStep[], productOf: (sump: SumpKey)
           on(sump).intoContainerId ??= said.containerId ?? null;
           break;
         case 'in':
+          letOut(on(sump));
           Object.assign(on(sump), {
             filledMl: each,
             filledAt: happenedAt,
@@ -121,6 +126,12 @@ export function recordOf(steps: readonly GuideStep[], productOf: (sump: SumpKey)
           on(sump).productId ??= said.choice;
           on(sump).fromContainerId ??= said.containerId ?? null;
           on(sump).addedAt = happenedAt;
+          break;
+        case 'flushed':
+          if (each) on(sump).flushed.push({ inMl: each, fromContainerId: said.containerId ?? null });
+          break;
+        case 'flushOut':
+          on(sump).flushOut = { outMl: each, intoContainerId: said.containerId ?? null };
           break;
         case 'takenOff':
           on(sump).takenOffMl += each ?? 0;
@@ -155,6 +166,13 @@ export function recordOf(steps: readonly GuideStep[], productOf: (sump: SumpKey)
   return seen.sort((a, b) => (a.happenedAt < b.happenedAt ? -1 : a.happenedAt > b.happenedAt ? 1 : 0));
 }
 
+/** A fill on another was a flush. */
+function letOut(work: SumpWork): void {
+  const inMl = (work.filledMl ?? 0) + work.addedMl - work.takenOffMl;
+  if (work.filledAt && inMl > 0) work.flushed.push({ inMl, fromContainerId: work.fromContainerId, ...work.flushOut });
+  work.flushOut = null;
+}
+
 /** Parts that were fitted in steps that were answered, each once. */
 export function partsUsed(steps: readonly GuideStep[], { service }: Pick<PumpModel, 'service'>): PartUsed[] {
   const places = steps.flatMap(({ shown, said }) => (said ? (shown.step.uses ?? []) : []));
@@ -170,6 +188,7 @@ function pressure(goes: 'exhaustPa' | 'blankOffPa', pa: number): EntryBodies['te
 function filled(sump: SumpKey, work: SumpWork, productId: string | null, levelAfter: Level | null): RecordLine | null {
   if (productId === null) return null;
   const { jarKept, outMl, filledMl, filledAt, addedMl, addedAt, takenOffMl, fromContainerId, intoContainerId } = work;
+  const flushed = work.flushed.length > 0 ? { flushed: work.flushed } : {};
   const from = fromContainerId ? { fromContainerId } : {};
   const into = intoContainerId ? { intoContainerId } : {};
   const inMl = (filledMl ?? 0) + addedMl - takenOffMl;
@@ -179,7 +198,17 @@ function filled(sump: SumpKey, work: SumpWork, productId: string | null, levelAf
           kind: 'change',
           name: sump,
           happenedAt: filledAt,
-          body: { sump, productId, outMl, inMl, levelAfter, ...(jarKept ? { jarKept } : {}), ...from, ...into },
+          body: {
+            sump,
+            productId,
+            outMl,
+            inMl,
+            levelAfter,
+            ...(jarKept ? { jarKept } : {}),
+            ...from,
+            ...into,
+            ...flushed,
+          },
         }
       : null;
   return addedAt && addedMl > 0

@@ -160,6 +160,8 @@ export interface Pump {
   readonly blankOffPa?: number | null;
   /** Takes used oil, where the house chooses pump by pump; missing means it does not. */
   readonly takesReused?: boolean | null;
+  /** Used oil goes into it at most so often, where that is less than the house allows. */
+  readonly reuseMost?: number | null;
   readonly limits?: SparseLimits | null;
   readonly oilLimits?: SparseOilLimits | null;
 }

@@ -4,7 +4,7 @@ import type { ServiceClass } from '../set-up/index.js';
 import type { Part } from './part.js';
 
 /** Raised whenever the meaning of a stored state changes. */
-export const STORE_FOLD_VERSION = 1;
+export const STORE_FOLD_VERSION = 2;
 
 /** What was seen in a container that stood; it is gone when something is poured in. */
 export interface StoodReading {
@@ -38,6 +38,19 @@ export interface Marks {
   readonly older: readonly string[];
 }
 
+/** A pour into a filter that somebody timed, as the media stood then. */
+export interface TimedPass extends FilterPass {
+  readonly hours: number;
+  readonly productId: string | null;
+}
+
+/** What was poured into a filter since it was empty, and what its media held and had strained before. */
+export interface FilterPass {
+  readonly pouredUL: number;
+  readonly heldUL: number;
+  readonly sludgeUL: number;
+}
+
 /** The paper, cartridge or bed of a filter. */
 export interface MediaState {
   readonly mediaId: string;
@@ -49,6 +62,10 @@ export interface MediaState {
   readonly passedUL: number;
   readonly sludgeUL: number;
   readonly waterUL: number;
+  /** What runs through now. */
+  readonly pass: FilterPass | null;
+  /** The latest that were timed, with this media or one like it before. */
+  readonly timed: readonly TimedPass[];
 }
 
 /** What a container or a sump holds. */

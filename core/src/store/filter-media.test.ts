@@ -1,5 +1,5 @@
 import type { FilterMedia } from '../set-up/index.js';
-import { FILTER_MEDIA, filterForecast, filterMediaOf } from './filter-media.js';
+import { FILTER_MEDIA, filterAsItStands, filterForecast, filterMediaOf, ownRateShare } from './filter-media.js';
 import type { Part } from './part.js';
 
 const PAPER: FilterMedia = { name: 'P', kind: 'paper', holdUpMl: 180, rateMlPerH: 120, lifeL: 10, lifeSludgeMl: 60 };
@@ -25,6 +25,49 @@ test.each([
   expect(found.throughMl).toBe(throughMl);
   expect(found.drinksMl).toBe(drinksMl);
   expect(found.hours).toBeCloseTo(hours, hours > 100 ? 1 : 2);
+});
+
+// With one pass as estimated among them: r = expected / taken, the (n + 1)th root of their product, within 1/8 and 8.
+test.each([
+  ['nobody timed it', [], 1],
+  ['twice as long, once: 0.5^(1/2)', [[4, 2]], 0.7071],
+  [
+    'twice as long, three times: 0.5^(3/4)',
+    [
+      [4, 2],
+      [8, 4],
+      [2, 1],
+    ],
+    0.5946,
+  ],
+  [
+    'one odd among four as expected: 10^(-1/6)',
+    [
+      [2, 2],
+      [2, 2],
+      [20, 2],
+      [2, 2],
+      [2, 2],
+    ],
+    0.6813,
+  ],
+  ['a hundred times as long, five times', Array.from({ length: 5 }, () => [100, 1]), 0.125],
+  ['what is no time counts for nothing', [[0, 2]], 1],
+] as const)('own rate: %s', (_, passes, share) => {
+  const timed = passes.map(([hours = 0, expectedHours = 0]) => ({ hours, expectedHours }));
+  expect(ownRateShare(timed)).toBeCloseTo(share, 4);
+});
+
+test('a filter that was timed runs as it was timed, by the oil and the media of then', () => {
+  // VG-less oil: 215 mm²/s. 430 mL dry: 430 / (120 · 100/215 · 0.3) = 25.68 h; it took 12.84 h: twice as fast, once: 2^(1/2).
+  const pass = { pouredUL: 430_000, heldUL: 0, sludgeUL: 0 };
+  const timed = [{ ...pass, hours: 12.84, productId: 'none' }];
+  const media = { mediaId: 'own', since: '', holdUpUL: 180_000, ...state(180), waterUL: 0, pass: null, timed };
+  const house = { oilProduct: {}, filterMedia: { own: PAPER } };
+  const asIs = { container: {}, productId: null, house, ml: 430 };
+  // Wet now: 430 / 55.81 = 7.704 h, and 7.704 / 1.4142.
+  expect(filterAsItStands({ ...asIs, state: { media: { ...media, timed: [] } } })?.hours).toBeCloseTo(7.704, 2);
+  expect(filterAsItStands({ ...asIs, state: { media } })?.hours).toBeCloseTo(5.448, 2);
 });
 
 test('its life: by litres or by what clogs it, whichever comes first', () => {

@@ -1,5 +1,5 @@
 import { kinematicViscosityMm2s } from '../oil/index.js';
-import type { Container, FilterMedia, OilProduct } from '../set-up/index.js';
+import type { Container, FilterMedia, HouseSetUp } from '../set-up/index.js';
 import type { MediaState } from './account-state.js';
 import { totalUL } from './part.js';
 
@@ -39,23 +39,47 @@ const USUAL_MM2S = 215;
 const ROOM_C = 20;
 
 /**
- * What a filter does with so much oil, as it stands: by the media in it, the product and the warmth of its place.
+ * What a filter does with so much oil, as it stands: by the media in it, the product, the warmth of its place, and how fast it was
+ * where somebody timed it.
  * @returns null for one without media
  */
 export function filterAsItStands(input: {
   container: Pick<Container, 'tempC'>;
   state: { readonly media: MediaState | null };
-  product: OilProduct | null;
-  own: Readonly<Record<string, FilterMedia>>;
+  productId: string | null;
+  house: Pick<HouseSetUp, 'oilProduct' | 'filterMedia'>;
   ml: number;
 }): FilterForecast | null {
-  const { container, state, product, own, ml } = input;
-  const media = filterMediaOf({ id: state.media?.mediaId, own });
+  const { container, state, productId, house, ml } = input;
+  const media = filterMediaOf({ id: state.media?.mediaId, own: house.filterMedia });
   if (!media) return null;
-  const [v40, v100] = [product?.viscosity40Mm2s, product?.viscosity100Mm2s];
   const tempC = container.tempC ?? ROOM_C;
-  const viscosityMm2s = v40 && v100 ? kinematicViscosityMm2s({ v40, v100, tempC }) : USUAL_MM2S;
-  return filterForecast({ media, state: state.media, ml, viscosityMm2s });
+  const viscosityMm2sOf = (id: string | null): number => {
+    const { viscosity40Mm2s: v40, viscosity100Mm2s: v100 } = house.oilProduct[id ?? ''] ?? {};
+    return v40 && v100 ? kinematicViscosityMm2s({ v40, v100, tempC }) : USUAL_MM2S;
+  };
+  const passes = (state.media?.timed ?? []).map(({ hours, pouredUL, heldUL, sludgeUL, productId: id }) => {
+    const ran = { media, heldUL, sludgeUL, viscosityMm2s: viscosityMm2sOf(id) };
+    return { hours, expectedHours: pouredUL / 1000 / rateMlPerH(ran) };
+  });
+  const viscosityMm2s = viscosityMm2sOf(productId);
+  return filterForecast({ media, state: state.media, ml, viscosityMm2s, ownRateShare: ownRateShare(passes) });
+}
+
+/** What a filter was timed at is taken for its own within an eighth and eight times of the estimate. */
+const FARTHEST = 8;
+
+/**
+ * How fast a filter is against the estimate: the geometric mean of what was timed, with one pass as estimated among them, so that a
+ * single odd one moves it by its square root.
+ * @returns 1 where nobody timed it. Example: one that took twice as long as expected → 0.71; three of them → 0.59.
+ */
+export function ownRateShare(passes: readonly { readonly hours: number; readonly expectedHours: number }[]): number {
+  const logs = passes.flatMap(({ hours, expectedHours }) =>
+    hours > 0 && expectedHours > 0 ? [Math.log(expectedHours / hours)] : [],
+  );
+  const share = Math.exp(logs.reduce((sum, l) => sum + l, 0) / (logs.length + 1));
+  return Math.min(FARTHEST, Math.max(1 / FARTHEST, share));
 }
 
 /** The viscosity at which a media's rate is said. */
@@ -64,6 +88,19 @@ const RATE_MM2S = 100;
 const DRY_SHARE = 0.3;
 /** Half of its life's solids halve the rate (cake and pores: rate = clean · (1 - load)). */
 const LEAST_RATE_SHARE = 0.05;
+
+/**
+ * @param input.heldUL soaked up by the media before
+ * @param input.sludgeUL strained by it before
+ */
+function rateMlPerH(input: { media: FilterMedia; heldUL: number; sludgeUL: number; viscosityMm2s: number }): number {
+  const { media, heldUL, sludgeUL, viscosityMm2s } = input;
+  const solids = media.lifeSludgeMl ? Math.min(1, sludgeUL / 1000 / media.lifeSludgeMl) : 0;
+  const clean = media.rateMlPerH * (RATE_MM2S / viscosityMm2s);
+  return clean * Math.max(LEAST_RATE_SHARE, 1 - solids) * (isWet(media, heldUL) ? 1 : DRY_SHARE);
+}
+
+const isWet = (media: FilterMedia, heldUL: number): boolean => heldUL / 1000 >= media.holdUpMl / 2;
 
 export interface FilterForecast {
   readonly wet: boolean;
@@ -93,25 +130,21 @@ export function filterForecast(input: {
   viscosityMm2s: number;
   ownRateShare?: number;
 }): FilterForecast {
-  const { media, state, ml, viscosityMm2s, ownRateShare = 1 } = input;
+  const { media, state, ml, viscosityMm2s, ownRateShare: ownShare = 1 } = input;
   if (!(viscosityMm2s > 0)) throw new RangeError(`viscosityMm2s: ${viscosityMm2s} is not above 0`);
   if (!(ml >= 0)) throw new RangeError(`ml: ${ml} is not at least 0`);
-  const heldMl = state ? totalUL(state.held) / 1000 : 0;
-  const drinksMl = Math.max(0, media.holdUpMl - heldMl);
-  const wet = drinksMl <= media.holdUpMl / 2;
+  const heldUL = totalUL(state?.held ?? []);
+  const sludgeUL = state?.sludgeUL ?? 0;
+  const drinksMl = Math.max(0, media.holdUpMl - heldUL / 1000);
   const passedL = (state?.passedUL ?? 0) / 1e6;
-  const sludgeMl = (state?.sludgeUL ?? 0) / 1000;
-  const solids = media.lifeSludgeMl ? sludgeMl / media.lifeSludgeMl : 0;
-  const load = Math.max(passedL / media.lifeL, solids);
-  const clean = media.rateMlPerH * (RATE_MM2S / viscosityMm2s) * ownRateShare;
-  const rate = clean * Math.max(LEAST_RATE_SHARE, 1 - Math.min(1, solids)) * (wet ? 1 : DRY_SHARE);
+  const solids = media.lifeSludgeMl ? sludgeUL / 1000 / media.lifeSludgeMl : 0;
   const bySolids = solids > 0 && passedL > 0 ? (passedL / solids) * Math.max(0, 1 - solids) : Infinity;
   return {
-    wet,
+    wet: isWet(media, heldUL),
     drinksMl,
     throughMl: Math.max(0, ml - drinksMl),
-    hours: ml / rate,
-    load,
+    hours: ml / (rateMlPerH({ media, heldUL, sludgeUL, viscosityMm2s }) * ownShare),
+    load: Math.max(passedL / media.lifeL, solids),
     litresLeft: Math.max(0, Math.min(media.lifeL - passedL, bySolids)),
   };
 }

@@ -45,5 +45,5 @@ export {
   type OilCost,
   type StorePrices,
 } from './oil-account.js';
-export { type FillMade, stockLasts } from './stock-forecast.js';
+export { type FillMade, coversDays, stockLasts } from './stock-forecast.js';
 export { type WrongWaste, wrongWaste } from './waste.js';

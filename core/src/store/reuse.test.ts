@@ -111,9 +111,11 @@ test.each([
   ['a chosen one of food', 'chosenPumps', { takesReused: true }, ['food'], 'service'],
   ['flammable work', 'reuse', {}, ['flammable'], null],
   ['oxygen', 'reuse', {}, ['oxygen'], 'service'],
+  ['round as often as it takes', 'reuse', { reuseMost: 2 }, [], null],
+  ['round oftener than it takes', 'reuse', { reuseMost: 1 }, [], 'rounds'],
   ['kept on another oil', 'reuse', { oilProductId: 'oil-b' }, [], 'otherProduct'],
 ] as const)('into a pump: %s', (_name, reuseSchool, pump, service, expected) => {
   const rules = reuseSchool ? { limits: {}, reuseSchool } : undefined;
-  const into = { pump, service: service as readonly ServiceClass[], rules, productId: 'oil-a' };
+  const into = { pump, service: service as readonly ServiceClass[], rules, productId: 'oil-a', worstRounds: 2 };
   expect(notInto(into)).toBe(expected);
 });

@@ -137,18 +137,21 @@ function labRefusals(facts: ReuseFacts, product: OilProduct | null): Refusal[] {
 }
 
 /** Why used oil does not go into this pump; null where it may. */
-export type NotInto = 'newOnly' | 'notChosen' | 'service' | 'otherProduct';
+export type NotInto = 'newOnly' | 'notChosen' | 'service' | 'rounds' | 'otherProduct';
 
 export function notInto(input: {
-  pump: Pick<Pump, 'takesReused' | 'oilProductId'>;
+  pump: Pick<Pump, 'takesReused' | 'reuseMost' | 'oilProductId'>;
   service: readonly ServiceClass[];
   rules: Rules;
   productId: string | null;
+  /** Of the oil, as often as the worst of it has been round. */
+  worstRounds: number;
 }): NotInto | null {
-  const { pump, service, rules, productId } = input;
+  const { pump, service, rules, productId, worstRounds } = input;
   const school = reuseSchoolOf(rules);
   if (school === 'newOnly') return 'newOnly';
   if (service.some((s) => BARRED_SERVICES.includes(s))) return 'service';
   if (school === 'chosenPumps' && pump.takesReused !== true) return 'notChosen';
+  if (worstRounds > (pump.reuseMost ?? Infinity)) return 'rounds';
   return productId !== null && pump.oilProductId && productId !== pump.oilProductId ? 'otherProduct' : null;
 }

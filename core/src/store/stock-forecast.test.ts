@@ -1,6 +1,6 @@
 import { seededRandom } from '../simulate/index.js';
 import { gammaSample } from '../statistics/index.js';
-import { stockLasts, type FillMade } from './stock-forecast.js';
+import { coversDays, stockLasts, type FillMade } from './stock-forecast.js';
 
 const uniformOf = (seed: number) => {
   const random = seededRandom(seed);
@@ -27,6 +27,17 @@ test('nothing draws on it, nothing in stock, and far more than anybody needs', (
   expect(lasts(5_000_000, weekly)).toEqual([730, 730, 730]);
 });
 
+test('what covers ninety days of a litre every ten: a few litres more than nine, and nothing where nothing draws', () => {
+  const fills = Array.from({ length: 18 }, (_, i) => ({ pumpId: 'a', atDays: -10 * i - 0.001, ml: 1000 }));
+  const within = (days: number, of: readonly FillMade[]) =>
+    coversDays({ days, fills: of, nowDays: 0, lookedBackDays: BACK, uniform: uniformOf(3) });
+  // Nine come, and a few more where the intervals are short ones.
+  expect(within(90, fills)).toBeGreaterThanOrEqual(10_000);
+  expect(within(90, fills)).toBeLessThanOrEqual(14_000);
+  expect(within(0, fills)).toBe(0);
+  expect(within(90, [])).toBeNull();
+});
+
 test('the same stream of numbers gives the same answer', () => {
   const fills = [{ pumpId: 'a', atDays: -5, ml: 700 }];
   expect(lasts(5000, fills)).toEqual(lasts(5000, fills));
@@ -38,7 +49,7 @@ test('the same stream of numbers gives the same answer', () => {
  */
 test('over simulated yards the range from 10 to 90 % holds 75 to 85 %', () => {
   const uniform = uniformOf(11);
-  let [asked, held] = [0, 0];
+  let [asked, held, enough] = [0, 0, 0];
   for (let yard = 0; yard < 160; yard++) {
     const pumps = 2 + Math.floor(uniform() * 12);
     const all: FillMade[] = [];
@@ -66,10 +77,17 @@ test('over simulated yards the range from 10 to 90 % holds 75 to 85 %', () => {
       })?.atDays;
     if (!band || end === undefined) continue;
     asked += 1;
+    const own = uniformOf(yard);
+    const needed = coversDays({ days: 90, fills, nowDays: 0, lookedBackDays: BACK, uniform: own, futures: 40 });
+    const drawn = all.reduce((sum, f) => sum + (f.atDays >= 0 && f.atDays <= 90 ? f.ml : 0), 0);
+    if (drawn <= (needed ?? 0)) enough += 1;
     if (end >= band[0] && end <= band[2]) held += 1;
   }
   expect(asked).toBeGreaterThan(130);
   const share = held / asked;
   expect(share).toBeGreaterThanOrEqual(0.75);
   expect(share).toBeLessThanOrEqual(0.85);
+  // What is ordered by it covers nine in ten.
+  expect(enough / asked).toBeGreaterThanOrEqual(0.85);
+  expect(enough / asked).toBeLessThanOrEqual(0.95);
 });

@@ -9,6 +9,18 @@ export interface FillMade {
   readonly ml: number;
 }
 
+/** What is known of how oil is drawn. */
+interface UseSeen {
+  readonly fills: readonly FillMade[];
+  readonly nowDays: number;
+  /** How far back the fills go. */
+  readonly lookedBackDays: number;
+  /** A stream of numbers from 0 to below 1: the same stream gives the same answer. */
+  readonly uniform: () => number;
+  /** How many are tried. */
+  readonly futures?: number;
+}
+
 /** Of a pump with few fills the scatter of its intervals is taken as this, weighed as so many intervals. */
 const USUAL_CV = 0.6;
 const USUAL_WEIGHT = 3;
@@ -50,37 +62,62 @@ function useOf(fills: readonly FillMade[], nowDays: number, lookedBackDays: numb
  * Days until a stock of new oil runs out at the use of all pumps that draw on it, at 10, 50 and 90 %: when the next fill asks for more
  * than is left. Each pump's fills are a renewal stream with gamma intervals (docs/trade.md 4), its mean as uncertain as its fills are
  * few; tried over {@link FUTURES} futures.
- * @param input.lookedBackDays how far back the fills go
- * @param input.uniform a stream of numbers from 0 to below 1: the same stream gives the same answer
  * @returns null where nothing draws on it; 730 for longer than two years
  */
-export function stockLasts(input: {
-  stockMl: number;
-  fills: readonly FillMade[];
-  nowDays: number;
-  lookedBackDays: number;
-  uniform: () => number;
-  futures?: number;
-}): readonly [number, number, number] | null {
-  const { stockMl, fills, nowDays, lookedBackDays, uniform, futures = FUTURES } = input;
-  const pumps = [...new Set(fills.map((f) => f.pumpId))].flatMap(
-    (id) =>
-      useOf(
-        fills.filter((f) => f.pumpId === id),
-        nowDays,
-        lookedBackDays,
-      ) ?? [],
-  );
-  if (pumps.length === 0) return null;
-  const ends = Array.from({ length: futures }, () => oneFuture(pumps, wholeUL(stockMl) / 1000, uniform)).sort(
-    (a, b) => a - b,
-  );
-  const at = (p: number) => ends[Math.min(futures - 1, Math.floor(p * futures))] ?? MOST_DAYS;
-  return [at(0.1), at(0.5), at(0.9)];
+export function stockLasts(input: UseSeen & { stockMl: number }): readonly [number, number, number] | null {
+  const stockMl = wholeUL(input.stockMl) / 1000;
+  const at = over(input, (draws) => {
+    let left = stockMl;
+    for (const { atDays, ml } of draws) {
+      if (ml > left) return atDays;
+      left -= ml;
+    }
+    return MOST_DAYS;
+  });
+  return at && [at(0.1), at(0.5), at(0.9)];
 }
 
-/** The fills of all pumps as they come, one by one, until one asks for more than is left. */
-function oneFuture(pumps: readonly PumpUse[], stockMl: number, uniform: () => number): number {
+/** Of so many futures the share that an order covers; over simulated yards it then covers nine in ten. */
+const ORDER_SHARE = 0.95;
+
+/**
+ * mL of new oil that covers what all pumps draw within so many days from now, 9 times in 10; by the same futures as
+ * {@link stockLasts}.
+ * @param input.days up to 730
+ * @returns null where nothing draws on it
+ */
+export function coversDays(input: UseSeen & { days: number }): number | null {
+  const at = over(input, (draws) => {
+    let drawn = 0;
+    for (const { atDays, ml } of draws) {
+      if (atDays > input.days) break;
+      drawn += ml;
+    }
+    return drawn;
+  });
+  return at && at(ORDER_SHARE);
+}
+
+/** One figure of each future, by the share of futures that stay under it. */
+function over(
+  { fills, nowDays, lookedBackDays, uniform, futures = FUTURES }: UseSeen,
+  figure: (draws: Iterable<Draw>) => number,
+): ((share: number) => number) | null {
+  const ids = [...new Set(fills.map((f) => f.pumpId))];
+  const ofPump = (id: string) => fills.filter((f) => f.pumpId === id);
+  const pumps = ids.flatMap((id) => useOf(ofPump(id), nowDays, lookedBackDays) ?? []);
+  if (pumps.length === 0) return null;
+  const found = Array.from({ length: futures }, () => figure(drawsOf(pumps, uniform))).sort((a, b) => a - b);
+  return (share) => found[Math.min(futures - 1, Math.floor(share * futures))] ?? 0;
+}
+
+interface Draw {
+  readonly atDays: number;
+  readonly ml: number;
+}
+
+/** The fills of all pumps as they come, one by one, for two years. */
+function* drawsOf(pumps: readonly PumpUse[], uniform: () => number): Generator<Draw> {
   const streams = pumps.map(({ meanDays, cv, intervals, sinceDays, amounts }) => {
     const shape = 1 / cv ** 2;
     // The mean itself is known from so many intervals only.
@@ -88,14 +125,11 @@ function oneFuture(pumps: readonly PumpUse[], stockMl: number, uniform: () => nu
     const gap = () => Math.max(LEAST_GAP_DAYS, (gammaSample({ shape, uniform }) * mean) / shape);
     return { next: nextAfter(gap, sinceDays), gap, amounts };
   });
-  let left = stockMl;
   for (;;) {
     let first = streams[0];
     for (const stream of streams) if (first && stream.next < first.next) first = stream;
-    if (!first || first.next >= MOST_DAYS) return MOST_DAYS;
-    const ml = first.amounts[Math.floor(uniform() * first.amounts.length)] ?? 0;
-    if (ml > left) return first.next;
-    left -= ml;
+    if (!first || first.next >= MOST_DAYS) return;
+    yield { atDays: first.next, ml: first.amounts[Math.floor(uniform() * first.amounts.length)] ?? 0 };
     first.next += first.gap();
   }
 }

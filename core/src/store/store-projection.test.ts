@@ -131,6 +131,48 @@ describe('a litre on its way, reckoned by hand', () => {
   });
 });
 
+test('a pass that was timed is kept with what the media was then, and stays when a like one is fitted', () => {
+  const paper = { mediaId: 'paper-gravity', holdUpMl: 180 };
+  const entries = [
+    buy(1, 'jar', 2000),
+    ofStore(2, 'mediaChange', paper, 'filter'),
+    pour(3, { fromId: 'jar', toId: 'filter', oilMl: 500 }),
+    // Filled up while it ran: one pass of 700.
+    pour(4, { fromId: 'jar', toId: 'filter', oilMl: 200 }),
+    pour(30, { fromId: 'filter', toId: 'bottle', oilMl: 520, throughHours: 26 }),
+    pour(31, { fromId: 'jar', toId: 'filter', oilMl: 300 }),
+    pour(40, { fromId: 'filter', toId: 'bottle', oilMl: 300, throughHours: 4.5 }),
+  ];
+  const timed = [
+    { pouredUL: 700_000, heldUL: 0, sludgeUL: 0, hours: 26, productId: 'oil-a' },
+    { pouredUL: 300_000, heldUL: 180_000, sludgeUL: 0, hours: 4.5, productId: 'oil-a' },
+  ];
+  const media = (...more: Entry[]) => folded([...entries, ...more]).get('container:filter')?.media;
+  expect(media()).toMatchObject({ timed, pass: null });
+  expect(media(ofStore(50, 'mediaChange', paper, 'filter'))).toMatchObject({ timed, held: [] });
+  expect(media(ofStore(50, 'mediaChange', { mediaId: 'spin-on', holdUpMl: 450 }, 'filter'))?.timed).toEqual([]);
+  // Timed once more without a pour: there is nothing that it could have timed.
+  expect(media(pour(60, { fromId: 'filter', toId: 'bottle', oilMl: 1, throughHours: 9 }))?.timed).toEqual(timed);
+});
+
+test('a flush draws each fill and lets each out again; what nobody measured is all but what a drain leaves', () => {
+  const flushed = [
+    { inMl: 700, fromContainerId: 'can', outMl: 690, intoContainerId: 'drum' },
+    { inMl: 700, fromContainerId: 'can' },
+  ];
+  const states = folded([
+    buy(1, 'can', 20_000),
+    change(2, { outMl: 650, inMl: 700, fromContainerId: 'can' }),
+    change(50, { outMl: 640, inMl: 700, fromContainerId: 'can', intoContainerId: 'drum', flushed }),
+  ]);
+  // Four fills of 700 out of it.
+  expect(ml(states.get('container:can'))).toBe(17_200);
+  // 640 of the old charge and 690 of the first fill; the second went nobody said where.
+  expect(shares(states.get('container:drum'))).toEqual({ 'named, 1 rounds, 0 passes': 1330 });
+  // The hold-up of 60 and the charge.
+  expect(ml(states.get('sump:p1/oil'))).toBe(760);
+});
+
 test('what a filter strained goes with its media, and is not counted on the next', () => {
   const paper = { mediaId: 'paper-gravity', holdUpMl: 100 };
   const states = folded([
@@ -201,6 +243,12 @@ describe('properties over any movements', () => {
   const hours = fc.integer({ min: 0, max: 400 });
   const place = fc.constantFrom(...places);
   const product = fc.constantFrom('oil-a', 'oil-b');
+  const fill = fc.record({
+    inMl: volume,
+    fromContainerId: fc.option(place),
+    outMl: fc.option(volume),
+    intoContainerId: fc.option(place),
+  });
   const anyEntry: fc.Arbitrary<Entry> = fc.oneof(
     fc.tuple(hours, place, volume, product).map(([h, to, v, p]) => buy(h, to, v, p)),
     fc
@@ -212,9 +260,17 @@ describe('properties over any movements', () => {
       .tuple(hours, place, volume, volume, volume)
       .map(([h, id, oilMl, waterMl, sludgeMl]) => ofStore(h, 'stocktake', { oilMl, waterMl, sludgeMl }, id)),
     fc
-      .tuple(hours, fc.option(volume), volume, fc.option(place), fc.option(place), product)
-      .map(([h, outMl, inMl, fromContainerId, intoContainerId, productId]) =>
-        change(h, { outMl, inMl, fromContainerId, intoContainerId, productId }),
+      .tuple(
+        hours,
+        fc.option(volume),
+        volume,
+        fc.option(place),
+        fc.option(place),
+        product,
+        fc.array(fill, { maxLength: 2 }),
+      )
+      .map(([h, outMl, inMl, fromContainerId, intoContainerId, productId, flushed]) =>
+        change(h, { outMl, inMl, fromContainerId, intoContainerId, productId, flushed }),
       ),
     fc
       .tuple(hours, volume, fc.option(place))

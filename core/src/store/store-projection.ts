@@ -18,6 +18,7 @@ import {
   STORE_FOLD_VERSION,
   type AccountState,
   type Marks,
+  type MediaState,
 } from './account-state.js';
 import { Ledger, mostOf, type End, type Move, type OutsideAccount } from './ledger.js';
 import { totalUL, type Part } from './part.js';
@@ -105,10 +106,12 @@ function leave(ledger: Ledger, input: Parameters<Ledger['move']>[0] & { from: En
 }
 
 function transfer(ledger: Ledger, entry: Of<'transfer'>): void {
-  const { fromId, toId, outside, tempC = null, estimated, productId } = entry.body;
+  const { fromId, toId, outside, tempC = null, estimated, productId, throughHours } = entry.body;
   const end = outside ?? 'notSaid';
   const [from, to] = [placeOr(fromId, end), placeOr(toId, end)];
   const uL = phasesUL(entry.body, tempC);
+  if (typeof from !== 'string' && throughHours) timePass(ledger, from, throughHours);
+  const before = typeof to === 'string' ? null : ledger.of(to);
   for (const phase of PHASES)
     leave(ledger, {
       from,
@@ -119,7 +122,27 @@ function transfer(ledger: Ledger, entry: Of<'transfer'>): void {
       productId: productId ?? null,
       estimated: estimated ?? false,
     });
-  if (typeof to !== 'string') ledger.soak(to);
+  if (typeof to === 'string' || !before?.media) return;
+  const { held, sludgeUL } = before.media;
+  const running = totalUL(before.parts, 'oil') > 0 ? before.media.pass : null;
+  const pass = running ?? { pouredUL: 0, heldUL: totalUL(held), sludgeUL };
+  ledger.soak(to);
+  setMedia(ledger, to, { pass: { ...pass, pouredUL: pass.pouredUL + uL.oil } });
+}
+
+const setMedia = (ledger: Ledger, filter: SubjectRef, change: Partial<MediaState>): void => {
+  const { media } = ledger.of(filter);
+  if (media) ledger.set(filter, { media: { ...media, ...change } });
+};
+
+/** Passes that tell how fast a filter is. */
+const PASSES_KEPT = 5;
+
+function timePass(ledger: Ledger, filter: SubjectRef, hours: number): void {
+  const { media, parts } = ledger.of(filter);
+  if (!media?.pass) return;
+  const timed = [...media.timed, { ...media.pass, hours, productId: mostOf(parts) }].slice(-PASSES_KEPT);
+  setMedia(ledger, filter, { pass: null, timed });
 }
 
 /** The book follows what was measured; the difference has a name. */
@@ -235,7 +258,7 @@ function change(
   entry: Of<'change'>,
   at: { pump: PumpSetUp; sump: SubjectRef; stay: Marks; oldProductId: string | null },
 ): void {
-  const { outMl = null, outTempC = null, inMl, fromContainerId, intoContainerId, productId } = entry.body;
+  const { outMl = null, outTempC = null, inMl, fromContainerId, intoContainerId, productId, flushed } = entry.body;
   const { sump, stay, oldProductId } = at;
   const own = at.pump.model.sumps.find((s) => s.key === entry.body.sump);
   const holdUpUL = wholeUL(own?.holdUpMl ?? 0);
@@ -257,14 +280,27 @@ function change(
     shortUL: before.shortUL,
     heldSince: entry.happenedAt,
   });
-  leave(ledger, {
-    from: placeOr(fromContainerId, 'notSaid'),
-    to: sump,
-    phase: 'oil',
-    uL: wholeUL(inMl),
-    productId,
-  });
+  for (const fill of flushed ?? []) {
+    fillFrom(fill.fromContainerId, fill.inMl);
+    const all = totalUL(ledger.of(sump).parts);
+    ledger.move({
+      from: sump,
+      to: placeOr(fill.intoContainerId, 'notSaid'),
+      phase: 'oil',
+      uL: fill.outMl == null ? Math.max(0, all - holdUpUL) : Math.min(all, wholeUL(fill.outMl)),
+      becomes: aRoundMore,
+      estimated: fill.outMl == null,
+    });
+    // What a drain leaves is what stays; the rest left by the exhaust while it ran.
+    const over = totalUL(ledger.of(sump).parts) - holdUpUL;
+    if (over > 0) ledger.move({ from: sump, to: 'exhaust', phase: 'oil', uL: over });
+  }
+  fillFrom(fromContainerId, inMl);
   ledger.set(sump, { heldSince: entry.happenedAt });
+
+  function fillFrom(id: string | null | undefined, ml: number): void {
+    leave(ledger, { from: placeOr(id, 'notSaid'), to: sump, phase: 'oil', uL: wholeUL(ml), productId });
+  }
 }
 
 /** Of a hold-up that stays from charge to charge: what is left of older ones is less than a tenth of a tenth of a tenth. */
@@ -275,6 +311,7 @@ function mediaChange(ledger: Ledger, entry: Of<'mediaChange'>): void {
   const { mediaId, holdUpMl, recoveredMl, recoveredIntoId } = entry.body;
   const filter = entry.subjects.find((s) => s.type === 'container');
   if (!filter) return;
+  const old = ledger.of(filter).media;
   // Wrung out first, the rest goes with the paper.
   ledger.wring(filter, wholeUL(recoveredMl ?? 0), placeOr(recoveredIntoId, 'notSaid'));
   ledger.set(filter, {
@@ -287,6 +324,8 @@ function mediaChange(ledger: Ledger, entry: Of<'mediaChange'>): void {
           passedUL: 0,
           sludgeUL: 0,
           waterUL: 0,
+          pass: null,
+          timed: old?.mediaId === mediaId ? old.timed : [],
         }
       : null,
   });

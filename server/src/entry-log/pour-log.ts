@@ -32,6 +32,7 @@ export const POUR_LOG: EntryLog<'transfer'> = {
       ...VOLUMES.map(({ column }) => column),
       'temp_c',
       'estimated',
+      'through_h',
       'carrier',
       'note_number',
       ...SHARED_COLUMNS.last,
@@ -46,6 +47,7 @@ export const POUR_LOG: EntryLog<'transfer'> = {
     'body.productId': 'product',
     'body.tempC': 'temp_c',
     'body.estimated': 'estimated',
+    'body.throughHours': 'through_h',
     ...Object.fromEntries([...VOLUMES, ...TEXTS].map(({ column, field }) => [`body.${field}`, column])),
   },
   tellsApart: ['fromId', 'toId', 'outside', 'oilMl'],
@@ -58,6 +60,7 @@ export const POUR_LOG: EntryLog<'transfer'> = {
     const said = cells.text('product');
     const product = said ? cells.known('product', said, house.oilProduct, 'an oil') : null;
     const tempC = cells.number('temp_c', 'a temperature in °C, such as 45');
+    const throughHours = cells.number('through_h', 'hours, such as 14.5');
     const volumes = VOLUMES.map(({ column, field }) => [field, cells.number(column, VOLUME)] as const);
     return {
       ...(from ? { fromId: from } : {}),
@@ -67,6 +70,7 @@ export const POUR_LOG: EntryLog<'transfer'> = {
       ...Object.fromEntries(volumes.filter(([, ml]) => ml !== null)),
       ...(tempC === null ? {} : { tempC }),
       ...(cells.yes('estimated') ? { estimated: true } : {}),
+      ...(throughHours === null ? {} : { throughHours }),
       ...Object.fromEntries(
         TEXTS.flatMap(({ column, field }) => (cells.text(column) ? [[field, cells.text(column)]] : [])),
       ),
@@ -85,6 +89,7 @@ export const POUR_LOG: EntryLog<'transfer'> = {
       product: body.productId,
       temp_c: body.tempC,
       estimated: body.estimated ? 'yes' : null,
+      through_h: body.throughHours,
       ...Object.fromEntries([...VOLUMES, ...TEXTS].map(({ column, field }) => [column, body[field]])),
     };
   },

@@ -14,9 +14,11 @@ import {
   subjectsIn,
   totalUL,
   type AccountState,
+  type Container,
   type Entry,
   type EntryKind,
   type HouseSetUp,
+  type PumpSetUp,
   type SetUpBook,
 } from '@winter-jar/core';
 import type { WritingStatements } from '../database/statements.js';
@@ -106,22 +108,38 @@ function usedOilQuestions(
   },
 ): Question[] {
   if (entry.kind !== 'change' && entry.kind !== 'topUp') return [];
-  const containerId = entry.body.fromContainerId;
-  const state = containerId ? before.get(subjectKey({ type: 'container', id: containerId })) : null;
-  const container = containerId ? house.container[containerId] : null;
+  const flushed = entry.kind === 'change' ? (entry.body.flushed ?? []).map((f) => f.fromContainerId) : [];
   const [pumpId = ''] = pumpIdsOf(entry);
   const pump = book.pumpAt({ pumpId, instant: entry.happenedAt });
-  if (!containerId || !state || !container || !pump) return [];
-  const rules = house.houseRules[HOUSE_RULES_ID];
-  const verdict = reuseOf({
-    state,
-    isWaste: Boolean(container.wasteKind),
-    products: house.oilProduct,
-    rules,
-    facts: reuseFactsOf(sql, state.marks.stays, house),
+  const { productId } = entry.body;
+  // What it is flushed with is in it too.
+  const sources = [...new Set([entry.body.fromContainerId, ...flushed])].filter((id) => typeof id === 'string');
+  return sources.flatMap((containerId) => {
+    const state = before.get(subjectKey({ type: 'container', id: containerId }));
+    const container = house.container[containerId];
+    return state && container && pump ? usedOilQuestion({ containerId, container, state, pump, productId }) : [];
   });
-  if (verdict.isNew) return [];
-  const why = notInto({ pump: pump.pump, service: pump.service, rules, productId: entry.body.productId });
-  if (why) return [{ code: 'usedOil', containerId, why }];
-  return verdict.fit ? [] : [{ code: 'usedOil', containerId, why: 'refused' }];
+
+  function usedOilQuestion(of: {
+    containerId: string;
+    container: Container;
+    state: AccountState;
+    pump: PumpSetUp;
+    productId: string;
+  }): Question[] {
+    const { containerId, container, state, pump: into, productId: id } = of;
+    const rules = house.houseRules[HOUSE_RULES_ID];
+    const verdict = reuseOf({
+      state,
+      isWaste: Boolean(container.wasteKind),
+      products: house.oilProduct,
+      rules,
+      facts: reuseFactsOf(sql, state.marks.stays, house),
+    });
+    if (verdict.isNew) return [];
+    const to = { pump: into.pump, service: into.service, rules, productId: id, worstRounds: verdict.nextRound - 1 };
+    const why = notInto(to);
+    if (why) return [{ code: 'usedOil', containerId, why }];
+    return verdict.fit ? [] : [{ code: 'usedOil', containerId, why: 'refused' }];
+  }
 }

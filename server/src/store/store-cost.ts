@@ -1,6 +1,7 @@
 import type { StockLasts, StoreCostAnswer } from '@winter-jar/contracts';
 import {
   costOfSchools,
+  coversDays,
   FILTER_MEDIA,
   HOUSE_RULES_ID,
   oilAccount,
@@ -20,6 +21,8 @@ import { allMoves } from './trace-oil.js';
 const DAY_MS = 86_400_000;
 /** What a forecast looks back on. */
 const LOOKED_BACK_DAYS = 180;
+/** What is ordered is to last so long. */
+const COVERED_DAYS = 90;
 /** The same stock is forecast the same way each time it is looked at. */
 const SEED = 68;
 
@@ -115,24 +118,35 @@ function lastsOf(
   // A record that is younger than that is looked back on as far as it goes.
   const oldest = moves[0] ? (nowMs - Date.parse(moves[0].at)) / DAY_MS : LOOKED_BACK_DAYS;
   const lookedBackDays = Math.max(1, Math.min(LOOKED_BACK_DAYS, oldest));
-  const stock = new Map<string, number>();
+  const stock = new Map<string, Map<string, number>>();
+  // What was drawn from the shelf and is not there any more is ordered too.
+  for (const { from, to, parts } of moves)
+    if (from.startsWith('container:') && to.startsWith('sump:'))
+      for (const { rounds, productId } of parts)
+        if (rounds === 0 && productId !== null && fills.has(productId)) stock.set(productId, new Map());
   for (const [key, { parts }] of states) {
     const id = key.slice('container:'.length);
     const container = key.startsWith('container:') ? house.container[id] : undefined;
     if (!container || container.wasteKind) continue;
     for (const p of parts)
       if (p.rounds === 0 && p.phase === 'oil' && p.productId !== null)
-        stock.set(p.productId, (stock.get(p.productId) ?? 0) + p.uL / 1000);
+        stock.set(p.productId, plus(stock.get(p.productId), container.siteId, p.uL / 1000));
   }
   return [...stock]
     .sort(([a], [b]) => (a < b ? -1 : 1))
-    .map(([productId, newMl]): StockLasts => {
+    .map(([productId, bySite]): StockLasts => {
+      const sites = [...bySite].sort(([, a], [, b]) => b - a).map(([siteId, ml]) => ({ siteId, newMl: ml }));
+      const newMl = sites.reduce((sum, s) => sum + s.newMl, 0);
       const drawn = fills.get(productId) ?? [];
-      const random = seededRandom(SEED);
-      const days = stockLasts({
-        ...{ stockMl: newMl, fills: drawn, nowDays: nowMs / DAY_MS, lookedBackDays },
-        uniform: () => random.next(),
-      });
-      return { productId, newMl, days, usedMl: drawn.reduce((sum, f) => sum + f.ml, 0) };
+      const use = () => {
+        const random = seededRandom(SEED);
+        return { fills: drawn, nowDays: nowMs / DAY_MS, lookedBackDays, uniform: () => random.next() };
+      };
+      const days = stockLasts({ stockMl: newMl, ...use() });
+      const needed = coversDays({ days: COVERED_DAYS, ...use() }) ?? 0;
+      return { productId, newMl, sites, days, order: { ml: Math.max(0, needed - newMl), days: COVERED_DAYS } };
     });
 }
+
+const plus = (sites: ReadonlyMap<string, number> | undefined, siteId: string, ml: number): Map<string, number> =>
+  new Map(sites).set(siteId, (sites?.get(siteId) ?? 0) + ml);

@@ -141,8 +141,8 @@ export class StoreService {
     // Waste goes nowhere: what ran in it is asked for by a trace alone.
     const facts = container.wasteKind ? NO_FACTS : reuseFactsOf(this.reading.sql, state.marks.stays, house);
     const shelf = onShelf({ state, container, house, facts, nowMs: Date.parse(now), settlingFactor: factor });
-    const product = house.oilProduct[shelf.blend.productIds[0] ?? ''] ?? null;
-    const filter = filterAsItStands({ container, state, product, own: house.filterMedia, ml: shelf.heldMl });
+    const productId = shelf.blend.productIds[0] ?? null;
+    const filter = filterAsItStands({ container, state, productId, house, ml: shelf.heldMl });
     return { id, container, state, shelf, facts, filter };
   }
 

@@ -10,7 +10,7 @@ import {
 import type { Container, Entry, EntryBodies, HouseRules, JournalEntry, SetUpVersion } from '@winter-jar/core';
 import { at, changeAt, correctionAt, entryAt, runAt } from '@winter-jar/core/testing';
 import { serveHouse, type ServedHouse } from '../testing/served-house.js';
-import { rebuiltStates } from '../testing/test-house.js';
+import { nowMs, rebuiltStates } from '../testing/test-house.js';
 
 const container = (subjectId: string, body: Partial<Container>) => ({
   ...{ kind: 'container', subjectId },
@@ -149,6 +149,25 @@ test('used oil that is not read, and any for a pump of food, is asked about when
   expect(sumps[0]).toMatchObject({ worstRounds: 1, oilMl: 660 });
 });
 
+test('a flush: each fill leaves its can, what came out fills its drum, and used oil is asked about there too', async () => {
+  await write(buy(1), drawn(2), ofStore(49, 'stocktake', 'jar', { oilMl: 640, clarity: 'hazy' }));
+  const flushed = [
+    { inMl: 650, fromContainerId: 'can', outMl: 640, intoContainerId: 'drum' },
+    { inMl: 600, fromContainerId: 'jar', intoContainerId: 'drum' },
+  ];
+  const flush = drawn(50, { intoContainerId: 'drum', flushed });
+  expect(await send(flush)).toMatchObject([
+    { status: 'asked', questions: [{ code: 'usedOil', containerId: 'jar', why: 'refused' }] },
+  ]);
+  await write(flush);
+  // 10,000 less three fills of 700, 650 and 700; the drum: 640 of the charge, 640 and 600 of the fills.
+  expect((await one('can')).shelf.heldMl).toBe(7950);
+  expect((await one('drum')).shelf.heldMl).toBe(1880);
+  expect((await one('jar')).shelf.heldMl).toBe(40);
+  const [none] = await send(drawn(60, { flushed: [{ inMl: 0 }] }));
+  expect(none).toMatchObject({ status: 'refused', issues: [{ field: 'body.flushed.0.inMl' }] });
+});
+
 test('clear oil that resin ran in is still asked about when it is filled', async () => {
   await write(changeAt(1), runAt(10, 20, 'co-infusion'), drawn(40, { fromContainerId: null }));
   await write(ofStore(90, 'stocktake', 'jar', { oilMl: 640, clarity: 'bright' }));
@@ -220,7 +239,19 @@ test('what a span cost: new oil, hands and waste, beside the other school on the
   });
   expect(answer.cost).toMatchObject({ otherSchool: 'reuse', actual: { newL: 1.4, money: null } });
   expect(answer.pumps).toMatchObject([{ pumpId: 'p1', runs: 2 }]);
-  expect(answer.lasts).toMatchObject([{ productId: 'oil-a', newMl: 8600 }]);
+  expect(answer.lasts).toMatchObject([
+    { productId: 'oil-a', newMl: 8600, sites: [{ siteId: 'site', newMl: 8600 }], order: { ml: 0, days: 90 } },
+  ]);
+});
+
+test('a can that was drawn empty is still told of: it runs out now, and what to order is said', async () => {
+  const lately = (hoursAgo: number) => (nowMs() - Date.parse(at(0))) / 3_600_000 - hoursAgo;
+  await write(buy(lately(900), 'can', 1400), drawn(lately(600)), drawn(lately(100), { intoContainerId: 'drum' }));
+  const { lasts } = (await served.get('/api/store/cost?days=3660')).body as StoreCostAnswer;
+  expect(lasts).toMatchObject([{ productId: 'oil-a', newMl: 0, sites: [] }]);
+  // Charges of 700 mL, so often as they came.
+  const [{ order }] = lasts as [StoreCostAnswer['lasts'][number]];
+  expect([order.days, order.ml > 0, order.ml % 700]).toEqual([90, true, 0]);
 });
 
 test('a collection stands in the waste record with its note, and is gone when it is taken back', async () => {

@@ -1850,6 +1850,8 @@ export type Pump = {
   blankOffPa?: number | null;
   /** Takes used oil, where the house chooses pump by pump; missing means it does not. */
   takesReused?: boolean | null;
+  /** Used oil goes into it at most so often, where that is less than the house allows. */
+  reuseMost?: number | null;
   limits?: SparseLimits | null;
   oilLimits?: SparseOilLimits | null;
 };
@@ -3634,6 +3636,13 @@ export type TopUpBody = {
   levelAfter?: Level | null;
   remark?: string | null;
 };
+export type OilFlushed = {
+  inMl: number;
+  fromContainerId?: string | null;
+  /** Null where nobody measured it: all but what a drain leaves. */
+  outMl?: number | null;
+  intoContainerId?: string | null;
+};
 export type ChangeBody = {
   sump: SumpKey;
   productId: string;
@@ -3645,6 +3654,8 @@ export type ChangeBody = {
   intoContainerId?: string | null;
   /** At which what came out was measured; null counts as 20 °C. */
   outTempC?: number | null;
+  /** Fills between what came out and what went in, in their order. */
+  flushed?: readonly OilFlushed[] | null;
   /** No oil stood in the glass before: where it had gone. */
   oilWent?: OilWent | null;
   /** Null where nobody read it: somebody is asked to look. */
@@ -3811,6 +3822,8 @@ export type TransferBody = {
   tempC?: number | null;
   /** Nobody measured it. */
   estimated?: boolean | null;
+  /** Out of a filter: how long it took from the pour until it had run through, where somebody timed it. */
+  throughHours?: number | null;
   /** Of a collection: who took it, and the number of its note. */
   carrier?: string | null;
   noteNumber?: string | null;
@@ -4672,7 +4685,7 @@ export type Unsettled =
   | {
       state: 'aside';
     };
-export type NotInto = 'newOnly' | 'notChosen' | 'service' | 'otherProduct';
+export type NotInto = 'newOnly' | 'notChosen' | 'service' | 'rounds' | 'otherProduct';
 export type UnusualReading = {
   least: number;
   most: number;
@@ -5246,6 +5259,18 @@ export type StoodReading = {
   clarity: Clarity | null;
   colour: number | null;
 };
+export type FilterPass = {
+  pouredUL: number;
+  heldUL: number;
+  sludgeUL: number;
+};
+export type TimedPass = {
+  pouredUL: number;
+  heldUL: number;
+  sludgeUL: number;
+  hours: number;
+  productId: string | null;
+};
 export type MediaState = {
   mediaId: string;
   since: string;
@@ -5256,6 +5281,10 @@ export type MediaState = {
   passedUL: number;
   sludgeUL: number;
   waterUL: number;
+  /** What runs through now. */
+  pass: FilterPass | null;
+  /** The latest that were timed, with this media or one like it before. */
+  timed: readonly TimedPass[];
 };
 export type AccountState = {
   /** Of its projection, when it was folded. */
@@ -5515,8 +5544,16 @@ export type StockLasts = {
   newMl: number;
   /** Days at 10, 50 and 90 %; null where nothing draws on it. */
   days: readonly number[] | null;
-  /** What the pumps drew in the span. */
-  usedMl: number;
+  /** Of it, what stands at each site, the most first. */
+  sites: readonly {
+    siteId: string;
+    newMl: number;
+  }[];
+  /** To order, so that what there is then covers  {@link  days }  in 9 of 10 cases; 0 where nothing is. */
+  order: {
+    ml: number;
+    days: number;
+  };
 };
 export type StoreCostAnswer = {
   from: string;

@@ -1,4 +1,4 @@
-import { paletteMatches } from './palette-matches.js';
+import { containerMatches, paletteMatches } from './palette-matches.js';
 
 const row = (name: string, siteName: string, kind: 'vane' | 'dry' = 'vane') => ({
   pumpId: name.toLowerCase(),
@@ -87,4 +87,20 @@ test.each([
 test('a letter that is wrong is forgiven, in a name and in a deed', () => {
   expect(found('ruder loft').pumps).toEqual(['RL-01']);
   expect(found('exhuast filter').deeds[0]).toMatch(/^RL-01 /);
+});
+
+test('containers are found by name and place, those that are gone are not, and nothing typed finds none', () => {
+  const containers = {
+    a: { name: 'Can 4', place: 'cellar' },
+    b: { name: 'Can 5', place: null },
+    c: { name: 'Can 6', place: 'cellar', gone: true },
+  };
+  const ids = (search: string) => containerMatches(containers, search).map(([id]) => id);
+  expect([ids('can'), ids('CELLAR can'), ids('can 5'), ids('drum'), ids(' ')]).toEqual([
+    ['a', 'b'],
+    ['a'],
+    ['b'],
+    [],
+    [],
+  ]);
 });

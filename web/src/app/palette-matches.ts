@@ -108,3 +108,15 @@ function nearly(rows: readonly Row[], typed: string): { pumps: readonly Row[]; d
   const known = new Fuse(deedsOf(first), { keys: ['text', 'spoken'], ...NEARLY });
   return { pumps: [], deeds: known.search(typed, { limit: MAX_ACTIONS }).map(({ item }) => item.deed) };
 }
+
+/** Containers of the oil store whose name or place holds every word typed. */
+export function containerMatches<
+  T extends { readonly name: string; readonly place?: string | null; readonly gone?: boolean | null },
+>(containers: Readonly<Record<string, T>>, search: string): readonly (readonly [id: string, container: T])[] {
+  const tokens = plain(search).trim().split(/\s+/).filter(Boolean);
+  if (tokens.length === 0) return [];
+  const holds = ({ name, place, gone }: T) => !gone && tokens.every((t) => plain(`${name} ${place ?? ''}`).includes(t));
+  return Object.entries(containers)
+    .filter(([, container]) => holds(container))
+    .slice(0, MAX_ACTIONS);
+}

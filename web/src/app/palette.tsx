@@ -2,8 +2,8 @@ import { Command } from 'cmdk';
 import { Dialog } from 'radix-ui';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { useRoundQuery } from '../api/house-api.js';
-import { paletteMatches } from './palette-matches.js';
+import { useRoundQuery, useSetUpQuery } from '../api/house-api.js';
+import { containerMatches, paletteMatches } from './palette-matches.js';
 
 const ITEM =
   'flex min-h-11 cursor-pointer items-center gap-3 rounded-[6px] px-3 data-[selected=true]:bg-ink data-[selected=true]:text-on-ink';
@@ -13,6 +13,8 @@ export default function Palette({ close, show }: { close: () => void; show: (wha
   const { data } = useRoundQuery(undefined);
   const [search, setSearch] = useState('');
   const navigate = useNavigate();
+  const { data: setUp } = useSetUpQuery();
+  const containers = containerMatches(setUp?.house.container ?? {}, search);
   const { pumps, deeds } = paletteMatches(data?.rows ?? [], search);
   const go = (to: string) => {
     close();
@@ -22,6 +24,9 @@ export default function Palette({ close, show }: { close: () => void; show: (wha
     { words: 'Add a pump', act: () => go('/set-up/add-pump') },
     { words: 'Start runs', act: () => go('/start') },
     { words: 'Set-up: pumps, sites, equipment, models, oils, materials, people', act: () => go('/set-up') },
+    { words: 'Oil store', act: () => go('/store') },
+    { words: 'Bring oil in', act: () => go('/store/bring-in') },
+    { words: 'Waste record', act: () => go('/store/waste') },
     { words: 'Suspect materials', act: () => go('/suspects') },
     { words: 'Set-up as a file', act: () => go('/set-up/file') },
     { words: 'Backup and restore', act: () => go('/backup') },
@@ -32,6 +37,7 @@ export default function Palette({ close, show }: { close: () => void; show: (wha
     { words: 'Import or export the run log', act: () => go('/logs/runs') },
     { words: 'Import or export the look log', act: () => go('/logs/looks') },
     { words: 'Import or export the oil changes', act: () => go('/logs/changes') },
+    { words: 'Import or export the movements of oil', act: () => go('/logs/pours') },
     { words: 'Who, units and look', act: () => show('prefs') },
     { words: 'All keys', act: () => show('keys') },
   ].filter((p) => p.words.toLowerCase().includes(search.trim().toLowerCase()));
@@ -61,6 +67,12 @@ export default function Palette({ close, show }: { close: () => void; show: (wha
               <span>
                 {row.siteName} · {row.equipmentName}
               </span>
+            </Command.Item>
+          ))}
+          {containers.map(([id, { name, place }]) => (
+            <Command.Item key={id} value={`container ${id}`} className={ITEM} onSelect={() => go(`/store?at=${id}`)}>
+              <span className="font-semibold">{name}</span>
+              <span>{place ? `oil store · ${place}` : 'oil store'}</span>
             </Command.Item>
           ))}
           {deeds.map(({ row, path, words }) => (

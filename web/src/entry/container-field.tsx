@@ -11,13 +11,16 @@ const NOT_SAID = 'not said';
 /** Containers that may be filled from: new oil of this product, and used oil where house, pump and the oil itself allow it. */
 function sources(store: StoreAnswer, page: PumpPage, productId: string | null): StoreContainer[] {
   const { pump, service, house } = page.setUp;
-  const rules = house.houseRules[HOUSE_RULES_ID];
+  const into = { pump, service, rules: house.houseRules[HOUSE_RULES_ID] };
   return store.containers.filter(({ container, shelf }) => {
     if (container.gone || shelf.heldMl === 0) return false;
     const [first, ...others] = shelf.blend.productIds;
     if (others.length > 0 || (productId && first !== productId)) return false;
     if (shelf.group === 'new') return true;
-    return shelf.group === 'ready' && notInto({ pump, service, rules, productId: first ?? null }) === null;
+    return (
+      shelf.group === 'ready' &&
+      notInto({ ...into, productId: first ?? null, worstRounds: shelf.blend.worstRounds }) === null
+    );
   });
 }
 

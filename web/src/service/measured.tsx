@@ -16,6 +16,8 @@ import type { StepProps } from './step-props.js';
 const CONTAINER_WAYS: { readonly [G in MeasureGoes]?: 'from' | 'into' } = {
   in: 'from',
   added: 'from',
+  flushed: 'from',
+  flushOut: 'into',
   out: 'into',
   drawn: 'into',
 };

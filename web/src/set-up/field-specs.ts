@@ -316,6 +316,13 @@ export const FIELD_SPECS: Readonly<Record<SetUpKind, readonly FieldSpec[]>> = {
       unmarked: true,
       hint: 'where the house chooses pump by pump',
     },
+    {
+      path: 'reuseMost',
+      label: 'Used oil goes back into it at most',
+      type: 'number',
+      unit: 'times',
+      hint: 'empty: as often as the house allows',
+    },
   ],
   oilProduct: [
     name,

@@ -3,6 +3,7 @@ import { addHours } from 'date-fns';
 import { wrongWaste, type Container, type HouseSetUp, type WrongWaste } from '@winter-jar/core';
 import { momentWords } from '../words/dates.js';
 import { capital, number, percent } from '../ui/number.js';
+import { oilColourWord } from '../ui/oil-colour.js';
 import { meanRoundsWords, refusalWords, WRONG_WASTE_WORDS } from '../words/store-words.js';
 import type { Words } from '../words/words.js';
 import { productName } from './container-facts.js';
@@ -73,7 +74,7 @@ function Becomes({
   oilMl?: number;
   wrong?: WrongWaste | null;
 }) {
-  const { shelf, state, filter } = after;
+  const { shelf, filter, colour } = after;
   const { blend, mixed, reuse } = shelf;
   const { print } = words;
   const product = house.oilProduct[blend.productIds[0] ?? ''] ?? null;
@@ -85,7 +86,7 @@ function Becomes({
         container={container}
         shelf={shelf}
         product={product}
-        colour={state.reading?.colour ?? null}
+        colour={colour}
         width={52}
         height={78}
         label={vesselWords(container.name, shelf, print)}
@@ -104,6 +105,11 @@ function Becomes({
         )}
         {shelf.heldMl > 0 && blend.viscosity40Mm2s !== null && (
           <p className="text-ink-2">about {number(blend.viscosity40Mm2s)} mm²/s at 40 °C by its products</p>
+        )}
+        {colour !== null && shelf.heldMl > 0 && (
+          <p className="text-ink-2">
+            about {number(colour, 1)} of ASTM D1500, {oilColourWord(colour)}
+          </p>
         )}
         {mixed && !container.wasteKind && <p className="font-semibold text-stop">{NOT_TOGETHER[mixed]}</p>}
         {bars.map((r) => (

@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import { useWide } from '../device/use-wide.js';
 import { Caution } from '../ui/caution.js';
 import { Button, LinkButton } from '../ui/button.js';
-import { capital, number } from '../ui/number.js';
+import { capital, countOf, number } from '../ui/number.js';
 import { dayWords } from '../words/dates.js';
 import { LAYER_WORDS } from '../words/jar-words.js';
 import { mediaName, meanRoundsWords, refusalWords, settleWords, WASTE_WORDS } from '../words/store-words.js';
@@ -104,6 +104,11 @@ function Said({ one, house, words, store }: StoreProps & { one: StoreContainer }
           {settle.how === 'settles'
             ? `50 µm droplets fall its height in ${Math.round(settle.hours)} h${store.settlingFactor === 1 ? '' : ', as jars here have shown'}. A warm shelf is faster.`
             : 'In plastic, a tenth of its room left free, never in a food freezer. The water locks up: pour the oil off cold, and keep it closed until it is warm again. What is dissolved stays.'}
+        </p>
+      )}
+      {filter && (state.media?.timed.length ?? 0) > 0 && (
+        <p className="text-ink-2">
+          How long it takes is told by {countOf(state.media?.timed.length ?? 0, 'pass', 'passes')} that were timed here.
         </p>
       )}
       {filter && filter.load >= 0.8 && (

@@ -24,6 +24,8 @@ const POURED_WORDS: Readonly<Record<Poured, string>> = {
   rest: 'what lies beneath',
   all: 'everything',
 };
+/** Three minutes to six weeks. */
+const THROUGH_MINUTES = { min: 3, max: 60_000 };
 const SPILL = 'out:spill';
 const CARRIER = 'out:carrier';
 
@@ -63,6 +65,9 @@ function Pour({ from, ...props }: StoreProps & { from: StoreContainer }) {
   const [carrier, setCarrier] = useState('');
   const [noteNumber, setNoteNumber] = useState('');
   const [unmeasured, setUnmeasured] = useState<'yes' | 'no'>('no');
+  const [took, setTook] = useState('');
+  const ran = typedQuantity({ text: took, dimension: 'duration', defaultUnit: 'h', ...THROUGH_MINUTES });
+  const outOfFilter = from.state.media?.pass != null;
   const write = useStoreWrite({ zone: words.zone });
 
   const volumes = shareOf(from, what, totalMl);
@@ -73,10 +78,11 @@ function Pour({ from, ...props }: StoreProps & { from: StoreContainer }) {
     ...(outside ? { outside } : {}),
     ...volumes,
     ...(unmeasured === 'yes' ? { estimated: true } : {}),
+    ...(outOfFilter && ran.ok ? { throughHours: ran.value / 60 } : {}),
     ...(outside === 'carrier' && carrier.trim() ? { carrier: carrier.trim() } : {}),
     ...(outside === 'carrier' && noteNumber.trim() ? { noteNumber: noteNumber.trim() } : {}),
   };
-  const ready = to !== '' && totalMl > 0;
+  const ready = to !== '' && totalMl > 0 && (took.trim() === '' || ran.ok);
   const after = ready ? afterPour({ body, store, house, nowMs: Date.parse(words.now) }) : null;
   const intoFilter = target?.shelf.group === 'filter';
 
@@ -161,6 +167,16 @@ function Pour({ from, ...props }: StoreProps & { from: StoreContainer }) {
         value={unmeasured}
         onChange={setUnmeasured}
       />
+      {outOfFilter && (
+        <QuantityField
+          label="How long it took to run through"
+          dimension="duration"
+          text={took}
+          onText={setTook}
+          {...THROUGH_MINUTES}
+          hint="where somebody timed it: later times are told by it"
+        />
+      )}
       {outside === 'carrier' && (
         <>
           <TextField label="Who took it" value={carrier} onText={setCarrier} hint="a licensed carrier" />

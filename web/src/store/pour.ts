@@ -1,5 +1,6 @@
 import type { StoreAnswer, StoreContainer } from '@winter-jar/contracts';
 import {
+  blendOf,
   bookEntry,
   filterAsItStands,
   firstAccount,
@@ -7,6 +8,7 @@ import {
   onShelf,
   subjectKey,
   totalUL,
+  wholeUL,
   type AccountState,
   type Entry,
   type FilterForecast,
@@ -84,6 +86,16 @@ export interface After {
   readonly shelf: OnShelf;
   readonly state: AccountState;
   readonly filter: FilterForecast | null;
+  /** ASTM D1500, of what is poured together; null where one of them was not read. */
+  readonly colour: number | null;
+}
+
+/** As it was read, or as the unused oil is. */
+function colourOf({ state, shelf }: StoreContainer, house: HouseSetUp): number | null {
+  const { reading, parts } = state;
+  if (reading?.colour != null || parts.some((p) => p.rounds > 0)) return reading?.colour ?? null;
+  const product = house.oilProduct[shelf.blend.productIds[0] ?? ''];
+  return product && !product.dyed ? product.freshColour : null;
 }
 
 /** What both containers become, before anything is saved: the same books as the server keeps. */
@@ -103,21 +115,27 @@ export function afterPour(input: { body: TransferBody; store: StoreAnswer; house
   );
   const entry = { ...DRAFT, body, happenedAt: at, recordedAt: at } as unknown as Entry;
   const booked = bookEntry(states, entry, NO_PUMPS);
+  const meets = store.containers.filter((c) => ids.includes(c.id));
+  const colours = meets.map((c) => ({
+    uL: c.id === body.fromId ? wholeUL(body.oilMl) : totalUL(c.state.parts, 'oil'),
+    colour: colourOf(c, house),
+  }));
+  const poured = blendOf({ parts: [], products: house.oilProduct, colours }).colour;
   const of = (id: string | null | undefined): After | null => {
     const container = id ? house.container[id] : undefined;
     const state = id ? booked.states.get(subjectKey({ type: 'container', id })) : undefined;
     if (!id || !container || !state) return null;
     // What ran comes with the oil: of both, where both are known.
-    const facts = store.containers.filter((c) => ids.includes(c.id)).map((c) => c.facts);
+    const facts = meets.map((c) => c.facts);
     const materials = facts.flatMap((f) => f.materials);
     const lab = facts.find((f) => f.lab)?.lab ?? null;
     const known = { ...NO_FACTS, materials, lab };
     const shelf = onShelf({ state, container, house, facts: known, nowMs, settlingFactor: store.settlingFactor });
     // What is poured in meets the filter as it stands now.
     const now = store.containers.find((c) => c.id === id)?.state ?? state;
-    const product = house.oilProduct[shelf.blend.productIds[0] ?? ''] ?? null;
-    const filter = filterAsItStands({ container, state: now, product, own: house.filterMedia, ml: body.oilMl });
-    return { shelf, state, filter };
+    const productId = shelf.blend.productIds[0] ?? null;
+    const filter = filterAsItStands({ container, state: now, productId, house, ml: body.oilMl });
+    return { shelf, state, filter, colour: id === body.toId ? poured : (state.reading?.colour ?? null) };
   };
   return { from: of(body.fromId), to: of(body.toId) };
 }

@@ -120,17 +120,23 @@ function Cost({ name, cost, runs }: { name: string; cost: OilCost; runs: number 
 function Lasts({ lasts, house, words }: StoreProps & { lasts: readonly StockLasts[] }) {
   const drawn = lasts.filter(({ days }) => days !== null);
   if (drawn.length === 0) return null;
+  const bySite = (sites: StockLasts['sites']) =>
+    sites
+      .map(({ siteId, newMl }) => `${words.print.volume(newMl)} at ${house.site[siteId]?.name ?? siteId}`)
+      .join(', ');
   const day = (days: number) => dayFromNow(words.now, days, words.zone);
   return (
     <ul aria-label="How long the new oil lasts" className="mt-4">
-      {drawn.map(({ productId, newMl, days }) => (
+      {drawn.map(({ productId, newMl, sites, days, order }) => (
         <li key={productId} className="border-b border-rule-soft py-2 text-[15px]">
           <span className="font-semibold">{house.oilProduct[productId]?.name ?? productId}</span>:{' '}
-          {words.print.volume(newMl)} new{' '}
+          {words.print.volume(newMl)} new{sites.length > 1 && ` (${bySite(sites)})`}{' '}
           {days && days[0] >= LONG_DAYS
             ? 'last longer than anybody plans.'
             : days &&
               `last until about ${day(days[1])}, 8 times in 10 between ${day(days[0])} and ${days[2] >= LONG_DAYS ? 'two years from now' : day(days[2])}. Order in time for ${day(days[0])}.`}
+          {order.ml > 0 &&
+            ` With ${words.print.volume(Math.ceil(order.ml / 1000) * 1000)} more it covers ${order.days} days, 9 times in 10.`}
         </li>
       ))}
     </ul>

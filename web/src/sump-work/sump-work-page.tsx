@@ -81,6 +81,7 @@ function SumpWorkForm<K extends SumpWorkKind>({ kind, props }: { kind: K; props:
     fromContainerId: '',
     intoContainerId: '',
     outTempC: '',
+    flushed: [],
     remark: '',
     ...happensNow(zone),
   };
@@ -97,6 +98,7 @@ function SumpWorkForm<K extends SumpWorkKind>({ kind, props }: { kind: K; props:
       jarKept: body.jarKept ?? false,
       fromContainerId: body.fromContainerId ?? '',
       intoContainerId: body.intoContainerId ?? '',
+      flushed: body.flushed ?? [],
       outTempC: quantityText(body.outTempC, units.temperature),
       unmeasured: work.volumes.flatMap(({ name }) => ((body[name] ?? null) === null ? [name] : [])),
       remark: body.remark ?? '',

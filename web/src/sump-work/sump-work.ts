@@ -1,5 +1,5 @@
 import type { PumpPage } from '@winter-jar/contracts';
-import type { EntryBodies, Level, OilWent, SumpKey } from '@winter-jar/core';
+import type { EntryBodies, Level, OilFlushed, OilWent, SumpKey } from '@winter-jar/core';
 import { chargeMlOf, firstSump } from '../entry/sump-field.js';
 import type { When } from '../forms/when-field.js';
 
@@ -23,6 +23,8 @@ export interface SumpWorkValues extends When, Record<Volume, string> {
   fromContainerId?: string;
   intoContainerId?: string;
   outTempC?: string;
+  /** What the guide wrote; no field asks for it. */
+  flushed?: readonly OilFlushed[];
   remark: string;
 }
 
@@ -108,6 +110,7 @@ export function bodyOf<K extends SumpWorkKind>(
   const kept = kind === 'change' && v.jarKept ? { jarKept: true } : {};
   const from = SUMP_WORK[kind].fills && v.fromContainerId ? { fromContainerId: v.fromContainerId } : {};
   const into = kind !== 'topUp' && v.intoContainerId ? { intoContainerId: v.intoContainerId } : {};
+  const flushed = kind === 'change' && v.flushed?.length ? { flushed: v.flushed } : {};
   const remark = v.remark.trim() ? { remark: v.remark.trim() } : {};
-  return { sump: v.sump, ...filled, ...volumesMl, ...kept, ...from, ...into, ...remark } as unknown as EntryBodies[K];
+  return { sump: v.sump, ...filled, ...volumesMl, ...kept, ...from, ...into, ...flushed, ...remark } as unknown as EntryBodies[K];
 }

@@ -136,6 +136,8 @@ export function entryWords(entry: Entry, house: HouseSetUp, { print, zone, now }
           `out of ${house.container[entry.body.fromContainerId]?.name ?? entry.body.fromContainerId}`,
         entry.body.intoContainerId &&
           `into ${house.container[entry.body.intoContainerId]?.name ?? entry.body.intoContainerId}`,
+        entry.body.flushed?.length &&
+          `flushed with ${countOf(entry.body.flushed.length, 'fill')}, ${print.volume(entry.body.flushed.reduce((sum, f) => sum + f.inMl, 0))}`,
         entry.body.remark,
       ]);
     case 'meter': {

@@ -1,4 +1,4 @@
-import { number } from '../ui/number.js';
+import { hours, number } from '../ui/number.js';
 import {
   filterMediaOf,
   type HouseSetUp,
@@ -165,6 +165,7 @@ export const USED_OIL_WORDS: Readonly<Record<NotInto | 'refused', string>> = {
   newOnly: 'This house uses new oil only, and this oil has been in a pump before.',
   notChosen: 'This pump takes new oil only, and this oil has been in a pump before.',
   service: 'Used oil does not go into a pump of this service.',
+  rounds: 'This oil has been round oftener than this pump takes it.',
   otherProduct: 'This pump is kept on another oil, and this one has been in a pump before.',
   refused: 'This used oil is not fit to go back: its page says why.',
 };
@@ -224,6 +225,7 @@ export function transferWords(body: TransferBody, house: HouseSetUp, { print }: 
     body.batch && `batch ${body.batch}`,
     body.noteNumber && `note ${body.noteNumber}`,
     body.estimated && 'not measured',
+    body.throughHours && `ran through in ${hours(body.throughHours)}`,
     body.remark,
   ];
   return parts.filter(Boolean).join(' · ');

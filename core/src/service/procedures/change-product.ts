@@ -44,6 +44,7 @@ export const CHANGE_PRODUCT: Procedure = {
       amount: 'charge',
       label: 'Filled for flushing',
       of: 'volume',
+      goes: 'flushed',
       risks: ['oilIn', 'oilOut', 'drains', 'starts'],
     },
     {

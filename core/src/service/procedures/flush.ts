@@ -59,11 +59,14 @@ export const FLUSH: Procedure = {
     },
     {
       id: 'drainAgain',
-      kind: 'do',
+      kind: 'measure',
       minutes: 14,
       oil: 'out',
       does: ['flush'],
       words: 'Stop, lock, drain it warm.',
+      label: 'Came out of this fill',
+      of: 'volume',
+      goes: 'flushOut',
       risks: ['standsStill', 'oilOut', 'drains', 'drainsWarm', 'hot'],
     },
     {
