@@ -1,11 +1,11 @@
 import type { StoreAnswer } from '@winter-jar/contracts';
-import type { Page } from '@playwright/test';
+import type { Locator, Page } from '@playwright/test';
 import { changeAt } from '@winter-jar/core/testing';
 import { v7 as newId } from 'uuid';
 import { moderateOrWorse } from './axe-findings.js';
 import { begin, guide, say } from './guide.js';
 import { rawIn } from './printed.js';
-import { expect, letPass, noSidewaysScroll, open, test, type ReadYard } from './yard.js';
+import { addRecords, expect, letPass, noSidewaysScroll, open, test, type ReadYard } from './yard.js';
 
 const storeOf = async (yard: ReadYard): Promise<StoreAnswer> =>
   (await (await fetch(`${yard.address}/api/store`)).json()) as StoreAnswer;
@@ -33,18 +33,34 @@ async function drainIntoJar(page: Page, yard: ReadYard, pumpId: string): Promise
   await expect(page.getByText(/out of Can 4 · into Jar 14/)).toBeVisible();
 }
 
-test('a jar goes round: drained, stood, read, poured, filtered, filled again and followed back', async ({
-  page,
-  yard,
-}) => {
+/** How a hand acts there, and gets the jar onto the filter. */
+interface Hand {
+  readonly act: (on: Locator) => Promise<void>;
+  readonly ontoFilter: (page: Page) => Promise<void>;
+}
+
+const shelf = (page: Page, name: RegExp) => page.getByRole('main').getByRole('button', { name });
+
+/** On its picture: dragged from one to the other. */
+async function drag(page: Page): Promise<void> {
+  const from = await shelf(page, /^Jar 14/).boundingBox();
+  const to = await shelf(page, /^Filter 2/).boundingBox();
+  await page.mouse.move((from?.x ?? 0) + 20, (from?.y ?? 0) + 30);
+  await page.mouse.down();
+  await page.mouse.move((to?.x ?? 0) + 10, (to?.y ?? 0) + 20, { steps: 8 });
+  await page.mouse.move((to?.x ?? 0) + 20, (to?.y ?? 0) + 30, { steps: 4 });
+  await page.mouse.up();
+}
+
+/** Drained, stood, read, poured, filtered, filled again and followed back. */
+async function goesRound(page: Page, yard: ReadYard, { act, ontoFilter }: Hand): Promise<void> {
   const before = await containerOf(yard, 'can-4');
   await drainIntoJar(page, yard, 'lf-02');
   expect((await containerOf(yard, 'can-4')).shelf.heldMl).toBeCloseTo(before.shelf.heldMl - 700, 3);
 
   // On the shelf it waits for its time; then it is read, as jars are.
-  await page.getByRole('navigation', { name: 'Pages' }).getByRole('link', { name: 'Oil store' }).click();
-  const shelf = (name: RegExp) => page.getByRole('main').getByRole('button', { name });
-  await shelf(/^Jar 14/).click();
+  await act(page.getByRole('navigation', { name: 'Pages' }).getByRole('link', { name: 'Oil store' }));
+  await act(shelf(page, /^Jar 14/));
   const sheet = page.getByRole('complementary', { name: 'Jar 14' });
   await expect(sheet.getByRole('heading', { level: 2 })).toHaveText(/^Pour from /);
   // An act that must wait is off.
@@ -52,35 +68,29 @@ test('a jar goes round: drained, stood, read, poured, filtered, filled again and
   await letPass(page, yard, 30);
   await open(page, yard, '/store?at=jar-14');
   await expect(sheet.getByRole('heading', { level: 2 })).toHaveText('Read it: it has stood its time');
-  await sheet.getByRole('link', { name: 'Read it' }).press('Enter');
+  await act(sheet.getByRole('link', { name: 'Read it' }));
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(/Read the jar|Look/);
   await page.getByRole('slider', { name: /free water/ }).press('PageUp');
-  await page.getByRole('radio', { name: 'bright', exact: true }).click();
-  await page.getByRole('radio', { name: 'none', exact: true }).first().click();
-  await page.getByRole('button', { name: /^Save/ }).click();
+  await act(page.getByRole('radio', { name: 'bright', exact: true }));
+  await act(page.getByRole('radio', { name: 'none', exact: true }).first());
+  await act(page.getByRole('button', { name: /^Save/ }));
   await expect(page).toHaveURL(/\/store\?at=jar-14$/);
   await expect(sheet.getByRole('heading', { level: 2 })).toHaveText('Pour the clear oil off');
   expect((await yard.pump('lf-02')).state.toRead).toBeNull();
 
-  // Dragged onto the filter: what both become stands there before it is saved.
-  const from = await shelf(/^Jar 14/).boundingBox();
-  const to = await shelf(/^Filter 2/).boundingBox();
-  await page.mouse.move((from?.x ?? 0) + 20, (from?.y ?? 0) + 30);
-  await page.mouse.down();
-  await page.mouse.move((to?.x ?? 0) + 10, (to?.y ?? 0) + 20, { steps: 8 });
-  await page.mouse.move((to?.x ?? 0) + 20, (to?.y ?? 0) + 30, { steps: 4 });
-  await page.mouse.up();
-  await expect(page).toHaveURL(/\/store\/jar-14\/pour\?to=filter-2$/);
+  // Onto the filter: what both become stands there before it is saved.
+  await ontoFilter(page);
+  await expect(page).toHaveURL(/\/store\/jar-14\/pour/);
   const becomes = page.getByRole('region', { name: 'After it' });
   await expect(becomes.getByText(/Linnet 68, once round/).first()).toBeVisible();
   await expect(becomes.getByText(/^About \d+\smL through by /)).toBeVisible();
-  await page.getByRole('button', { name: 'Poured: save it' }).press('Enter');
+  await act(page.getByRole('button', { name: 'Poured: save it' }));
   await expect(page).toHaveURL(/\/store\?at=filter-2$/);
 
-  // The rest to waste, by the keyboard alone.
+  // The rest to waste.
   await open(page, yard, '/store/jar-14/pour?what=all');
   await page.getByLabel('Into').selectOption({ label: 'Drum W' });
-  await page.getByRole('button', { name: 'Poured: save it' }).press('Enter');
+  await act(page.getByRole('button', { name: 'Poured: save it' }));
   await expect(page).toHaveURL(/\/store\?at=drum-w$/);
   expect((await containerOf(yard, 'jar-14')).shelf.group).toBe('empty');
 
@@ -88,17 +98,19 @@ test('a jar goes round: drained, stood, read, poured, filtered, filled again and
   const dripped = (await containerOf(yard, 'filter-2')).shelf.heldMl;
   expect(dripped).toBeGreaterThan(500);
   await open(page, yard, '/store/filter-2/pour?to=bottle-b');
-  await page.getByRole('button', { name: 'Poured: save it' }).click();
+  await page.getByLabel('How long it took to run through').fill('5 h');
+  await act(page.getByRole('button', { name: 'Poured: save it' }));
   await expect(page).toHaveURL(/at=bottle-b$/);
+  expect((await containerOf(yard, 'filter-2')).state.media?.timed).toMatchObject([{ hours: 5 }]);
   await open(page, yard, '/store/can-4/pour?to=bottle-b');
   await page.getByLabel('How much', { exact: true }).fill('300');
   await expect(becomes.getByText(/Linnet 68, .*% new/)).toBeVisible();
-  await page.getByRole('button', { name: 'Poured: save it' }).click();
+  await act(page.getByRole('button', { name: 'Poured: save it' }));
   await expect(page).toHaveURL(/at=bottle-b$/);
   const bottle = page.getByRole('complementary', { name: 'Bottle B' });
-  await bottle.getByRole('link', { name: 'Read it' }).click();
-  await page.getByRole('radio', { name: 'bright', exact: true }).click();
-  await page.getByRole('button', { name: 'Save the reading' }).click();
+  await act(bottle.getByRole('link', { name: 'Read it' }));
+  await act(page.getByRole('radio', { name: 'bright', exact: true }));
+  await act(page.getByRole('button', { name: 'Save the reading' }));
   await expect(bottle.getByRole('heading', { level: 2 })).toHaveText(
     'Fit for reuse, 2nd round, with at least 20 % new',
   );
@@ -109,11 +121,8 @@ test('a jar goes round: drained, stood, read, poured, filtered, filled again and
   const option = source.locator('option', { hasText: 'Bottle B' });
   await source.selectOption((await option.getAttribute('value')) ?? '');
   await page.getByLabel('Came out', { exact: true }).fill('940');
-  await page
-    .getByRole('group', { name: /^Level after/ })
-    .getByRole('radio', { name: 'right', exact: true })
-    .click();
-  await page.getByRole('button', { name: 'Save the oil change' }).click();
+  await act(page.getByRole('group', { name: /^Level after/ }).getByRole('radio', { name: 'right', exact: true }));
+  await act(page.getByRole('button', { name: 'Save the oil change' }));
   await expect(page).toHaveURL(/\/pumps\/lf-03$/);
   await expect(page.getByText(/times round on average, at most \d, \d+\s% of it new/)).toBeVisible();
   const inPump = (await storeOf(yard)).sumps.find((s) => s.pumpId === 'lf-03');
@@ -123,10 +132,24 @@ test('a jar goes round: drained, stood, read, poured, filtered, filled again and
   await expect(page.getByRole('main').getByRole('listitem').filter({ hasText: 'LF-02' }).first()).toBeVisible();
   await noSidewaysScroll(page);
   expect([...(await moderateOrWorse(page)), ...(await rawIn(page))]).toEqual([]);
+}
+
+test('a jar goes round, by keyboard and mouse', async ({ page, yard }) => {
+  await goesRound(page, yard, { act: (on) => on.press('Enter'), ontoFilter: drag });
 });
 
 test.describe('on a phone', () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
+
+  test('a jar goes round, by touch', async ({ page, yard }) => {
+    await goesRound(page, yard, {
+      act: (on) => on.tap(),
+      ontoFilter: async () => {
+        await page.getByRole('link', { name: 'Pour the clear oil off' }).tap();
+        await page.getByLabel('Into').selectOption({ label: 'Filter 2' });
+      },
+    });
+  });
 
   test('a stocktake with its difference, a collection with its note, and undone', async ({ page, yard }) => {
     await open(page, yard, '/store?at=can-4');
@@ -181,11 +204,8 @@ test('more than is there, and oil of another product, are asked before they are 
 });
 
 test('a house of new oil only sees nothing of reuse, and is asked nothing about it', async ({ page, yard }) => {
-  await open(page, yard, '/set-up/houseRules/house');
-  await page.getByRole('radio', { name: 'new oil only' }).click();
-  await page.getByRole('button', { name: 'Change from now' }).click();
-  await page.getByRole('button', { name: /^Save the change/ }).click();
-  await expect(page.getByText(/saved/i).first()).toBeVisible();
+  const { houseRules } = (await yard.pump('lf-01')).setUp.house;
+  await addRecords(yard, 'houseRules', { house: { ...houseRules.house, reuseSchool: 'newOnly' } });
   await open(page, yard, '/store?at=jar-19');
   const said = page.getByRole('complementary');
   await expect(said.getByRole('link', { name: 'To waste' })).toBeVisible();
