@@ -74,7 +74,7 @@ export class StoreService {
         reuses: reuses(house.houseRules[HOUSE_RULES_ID]),
         containers,
         sumps: sumps.filter(({ pumpId }) => house.pump[pumpId]),
-        stock: stockOf(containers),
+        stock: stockOf(containers, house.oilProduct),
         settlingFactor: factor,
       };
     });
@@ -173,11 +173,13 @@ function sumpOf(subjectId: string, { parts }: AccountState, house: HouseSetUp): 
 }
 
 /** Oil by product over the shelf; what is mixed counts by its main product. */
-function stockOf(containers: readonly StoreContainer[]): StockLine[] {
+function stockOf(containers: readonly StoreContainer[], products: HouseSetUp['oilProduct']): StockLine[] {
   const lines = new Map<string, { -readonly [F in keyof StockLine]: StockLine[F] }>();
   for (const { state, shelf } of containers) {
-    const productId = shelf.blend.productIds[0];
-    const held = totalUL(state.media?.held ?? []) / 1000;
+    const soaked = state.media?.held ?? [];
+    const held = totalUL(soaked) / 1000;
+    // What a filter that has run through still holds is locked up in it.
+    const productId = shelf.blend.productIds[0] ?? blendOf({ parts: soaked, products }).productIds[0];
     if (productId === undefined) continue;
     const line = lines.get(productId) ?? {
       productId,

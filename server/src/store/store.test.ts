@@ -95,6 +95,17 @@ test('bought, filled and drained: the shelf, the stock and the pump agree', asyn
   expect(journal.lines.map(({ entry }) => entry.kind)).toEqual(['change']);
 });
 
+test('what a filter that has run through still holds is locked up in it', async () => {
+  await write(
+    buy(1, 'can', 2000),
+    ofStore(2, 'mediaChange', 'bottle', { mediaId: 'paper-gravity', holdUpMl: 180 }),
+    ofStore(3, 'transfer', 'can', { fromId: 'can', toId: 'bottle', oilMl: 500 }),
+    ofStore(40, 'transfer', 'bottle', { fromId: 'bottle', toId: 'can', oilMl: 320, throughHours: 30 }),
+  );
+  expect((await shelf()).stock).toMatchObject([{ productId: 'oil-a', newMl: 1820, inFiltersMl: 180 }]);
+  expect((await one('bottle')).state.media?.timed).toMatchObject([{ pouredUL: 500_000, hours: 30 }]);
+});
+
 test('what ran in the pump stays with its oil: solvent bars it, and it says what', async () => {
   await write(changeAt(1), runAt(10, 20, 'co-infusion'), drawn(40, { fromContainerId: null }));
   const { facts, shelf: jar } = await one('jar');

@@ -33,7 +33,7 @@ function Media({ one, store, house, words }: StoreProps & { one: StoreContainer 
     ...Object.entries(house.filterMedia).map(([value, m]) => ({ value, words: m.name, group: 'Your own' })),
     ...Object.entries(FILTER_MEDIA).map(([value, m]) => ({
       value,
-      words: `${m.name} (${MEDIA_KIND_WORDS[m.kind]})`,
+      words: m.name.toLowerCase() === MEDIA_KIND_WORDS[m.kind] ? m.name : `${m.name} (${MEDIA_KIND_WORDS[m.kind]})`,
       group: 'Common',
     })),
   ];

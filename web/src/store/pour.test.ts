@@ -56,3 +56,31 @@ test('both containers as they will stand, before anything is saved', () => {
   const spilt = afterPour({ body: { fromId: 'jar', outside: 'spill', oilMl: 10 }, store, house, nowMs: NOW });
   expect([spilt.from?.shelf.heldMl, spilt.to]).toEqual([339.04, null]);
 });
+
+test('the colour of what meets: by volume, known where both are; a spill has none', () => {
+  const oil = {
+    name: 'A',
+    grade: 'VG 68',
+    base: 'mineral',
+    waterBehaviour: 'demulsifying',
+    freshColour: 1,
+    densityKgM3: 870,
+  };
+  const known = { ...house, oilProduct: { a: oil } } as unknown as HouseSetUp;
+  const read = (id: string, colour: number | null, ml: number): StoreContainer => {
+    const one = made(id, [part('oil', ml)]);
+    const { reading } = one.state;
+    return { ...one, state: { ...one.state, reading: reading && { ...reading, colour } } };
+  };
+  const containers = [read('dark', 4, 500), read('pale', 4, 500), read('unread', null, 500), made('empty', []), CAN];
+  const store = { now: new Date(NOW).toISOString(), reuses: true, sumps: [], stock: [], settlingFactor: 1, containers };
+  const colour = (fromId: string, toId: string) =>
+    afterPour({ body: { fromId, toId, oilMl: 500 }, store, house: known, nowMs: NOW }).to?.colour;
+  expect([colour('dark', 'pale'), colour('dark', 'empty'), colour('dark', 'unread')]).toEqual([4, 4, null]);
+  // Half a litre in nine of new oil tints it a little.
+  expect(colour('dark', 'can')).toBeGreaterThanOrEqual(1);
+  expect(colour('dark', 'can')).toBeLessThanOrEqual(1.5);
+  expect(
+    afterPour({ body: { fromId: 'dark', outside: 'spill', oilMl: 9 }, store, house: known, nowMs: NOW }).to,
+  ).toBeNull();
+});

@@ -134,8 +134,9 @@ export function afterPour(input: { body: TransferBody; store: StoreAnswer; house
     // What is poured in meets the filter as it stands now.
     const now = store.containers.find((c) => c.id === id)?.state ?? state;
     const productId = shelf.blend.productIds[0] ?? null;
-    const filter = filterAsItStands({ container, state: now, productId, house, ml: body.oilMl });
-    return { shelf, state, filter, colour: id === body.toId ? poured : (state.reading?.colour ?? null) };
+    const isTo = id === body.toId;
+    const filter = isTo ? filterAsItStands({ container, state: now, productId, house, ml: body.oilMl }) : null;
+    return { shelf, state, filter, colour: isTo ? poured : (state.reading?.colour ?? null) };
   };
   return { from: of(body.fromId), to: of(body.toId) };
 }
