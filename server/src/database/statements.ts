@@ -192,6 +192,16 @@ export function writingStatements(db: Sqlite) {
     anyContainer: db.prepare<[], { seq: number }>(
       `SELECT "seq" FROM subject_entry WHERE "subjectType" = 'container' LIMIT 1`,
     ),
+    /** The next turn of what is folded together: whatever moves oil, from a place in the journal's order on. */
+    storeEntriesFrom: db.prepare<
+      { happenedAt: string; recordedAt: string; entryId: string; limit: number },
+      { content: string }
+    >(
+      `SELECT ${CONTENT} AS "content" FROM
+         (SELECT DISTINCT "seq", "happenedAt", "recordedAt", "entryId" FROM subject_entry WHERE "subjectType" IN ('container', 'sump')
+          AND ("happenedAt", "recordedAt", "entryId") >= (@happenedAt, @recordedAt, @entryId) ORDER BY 2, 3, 4 LIMIT @limit) s
+       CROSS JOIN counted_entry c ON c."seq" = s."seq" CROSS JOIN journal_entry j ON j."seq" = s."seq" ORDER BY ${IN_ORDER}`,
+    ),
     /** Where an import has come to, for each subject. */
     saveLag: db.prepare<SubjectKeyRow>(
       `INSERT INTO lagging_subject ("subjectType", "subjectId", "happenedAt", "recordedAt", "entryId")

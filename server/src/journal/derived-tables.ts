@@ -23,7 +23,7 @@ import { KeptStates } from './kept-states.js';
 import type { SetUpStore } from './set-up-store.js';
 import { BEFORE_ALL, Touched, type TouchedSubject } from './touched.js';
 
-/** Entries of one subject that a turn folds at most. */
+/** Entries that a turn folds at most: of one subject, or of those that are tied. */
 const FOLDED_PER_TURN = 400;
 const parse = <T>(text: string): T => JSON.parse(text) as T;
 const named = ({ type, id }: SubjectRef) => ({ subjectType: type, subjectId: id });
@@ -150,7 +150,9 @@ export class DerivedTables {
   private isTied(projection: Projection, lag: SubjectKeyRow): boolean {
     // A house without a shelf has nothing that ties.
     if (!this.sql.anyContainer.get()) return false;
-    for (const { content } of this.sql.countedFrom.iterate(lag))
+    const subject = subjectIn(lag);
+    const { last } = this.keptBefore(projection, subject, keyIn(lag));
+    for (const { content } of this.sql.countedFrom.iterate(at(subject, last ?? BEFORE_ALL)))
       if (subjectsIn(projection, parse<Entry>(content)).length > 1) return true;
     return false;
   }
@@ -243,15 +245,63 @@ export class DerivedTables {
     return { folded: entries.length, caughtUp: [subject] };
   }
 
-  /** In one turn: subjects that are tied to one another cannot stand at different places. */
+  /** Subjects that are tied to one another cannot stand at different places: those that lag from one place go on to the next. */
   private catchUpTogether(projection: Projection) {
     const lagging = projection.types.flatMap((type) => this.sql.laggingOfType.all(type));
+    if (this.goOnTogether(projection, lagging)) return { folded: FOLDED_PER_TURN, caughtUp: [] };
     for (const lag of lagging) this.sql.deleteLag.run(named(subjectIn(lag)));
     this.foldTogether(
       projection,
       lagging.map((lag) => ({ subject: subjectIn(lag), key: keyIn(lag) })),
     );
     return { folded: lagging.length, caughtUp: lagging.map(subjectIn) };
+  }
+
+  /**
+   * One turn of those that lag the farthest back, all from the same place.
+   * @returns false where a turn does not do: little is left, or they are tied to others
+   */
+  private goOnTogether(projection: Projection, lagging: readonly SubjectKeyRow[]): boolean {
+    const sorted = lagging.toSorted((a, b) => compareOrder(keyIn(a), keyIn(b)));
+    const [farthest] = sorted;
+    if (!farthest) return false;
+    const place = keyIn(farthest);
+    const abreast = sorted.filter((lag) => compareOrder(keyIn(lag), place) === 0);
+    const later = sorted[abreast.length];
+    const limit = FOLDED_PER_TURN + 1;
+    const { happenedAt, recordedAt, entryId } = farthest;
+    const rows = this.sql.storeEntriesFrom.all({ happenedAt, recordedAt, entryId, limit });
+    const entries = rows.map(({ content }) => parse<Entry>(content));
+    const taken = entries.slice(0, FOLDED_PER_TURN).filter((entry) => !later || compareOrder(entry, keyIn(later)) < 0);
+    const next = entries[taken.length] ?? (later && keyIn(later));
+    if (!next) return false;
+    const before = new Map<string, Folded>();
+    for (const lag of abreast) {
+      const subject = subjectIn(lag);
+      const state = this.keptBefore(projection, subject, place);
+      const [first] = this.sql.countedNext.all({ ...at(subject, state.last ?? BEFORE_ALL), limit: 1 });
+      // It was kept earlier than that: what lies between may tie it to others.
+      if (first && compareOrder(parse<Entry>(first.content), place) < 0) return false;
+      before.set(subjectKey(subject), state);
+    }
+    const isAbreast = (subject: SubjectRef) => before.has(subjectKey(subject));
+    const theirs = taken.filter((entry) => subjectsIn(projection, entry).some(isAbreast));
+    if (!theirs.every((entry) => subjectsIn(projection, entry).every(isAbreast))) return false;
+    const { states, checkpoints } = refold({ projection, from: before, entries: theirs, book: this.store.book });
+    for (const lag of abreast) {
+      const subject = subjectIn(lag);
+      const was = before.get(subjectKey(subject));
+      if (was) this.forgetCheckpointsAfter(subject, was);
+      this.sql.saveLag.run(at(subject, next));
+    }
+    for (const checkpoint of checkpoints) this.saveCheckpoint(checkpoint);
+    for (const lag of abreast) {
+      const subject = subjectIn(lag);
+      const state = states.get(subjectKey(subject));
+      if (state?.last && state !== before.get(subjectKey(subject)))
+        this.saveCheckpoint({ subject, key: state.last, endedPeriod: null, state });
+    }
+    return true;
   }
 
   private foldOn(projection: Projection, subject: SubjectRef, from: Folded, entries: readonly Entry[]): Folded {

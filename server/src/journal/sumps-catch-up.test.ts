@@ -2,6 +2,7 @@ import type { Entry, SetUpVersion } from '@winter-jar/core';
 import { at, changeAt, entryAt, runAt } from '@winter-jar/core/testing';
 import { openHouse, rebuiltStates, type TestHouse } from '../testing/test-house.js';
 import { SERVER } from './actor.js';
+import { contentHash } from './content-hash.js';
 
 let house: TestHouse;
 beforeEach(async () => {
@@ -25,6 +26,24 @@ const catchUp = (): number => {
   return turns;
 };
 
+const putCans = (...ids: string[]): void => {
+  const cans = ids.map((subjectId, i) => ({
+    ...{ id: `90000000-0000-4000-8000-${String(i).padStart(12, '0')}`, kind: 'container', subjectId },
+    ...{ validFrom: at(0), recordedAt: at(0) },
+    body: { name: subjectId, vessel: 'can', holdsMl: 20_000_000, siteId: 'site' },
+  }));
+  expect(house.writer.writeSetUp(SERVER, cans as SetUpVersion[])).toEqual([]);
+};
+const pour = (hours: number, fromId: string | null, toId: string, oilMl: number) =>
+  ({
+    ...entryAt(hours, 'transfer', {
+      ...(fromId ? { fromId } : { outside: 'bought' as const, productId: 'oil-a' }),
+      ...{ toId, oilMl },
+    }),
+    subjects: [{ type: 'container', id: fromId ?? toId }],
+    acknowledged: ['moreThanThere'],
+  }) as Entry;
+
 test('sumps that nothing ties catch up each by itself, in turns, to the states of a rebuild', () => {
   const changes = Array.from({ length: 900 }, (_, i) => changeAt(1 + 3 * i));
   house.write(...changes, runAt(2, 0.5), entryAt(2000, 'topUp', { sump: 'oil', productId: 'oil-a', addedMl: 20 }));
@@ -35,12 +54,7 @@ test('sumps that nothing ties catch up each by itself, in turns, to the states o
 });
 
 test('those that the shelf ties catch up together, and what is written meanwhile is folded in', () => {
-  const can = {
-    ...{ id: '90000000-0000-4000-8000-000000000000', kind: 'container', subjectId: 'can' },
-    ...{ validFrom: at(0), recordedAt: at(0) },
-    body: { name: 'can', vessel: 'can', holdsMl: 20_000, siteId: 'site' },
-  } as SetUpVersion;
-  expect(house.writer.writeSetUp(SERVER, [can])).toEqual([]);
+  putCans('can');
   const from = (hours: number, pumpId: string) =>
     entryAt(
       hours,
@@ -48,13 +62,58 @@ test('those that the shelf ties catch up together, and what is written meanwhile
       { sump: pumpId === 'p1' ? 'oil' : 'gearA', productId: 'oil-a', inMl: 300, fromContainerId: 'can' },
       { pumpId },
     );
-  const bought = {
-    ...entryAt(1, 'transfer', { toId: 'can', outside: 'bought', productId: 'oil-a', oilMl: 9000 }),
-    subjects: [{ type: 'container', id: 'can' }],
-  } as Entry;
+  const bought = pour(1, null, 'can', 9000);
   expect(house.write(bought, from(5, 'p1'), from(6, 'b1'))).toEqual(['written', 'written', 'written']);
   sumpsLag();
   expect(house.write(from(7, 'p1'))).toEqual(['written']);
   catchUp();
   expect(house.everyState()).toEqual(rebuiltStates(house));
+});
+
+test('one movement that came in bulk is folded with both ends, not each alone', () => {
+  putCans('can', 'jar');
+  expect(house.write(pour(1, null, 'can', 9000))).toEqual(['written']);
+  const entry = pour(2, 'can', 'jar', 500);
+  const staged = { entry, contentHash: contentHash(entry), content: JSON.stringify(entry) };
+  const { bulk } = house.writer;
+  bulk.open('an import');
+  expect(bulk.write(SERVER, 'an import', [staged])).toEqual([{ status: 'written' }]);
+  bulk.close('an import');
+  catchUp();
+  expect(house.everyState()).toEqual(rebuiltStates(house));
+});
+
+describe('a shelf of many movements catches up in turns', () => {
+  /** 1,000 among three cans; a fourth stands by itself. */
+  const movements = () => [
+    pour(1, null, 'a', 90_000),
+    ...Array.from({ length: 999 }, (_, i) => pour(2 + i, 'abc'[i % 3] ?? 'a', 'bca'[i % 3] ?? 'b', 1 + (i % 50))),
+  ];
+  const begin = () => {
+    putCans('a', 'b', 'c', 'new');
+    const all = movements();
+    for (let i = 0; i < all.length; i += 100) house.write(...all.slice(i, i + 100));
+    sumpsLag();
+  };
+
+  test('to the states of a rebuild', () => {
+    begin();
+    // 400, 400, and the rest at once.
+    expect(catchUp()).toBe(3);
+    expect(house.everyState()).toEqual(rebuiltStates(house));
+  });
+
+  test.each<[string, () => Entry]>([
+    ['something new', () => pour(1100, 'b', 'c', 20)],
+    ['something that ties another to them', () => pour(1100, 'a', 'new', 20)],
+    ['something that ties another to them where they have not come yet', () => pour(700.5, 'a', 'new', 20)],
+    ['something that they have passed already', () => pour(100.5, 'c', 'a', 20)],
+    ['what another gave them where they have passed already', () => pour(100.5, 'new', 'a', 20)],
+  ])('written between two turns: %s', (_, entry) => {
+    begin();
+    expect(house.writer.bulk.catchUp()).not.toBeNull();
+    expect(house.write(entry())).toEqual(['written']);
+    catchUp();
+    expect(house.everyState()).toEqual(rebuiltStates(house));
+  });
 });
