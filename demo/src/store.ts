@@ -92,7 +92,7 @@ const HISTORY: readonly AnySaid[] = [
   read(300, 'jar-14', { oilMl: 858, hazyMl: 10, clarity: 'hazy', colour: 2, smell: 'none', ...FIRST }),
   poured(299, 'jar-14', 'filter-2', 840),
   poured(298, 'jar-14', 'drum-w', 18, FIRST),
-  poured(285, 'filter-2', 'bottle-b', 840),
+  poured(285, 'filter-2', 'bottle-b', 840, { throughHours: 12.5 }),
   read(260, 'bottle-b', { oilMl: 1510, clarity: 'bright', colour: 2, smell: 'none' }),
   read(240, 'bottle-b', { oilMl: 505, clarity: 'bright', colour: 2, smell: 'none' }),
   // Half way: it stood, was read, and is to be poured off.

@@ -21,6 +21,7 @@ export const CHANGE_LOG: EntryLog<'change'> = {
       'from_container',
       'into_container',
       'out_temp_c',
+      'flushed_ml',
       ...SHARED_COLUMNS.last,
     ],
     required: ['pump', 'changed', 'product', 'in_ml'],
@@ -38,11 +39,13 @@ export const CHANGE_LOG: EntryLog<'change'> = {
     'body.fromContainerId': 'from_container',
     'body.intoContainerId': 'into_container',
     'body.outTempC': 'out_temp_c',
+    'body.flushed.0.inMl': 'flushed_ml',
   },
   tellsApart: ['sump', 'productId', 'inMl'],
   readBody(cells, house) {
     const outMl = cells.number('out_ml', VOLUME);
     const outTempC = cells.number('out_temp_c', 'a temperature in °C, such as 45');
+    const flushedMl = cells.number('flushed_ml', VOLUME);
     const container = (column: string) => {
       const said = cells.text(column);
       return said ? cells.known(column, said, house.container, 'a container') : null;
@@ -59,6 +62,7 @@ export const CHANGE_LOG: EntryLog<'change'> = {
       ...(from ? { fromContainerId: from } : {}),
       ...(into ? { intoContainerId: into } : {}),
       ...(outTempC === null ? {} : { outTempC }),
+      ...(flushedMl === null ? {} : { flushed: [{ inMl: flushedMl }] }),
     };
   },
   write({ body }) {
@@ -73,6 +77,8 @@ export const CHANGE_LOG: EntryLog<'change'> = {
       from_container: body.fromContainerId,
       into_container: body.intoContainerId,
       out_temp_c: body.outTempC,
+      // All fills together: where each came from and went stands in everything as lines.
+      flushed_ml: body.flushed?.length ? body.flushed.reduce((sum, f) => sum + f.inMl, 0) : null,
     };
   },
 };
