@@ -47,6 +47,7 @@ test('movements that were exported give equal states where they are imported', a
       sludgeMl: 1,
       tempC: 45,
       estimated: true,
+      throughHours: 5.5,
     }),
     pour(3, { fromId: 'jar', outside: 'carrier', oilMl: 100, carrier: 'Saltway', noteNumber: '7' }),
   ];
@@ -85,7 +86,7 @@ test.each([
 
 test('which containers a change drew from and was caught in goes out and comes in with it', async () => {
   const body = {
-    ...{ sump: 'oil' as const, productId: 'oil-a', outMl: 650, inMl: 700, outTempC: 55 },
+    ...{ sump: 'oil' as const, productId: 'oil-a', outMl: 650, inMl: 700, outTempC: 55, flushed: [{ inMl: 500 }] },
     ...{ fromContainerId: 'can', intoContainerId: 'jar' },
   };
   const look = entryAt(40, 'look', {
