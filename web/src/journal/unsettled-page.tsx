@@ -43,7 +43,9 @@ export function UnsettledPage() {
         <h1 className="text-[26px]">To settle</h1>
       </div>
       {data.lines.length === 0 ? (
-        <Empty inside title="Nothing to settle">Everything that was written counts.</Empty>
+        <Empty inside title="Nothing to settle">
+          Everything that was written counts.
+        </Empty>
       ) : (
         <p className="mt-1 text-[15px]">
           These corrections came before the entry that they correct. They are kept, and no verdict takes them in until

@@ -134,7 +134,9 @@ function Records({ kind, house }: { kind: SetUpKind; house: HouseSetUp }) {
         (kind === 'material' ? (
           <NoMaterials />
         ) : (
-          <Empty inside title={`No ${words.many.toLowerCase()} yet`}>{words.about}</Empty>
+          <Empty inside title={`No ${words.many.toLowerCase()} yet`}>
+            {words.about}
+          </Empty>
         ))}
       <ul className="mt-4">
         {shown.map((id) => (

@@ -112,5 +112,14 @@ export function bodyOf<K extends SumpWorkKind>(
   const into = kind !== 'topUp' && v.intoContainerId ? { intoContainerId: v.intoContainerId } : {};
   const flushed = kind === 'change' && v.flushed?.length ? { flushed: v.flushed } : {};
   const remark = v.remark.trim() ? { remark: v.remark.trim() } : {};
-  return { sump: v.sump, ...filled, ...volumesMl, ...kept, ...from, ...into, ...flushed, ...remark } as unknown as EntryBodies[K];
+  return {
+    sump: v.sump,
+    ...filled,
+    ...volumesMl,
+    ...kept,
+    ...from,
+    ...into,
+    ...flushed,
+    ...remark,
+  } as unknown as EntryBodies[K];
 }
