@@ -114,6 +114,16 @@ export interface StoreCostAnswer {
   readonly runs: number;
   readonly account: OilAccount;
   readonly cost: CostOfSchools;
-  readonly pumps: readonly { readonly pumpId: string; readonly account: OilAccount; readonly runs: number }[];
+  readonly pumps: readonly {
+    readonly pumpId: string;
+    readonly account: OilAccount;
+    readonly runs: number;
+    readonly cost: CostOfSchools;
+  }[];
+  readonly products: readonly {
+    readonly productId: string;
+    readonly account: OilAccount;
+    readonly cost: CostOfSchools;
+  }[];
   readonly lasts: readonly StockLasts[];
 }

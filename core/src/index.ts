@@ -613,6 +613,7 @@ export {
   wholeUL,
   type CostOfSchools,
   costOfSchools,
+  costOfShare,
   HANDLING,
   type OilAccount,
   oilAccount,

@@ -39,6 +39,7 @@ export { mlOf, OIL_EXPANSION_PER_K, volumeAt20uL, wholeUL } from './volume-at-20
 export {
   type CostOfSchools,
   costOfSchools,
+  costOfShare,
   HANDLING,
   type OilAccount,
   oilAccount,

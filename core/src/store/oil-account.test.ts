@@ -1,4 +1,4 @@
-import { costOfSchools, oilAccount } from './oil-account.js';
+import { costOfSchools, costOfShare, oilAccount } from './oil-account.js';
 import type { Move } from './ledger.js';
 import type { Part } from './part.js';
 
@@ -54,6 +54,31 @@ test('what both schools cost, side by side', () => {
   expect(found.actual).toMatchObject({ newL: 1.2, minutes: 22 });
   expect(found.actual.wasteL).toBeCloseTo(0.6, 9);
   expect(found.other.money).toBeCloseTo(22.8, 9);
+});
+
+/**
+ * Pump p kept all 900 mL of what was kept, so the whole work on the shelf is its: 12 + 6 + 22 + 0.1 L of waste · 2 = 40.2; new oil only
+ * 2 L · 10 + 0.9 L · 2 = 21.8. Pump q let half a litre into waste: 1. Together they are the whole.
+ */
+test('what each pump costs is its oil and its share of the shelf, and the shares make up the whole', () => {
+  const shelf = { reads: 2, mediaMoney: 6, mediaPerL: 1, newPercent: 20, runs: 5 };
+  const prices = { oilPerL: 10, hour: 60, wastePerL: 2 };
+  const of = (pumpId: string) => oilAccount({ moves: MOVES, ...span, isWaste: (id) => id === 'drum', pumpId });
+  const [p, q] = ['p', 'q'].map((id) => costOfShare({ ...shelf, prices, of: of(id), whole: account }));
+  expect(p?.actual.money).toBeCloseTo(40.2, 9);
+  expect(p?.actual.perRun).toBeCloseTo(8.04, 9);
+  expect(p?.other.money).toBeCloseTo(21.8, 9);
+  expect([p?.otherSchool, q?.otherSchool]).toEqual(['newOnly', 'newOnly']);
+  expect(q?.actual.money).toBeCloseTo(1, 9);
+  expect(q?.other.money).toBeCloseTo(1, 9);
+});
+
+test('of one product alone', () => {
+  const other: Move = { ...move('container:can-b', 'sump:r/oil', { ...part(300, 0), productId: 'b' }) };
+  const one = (productId: string) =>
+    oilAccount({ moves: [...MOVES, other], ...span, isWaste: (id) => id === 'drum', productId });
+  expect(one('a')).toEqual(account);
+  expect(one('b')).toMatchObject({ newUL: 300_000, usedUL: 0, fills: 1, pours: 0 });
 });
 
 /** A house of new oil: 10 L in, 9 out. Reuse: 6.75 L back, 3.25 new, 2.25 waste, 5 · 18 min, 0.5 a litre for media. */

@@ -32,7 +32,7 @@ const isContainer = (place: string): boolean => place.startsWith('container:');
 /**
  * Adds up the movements of a span.
  * @param input.isWaste whether a container is one for waste
- * @param input.pumpId of one pump alone
+ * @param input.pumpId of one pump alone @param input.productId of one product alone
  */
 export function oilAccount(input: {
   moves: readonly Move[];
@@ -40,15 +40,17 @@ export function oilAccount(input: {
   until: string;
   isWaste: (containerId: string) => boolean;
   pumpId?: string;
+  productId?: string;
 }): OilAccount {
-  const { moves, from, until, isWaste, pumpId } = input;
+  const { moves, from, until, isWaste, pumpId, productId } = input;
   const sum: { -readonly [F in keyof OilAccount]: number } = { ...EMPTY };
   const waste = (place: string) => isContainer(place) && isWaste(place.slice('container:'.length));
   const fills = new Set<string>();
   const pours = new Set<string>();
   for (const move of moves) {
     if (move.at < from || move.at >= until || move.from === 'shortage') continue;
-    const oil = move.parts.filter((p) => p.phase === 'oil');
+    const oil = move.parts.filter((p) => p.phase === 'oil' && (productId === undefined || p.productId === productId));
+    if (productId !== undefined && oil.length === 0) continue;
     const uL = oil.reduce((total, p) => total + p.uL, 0);
     const { from: out, to: into, entryId } = move;
     if (pumpId !== undefined && !out.startsWith(`sump:${pumpId}/`) && !into.startsWith(`sump:${pumpId}/`)) continue;
@@ -112,6 +114,7 @@ export interface CostOfSchools {
  * Cost of the oil = new oil + media + hands + disposal, as it was and as the other school would have had it on the same fills and
  * drains. What was recovered is oil that need not be bought.
  * @param input.reads readings of what stood on the shelf @param input.mediaMoney spent on media in the span
+ * @param input.reuses what the house does; missing: as its fills show
  * @param input.mediaPerL what media costs for a litre that goes through, for the school that does not filter yet
  */
 export function costOfSchools(input: {
@@ -122,13 +125,14 @@ export function costOfSchools(input: {
   runs: number;
   prices: StorePrices;
   newPercent: number;
+  reuses?: boolean;
 }): CostOfSchools {
   const { account, reads, mediaMoney, mediaPerL, runs, prices, newPercent } = input;
   const L = (uL: number) => uL / 1e6;
   const filledL = L(account.newUL + account.usedUL);
   const drainedL = L(account.keptUL + account.wastedUL + account.unsaidUL);
   const wasteL = L(account.wastedUL + account.unsaidUL + account.toWasteUL + account.mediaUL);
-  const reused = account.usedUL > 0;
+  const reused = input.reuses ?? account.usedUL > 0;
   const cost = (c: { newL: number; wasteL: number; minutes: number; media: number }): OilCost => {
     const known = prices.oilPerL !== null && prices.hour !== null;
     const money = known
@@ -164,4 +168,23 @@ export function costOfSchools(input: {
     }),
     otherSchool: 'reuse',
   };
+}
+
+/**
+ * What one pump or product costs: its own oil, and of the work on the shelf (pours, readings, media, what went to waste there) the
+ * share that it gave of all that was kept. The shares of all make up the whole.
+ * @param input.of its own account @param input.whole of the house in the same span
+ */
+export function costOfShare(
+  input: Omit<Parameters<typeof costOfSchools>[0], 'account'> & { of: OilAccount; whole: OilAccount },
+): CostOfSchools {
+  const { of, whole, reads, mediaMoney } = input;
+  const share = whole.keptUL > 0 ? of.keptUL / whole.keptUL : whole.fills > 0 ? of.fills / whole.fills : 0;
+  return costOfSchools({
+    ...input,
+    account: { ...of, pours: whole.pours * share, toWasteUL: whole.toWasteUL * share, mediaUL: whole.mediaUL * share },
+    reads: reads * share,
+    mediaMoney: mediaMoney * share,
+    reuses: whole.usedUL > 0,
+  });
 }

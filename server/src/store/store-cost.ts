@@ -1,6 +1,7 @@
 import type { StockLasts, StoreCostAnswer } from '@winter-jar/contracts';
 import {
   costOfSchools,
+  costOfShare,
   coversDays,
   FILTER_MEDIA,
   HOUSE_RULES_ID,
@@ -47,27 +48,32 @@ function costOf({ sql }: JobTools, { now, days }: { readonly now: string; readon
   const within = entries.filter((e) => e.happenedAt >= from && e.happenedAt < now);
   const rules = house.houseRules[HOUSE_RULES_ID];
   const paper = FILTER_MEDIA['paper-gravity'];
-  const cost = costOfSchools({
-    account,
+  const shelf = {
     reads: within.filter((e) => e.kind === 'stocktake' || e.kind === 'look').length,
     mediaMoney: within.reduce((sum, e) => sum + (e.kind === 'mediaChange' ? (e.body.price ?? 0) : 0), 0),
     mediaPerL: mediaPrice(house) / paper.lifeL,
-    runs,
-    prices: {
-      oilPerL: pricePerL(moves, house, from),
-      hour: rules?.hourPrice ?? null,
-      wastePerL: rules?.wastePricePerL ?? null,
-    },
     newPercent: rules?.reuseNewPercent ?? REUSE_DEFAULTS.newPercent,
+  };
+  const pricesOf = (filled: readonly Move[]) => ({
+    oilPerL: pricePerL(filled, house, from),
+    hour: rules?.hourPrice ?? null,
+    wastePerL: rules?.wastePricePerL ?? null,
   });
-  const pumps = Object.keys(house.pump)
-    .map((pumpId) => ({
-      pumpId,
-      account: oilAccount({ ...span, pumpId }),
-      runs: ran.find((r) => r.pumpId === pumpId)?.runs ?? 0,
-    }))
-    .filter((p) => p.account.fills > 0);
-  return { from, until: now, runs, account, cost, pumps, lasts: lastsOf(moves, states, house, now) };
+  const cost = costOfSchools({ ...shelf, account, runs, prices: pricesOf(moves) });
+  const pumps = Object.keys(house.pump).flatMap((pumpId) => {
+    const of = oilAccount({ ...span, pumpId });
+    if (of.fills === 0) return [];
+    const own = ran.find((r) => r.pumpId === pumpId)?.runs ?? 0;
+    const prices = pricesOf(moves.filter(({ to }) => to.startsWith(`sump:${pumpId}/`)));
+    return [{ pumpId, account: of, runs: own, cost: costOfShare({ ...shelf, of, whole: account, runs: own, prices }) }];
+  });
+  const products = Object.keys(house.oilProduct).flatMap((productId) => {
+    const of = oilAccount({ ...span, productId });
+    if (of.fills === 0) return [];
+    const prices = { ...pricesOf([]), oilPerL: house.oilProduct[productId]?.pricePerL ?? null };
+    return [{ productId, account: of, cost: costOfShare({ ...shelf, of, whole: account, runs: 0, prices }) }];
+  });
+  return { from, until: now, runs, account, cost, pumps, products, lasts: lastsOf(moves, states, house, now) };
 }
 
 /** Of the house's own media the cheapest; nothing where no price is known. */

@@ -5565,6 +5565,12 @@ export type StoreCostAnswer = {
     pumpId: string;
     account: OilAccount;
     runs: number;
+    cost: CostOfSchools;
+  }[];
+  products: readonly {
+    productId: string;
+    account: OilAccount;
+    cost: CostOfSchools;
   }[];
   lasts: readonly StockLasts[];
 };

@@ -1,5 +1,5 @@
 import type { StockLasts, StoreCostAnswer } from '@winter-jar/contracts';
-import type { OilCost } from '@winter-jar/core';
+import type { CostOfSchools, OilCost } from '@winter-jar/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useStoreCostQuery } from '../api/house-api.js';
@@ -35,7 +35,7 @@ export function WhereItGoes(props: StoreProps) {
 }
 
 function Told({ cost: answer, house, words, store }: StoreProps & { cost: StoreCostAnswer }) {
-  const { account, cost, runs, lasts, pumps } = answer;
+  const { account, cost, runs, lasts, pumps, products } = answer;
   const { print } = words;
   const [ref, width] = useWidth<HTMLDivElement>(358);
   const reuses = cost.otherSchool === 'newOnly';
@@ -79,6 +79,20 @@ function Told({ cost: answer, house, words, store }: StoreProps & { cost: StoreC
         </p>
       )}
       <Lasts lasts={lasts} house={house} words={words} store={store} />
+      {products.length > 1 && (
+        <details className="mt-3">
+          <summary className="min-h-11 cursor-pointer py-2 font-semibold">Product by product</summary>
+          <ul>
+            {products.map((p) => (
+              <li key={p.productId} className="border-b border-rule-soft py-2 text-[15px]">
+                <span className="font-semibold">{house.oilProduct[p.productId]?.name ?? p.productId}</span>:{' '}
+                {number(p.cost.actual.newL, 1)} L new · {number(p.cost.actual.wasteL, 1)} L to waste
+                <Beside cost={p.cost} beside={beside} />
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
       {pumps.length > 0 && (
         <details className="mt-3">
           <summary className="min-h-11 cursor-pointer py-2 font-semibold">Pump by pump</summary>
@@ -89,12 +103,26 @@ function Told({ cost: answer, house, words, store }: StoreProps & { cost: StoreC
                 {print.volume(p.account.newUL / 1000)} new
                 {p.account.usedUL > 0 && `, ${print.volume(p.account.usedUL / 1000)} used before`}
                 {p.runs > 0 && `; ${perRun(p)} for each of ${countOf(p.runs, 'run')}`}
+                <Beside cost={p.cost} beside={beside} />
               </li>
             ))}
           </ul>
         </details>
       )}
     </>
+  );
+}
+
+/** What a share of it cost, and what the other school would have. */
+function Beside({ cost: { actual, other, otherSchool }, beside }: { cost: CostOfSchools; beside: boolean }) {
+  if (actual.money === null) return null;
+  const others = beside && other.money !== null;
+  return (
+    <span className="block text-ink-2">
+      {number(actual.money, 2)} in all{actual.perRun !== null && `, ${number(actual.perRun, 2)} a run`}
+      {others &&
+        `; ${otherSchool === 'newOnly' ? 'new oil only' : 'filtered and reused'} it would be ${number(other.money ?? 0, 2)}`}
+    </span>
   );
 }
 
