@@ -1,5 +1,5 @@
 /** What is made as a file, beside everything else, and fetched when it is ready: see docs/formats.md. */
-export const DOWNLOAD_NAMES = ['backup', 'everything', 'runs', 'looks', 'changes', 'pours'] as const;
+export const DOWNLOAD_NAMES = ['backup', 'everything', 'runs', 'looks', 'changes', 'pours', 'stocktakes'] as const;
 export type DownloadName = (typeof DOWNLOAD_NAMES)[number];
 
 /** Body of `POST /api/downloads`. */

@@ -2,10 +2,10 @@ import type { FieldIssue } from './check-entry.js';
 import type { PumpEffect } from './pages.js';
 
 /** Kinds of entries that come and go as a CSV file. */
-export const LOG_NAMES = ['runs', 'looks', 'changes', 'pours'] as const;
+export const LOG_NAMES = ['runs', 'looks', 'changes', 'pours', 'stocktakes'] as const;
 export type LogName = (typeof LOG_NAMES)[number];
 /** What comes as a CSV file: a log, or the rows of a notebook, which are of several kinds. */
-export const IMPORT_NAMES = ['runs', 'looks', 'changes', 'pours', 'notebook'] as const;
+export const IMPORT_NAMES = ['runs', 'looks', 'changes', 'pours', 'stocktakes', 'notebook'] as const;
 export type ImportName = (typeof IMPORT_NAMES)[number];
 
 /** A log file, see docs/formats.md. */

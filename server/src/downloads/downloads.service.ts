@@ -69,6 +69,12 @@ const KINDS: Readonly<Record<DownloadName, Kind>> = {
     type: 'text/csv; charset=utf-8',
     fileName: (stamp) => `oil-store-${stamp}.csv`,
   },
+  stocktakes: {
+    job: LOG_FILE_JOBS.stocktakes,
+    needs: 'read',
+    type: 'text/csv; charset=utf-8',
+    fileName: (stamp) => `stocktakes-${stamp}.csv`,
+  },
 };
 
 /** So many are made or wait at a time; who asks for one more is told to come back. */

@@ -10,11 +10,16 @@ import { LOOK_LOG } from './look-log.js';
 import { NOTEBOOK_FILE } from './notebook-log.js';
 import { POUR_LOG } from './pour-log.js';
 import { RUN_LOG } from './run-log.js';
+import { STOCKTAKE_LOG } from './stocktake-log.js';
 
 /** Every kind of entry that comes and goes as a CSV file. */
-const LOGS = { runs: RUN_LOG, looks: LOOK_LOG, changes: CHANGE_LOG, pours: POUR_LOG } as const satisfies Readonly<
-  Record<LogName, unknown>
->;
+const LOGS = {
+  runs: RUN_LOG,
+  looks: LOOK_LOG,
+  changes: CHANGE_LOG,
+  pours: POUR_LOG,
+  stocktakes: STOCKTAKE_LOG,
+} as const satisfies Readonly<Record<LogName, unknown>>;
 const logOf = (name: LogName) => LOGS[name] as unknown as EntryLog<EntryKind>;
 export const kindOf = (name: LogName): EntryKind => LOGS[name].kind;
 export const logFileOf = (name: ImportName): LogFile => (name === 'notebook' ? NOTEBOOK_FILE : fileOf(logOf(name)));
@@ -52,4 +57,5 @@ export const LOG_FILE_JOBS = {
   looks: logFileJob('looks'),
   changes: logFileJob('changes'),
   pours: logFileJob('pours'),
+  stocktakes: logFileJob('stocktakes'),
 } as const satisfies Readonly<Record<LogName, FileJob>>;

@@ -406,11 +406,11 @@ export type PreviewSetUpFileApiArg = SetUpFile;
 export type BeginLogImportApiResponse =
   /** status 201 Take a log file in and begin to read it: nothing is written before it is told to */ LogImportAnswer;
 export type BeginLogImportApiArg = {
-  log: 'runs' | 'looks' | 'changes' | 'pours' | 'notebook';
+  log: 'runs' | 'looks' | 'changes' | 'pours' | 'stocktakes' | 'notebook';
   logText: LogText;
 };
 export type LogContentsApiResponse = /** status 200 What a log holds, by pump and month */ LogContents;
-export type LogContentsApiArg = 'runs' | 'looks' | 'changes' | 'pours' | 'notebook';
+export type LogContentsApiArg = 'runs' | 'looks' | 'changes' | 'pours' | 'stocktakes' | 'notebook';
 export type LogImportApiResponse = /** status 200 Where an import stands */ LogImportAnswer;
 export type LogImportApiArg = string;
 export type WriteLogImportApiResponse =
@@ -5104,7 +5104,7 @@ export type SetUpFilePreview = {
   /** Set when the file as a whole cannot be read. */
   fileIssue: FieldIssue | null;
 };
-export type ImportName = 'runs' | 'looks' | 'changes' | 'pours' | 'notebook';
+export type ImportName = 'runs' | 'looks' | 'changes' | 'pours' | 'stocktakes' | 'notebook';
 export type LogImportState =
   'reading' | 'ready' | 'writing' | 'done' | 'takingBack' | 'cancelled' | 'undone' | 'failed';
 export type RefusedRow = {
@@ -5193,7 +5193,7 @@ export type JournalFileResult = {
   setUpVersions: number;
   entries: number;
 };
-export type DownloadName = 'backup' | 'everything' | 'runs' | 'looks' | 'changes' | 'pours';
+export type DownloadName = 'backup' | 'everything' | 'runs' | 'looks' | 'changes' | 'pours' | 'stocktakes';
 export type DownloadState = 'preparing' | 'ready' | 'gone' | 'failed';
 export type DownloadAnswer = {
   id: string;

@@ -38,6 +38,7 @@ export default function Palette({ close, show }: { close: () => void; show: (wha
     { words: 'Import or export the look log', act: () => go('/logs/looks') },
     { words: 'Import or export the oil changes', act: () => go('/logs/changes') },
     { words: 'Import or export the movements of oil', act: () => go('/logs/pours') },
+    { words: 'Import or export the stocktakes', act: () => go('/logs/stocktakes') },
     { words: 'Who, units and look', act: () => show('prefs') },
     { words: 'All keys', act: () => show('keys') },
   ].filter((p) => p.words.toLowerCase().includes(search.trim().toLowerCase()));

@@ -26,7 +26,7 @@ export function LogContents({ name, words }: { name: LogName; words: LogWords })
         <thead className="sticky top-0 bg-ground">
           <tr className="border-b border-ink">
             <th scope="col" className="py-2 pr-3">
-              {name === 'pours' ? 'Container' : 'Pump'}
+              {name === 'pours' || name === 'stocktakes' ? 'Container' : 'Pump'}
             </th>
             {months.map((month) => (
               <th key={month} scope="col" className="py-2 pr-3 text-right whitespace-nowrap">

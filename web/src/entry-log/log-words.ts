@@ -33,6 +33,13 @@ export const LOGS: Readonly<Record<LogName, LogWords>> = {
     when: 'Poured',
     example: 'poured, from, to, oil_ml',
   },
+  stocktakes: {
+    title: 'Stocktakes',
+    one: 'stocktake',
+    many: 'stocktakes',
+    when: 'Counted',
+    example: 'counted, container, oil_ml',
+  },
 };
 
 export const NOTEBOOK: LogWords = {

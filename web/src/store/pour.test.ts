@@ -1,5 +1,6 @@
 import type { StoreAnswer, StoreContainer } from '@winter-jar/contracts';
 import { firstAccount, NO_FACTS, onShelf, type Container, type HouseSetUp, type Part } from '@winter-jar/core';
+import { stockRows } from './stock-rows.js';
 import { afterPour, pouredFrom, shareOf, volumesOf } from './pour.js';
 
 const NOW = Date.parse('2031-02-01T12:00:00.000Z');
@@ -83,4 +84,14 @@ test('the colour of what meets: by volume, known where both are; a spill has non
   expect(
     afterPour({ body: { fromId: 'dark', outside: 'spill', oilMl: 9 }, store, house: known, nowMs: NOW }).to,
   ).toBeNull();
+});
+
+test('the stock as rows: what stands in each, and an empty one says nothing of rounds', () => {
+  const places = { ...house, site: { s: { name: 'Low Ferry', zone: 'UTC' } } } as unknown as HouseSetUp;
+  const [jar, none] = stockRows([JAR, made('none', [])], places);
+  expect(jar).toMatchObject({
+    ...{ container: 'jar', site: 'Low Ferry', oil_ml: 292.04, water_ml: 31, cream_ml: 18, sludge_ml: 8 },
+    ...{ rounds_mean: 1, rounds_most: 1, new_percent: 0, holds_ml: 1000 },
+  });
+  expect(none).toMatchObject({ oil: '', oil_ml: 0, rounds_most: 0 });
 });

@@ -1,5 +1,9 @@
+import { Download } from 'lucide-react';
+import { Button } from '../ui/button.js';
 import { number } from '../ui/number.js';
 import { LEAST_ROUND } from '../words/store-words.js';
+import { saveCsv } from './save-csv.js';
+import { stockRows } from './stock-rows.js';
 import type { StoreProps } from './store-screen.js';
 
 /** Oil by product over the whole shelf. */
@@ -19,7 +23,12 @@ export function Stock({ store, house, words }: StoreProps) {
   ] as const;
   return (
     <section className="mt-8">
-      <h2 className="mb-2 text-[20px]">By product</h2>
+      <div className="mb-2 flex flex-wrap items-center justify-between gap-3">
+        <h2 className="text-[20px]">By product</h2>
+        <Button look="plain" onClick={() => saveCsv(stockRows(store.containers, house), 'stock.csv')}>
+          <Download size={18} aria-hidden="true" /> Stock as CSV
+        </Button>
+      </div>
       <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Oil by product">
         <table className="w-full max-w-[720px] text-left text-[15px]">
           <thead>

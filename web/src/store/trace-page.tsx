@@ -1,7 +1,6 @@
 import type { TraceAnswer } from '@winter-jar/contracts';
 import type { TracedMove, TracedPlace } from '@winter-jar/core';
 import { Download } from 'lucide-react';
-import Papa from 'papaparse';
 import { useParams } from 'react-router';
 import { useTraceOilQuery } from '../api/house-api.js';
 import { Button } from '../ui/button.js';
@@ -13,6 +12,7 @@ import { dayWords, momentWords } from '../words/dates.js';
 import { placeName } from '../words/store-words.js';
 import { materialName } from '../words/material-words.js';
 import type { Print } from '../device/use-print.js';
+import { saveCsv } from './save-csv.js';
 import { WithStore, type StoreProps } from './store-screen.js';
 
 /** What a person reads of it; the file has all. */
@@ -161,13 +161,6 @@ function save(trace: TraceAnswer, { house }: StoreProps): void {
       mL: m.uL / 1000,
       entry: m.entryId,
     }));
-  const text = Papa.unparse([...rows('here', trace.back.moves), ...rows('on', trace.on.moves)], {
-    escapeFormulae: true,
-  });
-  const url = URL.createObjectURL(new Blob([text], { type: 'text/csv' }));
-  const link = document.createElement('a');
-  link.href = url;
-  link.download = `trace-${trace.place.replace(':', '-')}.csv`;
-  link.click();
-  URL.revokeObjectURL(url);
+  const place = trace.place.replace(':', '-');
+  saveCsv([...rows('here', trace.back.moves), ...rows('on', trace.on.moves)], `trace-${place}.csv`);
 }
