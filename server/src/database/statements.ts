@@ -455,7 +455,7 @@ export function readingStatements(db: Sqlite) {
     /** What a log holds: every entry of its kind is counted. */
     countedByMonth: db.prepare<[kind: string], { pumpId: string; month: string; n: number }>(
       `SELECT "subjectId" AS "pumpId", substr("happenedAt", 1, 7) AS "month", COUNT(*) AS "n" FROM subject_entry
-       WHERE "subjectType" IN ('pump', 'container') AND "kind" = ? AND ("subjectType" = 'container') = ("kind" = 'transfer') GROUP BY "subjectId", "month"`,
+       WHERE "subjectType" IN ('pump', 'container') AND "kind" = ? AND ("subjectType" = 'container') = ("kind" IN ('transfer', 'stocktake')) GROUP BY "subjectId", "month"`,
     ),
     /** Corrections are few among entries: their index finds what was taken back. */
     takenBack: db.prepare<

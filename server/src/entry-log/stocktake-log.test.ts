@@ -1,8 +1,9 @@
 import type { Entry, SetUpVersion } from '@winter-jar/core';
 import { at, entryAt } from '@winter-jar/core/testing';
 import { SERVER } from '../journal/actor.js';
+import { LOG_CONTENTS_JOB } from './log-contents.js';
 import { exportedLog, importInto, readInto } from '../testing/log-files.js';
-import { openHouse, rebuiltStates, type TestHouse } from '../testing/test-house.js';
+import { jobTools, openHouse, rebuiltStates, type TestHouse } from '../testing/test-house.js';
 
 let first: TestHouse;
 let second: TestHouse;
@@ -33,6 +34,10 @@ test('stocktakes that were exported give equal states where they are imported', 
   expect(second.everyState()).toEqual(first.everyState());
   expect(second.everyState()).toEqual(rebuiltStates(second));
   expect(await exportedLog(second, 'stocktakes')).toBe(text);
+  expect(await LOG_CONTENTS_JOB.run(jobTools(second), 'stocktakes')).toMatchObject({
+    entries: 2,
+    pumps: [{ pumpId: 'can', entries: 2 }],
+  });
 });
 
 test('a list by hand: the name of a container does, and what is wrong names its column', async () => {

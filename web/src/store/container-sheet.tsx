@@ -108,7 +108,7 @@ function Said({ one, house, words, store }: StoreProps & { one: StoreContainer }
       )}
       {filter && (state.media?.timed.length ?? 0) > 0 && (
         <p className="text-ink-2">
-          How long it takes is told by {countOf(state.media?.timed.length ?? 0, 'pass', 'passes')} that were timed here.
+          How long it takes is told by {countOf(state.media?.timed.length ?? 0, 'pass', 'passes')} timed here.
         </p>
       )}
       {filter && filter.load >= 0.8 && (

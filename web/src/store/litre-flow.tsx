@@ -32,6 +32,8 @@ export function branchesOf(account: OilAccount): Branch[] {
 /** A drawing of it: new oil and oil that came back on the left, what became of both on the right. */
 export function LitreFlow({ account, print, width }: { account: OilAccount; print: Print; width: number }) {
   const right = Math.max(LEFT + 60, width - LABELS);
+  // On a phone each says its volume and its words in two lines.
+  const narrow = width - right < LABELS;
   const into = account.newUL + account.usedUL;
   const branches = branchesOf(account);
   const out = branches.reduce((sum, b) => sum + b.uL, 0);
@@ -42,7 +44,7 @@ export function LitreFlow({ account, print, width }: { account: OilAccount; prin
   const drawn = branches.map((branch) => {
     const high = px(branch.uL);
     const at = { ...branch, high, from: source, to: y };
-    y += Math.max(high, 20) + GAP;
+    y += Math.max(high, narrow ? 34 : 20) + GAP;
     source += high;
     return at;
   });
@@ -79,8 +81,8 @@ export function LitreFlow({ account, print, width }: { account: OilAccount; prin
             opacity={0.45}
           />
           <rect x={right} y={b.to} width={4} height={b.high} fill="var(--ink)" />
-          <text x={right + 12} y={b.to + Math.max(b.high / 2 + 5, 12)} fontSize={14} fill="var(--ink)">
-            {volume(b.uL)} {b.words}
+          <text x={right + 12} y={b.to + Math.max(b.high / 2 + (narrow ? -4 : 5), 12)} fontSize={14} fill="var(--ink)">
+            {volume(b.uL)} <tspan {...(narrow ? { x: right + 12, dy: 18 } : {})}>{b.words}</tspan>
           </text>
         </g>
       ))}

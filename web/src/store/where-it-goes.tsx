@@ -5,7 +5,7 @@ import { Link } from 'react-router';
 import { useStoreCostQuery } from '../api/house-api.js';
 import { Button } from '../ui/button.js';
 import { Chips } from '../ui/chips.js';
-import { countOf, number } from '../ui/number.js';
+import { countOf, money, number } from '../ui/number.js';
 import { useWidth } from '../ui/use-width.js';
 import { dayFromNow } from '../words/dates.js';
 import { LitreFlow } from './litre-flow.js';
@@ -119,9 +119,9 @@ function Beside({ cost: { actual, other, otherSchool }, beside }: { cost: CostOf
   const others = beside && other.money !== null;
   return (
     <span className="block text-ink-2">
-      {number(actual.money, 2)} in all{actual.perRun !== null && `, ${number(actual.perRun, 2)} a run`}
+      {money(actual.money)} in all{actual.perRun !== null && `, ${money(actual.perRun)} a run`}
       {others &&
-        `; ${otherSchool === 'newOnly' ? 'new oil only' : 'filtered and reused'} it would be ${number(other.money ?? 0, 2)}`}
+        `; ${otherSchool === 'newOnly' ? 'new oil only' : 'filtered and reused'} it would be ${money(other.money ?? 0)}`}
     </span>
   );
 }
@@ -133,7 +133,7 @@ function Cost({ name, cost, runs }: { name: string; cost: OilCost; runs: number 
       <p className="text-[15px] leading-6">
         {cost.perRun !== null && (
           <>
-            <span className="figure text-[20px]">{number(cost.perRun, 2)}</span> a run ·{' '}
+            <span className="figure text-[20px]">{money(cost.perRun)}</span> a run ·{' '}
           </>
         )}
         {number(cost.newL, 1)} L new · {number(cost.wasteL, 1)} L to waste

@@ -12,6 +12,10 @@ export const oneOrMore = (n: number, one: string, many = `${one}s`): string =>
 /** Whole hours are enough for what has run for long. */
 export const hours = (value: number): string => `${number(value)}\u00a0h`;
 
+/** An amount in the house's own money. */
+export const money = (value: number): string =>
+  value.toLocaleString('en-GB', { minimumFractionDigits: 2, maximumFractionDigits: 2 });
+
 /** A weight of runs, always with its tenth. */
 export const weightNumber = (weight: number): string =>
   weight.toLocaleString('en-GB', { minimumFractionDigits: 1, maximumFractionDigits: 1 });
