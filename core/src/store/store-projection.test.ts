@@ -173,6 +173,17 @@ test('a flush draws each fill and lets each out again; what nobody measured is a
   expect(ml(states.get('sump:p1/oil'))).toBe(760);
 });
 
+test('more came out of a flush than the book has in the pump: what was measured stands in the drum', () => {
+  const flushed = [{ inMl: 700, fromContainerId: 'can', outMl: 900, intoContainerId: 'drum' }];
+  const states = folded([
+    buy(1, 'can', 20_000),
+    change(2, { outMl: 650, fromContainerId: 'can' }),
+    change(50, { outMl: 640, fromContainerId: 'can', flushed }),
+  ]);
+  expect(ml(states.get('container:drum'))).toBe(900);
+  expect([ml(states.get('sump:p1/oil')), states.get('sump:p1/oil')?.shortUL]).toEqual([700, 0]);
+});
+
 test('what a filter strained goes with its media, and is not counted on the next', () => {
   const paper = { mediaId: 'paper-gravity', holdUpMl: 100 };
   const states = folded([

@@ -287,7 +287,7 @@ function change(
       from: sump,
       to: placeOr(fill.intoContainerId, 'notSaid'),
       phase: 'oil',
-      uL: fill.outMl == null ? Math.max(0, all - holdUpUL) : Math.min(all, wholeUL(fill.outMl)),
+      uL: fill.outMl == null ? Math.max(0, all - holdUpUL) : wholeUL(fill.outMl),
       becomes: aRoundMore,
       estimated: fill.outMl == null,
     });
@@ -296,7 +296,7 @@ function change(
     if (over > 0) ledger.move({ from: sump, to: 'exhaust', phase: 'oil', uL: over });
   }
   fillFrom(fromContainerId, inMl);
-  ledger.set(sump, { heldSince: entry.happenedAt });
+  ledger.set(sump, { heldSince: entry.happenedAt, shortUL: before.shortUL });
 
   function fillFrom(id: string | null | undefined, ml: number): void {
     leave(ledger, { from: placeOr(id, 'notSaid'), to: sump, phase: 'oil', uL: wholeUL(ml), productId });

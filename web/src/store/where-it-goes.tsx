@@ -16,6 +16,8 @@ const SPANS = [
   { value: '365', words: 'a year' },
 ] as const;
 type Span = (typeof SPANS)[number]['value'];
+/** Less is a wet bottom. */
+const LEAST_ML = 1;
 /** Further than this nobody needs to order. */
 const LONG_DAYS = 700;
 
@@ -158,11 +160,17 @@ function Lasts({ lasts, house, words }: StoreProps & { lasts: readonly StockLast
       {drawn.map(({ productId, newMl, sites, days, order }) => (
         <li key={productId} className="border-b border-rule-soft py-2 text-[15px]">
           <span className="font-semibold">{house.oilProduct[productId]?.name ?? productId}</span>:{' '}
-          {words.print.volume(newMl)} new{sites.length > 1 && ` (${bySite(sites)})`}{' '}
-          {days && days[0] >= LONG_DAYS
-            ? 'last longer than anybody plans.'
-            : days &&
-              `last until about ${day(days[1])}, 8 times in 10 between ${day(days[0])} and ${days[2] >= LONG_DAYS ? 'two years from now' : day(days[2])}. Order in time for ${day(days[0])}.`}
+          {newMl < LEAST_ML ? (
+            days && `no new oil is left, and the next fill comes about ${day(days[1])}.`
+          ) : (
+            <>
+              {words.print.volume(newMl)} new{sites.length > 1 && ` (${bySite(sites)})`}{' '}
+              {days && days[0] >= LONG_DAYS
+                ? 'last longer than anybody plans.'
+                : days &&
+                  `last until about ${day(days[1])}, 8 times in 10 between ${day(days[0])} and ${days[2] >= LONG_DAYS ? 'two years from now' : day(days[2])}. Order in time for ${day(days[0])}.`}
+            </>
+          )}
           {order.ml > 0 &&
             ` With ${words.print.volume(Math.ceil(order.ml / 1000) * 1000)} more it covers ${order.days} days, 9 times in 10.`}
         </li>
