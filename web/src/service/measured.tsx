@@ -57,7 +57,7 @@ export function Measured({ step, done, page, busy, onAnswer }: StepProps<'measur
       busy={busy}
       unsaid={wanted ? null : 'Not measured'}
       onNext={answer}
-      onUnsaid={() => onAnswer({ value: null })}
+      onUnsaid={() => onAnswer({ value: null, containerId: containerId || null })}
     >
       {barred && !step.asksProduct && (
         <p role="alert" className="border-l-4 border-stop bg-sheet p-3 text-[17px]">
