@@ -84,33 +84,33 @@ test('one movement that came in bulk is folded with both ends, not each alone', 
 });
 
 describe('a shelf of many movements catches up in turns', () => {
-  /** 1,000 among three cans; a fourth stands by itself. */
-  const movements = () => [
+  /** Among three cans; a fourth stands by itself. */
+  const movements = (n: number) => [
     pour(1, null, 'a', 90_000),
-    ...Array.from({ length: 999 }, (_, i) => pour(2 + i, 'abc'[i % 3] ?? 'a', 'bca'[i % 3] ?? 'b', 1 + (i % 50))),
+    ...Array.from({ length: n - 1 }, (_, i) => pour(2 + i, 'abc'[i % 3] ?? 'a', 'bca'[i % 3] ?? 'b', 1 + (i % 50))),
   ];
-  const begin = () => {
+  const begin = (n: number) => {
     putCans('a', 'b', 'c', 'new');
-    const all = movements();
+    const all = movements(n);
     for (let i = 0; i < all.length; i += 100) house.write(...all.slice(i, i + 100));
     sumpsLag();
   };
 
   test('to the states of a rebuild', () => {
-    begin();
+    begin(1000);
     // 400, 400, and the rest at once.
     expect(catchUp()).toBe(3);
     expect(house.everyState()).toEqual(rebuiltStates(house));
   });
 
   test.each<[string, () => Entry]>([
-    ['something new', () => pour(1100, 'b', 'c', 20)],
-    ['something that ties another to them', () => pour(1100, 'a', 'new', 20)],
-    ['something that ties another to them where they have not come yet', () => pour(700.5, 'a', 'new', 20)],
+    ['something new', () => pour(600, 'b', 'c', 20)],
+    ['something that ties another to them', () => pour(600, 'a', 'new', 20)],
+    ['something that ties another to them where they have not come yet', () => pour(450.5, 'a', 'new', 20)],
     ['something that they have passed already', () => pour(100.5, 'c', 'a', 20)],
     ['what another gave them where they have passed already', () => pour(100.5, 'new', 'a', 20)],
   ])('written between two turns: %s', (_, entry) => {
-    begin();
+    begin(500);
     expect(house.writer.bulk.catchUp()).not.toBeNull();
     expect(house.write(entry())).toEqual(['written']);
     catchUp();
