@@ -168,6 +168,9 @@ test.describe('on a phone', () => {
     await expect.poll(async () => (await containerOf(yard, 'can-4')).shelf.heldMl).toBeCloseTo(can.shelf.heldMl, 3);
 
     await open(page, yard, '/store?at=drum-w');
+    // Of waste nothing is asked but that it is collected.
+    await expect(page.getByText(/free water/).first()).toBeVisible();
+    await expect(page.getByText(/read it first|Pour it off first/)).toHaveCount(0);
     await page.getByRole('link', { name: 'A carrier took it' }).tap();
     await expect(page.getByText(/^Waste oil goes to a licensed carrier/)).toBeVisible();
     await page.getByLabel('Who took it').fill('Saltway Waste');

@@ -123,7 +123,7 @@ function Steps({
           return (
             <li
               key={`${step.id}/${visit}`}
-              className="grid grid-cols-[56px_1fr_auto] gap-3 border-b border-rule-soft py-2 text-[15px]"
+              className="grid grid-cols-[56px_1fr_minmax(0,auto)] gap-3 border-b border-rule-soft py-2 text-[15px]"
             >
               <span className="figure text-ink-2">{said && localTime({ at: said.at, zone: words.zone })}</span>
               <span className="wrap-anywhere">
@@ -135,7 +135,7 @@ function Steps({
                   </span>
                 )}
               </span>
-              <span className="text-right">
+              <span className="max-w-[136px] text-right sm:max-w-none">
                 <span className="figure block font-semibold">{valueWords(at, print, steps)}</span>
                 <span className="block text-[14px] text-ink-2">{said?.who ? who(said.who) : null}</span>
               </span>

@@ -48,7 +48,7 @@ export function ContainerSheet({ one, ...props }: StoreProps & { one: StoreConta
           <ul className="min-w-0 text-[15px] leading-7">
             {[...shelf.layers].reverse().map((l) => (
               <li key={l.phase}>
-                {container.wasteKind || (l.phase === 'oil' && !state.reading) ? 'oil' : LAYER_WORDS[l.phase]}{' '}
+                {l.phase === 'oil' && (container.wasteKind || !state.reading) ? 'oil' : LAYER_WORDS[l.phase]}{' '}
                 <span className="figure">{print.volume(l.ml)}</span>
               </li>
             ))}
@@ -82,7 +82,8 @@ function Said({ one, house, words, store }: StoreProps & { one: StoreContainer }
   const { shelf, state, container, filter } = one;
   const { blend, settle } = shelf;
   const { print } = words;
-  const refusals = refusalsOf(one);
+  // Waste goes nowhere.
+  const refusals = container.wasteKind ? [] : refusalsOf(one);
   // Where used oil never goes back there is nothing to say of reuse.
   // What settles is read when it has stood.
   const now = refusals.filter((r) => !(shelf.group === 'settling' && r.code === 'notRead'));
