@@ -208,6 +208,10 @@ test('another oil: what the two do not allow cannot be chosen, and the first cha
   await oil.selectOption(newId);
   await tap(/^agrees badly/);
   await say(yard, 'lf-02', drained(640));
+  // What leaves is not what it is flushed with: no can of it is offered.
+  await at(/^Flush with the new product/);
+  await expect(section.getByText(/^As usual: Can/)).toHaveCount(0);
+  await expect(section.locator('option', { hasText: 'Can 4' })).toHaveCount(0);
   await fill('Filled for flushing', '1,4 L');
   await at('New exhaust filter');
   await tap('Done');

@@ -9,13 +9,18 @@ import { meanRoundsWords, ordinal } from '../words/store-words.js';
 const NOT_SAID = 'not said';
 
 /** Containers that may be filled from: new oil of this product, and used oil where house, pump and the oil itself allow it. */
-function sources(store: StoreAnswer, page: PumpPage, productId: string | null): StoreContainer[] {
+function sources(
+  store: StoreAnswer,
+  page: PumpPage,
+  productId: string | null,
+  fits: (productId: string) => boolean,
+): StoreContainer[] {
   const { pump, service, house } = page.setUp;
   const into = { pump, service, rules: house.houseRules[HOUSE_RULES_ID] };
   return store.containers.filter(({ container, shelf }) => {
     if (container.gone || shelf.heldMl === 0) return false;
     const [first, ...others] = shelf.blend.productIds;
-    if (others.length > 0 || (productId && first !== productId)) return false;
+    if (others.length > 0 || (productId && first !== productId) || !fits(first ?? '')) return false;
     if (shelf.group === 'new') return true;
     return (
       shelf.group === 'ready' &&
@@ -51,19 +56,23 @@ export function ContainerField({
   page,
   way,
   productId,
+  fits = () => true,
   value,
   onChange,
 }: {
   page: PumpPage;
   way: 'from' | 'into';
+  /** Null where it may be another: then none is the usual one. */
   productId: string | null;
+  /** Which oils may be filled, where it is not one alone. */
+  fits?: (productId: string) => boolean;
   value: string;
   onChange: (containerId: string) => void;
 }) {
   const { data: store } = useStoreQuery();
   const print = usePrint();
   if (!store || store.containers.length === 0) return null;
-  const listed = way === 'from' ? sources(store, page, productId) : sinks(store, page, productId);
+  const listed = way === 'from' ? sources(store, page, productId, fits) : sinks(store, page, productId);
   const chosen = store.containers.find((c) => c.id === value);
   const all = chosen && !listed.includes(chosen) ? [...listed, chosen] : listed;
   if (all.length === 0) return null;
@@ -72,7 +81,7 @@ export function ContainerField({
     const round = shelf.group === 'ready' ? `, ${ordinal(shelf.reuse?.nextRound ?? 2)} round` : '';
     return `${container.name}, ${container.wasteKind ? 'waste, ' : ''}${held}${round}`;
   };
-  const offered = way === 'from' && value === '' ? usual(all, page.setUp.pump.siteId) : undefined;
+  const offered = way === 'from' && value === '' && productId !== null ? usual(all, page.setUp.pump.siteId) : undefined;
   const used = chosen && chosen.shelf.blend.worstRounds > 0 && way === 'from' ? chosen.shelf : null;
   return (
     <div className="flex flex-col gap-3">

@@ -73,7 +73,10 @@ export function Measured({ step, done, page, busy, onAnswer }: StepProps<'measur
         <ContainerField
           page={page}
           way={CONTAINER_WAYS[step.goes] ?? 'from'}
-          productId={productId || before}
+          // What flushes for a change of product is not the oil that leaves, and none that may not come in.
+          {...(step.goes === 'flushed'
+            ? { productId: null, fits: (id: string) => id !== before && fillRefusal(page, step, id) === null }
+            : { productId: productId || before })}
           value={containerId}
           onChange={setContainerId}
         />
