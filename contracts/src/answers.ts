@@ -37,6 +37,13 @@ export type Question =
   | { readonly code: 'overfull'; readonly containerId: string; readonly ml: number; readonly holdsMl: number }
   /** Oils of two products meet where no waste is kept. */
   | { readonly code: 'mixesProducts'; readonly containerId: string; readonly productIds: readonly string[] }
+  /** By the book other oils stand in the container that a pump was filled from than the one that is said. */
+  | {
+      readonly code: 'otherOil';
+      readonly containerId: string;
+      readonly productIds: readonly string[];
+      readonly unfit: Unfit | null;
+    }
   /** Used oil that the rules refuse goes into a pump. */
   | { readonly code: 'usedOil'; readonly containerId: string; readonly why: NotInto | 'refused' }
   | { readonly code: 'unusual'; readonly readings: readonly UnusualReading[] };
@@ -112,6 +119,7 @@ const CODES: Readonly<Record<Question['code'], true>> = {
   moreThanThere: true,
   overfull: true,
   mixesProducts: true,
+  otherOil: true,
   usedOil: true,
   unusual: true,
 };

@@ -76,7 +76,7 @@ export {
   STEP_PHASES,
   type StepPhase,
 } from './job-bodies.js';
-export { isZone, localDay, localTime } from './local-day.js';
+export { instantOfLocal, isZone, localDay, localTime } from './local-day.js';
 export { compareOrder, type OrderKey, orderKeyOf } from './order.js';
 export { type UnusualReading, unusualReadings, USUAL_RANGES, type UsualRange } from './usual-ranges.js';
 export {

@@ -42,6 +42,18 @@ function localMs({ at, zone }: { at: string; zone: string }): number {
   return ms + offset * MINUTE_MS;
 }
 
+/**
+ * The instant at which the clock on the wall of a zone showed a time, daylight saving included; of an hour that comes twice the first.
+ * @param input.wallMs as if the wall's clock were UTC
+ * @throws RangeError on a time or a zone that does not exist. Example: 07:30 on 14 September 2026 in Europe/Berlin → 05:30 UTC
+ */
+export function instantOfLocal({ wallMs, zone }: { wallMs: number; zone: string }): string {
+  const first = wallMs - offsetMinutes(zone, wallMs - 12 * 60 * MINUTE_MS) * MINUTE_MS;
+  const at = wallMs - offsetMinutes(zone, first) * MINUTE_MS;
+  if (Number.isNaN(at)) throw new RangeError(`wallMs, zone: ${wallMs} in "${zone}" is no time in an IANA zone`);
+  return new Date(at).toISOString();
+}
+
 /** Areas of the IANA database, as it spells them: no offset, no abbreviation of one country. */
 const ZONE_NAME =
   /^(Africa|America|Antarctica|Arctic|Asia|Atlantic|Australia|Etc|Europe|Indian|Pacific)(\/[A-Z][A-Za-z0-9_+-]*)+$/;

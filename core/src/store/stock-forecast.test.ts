@@ -65,7 +65,7 @@ test('over simulated yards the range from 10 to 90 % holds 75 to 85 %', () => {
     }
     const fills = all.filter((f) => f.atDays < 0 && f.atDays >= -BACK);
     const stockMl = 3000 + 60_000 * uniform() ** 2;
-    const band = stockLasts({ stockMl, fills, nowDays: 0, lookedBackDays: BACK, uniform, futures: 120 });
+    const band = stockLasts({ stockMl, fills, nowDays: 0, lookedBackDays: BACK, uniform, futures: 50 });
     let left = stockMl;
     const end = all
       .filter((f) => f.atDays >= 0)
@@ -78,7 +78,7 @@ test('over simulated yards the range from 10 to 90 % holds 75 to 85 %', () => {
     if (!band || end === undefined) continue;
     asked += 1;
     const own = uniformOf(yard);
-    const needed = coversDays({ days: 90, fills, nowDays: 0, lookedBackDays: BACK, uniform: own, futures: 40 });
+    const needed = coversDays({ days: 90, fills, nowDays: 0, lookedBackDays: BACK, uniform: own, futures: 24 });
     const drawn = all.reduce((sum, f) => sum + (f.atDays >= 0 && f.atDays <= 90 ? f.ml : 0), 0);
     if (drawn <= (needed ?? 0)) enough += 1;
     if (end >= band[0] && end <= band[2]) held += 1;

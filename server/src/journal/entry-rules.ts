@@ -323,7 +323,7 @@ function volumeQuestions(entry: AboutSump, pump: PumpSetUp): Question[] {
 export function questionsAbout(entry: Entry, book: SetUpBook, sql: WritingStatements): Question[] {
   const readings = unusualReadings(entry);
   const open: Question[] = readings.length > 0 ? [{ code: 'unusual', readings }] : [];
-  open.push(...storeQuestions(entry, book, sql));
+  open.push(...storeQuestions(entry, { book, sql, stands: (pumpId) => stateOf(pumpId, sql) }));
   for (const pumpId of pumpIdsOf(entry)) {
     const pump = book.pumpAt({ pumpId, instant: entry.happenedAt });
     if (!pump) continue;

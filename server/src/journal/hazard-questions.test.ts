@@ -45,6 +45,27 @@ test('hydrocarbon oil for an oxygen or a PFPE pump is asked about before it is s
   expect(asked(changeAt(22, 'oil-b'))).toEqual([]);
 });
 
+test('mineral oil that is filled into an oxygen pump under the name of PFPE is told by its can', () => {
+  saved('p1', { serviceClasses: ['oxygen'] });
+  saved('oil-b', { base: 'pfpe', densityKgM3: 1890 });
+  const can = versionsOf().find((v) => v.subjectId === 'oil-a')!;
+  const id = '30000000-0000-4000-8000-000000000999';
+  const body = { name: 'Can', vessel: 'can', holdsMl: 5000, siteId: 'site' };
+  expect(house.writer.writeSetUp(SERVER, [{ ...can, id, kind: 'container', subjectId: 'can', body }])).toEqual([]);
+  const bought = { toId: 'can', outside: 'bought', productId: 'oil-a', oilMl: 5000 } as const;
+  const purchase = { ...entryAt(1, 'transfer', bought), subjects: [{ type: 'container', id: 'can' }] } as Entry;
+  expect(house.write(purchase)).toEqual(['written']);
+  const told = { code: 'otherOil', containerId: 'can', productIds: ['oil-a'], unfit: 'oxygen' };
+  const filled = changeAt(10, 'oil-b');
+  const fromCan = { ...filled, body: { ...filled.body, fromContainerId: 'can' } } as Entry;
+  expect(asked(fromCan)).toEqual([told]);
+  const flushed = { ...filled, body: { ...filled.body, flushed: [{ inMl: 300, fromContainerId: 'can' }] } } as Entry;
+  expect(asked(flushed)).toEqual([told]);
+  // Said as what it is, it is the oil itself that does not belong there.
+  const named = { ...changeAt(11), body: { ...changeAt(11).body, fromContainerId: 'can' } } as Entry;
+  expect(asked(named)).toEqual([{ code: 'unfitOil', unfit: 'oxygen', productId: 'oil-a' }]);
+});
+
 test('a run after a pump was retired is asked about; one from before is not, nor is what else is done at it', () => {
   const retired = versionOf(house, 'pump', 'p1', at(100), { place: 'retired' });
   expect(house.writer.writeSetUp(SERVER, [retired])).toEqual([]);

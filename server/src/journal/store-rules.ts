@@ -13,12 +13,14 @@ import {
   subjectKey,
   subjectsIn,
   totalUL,
+  unfitFill,
   type AccountState,
   type Container,
   type Entry,
   type EntryKind,
   type HouseSetUp,
   type PumpSetUp,
+  type PumpState,
   type SetUpBook,
 } from '@winter-jar/core';
 import type { WritingStatements } from '../database/statements.js';
@@ -55,7 +57,10 @@ export function containerIssues(entry: Entry, house: HouseSetUp): FieldIssue[] {
 const LEAST_UL = 500;
 
 /** What pouring does that somebody should say yes to, as the shelf stands now. */
-export function storeQuestions(entry: Entry, book: SetUpBook, sql: WritingStatements): Question[] {
+export function storeQuestions(
+  entry: Entry,
+  { book, sql, stands }: { book: SetUpBook; sql: WritingStatements; stands: (pumpId: string) => PumpState | null },
+): Question[] {
   const containers = containerIdsOf(entry);
   if (containers.length === 0) return [];
   const house = book.at(entry.happenedAt);
@@ -89,22 +94,24 @@ export function storeQuestions(entry: Entry, book: SetUpBook, sql: WritingStatem
     if (!container.wasteKind && products(is).length > Math.max(1, products(was).length))
       open.push({ code: 'mixesProducts', containerId, productIds: products(is) });
   }
-  return [...open, ...usedOilQuestions(entry, { before, house, book, sql })];
+  return [...open, ...filledQuestions(entry, { before, house, book, sql, stands })];
 }
 
-/** Used oil into a pump that takes none, or that the rules refuse by what the shelf knows of it. */
-function usedOilQuestions(
+/** What goes into a pump against what the shelf knows of it: another oil than is said, or used oil that the rules refuse. */
+function filledQuestions(
   entry: Entry,
   {
     before,
     house,
     book,
     sql,
+    stands,
   }: {
     before: ReadonlyMap<string, AccountState>;
     house: HouseSetUp;
     book: SetUpBook;
     sql: WritingStatements;
+    stands: (pumpId: string) => PumpState | null;
   },
 ): Question[] {
   if (entry.kind !== 'change' && entry.kind !== 'topUp') return [];
@@ -117,8 +124,22 @@ function usedOilQuestions(
   return sources.flatMap((containerId) => {
     const state = before.get(subjectKey({ type: 'container', id: containerId }));
     const container = house.container[containerId];
-    return state && container && pump ? usedOilQuestion({ containerId, container, state, pump, productId }) : [];
+    if (!state || !container || !pump) return [];
+    return [
+      ...otherOilQuestion({ containerId, state, pump }),
+      ...usedOilQuestion({ containerId, container, state, pump, productId }),
+    ];
   });
+
+  /** Whichever of its oils could hurt somebody is told, however little of it there is. */
+  function otherOilQuestion(of: { containerId: string; state: AccountState; pump: PumpSetUp }): Question[] {
+    const others = blendOf({ parts: of.state.parts, products: house.oilProduct }).productIds.filter(
+      (id) => id !== productId,
+    );
+    const unfits = others.map((id) => unfitFill(id, of.pump, () => stands(pumpId)));
+    const unfit = unfits.find((u) => u !== null) ?? null;
+    return others.length > 0 ? [{ code: 'otherOil', containerId: of.containerId, productIds: others, unfit }] : [];
+  }
 
   function usedOilQuestion(of: {
     containerId: string;

@@ -160,6 +160,23 @@ test('used oil that is not read, and any for a pump of food, is asked about when
   expect(sumps[0]).toMatchObject({ worstRounds: 1, oilMl: 660 });
 });
 
+test('a can that holds another oil than is said is asked about, for a fill and for a flush', async () => {
+  await write(
+    buy(1),
+    ofStore(1, 'transfer', 'bottle', { toId: 'bottle', outside: 'bought', productId: 'oil-b', oilMl: 900 }),
+  );
+  const other = { code: 'otherOil', containerId: 'bottle', productIds: ['oil-b'], unfit: null };
+  const filled = drawn(2, { fromContainerId: 'bottle', intoContainerId: null, inMl: 500 });
+  expect(await send(filled)).toMatchObject([{ status: 'asked', questions: [other] }]);
+  const flushed = [{ inMl: 300, fromContainerId: 'bottle', intoContainerId: 'drum' }];
+  expect(await send(drawn(3, { flushed }))).toMatchObject([{ status: 'asked', questions: [other] }]);
+  // What is said is what is in the can, or the can is the right one.
+  expect(
+    await send(drawn(4, { fromContainerId: 'bottle', intoContainerId: null, productId: 'oil-b', inMl: 300 })),
+  ).toMatchObject([{ status: 'written' }]);
+  expect(await send({ ...filled, acknowledged: ['otherOil'] })).toMatchObject([{ status: 'written' }]);
+});
+
 test('a flush: each fill leaves its can, what came out fills its drum, and used oil is asked about there too', async () => {
   await write(buy(1), drawn(2), ofStore(49, 'stocktake', 'jar', { oilMl: 640, clarity: 'hazy' }));
   const flushed = [

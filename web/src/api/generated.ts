@@ -4790,6 +4790,12 @@ export type Question =
       productIds: readonly string[];
     }
   | {
+      code: 'otherOil';
+      containerId: string;
+      productIds: readonly string[];
+      unfit: Unfit | null;
+    }
+  | {
       code: 'usedOil';
       containerId: string;
       why: NotInto | 'refused';

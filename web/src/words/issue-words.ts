@@ -68,6 +68,13 @@ export const UNFIT_FILLS: Readonly<Record<Exclude<Unfit, 'food'>, string>> = {
   pfpe: 'This pump is kept on PFPE: no other oil may be filled in.',
 };
 
+/** Of an oil that may have been filled in under the name of another. */
+const OTHER_OIL_HURTS: Readonly<Record<Unfit, string>> = {
+  oxygen: 'Oxygen is pumped here, and that other oil can explode in it: do not start this pump until you know.',
+  pfpe: 'This pump is kept on PFPE: a trace of that other oil means strip and solvent clean.',
+  food: 'That other oil is not registered for incidental food contact (H1).',
+};
+
 /** Of a run that began before its pump was taken over. */
 export const takeOverQuestion = (runs: number, day: string): string =>
   runs === 1
@@ -141,6 +148,11 @@ export function questionWords(question: Question, { print, zone, now }: Words): 
       return {
         question: `Two oil products would meet there. Mixed oil goes into no pump again: only as waste. Is that meant?`,
         yes: 'Yes, they were poured together',
+      };
+    case 'otherOil':
+      return {
+        question: `By the book another oil stands in that container than the one you say.${question.unfit ? ` ${OTHER_OIL_HURTS[question.unfit]}` : ''} Look at its label: if the other oil went in, or some of it, choose that one as the oil. Was it really nothing but the one you say?`,
+        yes: 'Yes, the label says so: the book is wrong',
       };
     case 'usedOil':
       return { question: `${USED_OIL_WORDS[question.why]} Was it filled all the same?`, yes: 'Yes, it was filled' };
