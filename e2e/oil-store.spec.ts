@@ -62,7 +62,11 @@ async function goesRound(page: Page, yard: ReadYard, { act, ontoFilter }: Hand):
   await act(page.getByRole('navigation', { name: 'Pages' }).getByRole('link', { name: 'Oil store' }));
   await act(shelf(page, /^Jar 14/));
   const sheet = page.getByRole('complementary', { name: 'Jar 14' });
-  await expect(sheet.getByRole('heading', { level: 2 })).toHaveText(/^Pour from /);
+  // By the clock at the shelf, wherever the device is.
+  const { settle } = (await containerOf(yard, 'jar-14')).shelf;
+  const from = new Date(settle !== null && 'from' in settle ? settle.from : 0);
+  const clock = from.toLocaleTimeString('en-GB', { timeZone: 'Europe/Lisbon', hour: '2-digit', minute: '2-digit' });
+  await expect(sheet.getByRole('heading', { level: 2 })).toHaveText(new RegExp(`^Pour from .*${clock}`));
   // An act that must wait is off.
   await expect(sheet.getByRole('button', { name: 'Pour the clear oil off' })).toBeDisabled();
   await letPass(page, yard, 30);

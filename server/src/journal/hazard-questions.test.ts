@@ -50,7 +50,7 @@ test('mineral oil that is filled into an oxygen pump under the name of PFPE is t
   saved('oil-b', { base: 'pfpe', densityKgM3: 1890 });
   const can = versionsOf().find((v) => v.subjectId === 'oil-a')!;
   const id = '30000000-0000-4000-8000-000000000999';
-  const body = { name: 'Can', vessel: 'can', holdsMl: 5000, siteId: 'site' };
+  const body = { name: 'Can', vessel: 'can', holdsMl: 5000, siteId: 'site' } as const;
   expect(house.writer.writeSetUp(SERVER, [{ ...can, id, kind: 'container', subjectId: 'can', body }])).toEqual([]);
   const bought = { toId: 'can', outside: 'bought', productId: 'oil-a', oilMl: 5000 } as const;
   const purchase = { ...entryAt(1, 'transfer', bought), subjects: [{ type: 'container', id: 'can' }] } as Entry;

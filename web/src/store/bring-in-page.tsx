@@ -9,6 +9,7 @@ import { quantityText } from '../ui/quantity-text.js';
 import { SelectField } from '../ui/select-field.js';
 import { typedQuantity } from '../ui/typed-number.js';
 import { StoreScreen, WithStore, type StoreProps } from './store-screen.js';
+import { wordsAt } from './container-facts.js';
 import { useStoreWrite } from './use-store-write.js';
 
 /** Bought oil, or what already stood on the shelf when the record began. */
@@ -29,7 +30,7 @@ function BringIn({ store, house, words }: StoreProps) {
   const room = target ? target.container.holdsMl - target.shelf.heldMl : 0;
   const shown = text ?? (target ? quantityText(Math.max(0, room), unit) : '');
   const typed = typedQuantity({ text: shown, dimension: 'volume', defaultUnit: unit, min: 0 });
-  const write = useStoreWrite({ zone: words.zone });
+  const write = useStoreWrite(target ? wordsAt(target.container.siteId, house, words) : words);
   const product = productId || target?.shelf.blend.productIds[0] || '';
   const ready = target !== null && product !== '' && typed.ok && typed.value > 0;
 

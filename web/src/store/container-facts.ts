@@ -5,6 +5,12 @@ import { GROUP_WORDS, ordinal, roundsWords, settleWords } from '../words/store-w
 import type { Words } from '../words/words.js';
 import { capital } from '../ui/number.js';
 
+/** Words at a container: times are those of the site where it stands, wherever the device is. */
+export const wordsAt = (siteId: string, house: HouseSetUp, words: Words): Words => ({
+  ...words,
+  zone: house.site[siteId]?.zone ?? words.zone,
+});
+
 /** What a container is and waits for, in one sentence. */
 export function headline({ shelf, state, container }: StoreContainer, words: Words): string {
   const { group, settle, reuse, blend } = shelf;

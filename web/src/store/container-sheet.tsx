@@ -8,14 +8,16 @@ import { capital, countOf, number } from '../ui/number.js';
 import { dayWords } from '../words/dates.js';
 import { LAYER_WORDS } from '../words/jar-words.js';
 import { mediaName, meanRoundsWords, refusalWords, settleWords, WASTE_WORDS } from '../words/store-words.js';
-import { headline, productName, refusalsOf } from './container-facts.js';
+import { headline, productName, refusalsOf, wordsAt } from './container-facts.js';
 import { OpenIt } from './open-it.js';
 import type { StoreProps } from './store-screen.js';
 import { Vessel, vesselWords } from './vessel.js';
 
 /** Everything about one container: what it is, what it may become, and what can be done with it now. */
-export function ContainerSheet({ one, ...props }: StoreProps & { one: StoreContainer }) {
-  const { house, words } = props;
+export function ContainerSheet({ one, ...given }: StoreProps & { one: StoreContainer }) {
+  const { house } = given;
+  const words = wordsAt(one.container.siteId, house, given.words);
+  const props = { ...given, words };
   const { container, shelf, state } = one;
   const { print } = words;
   const product = house.oilProduct[shelf.blend.productIds[0] ?? ''] ?? null;
@@ -94,12 +96,15 @@ function Said({ one, house, words, store }: StoreProps & { one: StoreContainer }
       {container.wasteKind && <p>For {WASTE_WORDS[container.wasteKind]}.</p>}
       {shelf.heldMl > 0 && (
         <p className="wrap-anywhere">
-          {productName(one, house)}, {meanRoundsWords(blend.meanRounds, blend.worstRounds)}
+          {productName(one, house)}
+          {blend.productIds.length > 0 && `, ${meanRoundsWords(blend.meanRounds, blend.worstRounds)}`}
           {state.estimated && ', not measured'}
           {state.reading && `, read ${dayWords(state.reading.at, words.zone, words.now)}`}.
         </p>
       )}
-      {settle && !(shelf.group === 'settling') && store.reuses && <p>{capital(settleWords(settle, words))}.</p>}
+      {settle && settle.how !== 'unknownOil' && shelf.group !== 'settling' && store.reuses && (
+        <p>{capital(settleWords(settle, words))}.</p>
+      )}
       {settle && (settle.how === 'settles' || settle.how === 'freezes') && shelf.group === 'settling' && (
         <p>
           {settle.how === 'settles'

@@ -18,7 +18,7 @@ import { PageTitle } from '../ui/page-title.js';
 import type { Words } from '../words/words.js';
 import { GROUP_WORDS } from '../words/store-words.js';
 import { ContainerSheet } from './container-sheet.js';
-import { shelfLine } from './container-facts.js';
+import { shelfLine, wordsAt } from './container-facts.js';
 import { Stock } from './stock.js';
 import { WhereItGoes } from './where-it-goes.js';
 import { WithStore, type StoreProps } from './store-screen.js';
@@ -143,6 +143,7 @@ function OnTheShelf({
   const drag = useDraggable({ id: one.id, disabled: one.shelf.heldMl === 0 });
   const drop = useDroppable({ id: one.id });
   const { container, shelf, state } = one;
+  const here = wordsAt(container.siteId, house, words);
   const moved = drag.transform ? `translate(${drag.transform.x}px, ${drag.transform.y}px)` : undefined;
   return (
     <li
@@ -155,7 +156,7 @@ function OnTheShelf({
         {...drag.listeners}
         onClick={() => void navigate(`/store?at=${one.id}`, { replace: true })}
         aria-pressed={chosen}
-        aria-label={`${vesselWords(container.name, shelf, words.print)}; ${shelfLine(one, words)}`}
+        aria-label={`${vesselWords(container.name, shelf, words.print)}; ${shelfLine(one, here)}`}
         className={`flex w-full touch-manipulation flex-col items-start gap-1 text-left ${drag.isDragging ? 'relative z-10 opacity-80' : ''}`}
         style={moved ? { transform: moved } : undefined}
       >
@@ -169,7 +170,7 @@ function OnTheShelf({
         />
         <span className="font-semibold leading-tight wrap-anywhere">{container.name}</span>
         {shelf.heldMl > 0 && <span className="figure text-[15px]">{words.print.volume(shelf.heldMl)}</span>}
-        <span className="text-[13px] leading-tight text-ink-2 wrap-anywhere">{shelfLine(one, words)}</span>
+        <span className="text-[13px] leading-tight text-ink-2 wrap-anywhere">{shelfLine(one, here)}</span>
       </button>
     </li>
   );

@@ -12,6 +12,7 @@ import { PageTitle } from '../ui/page-title.js';
 import { hereZone } from '../words/dates.js';
 import { issueWords, questionWords } from '../words/issue-words.js';
 import type { Words } from '../words/words.js';
+import { wordsAt } from './container-facts.js';
 import type { useStoreWrite } from './use-store-write.js';
 
 export interface StoreProps {
@@ -50,7 +51,7 @@ export function WithContainer({ children }: { children: (props: StoreProps & { o
       {(props) => {
         const one = props.store.containers.find((c) => c.id === containerId);
         return one ? (
-          children({ ...props, one })
+          children({ ...props, one, words: wordsAt(one.container.siteId, props.house, props.words) })
         ) : (
           <Trouble title="There is no such container">No container has the id “{containerId}”. Choose one.</Trouble>
         );

@@ -12,6 +12,7 @@ import { dayWords, momentWords } from '../words/dates.js';
 import { placeName } from '../words/store-words.js';
 import { materialName } from '../words/material-words.js';
 import type { Print } from '../device/use-print.js';
+import { wordsAt } from './container-facts.js';
 import { saveCsv } from './save-csv.js';
 import { WithStore, type StoreProps } from './store-screen.js';
 
@@ -52,8 +53,11 @@ export function TracePage() {
   );
 }
 
-function Told({ trace, house, words }: StoreProps & { trace: TraceAnswer }) {
+function Told({ trace, house, store, ...given }: StoreProps & { trace: TraceAnswer }) {
+  const { containerId = '' } = useParams();
   const { back, stays, on } = trace;
+  const siteId = store.containers.find((c) => c.id === containerId)?.container.siteId ?? '';
+  const words = wordsAt(siteId, house, given.words);
   const { print } = words;
   const moment = (at: string) => momentWords(at, words.zone, words.now);
   if (back.moves.length === 0 && stays.length === 0)
