@@ -4,6 +4,7 @@
 const ROOMS = {
   core: [
     ...['units', 'statistics', 'journal', 'limits', 'set-up', 'notebook', 'oil', 'machine', 'water', 'job'],
+    ...['gauge-log', 'vacuum'],
     ...['fold', 'equipment', 'standing', 'cautions', 'story', 'diagnosis', 'service', 'store', 'simulate', 'testing'],
   ],
   server: [

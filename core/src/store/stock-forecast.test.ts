@@ -50,7 +50,7 @@ test('the same stream of numbers gives the same answer', () => {
 test('over simulated yards the range from 10 to 90 % holds 75 to 85 %', () => {
   const uniform = uniformOf(11);
   let [asked, held, enough] = [0, 0, 0];
-  for (let yard = 0; yard < 160; yard++) {
+  for (let yard = 0; yard < 90; yard++) {
     const pumps = 2 + Math.floor(uniform() * 12);
     const all: FillMade[] = [];
     for (let p = 0; p < pumps; p++) {
@@ -83,7 +83,7 @@ test('over simulated yards the range from 10 to 90 % holds 75 to 85 %', () => {
     if (drawn <= (needed ?? 0)) enough += 1;
     if (end >= band[0] && end <= band[2]) held += 1;
   }
-  expect(asked).toBeGreaterThan(130);
+  expect(asked).toBeGreaterThan(75);
   const share = held / asked;
   expect(share).toBeGreaterThanOrEqual(0.75);
   expect(share).toBeLessThanOrEqual(0.85);
