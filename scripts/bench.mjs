@@ -11,6 +11,7 @@ import { benchDiagnosis } from './bench-diagnosis.mjs';
 import { benchFlush } from './bench-flush.mjs';
 import { benchImport } from './bench-import.mjs';
 import { benchTrace } from './bench-store.mjs';
+import { benchFit, benchReader, judgedPumpDowns, judgedRises } from './bench-vacuum.mjs';
 import { benchWater, trapCoverage } from './bench-water.mjs';
 import { build, install, root } from './build.mjs';
 
@@ -381,6 +382,36 @@ report(
   1 - flush.limit,
   `${flush.housings} housings, ${flush.cheaper} of them cheaper washed; ${(flush.met * 100).toFixed(0)} of 100 new charges met the target`,
 );
+{
+  const made = await import(join(root, 'core/dist/testing/gauge-logs.js'));
+  const rises = judgedRises({ core, made, seed: 7 });
+  report('rises judged wrongly, of those decided', 1 - rises.right, 0.05, '500 made-up logs');
+  report('rises left undecided, of those that can be told', rises.undecided, 0.1, '500 made-up logs');
+  const outside = Math.abs(rises.held - 0.9);
+  report(
+    'leaks outside 85 to 95 % held by their interval',
+    outside,
+    0.05,
+    `it holds ${(rises.held * 100).toFixed(0)} %`,
+  );
+  report('pump-downs judged wrongly', 1 - judgedPumpDowns({ core, made, seed: 9 }), 0.05, '500 made-up logs');
+  const read = benchReader({ core, timed, median });
+  const size = `${read.mb.toFixed(0)} MB in ${read.readMs.toFixed(0)} ms`;
+  report('a gauge log read beside splitting its lines', read.readMs / read.splitMs, 4, size);
+  report('memory of it', read.columnsMb / 200, 1, `${read.columnsMb.toFixed(0)} MB of 200`);
+  const { ms, leak, flattens, tau, scipy } = benchFit({ core, timed, median });
+  const off = (a, b) => Math.abs(a / b - 1);
+  // Without scipy against what the log was made of.
+  const [q, m, t] = scipy ? [scipy.leak, scipy.flattens, scipy.tau] : [0.0026, 21, 260];
+  const furthest = Math.max(off(leak, q), off(flattens, m), off(tau, t));
+  report(
+    `a rise of 20,000 readings against ${scipy ? 'scipy’s fit' : 'its truth'}`,
+    furthest,
+    0.01,
+    `${ms.toFixed(0)} ms`,
+  );
+  if (scipy) report('its time beside scipy’s', ms / scipy.ms, 1, `${scipy.ms.toFixed(0)} ms`);
+}
 await benchDrag();
 await benchRound();
 if (results.includes(false)) process.exit(1);

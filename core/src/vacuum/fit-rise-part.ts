@@ -1,0 +1,112 @@
+import { cut, type Columns } from './gauge-series.js';
+import { likeness, spreadOf } from './residuals.js';
+import { fitRise, riseAt, type RiseFit } from './rise-fit.js';
+import { scatterOf, sigmaAt } from './scatter.js';
+import { spikesIn, stepsIn } from './spikes-and-steps.js';
+
+export interface PartFit {
+  readonly fit: RiseFit;
+  readonly spikes: readonly number[];
+  readonly steps: readonly number[];
+  readonly scatterShare: number;
+  readonly cutFrom: number;
+  readonly cutTo: number;
+  readonly isShort: boolean;
+}
+
+const ROUNDS = 3;
+const LEFT_OUT_AT = 5;
+/** A bend the wrong way that makes the fit so much better, in units of chi squared, is something that was moved. */
+const MOVED = 40;
+
+/** A rise fitted without its spikes, with the steps of its gauge, up to where something was moved. */
+export function fitPart(
+  part: Columns,
+  slight: { leakPaPerS: number; flattensPa: number },
+  cutFrom = 0,
+  cutTo = part.s.length,
+  again = false,
+): PartFit {
+  const columns = cut(part, cutFrom, cutTo);
+  const start = columns.s[0] ?? 0;
+  const zeroed: Columns = { s: columns.s.map((t) => t - start), pa: columns.pa };
+  const scatter = scatterOf(zeroed);
+  const spiky = spikesIn(zeroed, scatter);
+  const stepsAt = stepsIn(zeroed, scatter);
+  let steps = stepsAt.map((at) => zeroed.pa.map((_, i) => (i >= at ? 1 : 0)));
+  const sigma = zeroed.pa.map((p) => sigmaAt(scatter, p));
+  const weights = sigma.map((v, i) => (spiky[i] || !(v > 0) ? 0 : 1 / (v * v)));
+  let fit = fitRise({ columns: zeroed, weights, inflation: 1, steps, slight });
+  let residuals = new Float64Array(zeroed.s.length);
+  let inflation = 1;
+  for (let round = 0; round < ROUNDS; round++) {
+    const [best] = fit.ways;
+    if (!best) break;
+    residuals = zeroed.pa.map((p, i) => {
+      const stepped = stepsAt.reduce((sum, _, k) => sum + (steps[k]?.[i] ?? 0) * (best.stepsPa[k] ?? 0), 0);
+      return (p - riseAt(best, zeroed.s[i] ?? 0) - stepped) / (sigma[i] || 1);
+    });
+    const scale = Math.max(1, spreadOf(residuals, weights));
+    // The scatter grows with the pressure as it is, not as one reading has it.
+    const model = zeroed.s.map((s) => sigmaAt(scatter, riseAt(best, s)));
+    for (let i = 0; i < weights.length; i++) {
+      const off = Math.abs(residuals[i] ?? 0) > LEFT_OUT_AT * scale || spiky[i] === 1;
+      weights[i] = off || !((model[i] ?? 0) > 0) ? 0 : 1 / (model[i] ?? 1) ** 2;
+    }
+    inflation = scale * scale * likeness(residuals, weights);
+    // Another range shows a share more or less.
+    steps = stepsAt.map((at) => zeroed.s.map((s, i) => (i >= at ? riseAt(best, s) : 0)));
+    fit = fitRise({ columns: zeroed, weights, inflation, steps, slight });
+  }
+  const moved = again ? null : movedAt(zeroed, residuals, weights, inflation);
+  if (moved !== null) {
+    const [before, after] = [moved, zeroed.s.length - moved];
+    return before >= after
+      ? fitPart(part, slight, cutFrom, cutFrom + moved, true)
+      : fitPart(part, slight, cutFrom + moved, cutTo, true);
+  }
+  const [best] = fit.ways;
+  const kept = residuals.filter((_, i) => weights[i]);
+  const middle = best ? riseAt(best, (zeroed.s.at(-1) ?? 0) / 2) : 1;
+  return {
+    fit,
+    spikes: [...weights].flatMap((w, i) => (w === 0 ? [i + cutFrom] : [])),
+    steps: stepsAt.map((i) => i + cutFrom),
+    scatterShare: (sigmaAt(scatter, middle) / middle) * Math.max(1, spreadOf(kept, kept.fill(1))),
+    cutFrom,
+    cutTo,
+    isShort: (zeroed.s.at(-1) ?? 0) < 3 * Math.max(...(best?.terms.map((t) => t.tauS) ?? [0]), 200),
+  };
+}
+
+const HINGES = 24;
+
+/** Where the rise turned from one straight course into another, as when a valve is moved: the best hinge in what is left; null where none is. */
+function movedAt({ s }: Columns, residuals: Float64Array, weights: Float64Array, inflation: number): number | null {
+  const n = s.length;
+  let best: { readonly at: number; readonly better: number } | null = null;
+  const kept = residuals.map((r, i) => (weights[i] ? r : 0));
+  for (let k = 1; k < HINGES; k++) {
+    const at = Math.floor((n * k) / HINGES);
+    // What is left after a straight line and the hinge, with a line fitted along on both.
+    const better = hingeGain(s, kept, at) / inflation;
+    if (better > MOVED && (!best || better > best.better)) best = { at, better };
+  }
+  return best?.at ?? null;
+}
+
+/** Fall of the sum of squares by a hinge beside a straight line. */
+function hingeGain(s: Float64Array, residuals: Float64Array, at: number): number {
+  const n = s.length;
+  const hinge = s.map((t) => Math.max(0, t - (s[at] ?? 0)));
+  const mean = (v: Float64Array) => v.reduce((a, b) => a + b, 0) / n;
+  const [ms, mh, mr] = [mean(s), mean(hinge), mean(residuals)];
+  let [ss, sh, hh, sr, hr] = [0, 0, 0, 0, 0];
+  for (let i = 0; i < n; i++) {
+    const [a, b, c] = [(s[i] ?? 0) - ms, (hinge[i] ?? 0) - mh, (residuals[i] ?? 0) - mr];
+    [ss, sh, hh, sr, hr] = [ss + a * a, sh + a * b, hh + b * b, sr + a * c, hr + b * c];
+  }
+  const left = hh - (sh * sh) / ss;
+  const along = hr - (sh * sr) / ss;
+  return left > 0 ? (along * along) / left : 0;
+}

@@ -1,0 +1,34 @@
+/** Readings of a gauge: points, or columns where there are many. Seconds only rise; pressures are absolute. */
+export type GaugeSeries =
+  | readonly { readonly s: number; readonly pa: number }[]
+  | { readonly s: ArrayLike<number>; readonly pa: ArrayLike<number> };
+
+export interface Columns {
+  readonly s: Float64Array;
+  readonly pa: Float64Array;
+}
+
+export function columnsOf(series: GaugeSeries): Columns {
+  if ('pa' in series) return { s: Float64Array.from(series.s), pa: Float64Array.from(series.pa) };
+  return { s: Float64Array.from(series, (p) => p.s), pa: Float64Array.from(series, (p) => p.pa) };
+}
+
+/** From one reading up to before another; no copy. */
+export const cut = ({ s, pa }: Columns, from: number, to: number): Columns => ({
+  s: s.subarray(from, to),
+  pa: pa.subarray(from, to),
+});
+
+/** Medians of as many stretches of equally many readings, or the readings themselves where they are fewer. */
+export function inStretches({ s, pa }: Columns, most: number): { s: number[]; pa: number[]; first: number[] } {
+  const every = Math.max(1, Math.ceil(s.length / most));
+  const found = { s: [] as number[], pa: [] as number[], first: [] as number[] };
+  for (let from = 0; from < s.length; from += every) {
+    const to = Math.min(s.length, from + every);
+    const sorted = pa.slice(from, to).sort();
+    found.s.push(((s[from] ?? 0) + (s[to - 1] ?? 0)) / 2);
+    found.pa.push(sorted[(to - from) >> 1] ?? 0);
+    found.first.push(from);
+  }
+  return found;
+}

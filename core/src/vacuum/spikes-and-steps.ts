@@ -1,0 +1,67 @@
+import { median } from '../statistics/index.js';
+import type { Columns } from './gauge-series.js';
+import { sigmaAt, type Scatter } from './scatter.js';
+
+/** Standard deviations from the median of its neighbours: a reading further off is a spike. */
+const SPIKE = 7;
+const BESIDE = 3;
+
+/** Readings that stand alone far from those beside them, 1 for each. */
+export function spikesIn({ pa }: Columns, scatter: Scatter): Uint8Array {
+  const found = new Uint8Array(pa.length);
+  const beside: number[] = [];
+  for (let i = 0; i < pa.length; i++) {
+    beside.length = 0;
+    for (let j = Math.max(0, i - BESIDE); j <= Math.min(pa.length - 1, i + BESIDE); j++)
+      if (j !== i) beside.push(pa[j] ?? 0);
+    const usual = median(beside);
+    const spread = Math.max(...beside.map((p) => Math.abs(p - usual))) / 2;
+    if (
+      Math.abs((pa[i] ?? 0) - usual) >
+      SPIKE * sigmaAt(scatter, usual) + Math.min(spread, 3 * sigmaAt(scatter, usual))
+    )
+      found[i] = 1;
+  }
+  return found;
+}
+
+/** Readings on either side that a step is told by. */
+const [LEAST_SIDE, MOST_SIDE] = [10, 60];
+const OF_ALL = 40;
+/** Standard deviations of the difference of two such sides. */
+const STEP = 7;
+const MOST_STEPS = 3;
+
+/**
+ * Where a gauge jumped between two readings and went on as before: it changed its range. Found as the largest differences of the medians on
+ * either side, less what the slope around makes.
+ * @returns indices of the first reading after each
+ */
+export function stepsIn({ pa }: Columns, scatter: Scatter): number[] {
+  const n = pa.length;
+  const side = Math.max(LEAST_SIDE, Math.min(MOST_SIDE, Math.floor(n / OF_ALL)));
+  if (n < 6 * side) return [];
+  const jump = new Float64Array(n);
+  for (let i = side; i + side <= n; i++)
+    jump[i] = median([...pa.subarray(i, i + side)]) - median([...pa.subarray(i - side, i)]);
+  const found: number[] = [];
+  for (let i = 2 * side; i + 2 * side < n; i++) {
+    // The slope on both sides, away from the step itself.
+    const slope = ((jump[i - side] ?? 0) + (jump[i + side] ?? 0)) / 2;
+    const curve = Math.abs((jump[i - side] ?? 0) - (jump[i + side] ?? 0));
+    const size = Math.abs((jump[i] ?? 0) - slope);
+    const sigma = (sigmaAt(scatter, pa[i] ?? 0) * 1.25 * Math.sqrt(3)) / Math.sqrt(side);
+    if (size < STEP * sigma + curve) continue;
+    const sharp = Math.abs(median([...pa.subarray(i, i + 3)]) - median([...pa.subarray(i - 3, i)]));
+    if (sharp < size / 2) continue;
+    const before = found.at(-1);
+    if (before !== undefined && i - before < side) {
+      if (size > sizeAt(before)) found[found.length - 1] = i;
+    } else found.push(i);
+  }
+  return found.sort((a, b) => sizeAt(b) - sizeAt(a)).slice(0, MOST_STEPS);
+
+  function sizeAt(i: number): number {
+    return Math.abs((jump[i] ?? 0) - ((jump[i - side] ?? 0) + (jump[i + side] ?? 0)) / 2);
+  }
+}
