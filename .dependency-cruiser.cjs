@@ -11,6 +11,7 @@ const ROOMS = {
     ...['clock', 'api', 'network', 'database', 'work', 'files', 'problems', 'journal', 'house'],
     ...[
       'photos',
+      'gauge-logs',
       'round',
       'pumps',
       'equipment',
@@ -26,7 +27,19 @@ const ROOMS = {
   ],
   web: [
     ...['api', 'device', 'ui', 'words', 'forms', 'effect', 'entry', 'downloads'],
-    ...['take-over', 'set-up', 'run', 'sump-work', 'service', 'journal', 'oil', 'store', 'water', 'diagnosis'],
+    ...[
+      'take-over',
+      'set-up',
+      'run',
+      'sump-work',
+      'service',
+      'journal',
+      'oil',
+      'store',
+      'water',
+      'vacuum',
+      'diagnosis',
+    ],
     ...['round', 'equipment', 'pumps', 'labels', 'backup', 'phone', 'entry-log', 'notebook', 'app', 'testing'],
   ],
 };

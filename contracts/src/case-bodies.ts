@@ -11,6 +11,7 @@ import {
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsOptional, IsString, Length, ValidateNested } from 'class-validator';
 import { IdOf, Maybe, PhotoId, Remark, WholeWithin, Within } from './body-rules.js';
+import { JudgedLogDto } from './gauge-log-bodies.js';
 import { MAX_CHECK_RUNS, MAX_FINDINGS, MAX_MEASURED } from './limits.js';
 
 const oneLine = { message: 'text of 1 to 500 characters' };
@@ -51,6 +52,11 @@ export class TestBodyDto implements TestBody {
   @ValidateNested({ each: true, message: 'a list of pressures, each with pa and where' })
   @Type(() => MeasuredPressureDto)
   measured?: MeasuredPressureDto[] | null;
+
+  @IsOptional()
+  @ValidateNested({ message: 'a gauge log that was judged' })
+  @Type(() => JudgedLogDto)
+  log?: JudgedLogDto | null;
 
   @PhotoId() photoId?: string | null;
   @Remark() remark?: string | null;

@@ -134,9 +134,9 @@ function testRules(given: Readonly<Record<string, unknown>>): FieldIssue[] {
     return said ? [] : [bad('body.passed', null, 'missing', 'true or false: whether the step passed')];
   }
   const measured = (given.measured ?? []) as readonly unknown[];
-  const silent = findings.length === 0 && measured.length === 0 && !given.remark && !given.photoId;
+  const silent = findings.length === 0 && measured.length === 0 && !given.remark && !given.photoId && !given.log;
   return silent
-    ? [bad('body.findings', [], 'missing', 'at least one finding, a pressure, a photograph or a remark')]
+    ? [bad('body.findings', [], 'missing', 'at least one finding, a pressure, a gauge log, a photograph or a remark')]
     : [];
 }
 

@@ -43,6 +43,8 @@ export {
   MAX_UNSETTLED,
   SERVICE_TASKS,
   SUMPS,
+  GAUGE_LOG_TYPES,
+  MAX_GAUGE_LOG_BYTES,
   MAX_PHOTO_BYTES,
   PHOTO_TYPES,
 } from './limits.js';
@@ -99,6 +101,7 @@ export type {
   TracedStay,
   WasteAnswer,
 } from './store.js';
+export type { GaugeLogBytes, GaugeLogKept } from './gauge-log-bodies.js';
 export type { PhotoBytes, PhotoKept } from './photos.js';
 export {
   IMPORT_NAMES,

@@ -21,6 +21,7 @@ import { EntriesModule } from './entries/entries.module.js';
 import { EntryLogModule } from './entry-log/entry-log.module.js';
 import { HouseModule, type HouseOptions } from './house/house.module.js';
 import { headers } from './network/headers.js';
+import { GaugeLogsModule } from './gauge-logs/gauge-logs.module.js';
 import { PhotosModule } from './photos/photos.module.js';
 import { bodyProblem } from './problems/body-problem.js';
 import { PumpsModule } from './pumps/pumps.module.js';
@@ -48,6 +49,7 @@ const FEATURES = [
   BackupModule,
   DownloadsModule,
   PhotosModule,
+  GaugeLogsModule,
   StoreModule,
 ];
 

@@ -1,5 +1,5 @@
 import { readGaugeLog } from './read-gauge-log.js';
-import type { LogSettings } from './log-layout.js';
+import type { LogSettings } from '../journal/index.js';
 
 const TORR = 101_325 / 760;
 /** Rows of a small log by what they hold: from them each dialect is written, and its points reckoned by hand. */

@@ -1,5 +1,4 @@
-/** Mark before the fractions of a log's numbers. */
-export type DecimalMark = '.' | ',';
+import type { DecimalMark } from '../journal/index.js';
 
 /** Why a cell holds no reading. */
 export type NoReading = 'blank' | 'over' | 'under' | 'word';

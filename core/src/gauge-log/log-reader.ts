@@ -1,5 +1,5 @@
-import { instantOfLocal } from '../journal/index.js';
-import type { LogDoubt, LogLayout, LogSettings } from './log-layout.js';
+import { instantOfLocal, type LogSettings } from '../journal/index.js';
+import type { LogDoubt, LogLayout } from './log-layout.js';
 import { readCell, type NoReading } from './log-number.js';
 import { LogSeries, type LogGap, type Series } from './log-series.js';
 import { absolutePa, ambientAtPa } from './pressure-unit.js';

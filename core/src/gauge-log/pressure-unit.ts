@@ -1,11 +1,5 @@
+import type { LogUnit, PressureReference } from '../journal/index.js';
 import { unitOf } from '../units/index.js';
-
-/**
- * What a reading counts from: nothing at all, the air around (negative in vacuum), what is missing to the air around, or the share of
- * the air around that is gone, in percent.
- */
-export const PRESSURE_REFERENCES = ['absolute', 'gauge', 'belowAmbient', 'percentVacuum'] as const;
-export type PressureReference = (typeof PRESSURE_REFERENCES)[number];
 
 export interface PressureUnit {
   /** A symbol of {@link LOG_UNITS}. */
@@ -16,7 +10,7 @@ export interface PressureUnit {
 }
 
 /** Pa of each unit that gauges write. Those of the product come from units; what only instruments use is here (NIST SP 811, 2008, app. B). */
-export const LOG_UNITS = {
+export const LOG_UNITS: Readonly<Record<LogUnit, number>> = {
   hPa: unitOf('hPa').factor,
   mbar: unitOf('mbar').factor,
   Pa: 1,
@@ -30,8 +24,7 @@ export const LOG_UNITS = {
   inHg: unitOf('inHg').factor,
   cmHg: unitOf('Torr').factor * 10,
   '%': 1,
-} as const;
-export type LogUnit = keyof typeof LOG_UNITS;
+};
 
 /** How each is written; the first that fits a text counts, so longer words stand before what they begin with. */
 const SPELLINGS: readonly (readonly [LogUnit, RegExp])[] = [

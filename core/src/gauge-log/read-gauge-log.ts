@@ -1,4 +1,4 @@
-import type { LogSettings } from './log-layout.js';
+import type { LogSettings } from '../journal/index.js';
 import { gaugeLogReader, type LogRead, type Understood } from './log-reader.js';
 
 export interface GaugePoint {

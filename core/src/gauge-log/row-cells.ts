@@ -1,4 +1,4 @@
-import type { Separator } from './log-layout.js';
+import type { Separator } from '../journal/index.js';
 
 const BLANKS = /\s+/;
 /** Anything but what parts them, or a quoted cell with whatever is in it. */

@@ -1,4 +1,5 @@
-import { SEPARATORS, type LogDoubt, type LogLayout, type LogSettings } from './log-layout.js';
+import { SEPARATORS, type LogSettings } from '../journal/index.js';
+import type { LogDoubt, LogLayout } from './log-layout.js';
 import { readCell } from './log-number.js';
 import { unitByAmbient } from './pressure-unit.js';
 import { pressuresOf, referenceOf, unitOfColumn } from './sniff-pressure.js';

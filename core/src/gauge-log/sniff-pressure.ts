@@ -1,6 +1,7 @@
+import type { PressureReference } from '../journal/index.js';
 import type { TimeLayout } from './log-layout.js';
 import { readCell } from './log-number.js';
-import { pressureUnitIn, type PressureReference, type PressureUnit } from './pressure-unit.js';
+import { pressureUnitIn, type PressureUnit } from './pressure-unit.js';
 import { INDEX_WORDS, type Rows } from './sniff-rows.js';
 
 const PRESSURE_WORDS =

@@ -1,6 +1,6 @@
+import type { DecimalMark, LogSettings, Separator } from '../journal/index.js';
 import { clockSeconds, offsetBehind } from './log-clock.js';
-import type { LogSettings, Separator } from './log-layout.js';
-import { decimalOf, readCell, type DecimalMark } from './log-number.js';
+import { decimalOf, readCell } from './log-number.js';
 import { cellsOf, isComment } from './row-cells.js';
 import { daySeconds, splitDayAndClock } from './stamp.js';
 

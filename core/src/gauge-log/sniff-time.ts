@@ -1,9 +1,10 @@
+import type { ElapsedUnit, LogSettings } from '../journal/index.js';
 import { dayOrderOf, type DayOrder } from '../notebook/index.js';
-import type { LogDoubt, LogSettings, TimeLayout } from './log-layout.js';
+import type { LogDoubt, TimeLayout } from './log-layout.js';
 import { readCell } from './log-number.js';
 import { pressureUnitIn } from './pressure-unit.js';
 import { INDEX_WORDS, type CellKind, type Rows } from './sniff-rows.js';
-import { splitDayAndClock, type ElapsedUnit } from './stamp.js';
+import { splitDayAndClock } from './stamp.js';
 
 const TIME_WORDS =
   /\b(?:time|elapsed|zeit|dauer|temps|tiempo|tempo|t|s|ms|h|sec|seconds?|min|minutes?|hours?|stamp|timestamp|date|datum|uhrzeit|runtime)\b/i;

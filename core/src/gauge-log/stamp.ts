@@ -1,3 +1,4 @@
+import type { ElapsedUnit } from '../journal/index.js';
 import { readDay, type DayOrder } from '../notebook/index.js';
 import { clockSeconds, offsetBehind } from './log-clock.js';
 
@@ -5,8 +6,7 @@ import { clockSeconds, offsetBehind } from './log-clock.js';
 export const STAMP_FORMS = ['dayAndClock', 'dayThenClock', 'clock', 'elapsed', 'epoch', 'dayNumber'] as const;
 export type StampForm = (typeof STAMP_FORMS)[number];
 
-export const ELAPSED_UNITS = { ms: 0.001, s: 1, min: 60, h: 3600, d: 86_400 } as const;
-export type ElapsedUnit = keyof typeof ELAPSED_UNITS;
+const ELAPSED_S: Readonly<Record<ElapsedUnit, number>> = { ms: 0.001, s: 1, min: 60, h: 3600, d: 86_400 };
 
 /** Two digits of a year are of this century. */
 const LAST_DAY = '2099-12-31';
@@ -103,7 +103,7 @@ export function stampReader(input: {
     dayAndClock,
     dayThenClock: (cell, next) => day(cell) + clock(next),
     clock: clockAlone,
-    elapsed: (cell) => number(cell) * ELAPSED_UNITS[elapsedUnit],
+    elapsed: (cell) => number(cell) * ELAPSED_S[elapsedUnit],
     epoch(cell) {
       const value = number(cell);
       return value > 1e11 ? value / 1000 : value;

@@ -1,3 +1,5 @@
+import type { JudgedLog } from './gauge-log-bodies.js';
+
 /** One finding by the ids of core/diagnosis, and how sure whoever made it is, above 0 and up to 1. */
 export interface FoundSaid {
   readonly id: string;
@@ -30,6 +32,7 @@ export interface TestBody {
   readonly passed?: boolean | null;
   readonly findings: readonly FoundSaid[];
   readonly measured?: readonly MeasuredPressure[] | null;
+  readonly log?: JudgedLog | null;
   /** SHA-256 of a photograph that was uploaded before. */
   readonly photoId?: string | null;
   readonly remark?: string | null;

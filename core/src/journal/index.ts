@@ -76,6 +76,28 @@ export {
   STEP_PHASES,
   type StepPhase,
 } from './job-bodies.js';
+export {
+  DAY_ORDERS,
+  DECIMAL_MARKS,
+  type DecimalMark,
+  ELAPSED_UNIT_NAMES,
+  type ElapsedUnit,
+  type FigureRead,
+  GAUGE_KINDS,
+  type GaugeKind,
+  type JudgedLog,
+  LOG_UNIT_NAMES,
+  LOG_VERDICTS,
+  type LogOf,
+  LOGS_OF,
+  type LogSettings,
+  type LogUnit,
+  type LogVerdict,
+  PRESSURE_REFERENCES,
+  type PressureReference,
+  type Separator,
+  SEPARATORS,
+} from './gauge-log-bodies.js';
 export { instantOfLocal, isZone, localDay, localTime } from './local-day.js';
 export { compareOrder, type OrderKey, orderKeyOf } from './order.js';
 export { type UnusualReading, unusualReadings, USUAL_RANGES, type UsualRange } from './usual-ranges.js';

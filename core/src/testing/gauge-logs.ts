@@ -1,4 +1,5 @@
-import type { GaugeKind, PumpDownVerdict, RiseVerdict } from '../vacuum/index.js';
+import type { GaugeKind } from '../journal/index.js';
+import type { PumpDownVerdict, RiseVerdict } from '../vacuum/index.js';
 
 /** Made-up gauge logs of which everything is known: by formulas and an integration of their own, apart from what judges them. */
 export interface MadeRise {

@@ -1,13 +1,7 @@
+import type { FigureRead } from '../journal/index.js';
 import { normalTail } from '../statistics/index.js';
 
-/** A figure of a fit: at least eight in ten lie between the ends, half on either side of the middle. */
-export interface Interval {
-  readonly p10: number;
-  readonly p50: number;
-  readonly p90: number;
-}
-
-export const NOTHING: Interval = { p10: 0, p50: 0, p90: 0 };
+export const NOTHING: FigureRead = { p10: 0, p50: 0, p90: 0 };
 
 /** Of a normal distribution eight in ten lie within so many standard deviations. */
 export const Z80 = 1.2816;
@@ -53,7 +47,7 @@ export function tail(of: readonly Normal[], value: number, factorSigma: number):
 const WIDER = 1.7;
 
 /** Of a figure that is not below nothing. */
-export function quantiles(fitted: readonly Normal[], factorSigma: number): Interval {
+export function quantiles(fitted: readonly Normal[], factorSigma: number): FigureRead {
   const of = fitted.map((n) => ({ ...n, sigma: n.sigma * WIDER }));
   const highest = Math.max(...of.map((n) => Math.max(0, n.mean) + 6 * n.sigma)) * (1 + 4 * factorSigma);
   const at = (share: number): number => {

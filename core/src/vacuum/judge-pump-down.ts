@@ -1,10 +1,10 @@
-import { NOTHING, Z80, type Interval } from './belief.js';
+import type { FigureRead, GaugeKind, LogVerdict } from '../journal/index.js';
+import { NOTHING, Z80 } from './belief.js';
 import { fallingPart, fitPumpDown } from './fit-pump-down.js';
 import { columnsOf, cut, type GaugeSeries } from './gauge-series.js';
-import type { GaugeKind } from './judge-rise.js';
 import { speedAtChamber, type Hose, type PumpDownWay } from './pump-down-model.js';
 
-export type PumpDownVerdict = 'asGood' | 'leak' | 'wornOrDirty' | 'restriction' | 'moisture' | 'undecided';
+export type PumpDownVerdict = Exclude<LogVerdict, 'tight' | 'leakAndMoisture'>;
 
 export const PUMP_DOWN_NOTES = [
   'tooShort',
@@ -18,11 +18,11 @@ export type PumpDownNote = (typeof PUMP_DOWN_NOTES)[number];
 export interface PumpDownJudged {
   readonly verdict: PumpDownVerdict;
   /** At the pump's inlet. */
-  readonly speedM3h: Interval;
+  readonly speedM3h: FigureRead;
   /** Where it would end. */
-  readonly ultimatePa: Interval;
+  readonly ultimatePa: FigureRead;
   /** What a leak would be that explains all that the ultimate is above the pump's own. */
-  readonly leakPaM3PerS: Interval;
+  readonly leakPaM3PerS: FigureRead;
   /** Of the speed that it should have, 0-1. */
   readonly speedShare: number;
   /** What outgassing adds to the pressure at the end. */
@@ -140,7 +140,7 @@ export function judgePumpDown(input: {
 }
 
 /** Of a logarithm's standard deviation. */
-const around = (middle: number, sigma: number): Interval => ({
+const around = (middle: number, sigma: number): FigureRead => ({
   p10: middle * Math.exp(-Z80 * sigma),
   p50: middle,
   p90: middle * Math.exp(Z80 * sigma),

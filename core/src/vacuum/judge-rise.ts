@@ -1,13 +1,13 @@
 import { waterSaturationPressurePa } from '../water/index.js';
-import { NOTHING, quantiles, tail, type Interval } from './belief.js';
+import type { FigureRead, GaugeKind, LogVerdict } from '../journal/index.js';
+import { NOTHING, quantiles, tail } from './belief.js';
 import { fitPart } from './fit-rise-part.js';
 import { columnsOf, cut, type GaugeSeries } from './gauge-series.js';
 import { riseAt, type RiseWay } from './rise-fit.js';
 import { risePart } from './rise-part.js';
 import { scatterOf } from './scatter.js';
 
-export type GaugeKind = 'capacitance' | 'thermal';
-export type RiseVerdict = 'tight' | 'leak' | 'moisture' | 'leakAndMoisture' | 'undecided';
+export type RiseVerdict = Extract<LogVerdict, 'tight' | 'leak' | 'moisture' | 'leakAndMoisture' | 'undecided'>;
 
 /** What is worth knowing beside a verdict. */
 export const RISE_NOTES = [
@@ -24,9 +24,9 @@ export type RiseNote = (typeof RISE_NOTES)[number];
 
 export interface RiseJudged {
   readonly verdict: RiseVerdict;
-  readonly leakPaM3PerS: Interval;
+  readonly leakPaM3PerS: FigureRead;
   /** What rose and flattened by the end, of water vapour itself; null where nothing did. */
-  readonly moisturePa: Interval;
+  readonly moisturePa: FigureRead;
   /** Where it would level off, and how fast; null where nothing flattens. */
   readonly levelsOffPa: number | null;
   readonly tauS: number | null;

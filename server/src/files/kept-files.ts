@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto';
 import { createReadStream, existsSync, readdirSync } from 'node:fs';
 import { join, relative } from 'node:path';
 import { pipeline } from 'node:stream/promises';
-import { MAX_PHOTO_BYTES, PHOTO_TYPES } from '@winter-jar/contracts';
+import { GAUGE_LOG_TYPES, MAX_GAUGE_LOG_BYTES, MAX_PHOTO_BYTES, PHOTO_TYPES } from '@winter-jar/contracts';
 
 interface FileKind {
   /** In the data folder, and in a backup. */
@@ -19,6 +19,7 @@ interface FileKind {
  */
 export const FILE_KINDS = {
   photo: { folder: 'photos', extension: 'jpg', types: PHOTO_TYPES, maxBytes: MAX_PHOTO_BYTES },
+  gaugeLog: { folder: 'gauge-logs', extension: 'txt', types: GAUGE_LOG_TYPES, maxBytes: MAX_GAUGE_LOG_BYTES },
 } as const satisfies Readonly<Record<string, FileKind>>;
 
 export type FileKindName = keyof typeof FILE_KINDS;

@@ -1,5 +1,5 @@
 import { bodyOfNoKind, checkEntry, type Checked, type FieldIssue } from '@winter-jar/contracts';
-import { effectiveEntry, type Correction, type Entry, type JournalEntry } from '@winter-jar/core';
+import { effectiveEntry, type Correction, type Entry, type JournalEntry, type TestBody } from '@winter-jar/core';
 import type { Clock } from '../clock/clock.js';
 import type { WritingStatements } from '../database/statements.js';
 import { hasFile } from '../files/kept-files.js';
@@ -16,6 +16,11 @@ function citedPhoto(entry: JournalEntry): string | null {
   return body && 'photoId' in body ? (body.photoId ?? null) : null;
 }
 
+function citedLog(entry: JournalEntry): string | null {
+  const body = entry.kind === 'correction' ? entry.body.body : entry.body;
+  return body && 'log' in body ? ((body as TestBody).log?.logId ?? null) : null;
+}
+
 /** What has to be true of an entry before it counts. */
 export class EntryChecks {
   constructor(
@@ -25,13 +30,21 @@ export class EntryChecks {
     private readonly clock: Clock,
   ) {}
 
-  /** Shape and times, and that a photograph which is cited was kept before. */
+  /** Shape and times, and that a file which is cited was kept before. */
   ofSent(sent: unknown): Checked<JournalEntry> {
     const checked = checkEntry(sent, this.clock.nowMs());
-    const photoId = checked.ok ? citedPhoto(checked.value) : null;
-    if (photoId === null || hasFile(this.folder, 'photo', photoId)) return checked;
-    const right = 'a photograph that was kept here before';
-    return { ok: false, issues: [{ field: 'body.photoId', value: photoId, code: 'unknownId', right }] };
+    if (!checked.ok) return checked;
+    const missing = (field: string, value: string, what: string): Checked<JournalEntry> => ({
+      ok: false,
+      issues: [{ field, value, code: 'unknownId', right: `${what} that was kept here before` }],
+    });
+    const photoId = citedPhoto(checked.value);
+    if (photoId !== null && !hasFile(this.folder, 'photo', photoId))
+      return missing('body.photoId', photoId, 'a photograph');
+    const logId = citedLog(checked.value);
+    if (logId !== null && !hasFile(this.folder, 'gaugeLog', logId))
+      return missing('body.log.logId', logId, 'a gauge log');
+    return checked;
   }
 
   /** What a correction names; null while it is not here. */
