@@ -11,7 +11,8 @@ export const MAX_PHOTO_BYTES = 30_000_000;
 export const PHOTO_TYPES: readonly string[] = ['image/jpeg', 'image/png', 'image/webp'];
 /** A gauge log: a reading ten times a second over two days. */
 export const MAX_GAUGE_LOG_BYTES = 60_000_000;
-export const GAUGE_LOG_TYPES: readonly string[] = ['text/plain', 'text/csv'];
+/** Sent as this whatever they are: a plain text another site's page could send unasked. */
+export const GAUGE_LOG_TYPES: readonly string[] = ['text/csv'];
 export const MAX_ENTRIES_PER_POST = 500;
 /** Corrections that are shown at once where somebody has to decide. */
 export const MAX_UNSETTLED = 100;

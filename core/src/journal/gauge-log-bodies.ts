@@ -7,8 +7,19 @@ export type DecimalMark = (typeof DECIMAL_MARKS)[number];
 
 /** As gauges write them. */
 export const LOG_UNIT_NAMES = [
-  ...(['hPa', 'mbar', 'Pa', 'kPa', 'Torr', 'mTorr', 'bar'] as const),
-  ...(['µbar', 'mPa', 'psi', 'inHg', 'cmHg', '%'] as const),
+  'hPa',
+  'mbar',
+  'Pa',
+  'kPa',
+  'Torr',
+  'mTorr',
+  'bar',
+  'µbar',
+  'mPa',
+  'psi',
+  'inHg',
+  'cmHg',
+  '%',
 ] as const;
 export type LogUnit = (typeof LOG_UNIT_NAMES)[number];
 
@@ -55,8 +66,14 @@ export const LOGS_OF = ['rise', 'pumpDown'] as const;
 export type LogOf = (typeof LOGS_OF)[number];
 
 export const LOG_VERDICTS = [
-  ...(['tight', 'leak', 'moisture', 'leakAndMoisture', 'undecided'] as const),
-  ...(['asGood', 'wornOrDirty', 'restriction'] as const),
+  'tight',
+  'leak',
+  'moisture',
+  'leakAndMoisture',
+  'undecided',
+  'asGood',
+  'wornOrDirty',
+  'restriction',
 ] as const;
 export type LogVerdict = (typeof LOG_VERDICTS)[number];
 

@@ -10,10 +10,10 @@ const BESIDE = 3;
 export function spikesIn({ pa }: Columns, scatter: Scatter): Uint8Array {
   const found = new Uint8Array(pa.length);
   const beside: number[] = [];
-  for (let i = 0; i < pa.length; i++) {
+  // The first and the last have neighbours on one side alone: a fit tells whether they lie off.
+  for (let i = BESIDE; i + BESIDE < pa.length; i++) {
     beside.length = 0;
-    for (let j = Math.max(0, i - BESIDE); j <= Math.min(pa.length - 1, i + BESIDE); j++)
-      if (j !== i) beside.push(pa[j] ?? 0);
+    for (let j = i - BESIDE; j <= i + BESIDE; j++) if (j !== i) beside.push(pa[j] ?? 0);
     const usual = median(beside);
     const spread = Math.max(...beside.map((p) => Math.abs(p - usual))) / 2;
     if (

@@ -22,7 +22,7 @@ export class GaugeLogsController {
   @Post()
   @Costly(120)
   @Needs('write')
-  @ApiConsumes('text/plain')
+  @ApiConsumes('text/csv')
   @Documented({
     id: 'keepGaugeLog',
     summary: 'Keep a gauge log as it came, before the test that cites it',

@@ -266,6 +266,16 @@ const injectedRtkApi = api.injectEndpoints({
     photoThumb: build.query<PhotoThumbApiResponse, PhotoThumbApiArg>({
       query: (queryArg) => ({ url: `/api/photos/${queryArg}/thumb` }),
     }),
+    keepGaugeLog: build.mutation<KeepGaugeLogApiResponse, KeepGaugeLogApiArg>({
+      query: (queryArg) => ({
+        url: `/api/gauge-logs`,
+        method: 'POST',
+        body: queryArg,
+      }),
+    }),
+    gaugeLog: build.query<GaugeLogApiResponse, GaugeLogApiArg>({
+      query: (queryArg) => ({ url: `/api/gauge-logs/${queryArg}` }),
+    }),
     store: build.query<StoreApiResponse, StoreApiArg>({
       query: () => ({ url: `/api/store` }),
     }),
@@ -462,6 +472,11 @@ export type PhotoApiResponse = PhotoBytes;
 export type PhotoApiArg = string;
 export type PhotoThumbApiResponse = /** status 200 A photograph, small */ PhotoBytes;
 export type PhotoThumbApiArg = string;
+export type KeepGaugeLogApiResponse =
+  /** status 200 Keep a gauge log as it came, before the test that cites it */ GaugeLogKept;
+export type KeepGaugeLogApiArg = GaugeLogBytes;
+export type GaugeLogApiResponse = /** status 200 A gauge log, as it came */ GaugeLogBytes;
+export type GaugeLogApiArg = string;
 export type StoreApiResponse = /** status 200 The oil store: every container as it stands */ StoreAnswer;
 export type StoreApiArg = void;
 export type WasteApiResponse = /** status 200 What carriers took, the last first */ WasteAnswer;
@@ -3727,6 +3742,57 @@ export type MeasuredPressure = {
   /** By the words on it. */
   gauge?: string | null;
 };
+export type LogOf = 'rise' | 'pumpDown';
+export type Separator = '\t' | ';' | '|' | ',' | ' ';
+export type DecimalMark = '.' | ',';
+export type LogUnit =
+  'hPa' | 'mbar' | 'Pa' | 'kPa' | 'Torr' | 'mTorr' | 'bar' | '\u00B5bar' | 'mPa' | 'psi' | 'inHg' | 'cmHg' | '%';
+export type PressureReference = 'absolute' | 'gauge' | 'belowAmbient' | 'percentVacuum';
+export type ElapsedUnit = 'ms' | 's' | 'min' | 'h' | 'd';
+export type LogSettings = {
+  separator?: Separator;
+  decimal?: DecimalMark;
+  /** Columns are counted from 0. */
+  timeColumn?: number;
+  pressureColumn?: number;
+  unit?: LogUnit;
+  reference?: PressureReference;
+  dayOrder?: 'dayFirst' | 'monthFirst';
+  elapsedUnit?: ElapsedUnit;
+  /** A clock of two parts is minutes and seconds. */
+  minutesFirst?: boolean;
+  /** IANA zone of the clock on the wall. */
+  zone?: string;
+  /** When the first reading was taken, where the log does not say; ISO 8601 UTC. */
+  startedAt?: string;
+  /** Between two rows, where they have no time. */
+  stepS?: number;
+  /** Of the air around the gauge, for relative readings: its pressure, or where it stands. */
+  ambientPa?: number;
+  altitudeM?: number;
+};
+export type GaugeKind = 'capacitance' | 'thermal';
+export type LogVerdict =
+  'tight' | 'leak' | 'moisture' | 'leakAndMoisture' | 'undecided' | 'asGood' | 'wornOrDirty' | 'restriction';
+export type FigureRead = {
+  p10: number;
+  p50: number;
+  p90: number;
+};
+export type JudgedLog = {
+  /** SHA-256 of the file as it came. */
+  logId: string;
+  name?: string | null;
+  of: LogOf;
+  said?: LogSettings | null;
+  volumeL: number;
+  gauge: GaugeKind;
+  verdict: LogVerdict;
+  leakPaM3PerS?: FigureRead | null;
+  moisturePa?: FigureRead | null;
+  speedM3h?: FigureRead | null;
+  ultimatePa?: FigureRead | null;
+};
 export type TestBody = {
   /** A test of core/diagnosis; null for what was seen without one. */
   checkId?: string | null;
@@ -3735,6 +3801,7 @@ export type TestBody = {
   passed?: boolean | null;
   findings: readonly FoundSaid[];
   measured?: readonly MeasuredPressure[] | null;
+  log?: JudgedLog | null;
   /** SHA-256 of a photograph that was uploaded before. */
   photoId?: string | null;
   remark?: string | null;
@@ -5223,6 +5290,12 @@ export type PhotoKept = {
   height: number;
 };
 export type PhotoBytes = string;
+export type GaugeLogKept = {
+  /** SHA-256 of the file. */
+  logId: string;
+  bytes: number;
+};
+export type GaugeLogBytes = string;
 export type SubjectRef = {
   type: string;
   id: string;

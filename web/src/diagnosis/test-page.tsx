@@ -69,6 +69,7 @@ const OWN_SCREENS: Readonly<Partial<Record<CheckId, { readonly path: string; rea
   standingSample: { path: 'look', words: 'Read the jar instead' },
   particleLook: { path: 'look', words: 'Read the jar instead' },
   labSample: { path: 'lab-sample', words: 'Log the sample instead, then its report' },
+  rateOfRise: { path: 'gauge-log', words: 'Read it from a gauge’s log' },
 };
 
 /** What is found belongs to the open case; the first thing found opens one. */

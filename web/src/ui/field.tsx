@@ -59,7 +59,7 @@ export function TextField({
   type?: 'text' | 'date' | 'datetime-local';
   error?: string | undefined;
   hint?: string;
-  inputMode?: 'numeric';
+  inputMode?: 'numeric' | 'decimal';
 }) {
   const said = type === 'text' ? null : typedDayWords(value);
   return (

@@ -1,3 +1,4 @@
+import { logWords } from './vacuum-words.js';
 import { percent } from '../ui/number.js';
 import type { Print } from '../device/use-print.js';
 import {
@@ -115,12 +116,13 @@ export const leakStepOf = (id: string) => LEAK_STEPS.find((s) => s.id === id) ??
 
 /** What a test says in one line of the journal. */
 export function testWords(
-  { checkId, leakStep, passed, findings, measured, photoId, remark }: TestBody,
+  { checkId, leakStep, passed, findings, measured, log, photoId, remark }: TestBody,
   print: Pick<Print, 'pressure' | 'temperature'>,
 ): string {
   const step = leakStep ? leakStepOf(leakStep) : null;
   const named = step ? `Leak hunt, ${step.name.toLowerCase()}` : checkId ? checkName(checkId) : null;
   const outcome = step ? (passed ? step.passed.words : step.failed.words) : null;
+  if (log) return [logWords(log, print), remark].filter(Boolean).join(' · ');
   const found = step ? [] : findings.map((f) => foundWords(f.id, f.state));
   const doubt = findings.some((f) => surenessOf(f.certainty) === 'unsure') ? 'not sure' : null;
   const read = (measured ?? []).map((m) =>

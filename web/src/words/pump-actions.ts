@@ -121,6 +121,13 @@ export const PUMP_ACTIONS = {
     offered: ['search'],
     tasks: ['blankOff'],
   },
+  gaugeLog: {
+    path: 'gauge-log',
+    words: 'Read a gauge log',
+    short: 'Gauge log',
+    kinds: VANE,
+    offered: ['link', 'search'],
+  },
   switchTag: { path: 'switch-tag', words: 'Print a switch tag', kinds: ALL, offered: ['search'] },
   openCase: { path: 'case-open', words: 'Open a case', kinds: ALL, offered: [], entry: 'caseOpened' },
   closeCase: { path: 'case-close', words: 'Close the case', kinds: ALL, offered: [], entry: 'caseClosed' },
@@ -169,10 +176,15 @@ export const actionOfTask = (task: TaskId): PumpActionId | null =>
   ACTIONS.find(([, { tasks }]) => tasks?.includes(task))?.[0] ?? null;
 
 /** The page on which an entry is corrected. */
-export function correctPath(pumpId: string, { kind, id, subjects }: Pick<Entry, 'kind' | 'id' | 'subjects'>): string {
+export function correctPath(
+  pumpId: string,
+  entry: Pick<Entry, 'kind' | 'id' | 'subjects'> & { readonly body?: object },
+): string {
+  const { kind, id, subjects, body = {} } = entry;
   const jobId = kind.startsWith('job') ? jobIdOf({ subjects }) : null;
   if (jobId !== null) return `/pumps/${pumpId}/jobs/${jobId}`;
-  const action = ACTIONS.find(([, a]) => a.entry === kind)?.[0] ?? 'note';
+  const hasLog = kind === 'test' && 'log' in body && Boolean(body.log);
+  const action = hasLog ? 'gaugeLog' : (ACTIONS.find(([, a]) => a.entry === kind)?.[0] ?? 'note');
   return actionPath(pumpId, { action, correct: id });
 }
 
