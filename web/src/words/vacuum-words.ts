@@ -58,7 +58,8 @@ export const THEN_WORDS: Readonly<Record<LogVerdict, string>> = {
 };
 
 /** A leak in the person's unit of pressure: 1 Pa·m³/s is 1000 Pa·L/s. */
-export const leakWords = (leakPaM3PerS: number, print: Pick<Print, 'pressure'>): string => `${print.pressure(leakPaM3PerS * 1000)}·L/s`;
+export const leakWords = (leakPaM3PerS: number, print: Pick<Print, 'pressure'>): string =>
+  `${print.pressure(leakPaM3PerS * 1000)}·L/s`;
 
 /** Between which figures at least eight in ten lie. */
 export const rangeWords = ({ p10, p90 }: FigureRead, one: (value: number) => string): string =>

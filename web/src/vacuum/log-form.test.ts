@@ -1,0 +1,79 @@
+import { readFileSync } from 'node:fs';
+import { judgeLog, textOf, type AskedOfLog } from './judge-log.js';
+import { findingsOf, isWell, litresOf, logFieldsOf, noLog, readLog, type LogValues } from './log-form.js';
+
+const bytesOf = (name: string): ArrayBuffer => {
+  const file = readFileSync(new URL(`../../../core/reference/gauge-logs/${name}.csv`, import.meta.url));
+  return file.buffer.slice(file.byteOffset, file.byteOffset + file.byteLength) as ArrayBuffer;
+};
+const ASKED: AskedOfLog = { of: null, volumeL: 62, gauge: 'capacitance', pumpingSpeedM3h: 6, ultimatePa: 0.6 };
+const judged = (name: string, asked: Partial<AskedOfLog> = {}) => {
+  const found = judgeLog(bytesOf(name), { zone: 'UTC' }, { ...ASKED, ...asked });
+  if (!found.ok) throw new Error(found.issue.code);
+  return found;
+};
+const found = (name: string) => findingsOf(judged(name)).map(({ id, state }) => `${id}/${state}`);
+
+test.each([
+  ['rise-tight-dry', ['rateOfRise/small'], true],
+  ['rise-leak', ['rateOfRise/straight'], false],
+  ['rise-moist', ['rateOfRise/flattens'], false],
+  ['rise-leak-and-moist', ['rateOfRise/straight'], false],
+  ['pumpdown-good', ['pumpDown/usual'], true],
+  ['pumpdown-leak', ['pumpDown/usual', 'chamberPressure/farAbove'], false],
+  ['pumpdown-worn', ['pumpDown/slow', 'chamberPressure/farAbove'], false],
+])('%s says %j by itself', (name, says, well) => {
+  expect(found(name)).toEqual(says);
+  expect(isWell(judged(name).by.judged.verdict)).toBe(well);
+});
+
+test('what is drawn holds the fit and its parts, over the part that was judged', () => {
+  const { points, model, fromS, toS } = judged('rise-leak-and-moist');
+  expect(points.length).toBeLessThanOrEqual(601);
+  expect([fromS, toS]).toEqual([0, 1800]);
+  const last = model.at(-1);
+  // 0.0016 hPa·L/s over half an hour in 62 L are 4.6 Pa above the 3 Pa that it began at; 21 Pa of moisture lie on it.
+  expect(last?.leakPa).toBeCloseTo(7.6, 0);
+  expect(last?.pa).toBeCloseTo(28.6, 0);
+});
+
+const VALUES: LogValues = { ...noLog(62, 'UTC'), logId: 'a'.repeat(64), name: 'rise.csv', remark: 'after the gasket' };
+
+test('the entry happened when the log began, and keeps what was judged', () => {
+  const read = readLog(VALUES, judged('rise-tight-dry'), Date.parse('2026-12-01T00:00:00Z'));
+  if (!read.ok) throw new Error(JSON.stringify(read.issues));
+  const { happenedAt, body } = read.deed.main;
+  expect(happenedAt).toBe('2026-09-14T07:30:00.000Z');
+  expect(body).toMatchObject({
+    findings: [{ id: 'rateOfRise', state: 'small', certainty: 0.9 }],
+    log: { logId: VALUES.logId, name: 'rise.csv', of: 'rise', volumeL: 62, verdict: 'tight', said: { zone: 'UTC' } },
+    remark: 'after the gasket',
+  });
+  const entry = { kind: 'test', body } as Parameters<typeof logFieldsOf>[0];
+  expect(logFieldsOf(entry)).toEqual({ ...VALUES, of: 'rise' });
+});
+
+test('no file, no litres and nothing read are said at their fields', () => {
+  expect(readLog(noLog(null, 'UTC'), null, 0)).toMatchObject({
+    ok: false,
+    issues: { logId: expect.any(String) as string, volume: expect.any(String) as string },
+  });
+  expect(readLog(VALUES, null, 0)).toMatchObject({ ok: false, issues: { logId: expect.any(String) as string } });
+});
+
+test.each([
+  ['62', 62],
+  ['62 L', 62],
+  ['1,5', 1.5],
+  ['450 mL', 0.45],
+  ['none', null],
+  ['0', null],
+])('%s is %s litres', (text, litres) => expect(litresOf(text)).toBe(litres));
+
+test('a text by its byte-order mark, as UTF-8, and from a device that knows neither', () => {
+  const bytes = (...b: number[]) => new Uint8Array(b).buffer;
+  expect(textOf(bytes(0xff, 0xfe, 0x70, 0, 0xb5, 0))).toBe('pµ');
+  expect(textOf(bytes(0xfe, 0xff, 0, 0x70, 0, 0xb5))).toBe('pµ');
+  expect(textOf(bytes(0x70, 0xc2, 0xb5))).toBe('pµ');
+  expect(textOf(bytes(0x70, 0xb5))).toBe('pµ');
+});
