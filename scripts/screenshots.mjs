@@ -49,6 +49,12 @@ const serveToTheWait = async (page) => {
   }
   await page.getByRole('heading', { name: /^Unlock, run one to two/ }).waitFor();
 };
+/** A rise of which everything is known. */
+const readLog = async (page) => {
+  await page.getByLabel('What is closed off, in litres').fill('62');
+  await page.setInputFiles('input[type=file]', join(root, 'core/reference/gauge-logs/rise-leak-and-moist.csv'));
+  await page.getByRole('heading', { name: /^Leak 0/ }).waitFor();
+};
 /** Two steps passed, the third failed. */
 const huntToTheHose = async (page) => {
   for (const outcome of ['Clean, soft, whole', 'Closed, dry, seal whole', 'Cracked, hard or loose']) {
@@ -93,6 +99,7 @@ const SHOTS = [
   { name: 'leak-hunt', path: '/pumps/lf-03/leak-hunt', size: DESK, act: huntToTheHose },
   { name: 'case-report', path: '/pumps/cw-02/what-is-wrong', size: DESK, act: openReport },
   { name: 'oil-store', path: '/store?at=jar-17', size: TALL },
+  { name: 'gauge-log', path: '/pumps/lf-02/gauge-log', size: DESK, act: readLog },
   { name: 'notebook', path: '/logs/notebook', size: TALL, act: pasteRows },
   { name: 'phone-round', path: '/', size: PHONE },
   { name: 'phone-log-run', path: '/pumps/lf-02/run', size: PHONE },
@@ -102,7 +109,6 @@ const SHOTS = [
 ];
 const EMPTY_SHOTS = [
   { name: 'first-screen', path: '/', size: DESK },
-  { name: 'add-pump', path: '/set-up/add-pump', size: DESK },
   { name: 'backup', path: '/backup', size: DESK },
 ];
 

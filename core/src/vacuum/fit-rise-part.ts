@@ -14,7 +14,7 @@ export interface PartFit {
   readonly isShort: boolean;
 }
 
-const ROUNDS = 3;
+const ROUNDS = 2;
 const LEFT_OUT_AT = 5;
 /** A bend the wrong way that makes the fit so much better, in units of chi squared, is something that was moved. */
 const MOVED = 40;
@@ -36,7 +36,7 @@ export function fitPart(
   let steps = stepsAt.map((at) => zeroed.pa.map((_, i) => (i >= at ? 1 : 0)));
   const sigma = zeroed.pa.map((p) => sigmaAt(scatter, p));
   const weights = sigma.map((v, i) => (spiky[i] || !(v > 0) ? 0 : 1 / (v * v)));
-  let fit = fitRise({ columns: zeroed, weights, inflation: 1, steps, slight });
+  let fit = fitRise({ columns: zeroed, weights, inflation: 1, steps, slight, twoTerms: false });
   let residuals = new Float64Array(zeroed.s.length);
   let inflation = 1;
   for (let round = 0; round < ROUNDS; round++) {
@@ -56,7 +56,7 @@ export function fitPart(
     inflation = scale * scale * likeness(residuals, weights);
     // Another range shows a share more or less.
     steps = stepsAt.map((at) => zeroed.s.map((s, i) => (i >= at ? riseAt(best, s) : 0)));
-    fit = fitRise({ columns: zeroed, weights, inflation, steps, slight });
+    fit = fitRise({ columns: zeroed, weights, inflation, steps, slight, twoTerms: true });
   }
   const moved = again ? null : movedAt(zeroed, residuals, weights, inflation);
   if (moved !== null) {

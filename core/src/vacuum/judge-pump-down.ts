@@ -7,6 +7,7 @@ import { speedAtChamber, type Hose, type PumpDownWay } from './pump-down-model.j
 export type PumpDownVerdict = Exclude<LogVerdict, 'tight' | 'leakAndMoisture'>;
 
 export const PUMP_DOWN_NOTES = [
+  'thermalAbove',
   'tooShort',
   'notFromAmbient',
   'leakOrUltimate',
@@ -46,6 +47,8 @@ const POOR_TIMES = 3;
 const SLOW_SHARE = 0.75;
 /** Below this share the speed is lost in something narrow where the gas is thin. */
 const NARROW_SHARE = 0.5;
+/** Heat goes through dense gas alike. */
+const THERMAL_UP_TO_PA = 1000;
 const LEAST_READINGS = 20;
 
 /**
@@ -68,13 +71,23 @@ export function judgePumpDown(input: {
   gauge?: GaugeKind;
   barometerHpa?: number;
 }): PumpDownJudged {
-  const { volumeL, pumpingSpeedM3h, volumeKnownTo = 0.1, ultimatePa = USUAL_ULTIMATE_PA, hose = null } = input;
+  const {
+    volumeL,
+    pumpingSpeedM3h,
+    volumeKnownTo = 0.1,
+    ultimatePa = USUAL_ULTIMATE_PA,
+    hose = null,
+    gauge = 'capacitance',
+  } = input;
   if (!(volumeL > 0)) throw new RangeError(`volumeL: ${volumeL} is not above 0`);
   if (!(pumpingSpeedM3h > 0)) throw new RangeError(`pumpingSpeedM3h: ${pumpingSpeedM3h} is not above 0`);
   const against = { ultimatePa, pumpingSpeedM3h };
   const volumeM3 = volumeL / 1000;
   const all = columnsOf(input.points);
-  const [from, to] = fallingPart(all);
+  const [falls, to] = fallingPart(all);
+  // Further up a thermal gauge hardly tells one pressure from another.
+  const reads = gauge === 'thermal' ? all.pa.findIndex((pa, i) => i >= falls && pa < THERMAL_UP_TO_PA) : falls;
+  const from = reads < 0 ? to : reads;
   const part = cut(all, from, to);
   if (part.s.length < LEAST_READINGS) return unread(against, { from, to });
   const start = part.s[0] ?? 0;
@@ -116,8 +129,9 @@ export function judgePumpDown(input: {
   // What is not called a leak may still hide one: nothing up to all of it.
   const leak = verdict === 'leak' ? most : { p10: 0, p50: 0, p90: most.p90 };
   const notes: PumpDownNote[] = [
+    ...(gauge === 'thermal' ? (['thermalAbove'] as const) : []),
     ...(seen ? [] : (['tooShort'] as const)),
-    ...((part.pa[0] ?? 0) < 50_000 ? (['notFromAmbient'] as const) : []),
+    ...((part.pa[0] ?? 0) < 50_000 && gauge !== 'thermal' ? (['notFromAmbient'] as const) : []),
     ...(verdict === 'leak' ? (['leakOrUltimate'] as const) : []),
     ...(share > 1.3 ? (['speedAboveRated'] as const) : []),
   ];

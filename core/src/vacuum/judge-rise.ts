@@ -2,7 +2,7 @@ import { waterSaturationPressurePa } from '../water/index.js';
 import type { FigureRead, GaugeKind, LogVerdict } from '../journal/index.js';
 import { NOTHING, quantiles, tail } from './belief.js';
 import { fitPart } from './fit-rise-part.js';
-import { columnsOf, cut, type GaugeSeries } from './gauge-series.js';
+import { columnsOf, cut, type Columns, type GaugeSeries } from './gauge-series.js';
 import { riseAt, type RiseWay } from './rise-fit.js';
 import { risePart } from './rise-part.js';
 import { scatterOf } from './scatter.js';
@@ -61,6 +61,8 @@ const LEAST_READINGS = 12;
 const SURE = 0.8;
 /** Above a fifth of the air's pressure a leak no longer lets in as much as into nothing. */
 const NEAR_ATMOSPHERE_PA = 20_000;
+/** How far a leak that is told by two readings may be off. */
+const GROSS = { low: 0.6, high: 2 } as const;
 
 /**
  * What a rise of pressure in a closed chamber says: a leak goes on straight, moisture and outgassing flatten.
@@ -93,8 +95,13 @@ export function judgeRise(input: {
   const shown = gauge === 'thermal' ? THERMAL_IN_VAPOUR : 1;
   const all = columnsOf(input.points);
   const whole = scatterOf(all);
-  const [from, to] = risePart(all, whole);
+  const [from, rises] = risePart(all, whole);
+  // From there on what flattens is the air's own pressure: no vapour of a room comes so far.
+  const near = all.pa.findIndex((pa, i) => i >= from && i < rises && pa > NEAR_ATMOSPHERE_PA);
+  const to = near < 0 ? rises : near;
   const part = cut(all, from, to);
+  if (near >= 0 && part.s.length < LEAST_READINGS)
+    return grossLeak(cut(all, from, Math.min(rises, Math.max(near, from + 1) + 1)), { limits, volumeM3, from });
   if (part.s.length < LEAST_READINGS) return unread(limits, { from, to });
   const slight = {
     leakPaPerS: limits.leakPaM3PerS / volumeM3 / SLIGHT_OF_LIMIT,
@@ -114,7 +121,6 @@ export function judgeRise(input: {
   const wetFrom = Math.max(limits.moisturePa, MOISTURE_SHARE * risen);
   const wetSure = tail(vapour, wetFrom, 0);
   const levelsOffPa = best.terms.reduce((sum, t) => sum + Math.max(0, t.pa), 0) / shown;
-  const endPa = part.pa[part.pa.length - 1] ?? 0;
   const saturation = waterSaturationPressurePa({ tempC });
   const hasBend = best.terms.length > 0 && moisture.p50 > 0;
   const verdict = verdictOf(leaksSure, wetSure);
@@ -123,7 +129,7 @@ export function judgeRise(input: {
     ...(verdict === 'undecided' && leaksSure > 0.1 && leaksSure < SURE && wetSure > 0.1 && wetSure < SURE
       ? (['leakOrMoisture'] as const)
       : []),
-    ...(endPa > NEAR_ATMOSPHERE_PA ? (['nearAtmosphere'] as const) : []),
+    ...(near >= 0 ? (['nearAtmosphere'] as const) : []),
     ...(hasBend && wetSure >= SURE && levelsOffPa > saturation * 1.15 ? (['aboveSaturation'] as const) : []),
     ...(hasBend && wetSure >= SURE && Math.abs(levelsOffPa / saturation - 1) <= 0.15
       ? (['atSaturation'] as const)
@@ -147,6 +153,28 @@ export function judgeRise(input: {
     limits,
     notes,
     way: best,
+  };
+}
+
+/** Up near the air's own pressure within a few readings: a leak by its slope, which falls as it comes near. */
+function grossLeak(
+  { s, pa }: Columns,
+  { limits, volumeM3, from }: { limits: RiseJudged['limits']; volumeM3: number; from: number },
+): RiseJudged {
+  const last = s.length - 1;
+  const seconds = (s[last] ?? 0) - (s[0] ?? 0);
+  const leakPaPerS = seconds > 0 ? ((pa[last] ?? 0) - (pa[0] ?? 0)) / seconds : 0;
+  const p50 = leakPaPerS * volumeM3;
+  return {
+    ...unread(limits, { from, to: from + s.length }),
+    verdict: p50 > limits.leakPaM3PerS ? 'leak' : 'undecided',
+    leakPaM3PerS: { p10: p50 * GROSS.low, p50, p90: p50 * GROSS.high },
+    startPa: pa[0] ?? 0,
+    notes: ['nearAtmosphere'],
+    way: {
+      ...{ weight: 1, startPa: pa[0] ?? 0, leakPaPerS, leakSigma: 0, stepsPa: [] },
+      ...{ terms: [], flattensPa: 0, flattensSigma: 0 },
+    },
   };
 }
 

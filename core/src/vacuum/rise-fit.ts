@@ -100,6 +100,7 @@ const above = (mean: number, sigma: number): number => (sigma > 0 ? normalTail(-
  * @param input.weights one over the variance of each reading, 0 for one that is left out
  * @param input.inflation of the variance, where readings that follow each other err alike
  * @param input.steps columns of the gauge itself, fitted along: where it changed its range
+ * @param input.twoTerms whether two terms are tried as well: of no use while it is told which readings count
  * @param input.slight how much leaks into a tight chamber, and flattens in a dry one: half the belief, before anything was read, is that this one is such
  */
 export function fitRise(input: {
@@ -108,6 +109,7 @@ export function fitRise(input: {
   inflation: number;
   steps: readonly Float64Array[];
   slight: { readonly leakPaPerS: number; readonly flattensPa: number };
+  twoTerms: boolean;
 }): RiseFit {
   const { columns, weights, inflation } = input;
   const { s, pa } = columns;
@@ -136,10 +138,10 @@ export function fitRise(input: {
 
   const straight = fitted([], []);
   const singles = ofOneTerm();
-  const pairs = ofTwoTerms();
+  const pairs = input.twoTerms ? ofTwoTerms() : [];
   const ways = [...straight, ...singles, ...pairs];
   const most = Math.max(...ways.map((w) => w.logWeight));
-  const weighed = ways.map((w) => ({ ...w, weight: Math.exp(w.logWeight - most) })).filter((w) => w.weight > 1e-6);
+  const weighed = ways.map((w) => ({ ...w, weight: Math.exp(w.logWeight - most) })).filter((w) => w.weight > 1e-4);
   const total = weighed.reduce((sum, w) => sum + w.weight, 0);
   const sorted = weighed
     .sort((a, b) => b.weight - a.weight)

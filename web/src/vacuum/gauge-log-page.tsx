@@ -26,10 +26,13 @@ export function GaugeLogPage() {
   return <WithPump needsOil>{(props) => <GaugeLog {...props} />}</WithPump>;
 }
 
+/** Of a pump of one stage where nobody says better. */
+const ONE_STAGE_PA = 50;
+
 /** What the pump comes to when it is well: its own good tests before the plate. */
 function ultimateOf({ state, setUp }: PumpPage): number | null {
   const sorted = [...state.goodPa].sort((a, b) => a - b);
-  return sorted[sorted.length >> 1] ?? setUp.model.ultimatePa ?? null;
+  return sorted[sorted.length >> 1] ?? setUp.model.ultimatePa ?? (setUp.model.stages === 1 ? ONE_STAGE_PA : null);
 }
 
 function GaugeLog(props: EntryPageProps) {

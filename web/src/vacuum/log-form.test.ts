@@ -4,7 +4,7 @@ import { findingsOf, isWell, litresOf, logFieldsOf, noLog, readLog, type LogValu
 
 const bytesOf = (name: string): ArrayBuffer => {
   const file = readFileSync(new URL(`../../../core/reference/gauge-logs/${name}.csv`, import.meta.url));
-  return file.buffer.slice(file.byteOffset, file.byteOffset + file.byteLength) as ArrayBuffer;
+  return file.buffer.slice(file.byteOffset, file.byteOffset + file.byteLength);
 };
 const ASKED: AskedOfLog = { of: null, volumeL: 62, gauge: 'capacitance', pumpingSpeedM3h: 6, ultimatePa: 0.6 };
 const judged = (name: string, asked: Partial<AskedOfLog> = {}) => {

@@ -82,6 +82,7 @@ export const NOTE_WORDS: Readonly<Record<RiseNote | PumpDownNote, string>> = {
   gaugeSteps: 'The gauge jumped where it changed its range: that is taken out.',
   changedUnderWay: 'Something changed under way, such as a valve: only the longer part is judged.',
   fewReadings: 'Too few readings in the part that counts.',
+  thermalAbove: 'A thermal gauge hardly tells pressures above 10 hPa apart: it is judged from there down.',
   notFromAmbient: 'It does not begin at the air’s own pressure: the speed rests on less.',
   leakOrUltimate: 'A leak and oil that is not clean look alike in it: blank off the pump to tell them apart.',
   speedAboveRated: 'Faster than the plate says: is the volume right?',
