@@ -73,7 +73,7 @@ export function Understood({ layout, whole, startedAt, said, zone, onSaid }: Und
       >
         <div className="grid grid-cols-1 gap-4 pt-2 sm:grid-cols-2">
           <SelectField
-            label="Pressure"
+            label="Column of the pressure"
             value={String(layout.pressureColumn)}
             onChange={(c) => set('pressureColumn', Number(c))}
             options={layout.pressureColumns.map((c) => ({ value: String(c), words: column(c) }))}
@@ -86,7 +86,7 @@ export function Understood({ layout, whole, startedAt, said, zone, onSaid }: Und
             empty="choose …"
           />
           <SelectField
-            label="It counts"
+            label="A reading is"
             value={layout.reference}
             onChange={(reference) => set('reference', reference as PressureReference)}
             options={oneOf(PRESSURE_REFERENCES, REFERENCE_WORDS)}
