@@ -570,6 +570,7 @@ export {
   hoseConductanceLPerS,
   judgePumpDown,
   judgeRise,
+  leakAtPump,
   leakWaterGPerDay,
   logPressures,
   type PumpDownJudged,

@@ -4,4 +4,5 @@ export { judgePumpDown, type PumpDownJudged, type PumpDownNote, type PumpDownVer
 export { judgeRise, type RiseJudged, type RiseNote, type RiseVerdict, THERMAL_IN_VAPOUR } from './judge-rise.js';
 export { type Hose, logPressures, type PumpDownWay } from './pump-down-model.js';
 export { riseAt, type RiseWay } from './rise-fit.js';
+export { leakAtPump } from './leak-at-pump.js';
 export { leakWaterGPerDay } from './leak-water.js';

@@ -16,7 +16,7 @@ import { foundWords } from '../words/diagnosis-words.js';
 import { GAUGE_WORDS, LOG_ISSUE_WORDS, LOG_OF_WORDS, verdictOfLog } from '../words/vacuum-words.js';
 import { LogFigures } from './log-figures.js';
 import { LogFileField } from './log-file-field.js';
-import { askedOf, isWell, logFieldsOf, noLog, readLog, type LogValues } from './log-form.js';
+import { askedOf, isSmallLeak, isWell, logFieldsOf, noLog, readLog, type LogValues } from './log-form.js';
 import { PressureChart } from './pressure-chart.js';
 import { Understood } from './understood.js';
 import { useLogJudge } from './use-judged-log.js';
@@ -44,6 +44,12 @@ function GaugeLog(props: EntryPageProps) {
   const open = page.state.case?.status === 'open' ? page.state.case.caseId : null;
   const back = { path: `/pumps/${pumpId}/what-is-wrong`, words: 'What is wrong?' };
   const { pumpingSpeedM3h } = page.setUp.model;
+  /** What a leak is held against. */
+  const heldTo = {
+    pumpingSpeedM3h,
+    ultimatePa: ultimateOf(page),
+    targetPa: page.setUp.equipment.targetUltimatePa ?? null,
+  };
   const keyOf = (v: LogValues): string => JSON.stringify([v.logId, v.said, v.of, v.volume, v.gauge]);
 
   const form = useEntryForm<'test', LogValues>({
@@ -53,14 +59,15 @@ function GaugeLog(props: EntryPageProps) {
     defaults: noLog(page.setUp.equipment.chamberVolumeL ?? null, zone),
     read: (v, idFor) => {
       const judged = done?.key === keyOf(v) ? done.judged : null;
-      const read = readLog(v, judged, Date.now());
+      const smallLeak = judged?.ok === true && isSmallLeak(judged.by, heldTo);
+      const read = readLog(v, judged, { nowMs: Date.now(), smallLeak });
       if (!read.ok || correctId) return read;
       const { body } = read.deed.main;
       // How its pressure rises belongs to the chamber's own record, whichever pump stands at it.
       const equipment: Subject = { type: 'equipment', id: page.setUp.pump.equipmentId };
       const aboutIt = { ...read.deed.main, alsoAbout: [equipment] };
       if (open) return withCase(aboutIt, open);
-      if (isWell(body.log?.verdict ?? 'undecided')) return { ok: true, deed: { main: aboutIt } };
+      if (isWell(body.log?.verdict ?? 'undecided', smallLeak)) return { ok: true, deed: { main: aboutIt } };
       const [first] = body.findings;
       const complaint = complaintOf(page.row, words, first ? foundWords(first.id, first.state) : null);
       const main = { ...aboutIt, alsoAbout: [equipment, { type: 'case', id: idFor('case') } as const] };
@@ -93,9 +100,10 @@ function GaugeLog(props: EntryPageProps) {
   }, [job, ask]);
   const judged = done?.key === key ? done.judged : undefined;
   const read = judged?.ok ? judged : null;
+  const small = read !== null && isSmallLeak(read.by, heldTo);
 
   const figures = read ? (
-    <LogFigures by={read.by} print={words.print} pumpingSpeedM3h={pumpingSpeedM3h} gauge={values.gauge} />
+    <LogFigures by={read.by} print={words.print} pumpingSpeedM3h={pumpingSpeedM3h} gauge={values.gauge} small={small} />
   ) : (
     <HowTo />
   );
@@ -117,13 +125,13 @@ function GaugeLog(props: EntryPageProps) {
             {page.row.name} · {page.row.equipmentName} · {LOG_OF_WORDS[read.by.of]}, {values.volume} L
           </p>
           <h2 className="mt-1 text-[24px] leading-tight" aria-live="polite">
-            {verdictOfLog(read.by.of, read.by.judged.verdict)}
+            {verdictOfLog(read.by.of, read.by.judged.verdict, small)}
           </h2>
           <div className="mt-3">
             <PressureChart
               read={read}
               unit={unit}
-              label={`Pressure over time: ${verdictOfLog(read.by.of, read.by.judged.verdict)}`}
+              label={`Pressure over time: ${verdictOfLog(read.by.of, read.by.judged.verdict, small)}`}
             />
           </div>
         </div>

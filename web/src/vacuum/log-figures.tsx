@@ -2,7 +2,7 @@ import { leakWaterGPerDay } from '@winter-jar/core';
 import type { ReactNode } from 'react';
 import type { Print } from '../device/use-print.js';
 import { number } from '../ui/number.js';
-import { leakWords, NOTE_WORDS, rangeWords, THEN_WORDS, verdictOfLog } from '../words/vacuum-words.js';
+import { leakWords, NOTE_WORDS, rangeWords, thenWords } from '../words/vacuum-words.js';
 import type { JudgedBy } from './judge-log.js';
 
 /** What a log says in figures: the leak, the moisture or the pump, each with its range, and what it would mean here. */
@@ -11,11 +11,14 @@ export function LogFigures({
   print,
   pumpingSpeedM3h,
   gauge,
+  small,
 }: {
   by: JudgedBy;
   print: Print;
   pumpingSpeedM3h: number;
   gauge: 'capacitance' | 'thermal';
+  /** The leak is not why this set pumps badly. */
+  small: boolean;
 }) {
   const { verdict, leakPaM3PerS: leak, notes } = by.judged;
   const leaks = verdict === 'leak' || verdict === 'leakAndMoisture';
@@ -43,7 +46,7 @@ export function LogFigures({
         </p>
       )}
       <Rows rows={by.of === 'rise' ? riseRows(by.judged, print) : pumpRows(by.judged, print)} />
-      <p className="text-[15px] leading-6 font-semibold">{THEN_WORDS[verdict]}</p>
+      <p className="text-[15px] leading-6 font-semibold">{thenWords(verdict, small)}</p>
       {notes.length > 0 && (
         <ul className="flex flex-col gap-2 border-l-4 border-look-sooner pl-3 text-[15px] leading-6">
           {notes.map((note) => (
@@ -57,7 +60,6 @@ export function LogFigures({
           the leak is not touched by it.
         </p>
       )}
-      <p className="sr-only">{verdictOfLog(by.of, verdict)}</p>
     </div>
   );
 }

@@ -1,8 +1,17 @@
-import type { Entry, FoundSaid, GaugeKind, JudgedLog, LogOf, LogSettings, LogVerdict } from '@winter-jar/core';
+import {
+  leakAtPump,
+  type Entry,
+  type FoundSaid,
+  type GaugeKind,
+  type JudgedLog,
+  type LogOf,
+  type LogSettings,
+  type LogVerdict,
+} from '@winter-jar/core';
 import { exactly, type FormAnswer } from '../entry/deed.js';
 import { remarkOf } from '../forms/remark-of.js';
 import { typedQuantity } from '../ui/typed-number.js';
-import type { AskedOfLog, LogJudged } from './judge-log.js';
+import type { AskedOfLog, JudgedBy, LogJudged } from './judge-log.js';
 
 export interface LogValues {
   logId: string;
@@ -44,6 +53,20 @@ export function askedOf(
   return volumeL === null ? null : { of: of || null, volumeL, gauge, pumpingSpeedM3h, ultimatePa };
 }
 
+/** What a set is to come to: its target, else three times what its pump comes to (docs/trade.md 4). */
+const POOR_TIMES = 3;
+const USUAL_ULTIMATE_PA = 0.5;
+
+/** Whether a leak was found that is not why this set pumps badly. */
+export function isSmallLeak(
+  { of, judged }: JudgedBy,
+  set: { readonly pumpingSpeedM3h: number; readonly ultimatePa: number | null; readonly targetPa: number | null },
+): boolean {
+  if (of !== 'rise' || (judged.verdict !== 'leak' && judged.verdict !== 'leakAndMoisture')) return false;
+  const targetPa = set.targetPa ?? POOR_TIMES * (set.ultimatePa ?? USUAL_ULTIMATE_PA);
+  return !leakAtPump({ leakPaM3PerS: judged.leakPaM3PerS.p90, pumpingSpeedM3h: set.pumpingSpeedM3h, targetPa }).matters;
+}
+
 const RISE_STATES: Readonly<Partial<Record<LogVerdict, string>>> = {
   tight: 'small',
   leak: 'straight',
@@ -51,11 +74,15 @@ const RISE_STATES: Readonly<Partial<Record<LogVerdict, string>>> = {
   moisture: 'flattens',
 };
 
+/** Where the leak is no matter, what is left of it. */
+const WITHOUT_LEAK: Readonly<Partial<Record<LogVerdict, LogVerdict>>> = { leak: 'tight', leakAndMoisture: 'moisture' };
+
 /** What a log says of the pump, as findings. */
-export function findingsOf(judged: Extract<LogJudged, { ok: true }>): FoundSaid[] {
+export function findingsOf(judged: Extract<LogJudged, { ok: true }>, smallLeak = false): FoundSaid[] {
   const said = (id: string, state: string): FoundSaid => ({ id, state, certainty: CERTAINTY });
   if (judged.by.of === 'rise') {
-    const state = RISE_STATES[judged.by.judged.verdict];
+    const { verdict } = judged.by.judged;
+    const state = RISE_STATES[(smallLeak ? WITHOUT_LEAK[verdict] : undefined) ?? verdict];
     return state ? [said('rateOfRise', state)] : [];
   }
   const { verdict, ultimatePa, against } = judged.by.judged;
@@ -76,8 +103,8 @@ export function findingsOf(judged: Extract<LogJudged, { ok: true }>): FoundSaid[
 }
 
 /** Nothing is wrong: no case is opened for it. */
-export const isWell = (verdict: LogVerdict): boolean =>
-  verdict === 'tight' || verdict === 'asGood' || verdict === 'undecided';
+export const isWell = (verdict: LogVerdict, smallLeak = false): boolean =>
+  verdict === 'tight' || verdict === 'asGood' || verdict === 'undecided' || (smallLeak && verdict === 'leak');
 
 /** What was judged, as the entry keeps it. */
 function keptOf(v: LogValues, volumeL: number, { by }: Extract<LogJudged, { ok: true }>): JudgedLog {
@@ -96,7 +123,11 @@ function keptOf(v: LogValues, volumeL: number, { by }: Extract<LogJudged, { ok: 
 }
 
 /** @param judged of exactly these values; null while it is not there */
-export function readLog(v: LogValues, judged: LogJudged | null, nowMs: number): FormAnswer<'test'> {
+export function readLog(
+  v: LogValues,
+  judged: LogJudged | null,
+  { nowMs, smallLeak = false }: { nowMs: number; smallLeak?: boolean },
+): FormAnswer<'test'> {
   const volumeL = litresOf(v.volume);
   const issues = {
     ...(v.logId ? {} : { logId: 'Choose the log of a gauge.' }),
@@ -107,7 +138,7 @@ export function readLog(v: LogValues, judged: LogJudged | null, nowMs: number): 
   const started = judged.startedAt === null ? nowMs : Date.parse(judged.startedAt) + judged.fromS * 1000;
   const at = new Date(Math.min(nowMs, started)).toISOString();
   return exactly('test', at, {
-    findings: findingsOf(judged),
+    findings: findingsOf(judged, smallLeak),
     log: keptOf(v, volumeL, judged),
     ...remarkOf(v),
   });

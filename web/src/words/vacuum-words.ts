@@ -43,10 +43,17 @@ const PUMP_DOWNS: Readonly<Record<LogVerdict, string>> = {
   moisture: 'Held up by moisture',
   undecided: 'This record does not tell',
 };
-export const verdictOfLog = (of: LogOf, verdict: LogVerdict): string => (of === 'rise' ? RISES : PUMP_DOWNS)[verdict];
+/** A leak that is not why the set pumps badly. */
+const SMALL_RISES: Readonly<Partial<Record<LogVerdict, string>>> = {
+  leak: 'A small leak',
+  leakAndMoisture: 'A small leak, and moisture as well',
+};
+/** @param small the leak is too small to matter to this set */
+export const verdictOfLog = (of: LogOf, verdict: LogVerdict, small = false): string =>
+  (of === 'rise' && small ? SMALL_RISES[verdict] : undefined) ?? (of === 'rise' ? RISES : PUMP_DOWNS)[verdict];
 
 /** What to do then, in one sentence. */
-export const THEN_WORDS: Readonly<Record<LogVerdict, string>> = {
+const THEN: Readonly<Record<LogVerdict, string>> = {
   tight: 'Nothing to look for here.',
   leak: 'Hunt it: gaskets, drain, hoses, then each valve, turned while somebody watches the gauge.',
   moisture: 'Dry the chamber, with its trap warm and open, and test again: what is left then is leak.',
@@ -56,6 +63,13 @@ export const THEN_WORDS: Readonly<Record<LogVerdict, string>> = {
   wornOrDirty: 'Change the oil, warm it through, and blank the pump off: still poor, it is the pump itself.',
   restriction: 'Look at the inlet screen, the anti-suckback valve, the in-line filter and the hose.',
 };
+
+const SMALL_THEN: Readonly<Partial<Record<LogVerdict, string>>> = {
+  leak: 'Too small to be why it pumps badly: look elsewhere. Note it, and see whether it grows.',
+  leakAndMoisture: 'The leak is too small to be why it pumps badly. Dry the chamber, and test again.',
+};
+export const thenWords = (verdict: LogVerdict, small: boolean): string =>
+  (small ? SMALL_THEN[verdict] : undefined) ?? THEN[verdict];
 
 /** A leak in the person's unit of pressure: 1 Pa·m³/s is 1000 Pa·L/s. */
 export const leakWords = (leakPaM3PerS: number, print: Pick<Print, 'pressure'>): string =>
