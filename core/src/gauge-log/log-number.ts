@@ -11,6 +11,9 @@ const NUMBER = /^[+-]?(?:\d+\.?\d*|\.\d+)(?:e[+-]?\d+)?$/i;
 /** A unit may stand behind it. */
 const BEHIND = /^([+-]?[\d.,' ]*\d(?:\s?[eE][+-]?\d+)?)\s*[a-zA-Zµμ%"°].*$/;
 
+/** With its unit behind it. */
+const LONGEST_NUMBER = 60;
+
 const plainOf = (cell: string, decimal: DecimalMark): string =>
   decimal === ','
     ? cell.replace(/[.' \u00a0\u202f](?=\d{3}(?!\d))/g, '').replace(',', '.')
@@ -23,6 +26,7 @@ export function readCell(cell: string, decimal: DecimalMark): CellRead {
   if (!Number.isNaN(quick) && cell.trim() !== '')
     return Number.isFinite(quick) ? { ok: true, value: quick } : { ok: false, why: 'word' };
   const text = cell.trim();
+  if (text.length > LONGEST_NUMBER) return { ok: false, why: 'word' };
   if (text === '' || /^[-–—_.*#]+$/.test(text)) return { ok: false, why: 'blank' };
   const plain = plainOf(text, decimal).replace(/[−–]/, '-');
   if (NUMBER.test(plain)) return { ok: true, value: Number(plain) };

@@ -9,7 +9,11 @@ export type CellKind = 'number' | 'dayAndClock' | 'day' | 'clock' | 'word' | 'bl
 const isClock = (text: string): boolean =>
   !Number.isNaN(clockSeconds(text)) || !Number.isNaN(clockSeconds(offsetBehind(text)?.clock ?? ''));
 
+/** What is longer is neither a time nor a number. */
+const LONGEST_CELL = 60;
+
 function kindOf(cell: string, decimal: DecimalMark): CellKind {
+  if (cell.length > LONGEST_CELL) return 'word';
   if (isClock(cell)) return 'clock';
   const split = splitDayAndClock(cell);
   if (split && isClock(split[1]) && !Number.isNaN(daySeconds(split[0], 'dayFirst'))) return 'dayAndClock';

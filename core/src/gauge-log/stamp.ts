@@ -15,7 +15,11 @@ const DAY_S = 86_400;
 /** Where the clock begins behind a day in one cell. */
 const CLOCK_BEHIND = /[T,;\s]+(?=\d{1,2}:\d)/;
 
+/** No time is written longer; what is longer would be searched for one for seconds. */
+const LONGEST_STAMP = 60;
+
 export function splitDayAndClock(cell: string): readonly [day: string, clock: string] | null {
+  if (cell.length > LONGEST_STAMP) return null;
   const at = CLOCK_BEHIND.exec(cell);
   return at ? [cell.slice(0, at.index), cell.slice(at.index + at[0].length)] : null;
 }

@@ -48,6 +48,16 @@ test('what comes before the valve closed, and after it opened, is not judged', (
   expect(leakPaM3PerS.p50).toBeCloseTo(1e-3, 4);
 });
 
+test('of fifty thousand readings each counts, in means of seven: as sure as they are many, and found where they lie', () => {
+  const n = 50_000;
+  const points = series(n, 0.04, (s) => (s < 200 ? 3 + 400 * Math.exp(-s / 20) : 3 + 0.01 * (s - 200)));
+  const { verdict, leakPaM3PerS, from, to } = judgeRise({ points, volumeL: 100, volumeKnownTo: 0.001 });
+  expect(verdict).toBe('leak');
+  expect(leakPaM3PerS.p50).toBeCloseTo(1e-3, 5);
+  expect(points[from]?.s ?? 0).toBeGreaterThan(100);
+  expect(to).toBe(n);
+});
+
 test.each([
   ['no reading', 0],
   ['a few', 8],

@@ -1,7 +1,8 @@
 import type { FigureRead, GaugeKind, LogVerdict } from '../journal/index.js';
 import { NOTHING, Z80 } from './belief.js';
 import { fallingPart, fitPumpDown } from './fit-pump-down.js';
-import { columnsOf, cut, type GaugeSeries } from './gauge-series.js';
+import { amongReadings, fewEnough } from './few-enough.js';
+import { cut, type Columns, type GaugeSeries } from './gauge-series.js';
 import { speedAtChamber, type Hose, type PumpDownWay } from './pump-down-model.js';
 
 export type PumpDownVerdict = Exclude<LogVerdict, 'tight' | 'leakAndMoisture'>;
@@ -49,6 +50,8 @@ const SLOW_SHARE = 0.75;
 const NARROW_SHARE = 0.5;
 /** Heat goes through dense gas alike. */
 const THERMAL_UP_TO_PA = 1000;
+/** A log that begins lower does not show the pump's first minute. */
+const FROM_AMBIENT = 0.5;
 const LEAST_READINGS = 20;
 
 /**
@@ -58,19 +61,25 @@ const LEAST_READINGS = 20;
  * @param input.pumpingSpeedM3h of the plate, or the set's own best
  * @param input.ultimatePa that the pump reaches blanked off; without it 0.5 Pa
  * @param input.hose between chamber and pump; its loss is taken off
- * @param input.barometerHpa of the air around, where the log does not begin there
+ * @param input.barometerHpa of the air around: whether the log begins there
  * @throws RangeError where volume or speed is not above 0
  */
-export function judgePumpDown(input: {
-  points: GaugeSeries;
-  volumeL: number;
-  pumpingSpeedM3h: number;
-  volumeKnownTo?: number;
-  ultimatePa?: number;
-  hose?: Hose | null;
-  gauge?: GaugeKind;
-  barometerHpa?: number;
-}): PumpDownJudged {
+export function judgePumpDown({ points, ...asked }: PumpDownAsked & { points: GaugeSeries }): PumpDownJudged {
+  const { all, ...means } = fewEnough(points);
+  return amongReadings(judgeColumns(all, asked), means);
+}
+
+interface PumpDownAsked {
+  readonly volumeL: number;
+  readonly pumpingSpeedM3h: number;
+  readonly volumeKnownTo?: number;
+  readonly ultimatePa?: number;
+  readonly hose?: Hose | null;
+  readonly gauge?: GaugeKind;
+  readonly barometerHpa?: number;
+}
+
+function judgeColumns(all: Columns, input: PumpDownAsked): PumpDownJudged {
   const {
     volumeL,
     pumpingSpeedM3h,
@@ -78,12 +87,12 @@ export function judgePumpDown(input: {
     ultimatePa = USUAL_ULTIMATE_PA,
     hose = null,
     gauge = 'capacitance',
+    barometerHpa = 1013.25,
   } = input;
   if (!(volumeL > 0)) throw new RangeError(`volumeL: ${volumeL} is not above 0`);
   if (!(pumpingSpeedM3h > 0)) throw new RangeError(`pumpingSpeedM3h: ${pumpingSpeedM3h} is not above 0`);
   const against = { ultimatePa, pumpingSpeedM3h };
   const volumeM3 = volumeL / 1000;
-  const all = columnsOf(input.points);
   const [falls, to] = fallingPart(all);
   // Further up a thermal gauge hardly tells one pressure from another.
   const reads = gauge === 'thermal' ? all.pa.findIndex((pa, i) => i >= falls && pa < THERMAL_UP_TO_PA) : falls;
@@ -131,7 +140,9 @@ export function judgePumpDown(input: {
   const notes: PumpDownNote[] = [
     ...(gauge === 'thermal' ? (['thermalAbove'] as const) : []),
     ...(seen ? [] : (['tooShort'] as const)),
-    ...((part.pa[0] ?? 0) < 50_000 && gauge !== 'thermal' ? (['notFromAmbient'] as const) : []),
+    ...((part.pa[0] ?? 0) < barometerHpa * 100 * FROM_AMBIENT && gauge !== 'thermal'
+      ? (['notFromAmbient'] as const)
+      : []),
     ...(verdict === 'leak' ? (['leakOrUltimate'] as const) : []),
     ...(share > 1.3 ? (['speedAboveRated'] as const) : []),
   ];

@@ -2,7 +2,8 @@ import { waterSaturationPressurePa } from '../water/index.js';
 import type { FigureRead, GaugeKind, LogVerdict } from '../journal/index.js';
 import { NOTHING, quantiles, tail } from './belief.js';
 import { fitPart } from './fit-rise-part.js';
-import { columnsOf, cut, type Columns, type GaugeSeries } from './gauge-series.js';
+import { amongReadings, fewEnough } from './few-enough.js';
+import { cut, type Columns, type GaugeSeries } from './gauge-series.js';
 import { riseAt, type RiseWay } from './rise-fit.js';
 import { risePart } from './rise-part.js';
 import { scatterOf } from './scatter.js';
@@ -76,15 +77,21 @@ const GROSS = { low: 0.6, high: 2 } as const;
  * @returns verdict, with `leakPaM3PerS` in Pa·m³/s (1 hPa·L/s = 0.1 Pa·m³/s); `undecided` where the record does not tell
  * @throws RangeError where the volume is not above 0
  */
-export function judgeRise(input: {
-  points: GaugeSeries;
-  volumeL: number;
-  volumeKnownTo?: number;
-  gauge?: GaugeKind;
-  tempC?: number;
-  leakLimitPaM3PerS?: number;
-  moistureLimitPa?: number;
-}): RiseJudged {
+export function judgeRise({ points, ...asked }: RiseAsked & { points: GaugeSeries }): RiseJudged {
+  const { all, ...means } = fewEnough(points);
+  return amongReadings(judgeColumns(all, asked), means);
+}
+
+interface RiseAsked {
+  readonly volumeL: number;
+  readonly volumeKnownTo?: number;
+  readonly gauge?: GaugeKind;
+  readonly tempC?: number;
+  readonly leakLimitPaM3PerS?: number;
+  readonly moistureLimitPa?: number;
+}
+
+function judgeColumns(all: Columns, input: RiseAsked): RiseJudged {
   const { volumeL, volumeKnownTo = 0.1, gauge = 'capacitance', tempC = 20 } = input;
   if (!(volumeL > 0)) throw new RangeError(`volumeL: ${volumeL} is not above 0`);
   const volumeM3 = volumeL / 1000;
@@ -93,7 +100,6 @@ export function judgeRise(input: {
     moisturePa: input.moistureLimitPa ?? MOISTURE_LIMIT_PA,
   };
   const shown = gauge === 'thermal' ? THERMAL_IN_VAPOUR : 1;
-  const all = columnsOf(input.points);
   const whole = scatterOf(all);
   const [from, rises] = risePart(all, whole);
   // From there on what flattens is the air's own pressure: no vapour of a room comes so far.
