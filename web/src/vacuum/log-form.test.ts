@@ -64,8 +64,18 @@ test('the entry happened when the log began, and keeps what was judged', () => {
     log: { logId: VALUES.logId, name: 'rise.csv', of: 'rise', volumeL: 62, verdict: 'tight', said: { zone: 'UTC' } },
     remark: 'after the gasket',
   });
-  const entry = { kind: 'test', body } as Parameters<typeof logFieldsOf>[0];
-  expect(logFieldsOf(entry)).toEqual({ ...VALUES, of: 'rise' });
+  const entry = { kind: 'test', body, happenedAt } as Parameters<typeof logFieldsOf>[0];
+  expect(logFieldsOf(entry)).toEqual({ ...VALUES, of: 'rise', happenedAt });
+});
+
+test('a log that says no time happened now; a test of it that is corrected stays where it was', () => {
+  const nowMs = Date.parse('2026-12-01T00:00:00Z');
+  const at = (values: LogValues) => {
+    const read = readLog(values, judged('rise-leak'), { nowMs });
+    return read.ok ? read.deed.main.happenedAt : null;
+  };
+  expect(at(VALUES)).toBe('2026-12-01T00:00:00.000Z');
+  expect(at({ ...VALUES, happenedAt: '2026-10-05T08:00:00.000Z' })).toBe('2026-10-05T08:00:00.000Z');
 });
 
 test('no file, no litres and nothing read are said at their fields', () => {

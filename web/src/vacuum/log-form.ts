@@ -21,6 +21,8 @@ export interface LogValues {
   volume: string;
   gauge: GaugeKind;
   said: LogSettings;
+  /** Of a test that is corrected: it stays where the log itself says no time. */
+  happenedAt: string;
   remark: string;
 }
 
@@ -31,6 +33,7 @@ export const noLog = (volumeL: number | null, zone: string): LogValues => ({
   volume: volumeL === null ? '' : String(volumeL),
   gauge: 'capacitance',
   said: { zone },
+  happenedAt: '',
   remark: '',
 });
 
@@ -135,7 +138,8 @@ export function readLog(
     ...(v.logId && volumeL !== null && !judged?.ok ? { logId: 'Nothing could be read from it yet.' } : {}),
   };
   if (!judged?.ok || volumeL === null || Object.keys(issues).length > 0) return { ok: false, issues };
-  const started = judged.startedAt === null ? nowMs : Date.parse(judged.startedAt) + judged.fromS * 1000;
+  const unsaid = v.happenedAt ? Date.parse(v.happenedAt) : nowMs;
+  const started = judged.startedAt === null ? unsaid : Date.parse(judged.startedAt) + judged.fromS * 1000;
   const at = new Date(Math.min(nowMs, started)).toISOString();
   return exactly('test', at, {
     findings: findingsOf(judged, smallLeak),
@@ -148,7 +152,7 @@ const withoutNulls = (said: LogSettings | null | undefined): LogSettings =>
   Object.fromEntries(Object.entries(said ?? {}).filter(([, value]) => value !== null));
 
 /** The fields of a test that is corrected. */
-export function logFieldsOf({ body }: Extract<Entry, { kind: 'test' }>): LogValues {
+export function logFieldsOf({ body, happenedAt }: Extract<Entry, { kind: 'test' }>): LogValues {
   const { log } = body;
   return {
     logId: log?.logId ?? '',
@@ -157,6 +161,7 @@ export function logFieldsOf({ body }: Extract<Entry, { kind: 'test' }>): LogValu
     volume: log ? String(log.volumeL) : '',
     gauge: log?.gauge ?? 'capacitance',
     said: withoutNulls(log?.said),
+    happenedAt,
     remark: body.remark ?? '',
   };
 }
