@@ -1,3 +1,4 @@
+import { seededRandom } from '../simulate/index.js';
 import { judgePumpDown } from './judge-pump-down.js';
 import { judgeRise } from './judge-rise.js';
 
@@ -36,6 +37,15 @@ test('a thermal gauge shows 1.6 times the vapour, and as much leak as there is',
   expect(thermal.levelsOffPa).toBeCloseTo(20, 0);
   expect(capacitance.levelsOffPa).toBeCloseTo(20, 0);
   expect(thermal.leakPaM3PerS.p50).toBeCloseTo(1.86e-4, 5);
+});
+
+test('how much readings scatter is told as it is: with a standard deviation of 1 %', () => {
+  const random = seededRandom(3);
+  const points = Array.from({ length: 800 }, (_, i) => ({
+    s: 2 * i,
+    pa: (3 + 0.01 * i) * (1 + 0.01 * random.normal()),
+  }));
+  expect(judgeRise({ points, volumeL: 62 }).scatterShare).toBeCloseTo(0.01, 3);
 });
 
 test('what comes before the valve closed, and after it opened, is not judged', () => {

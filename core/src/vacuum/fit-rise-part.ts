@@ -66,13 +66,12 @@ export function fitPart(
       : fitPart(part, slight, cutFrom + moved, cutTo, true);
   }
   const [best] = fit.ways;
-  const kept = residuals.filter((_, i) => weights[i]);
   const middle = best ? riseAt(best, (zeroed.s.at(-1) ?? 0) / 2) : 1;
   return {
     fit,
     spikes: [...weights].flatMap((w, i) => (w === 0 ? [i + cutFrom] : [])),
     steps: stepsAt.map((i) => i + cutFrom),
-    scatterShare: (sigmaAt(scatter, middle) / middle) * Math.max(1, spreadOf(kept, kept.fill(1))),
+    scatterShare: (sigmaAt(scatter, middle) / middle) * Math.max(1, spreadOf(residuals, weights)),
     cutFrom,
     cutTo,
     isShort: (zeroed.s.at(-1) ?? 0) < 3 * Math.max(...(best?.terms.map((t) => t.tauS) ?? [0]), 200),
