@@ -48,8 +48,9 @@ test('a name finds the pump, then what can be done on it', () => {
   });
 });
 
-test('a name and a deed find that deed alone', () => {
-  expect(found('LF-02  log')).toEqual({ pumps: [], deeds: ['LF-02 run'] });
+test('a name and a deed find that deed, and no pump', () => {
+  // A run is logged, and so is a gauge: what is done daily comes first.
+  expect(found('LF-02  log')).toEqual({ pumps: [], deeds: ['LF-02 run', 'LF-02 gauge-log'] });
 });
 
 test('names that begin with it come before sites that hold it', () => {
