@@ -19,7 +19,7 @@ test.each([
   ['rise-leak', ['rateOfRise/straight'], false],
   ['rise-moist', ['rateOfRise/flattens'], false],
   ['rise-leak-and-moist', ['rateOfRise/straight'], false],
-  ['pumpdown-good', ['pumpDown/usual'], true],
+  ['pumpdown-good', ['pumpDown/usual', 'chamberPressure/good'], true],
   ['pumpdown-leak', ['pumpDown/usual', 'chamberPressure/farAbove'], false],
   ['pumpdown-worn', ['pumpDown/slow', 'chamberPressure/farAbove'], false],
 ])('%s says %j by itself', (name, says, well) => {

@@ -92,7 +92,8 @@ export function findingsOf(judged: Extract<LogJudged, { ok: true }>, smallLeak =
   const high = ultimatePa.p50 >= FAR_TIMES * against.ultimatePa ? 'farAbove' : 'poor';
   switch (verdict) {
     case 'asGood':
-      return [said('pumpDown', 'usual')];
+      // It answers what an earlier one said of its end as well.
+      return [said('pumpDown', 'usual'), said('chamberPressure', 'good')];
     case 'leak':
       return [said('pumpDown', 'usual'), said('chamberPressure', high)];
     case 'wornOrDirty':
