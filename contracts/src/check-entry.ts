@@ -8,6 +8,8 @@ import {
   type Entry,
   type EntryKind,
   type JournalEntry,
+  type JudgedLog,
+  type LogOf,
 } from '@winter-jar/core';
 import { plainToInstance } from 'class-transformer';
 import { validateSync, type ValidationError } from 'class-validator';
@@ -124,6 +126,16 @@ function labRules(given: Readonly<Record<string, unknown>>): FieldIssue[] {
     : [];
 }
 
+const VOLUME_NEEDED = { field: 'volumeL', right: 'the volume that was closed off or pumped out, in litres' } as const;
+/** What a log of each kind says, since its verdict hangs on it. */
+const NEEDED_OF_LOG: Readonly<Record<LogOf, readonly { readonly field: keyof JudgedLog; readonly right: string }[]>> = {
+  rise: [VOLUME_NEEDED],
+  pumpDown: [VOLUME_NEEDED],
+  ultimate: [{ field: 'limitPa', right: 'the pressure that the pump is held to, in Pa' }],
+  bagDrop: [{ field: 'limitPa', right: 'what its pressure may rise by in ten minutes, in Pa' }],
+  cycles: [{ field: 'toPa', right: 'the set pressure of the cycle, in Pa' }],
+};
+
 /** A test says something; a leak step says whether it passed. */
 function testRules(given: Readonly<Record<string, unknown>>): FieldIssue[] {
   const findings = given.findings as readonly { id: string }[];
@@ -133,6 +145,9 @@ function testRules(given: Readonly<Record<string, unknown>>): FieldIssue[] {
     const said = given.passed === true || given.passed === false;
     return said ? [] : [bad('body.passed', null, 'missing', 'true or false: whether the step passed')];
   }
+  const log = given.log as Partial<JudgedLog> | null | undefined;
+  const lacks = log?.of ? NEEDED_OF_LOG[log.of].find(({ field }) => (log[field] ?? null) === null) : undefined;
+  if (lacks) return [bad(`body.log.${lacks.field}`, null, 'missing', lacks.right)];
   const measured = (given.measured ?? []) as readonly unknown[];
   const silent = findings.length === 0 && measured.length === 0 && !given.remark && !given.photoId && !given.log;
   return silent

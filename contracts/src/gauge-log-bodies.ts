@@ -73,11 +73,15 @@ export class JudgedLogDto implements JudgedLog {
   @ValidateNested({ message: 'what was said of the log, by its fields' })
   @Type(() => LogSettingsDto)
   said?: LogSettingsDto | null;
-  @Within(0.01, 10_000_000, 'a volume from 0.01 to 10,000,000 L') volumeL!: number;
+  @Maybe(Within(0.01, 10_000_000, 'a volume from 0.01 to 10,000,000 L')) volumeL?: number | null;
   @OneOf(GAUGE_KINDS) gauge!: (typeof GAUGE_KINDS)[number];
   @OneOf(LOG_VERDICTS) verdict!: (typeof LOG_VERDICTS)[number];
   @Figure() leakPaM3PerS?: FigureReadDto | null;
   @Figure() moisturePa?: FigureReadDto | null;
   @Figure() speedM3h?: FigureReadDto | null;
   @Figure() ultimatePa?: FigureReadDto | null;
+  @Figure() rise10MinPa?: FigureReadDto | null;
+  @Figure() pullDownS?: FigureReadDto | null;
+  @Maybe(Within(1e-6, 1_000_000, 'a pressure from 1e-6 to 1,000,000 Pa')) toPa?: number | null;
+  @Maybe(Within(1e-6, 1_000_000, 'a pressure from 1e-6 to 1,000,000 Pa')) limitPa?: number | null;
 }

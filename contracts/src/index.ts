@@ -122,6 +122,7 @@ export type {
   EarlierCharge,
   EntryHistory,
   EquipmentPage,
+  VacuumAnswer,
   JournalLine,
   JournalPage,
   JobAnswer,

@@ -24,6 +24,7 @@ import type {
   TaskStanding,
   VerdictLevel,
   ServiceTime,
+  VacuumRecord,
 } from '@winter-jar/core';
 
 /** The data folder and whose it is. */
@@ -237,6 +238,18 @@ export interface EquipmentPage {
   readonly standsHere: readonly string[];
   readonly journal: JournalPage;
   /** For the names of what entries are about. */
+  readonly house: HouseSetUp;
+}
+
+/** What the tests of a set show over the years. */
+export interface VacuumAnswer {
+  readonly equipmentId: string;
+  readonly equipment: Equipment;
+  readonly site: Site;
+  /** That stands at it now, in service before others; its limits are the set's. */
+  readonly pumpId: string | null;
+  readonly record: VacuumRecord;
+  /** For the names of what tests are about. */
   readonly house: HouseSetUp;
 }
 

@@ -62,7 +62,8 @@ export interface LogSettings {
 export const GAUGE_KINDS = ['capacitance', 'thermal'] as const;
 export type GaugeKind = (typeof GAUGE_KINDS)[number];
 
-export const LOGS_OF = ['rise', 'pumpDown'] as const;
+/** A closed chamber; a pump-down; the pump by itself, blanked off; a closed bag; cycles of a packer. */
+export const LOGS_OF = ['rise', 'pumpDown', 'ultimate', 'bagDrop', 'cycles'] as const;
 export type LogOf = (typeof LOGS_OF)[number];
 
 export const LOG_VERDICTS = [
@@ -74,6 +75,9 @@ export const LOG_VERDICTS = [
   'asGood',
   'wornOrDirty',
   'restriction',
+  'holds',
+  'drops',
+  'slow',
 ] as const;
 export type LogVerdict = (typeof LOG_VERDICTS)[number];
 
@@ -91,11 +95,19 @@ export interface JudgedLog {
   readonly name?: string | null;
   readonly of: LogOf;
   readonly said?: LogSettings | null;
-  readonly volumeL: number;
+  /** Of a rise and of a pump-down always. */
+  readonly volumeL?: number | null;
   readonly gauge: GaugeKind;
   readonly verdict: LogVerdict;
   readonly leakPaM3PerS?: FigureRead | null;
   readonly moisturePa?: FigureRead | null;
   readonly speedM3h?: FigureRead | null;
   readonly ultimatePa?: FigureRead | null;
+  /** Of a bag: what its pressure rises by in ten minutes, Pa. */
+  readonly rise10MinPa?: FigureRead | null;
+  /** Of cycles: from the start of the fall to `toPa`, s. */
+  readonly pullDownS?: FigureRead | null;
+  readonly toPa?: number | null;
+  /** What a bag or a pump blanked off was held to, Pa. */
+  readonly limitPa?: number | null;
 }

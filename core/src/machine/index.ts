@@ -7,5 +7,14 @@ export {
   type MachineFinding,
   type PressureLimit,
 } from './machine-finding.js';
-export { blankOffLimit, GOOD_TESTS, type HeldTo, isByTheGauge, isFairBlankOff, runLimit } from './pressures.js';
+export {
+  blankOffLimit,
+  GOOD_TESTS,
+  type HeldTo,
+  isByTheGauge,
+  isFairBlankOff,
+  pumpUltimatePa,
+  runLimit,
+  setTargetPa,
+} from './pressures.js';
 export { backPressuresOf, saidByRun, saidByTest, TOO_HOT_C } from './what-it-says.js';

@@ -41,6 +41,21 @@ export function runLimit(
   return own && { limitPa: 10 ** own.limit, farPa: FAR_TIMES * 10 ** own.usual, against: 'usual' };
 }
 
+/** Of a pump in order where nobody says better: of one stage, and of two. */
+const USUAL_ULTIMATE_PA = { one: 50, two: 0.5 } as const;
+
+/** What a pump comes to when it is well, Pa: its own good tests, what its record or its model says, else what such pumps do. */
+export function pumpUltimatePa(goodPa: readonly number[], { pump, model }: Pick<PumpSetUp, 'pump' | 'model'>): number {
+  if (goodPa.length > 0) return median(goodPa);
+  return pump.blankOffPa ?? model.ultimatePa ?? USUAL_ULTIMATE_PA[model.stages === 1 ? 'one' : 'two'];
+}
+
+/** What a set is to come to, Pa: its acceptance target, else three times what its pump comes to (docs/trade.md 4). */
+export const setTargetPa = (
+  goodPa: readonly number[],
+  setUp: Pick<PumpSetUp, 'pump' | 'model' | 'equipment'>,
+): number => setUp.equipment.targetUltimatePa ?? OWN_TIMES * pumpUltimatePa(goodPa, setUp);
+
 export const isByTheGauge = ({ pump }: Pick<PumpSetUp, 'pump'>): boolean => pump.preset === 'byTheGauge';
 
 /**

@@ -40,6 +40,8 @@ export interface SetUpBook {
   at(instant: string): HouseSetUp;
   /** Null when there is no such pump, or a record it names is missing. */
   pumpAt(input: { pumpId: string; instant: string }): PumpSetUp | null;
+  /** Ids of pumps that any version says stand at an equipment. */
+  pumpsEverAt(equipmentId: string): string[];
 }
 
 const byRecording = (a: SetUpVersion, b: SetUpVersion): number =>
@@ -145,5 +147,10 @@ export function setUpBook(versions: readonly SetUpVersion[]): SetUpBook {
     return resolved;
   }
 
-  return { at, pumpAt };
+  function pumpsEverAt(equipmentId: string): string[] {
+    const there = sorted.filter((v) => v.kind === 'pump' && (v.body as Pump).equipmentId === equipmentId);
+    return [...new Set(there.map((v) => v.subjectId))];
+  }
+
+  return { at, pumpAt, pumpsEverAt };
 }

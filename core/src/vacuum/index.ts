@@ -6,3 +6,19 @@ export { type Hose, logPressures, type PumpDownWay } from './pump-down-model.js'
 export { riseAt, type RiseWay } from './rise-fit.js';
 export { leakAtPump } from './leak-at-pump.js';
 export { leakWaterGPerDay } from './leak-water.js';
+export { NO_VACUUM_LIMITS, vacuumLimits } from './vacuum-limits.js';
+export {
+  goodPullDownS,
+  VACUUM_SERIES,
+  type VacuumLimits,
+  type VacuumMended,
+  type VacuumPoint,
+  vacuumRecord,
+  type VacuumRecord,
+  type VacuumSeries,
+  type VacuumSeriesOf,
+  type VacuumTrend,
+} from './vacuum-record.js';
+export { BAG_LIMIT_PA, type BagJudged, type BagNote, judgeBag } from './judge-bag.js';
+export { type CyclesJudged, type CyclesNote, judgeCycles } from './judge-cycles.js';
+export { judgeUltimate, type UltimateJudged, type UltimateNote } from './judge-ultimate.js';

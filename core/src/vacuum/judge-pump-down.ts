@@ -5,7 +5,10 @@ import { amongReadings, fewEnough } from './few-enough.js';
 import { cut, type Columns, type GaugeSeries } from './gauge-series.js';
 import { speedAtChamber, type Hose, type PumpDownWay } from './pump-down-model.js';
 
-export type PumpDownVerdict = Exclude<LogVerdict, 'tight' | 'leakAndMoisture'>;
+export type PumpDownVerdict = Extract<
+  LogVerdict,
+  'asGood' | 'leak' | 'wornOrDirty' | 'restriction' | 'moisture' | 'undecided'
+>;
 
 export const PUMP_DOWN_NOTES = [
   'thermalAbove',
@@ -45,7 +48,7 @@ const USUAL_ULTIMATE_PA = 0.5;
 /** Poor is over three times its good value, as in care by the gauge. */
 const POOR_TIMES = 3;
 /** Below this share of its plate speed a pump is slow: plates say what is measured without hose and valve. */
-const SLOW_SHARE = 0.75;
+export const SLOW_SHARE = 0.75;
 /** Below this share the speed is lost in something narrow where the gas is thin. */
 const NARROW_SHARE = 0.5;
 /** Heat goes through dense gas alike. */

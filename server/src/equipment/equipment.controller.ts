@@ -1,6 +1,6 @@
 import { Controller, Get, Inject, Param, Query } from '@nestjs/common';
 import { ApiQuery } from '@nestjs/swagger';
-import type { EquipmentPage } from '@winter-jar/contracts';
+import type { EquipmentPage, VacuumAnswer } from '@winter-jar/contracts';
 import { Documented } from '../api/documented.js';
 import { Needs } from '../house/needs.js';
 import { EquipmentService } from './equipment.service.js';
@@ -19,5 +19,15 @@ export class EquipmentController {
   })
   equipment(@Param('equipmentId') equipmentId: string, @Query('before') before?: string): Promise<EquipmentPage> {
     return this.service.page(equipmentId, before);
+  }
+
+  @Get('equipment/:equipmentId/vacuum')
+  @Documented({
+    id: 'vacuumRecord',
+    summary: 'What the tests of a set show over the years: leak, moisture, pressures and speed, against their limits',
+    answer: 'VacuumAnswer',
+  })
+  vacuum(@Param('equipmentId') equipmentId: string): Promise<VacuumAnswer> {
+    return this.service.vacuum(equipmentId);
   }
 }

@@ -1,11 +1,33 @@
 import { Inject, Injectable, NotFoundException } from '@nestjs/common';
-import type { EquipmentPage } from '@winter-jar/contracts';
-import { equipmentProjection, type EquipmentState } from '@winter-jar/core';
+import type { EquipmentPage, VacuumAnswer } from '@winter-jar/contracts';
+import {
+  equipmentProjection,
+  NO_VACUUM_LIMITS,
+  vacuumLimits,
+  vacuumRecord,
+  type Entry,
+  type EntryKind,
+  type EquipmentState,
+  type HouseSetUp,
+  type PumpState,
+  type SubjectRef,
+  type VacuumLimits,
+} from '@winter-jar/core';
 import { CLOCK, isoNow, type Clock } from '../clock/clock.js';
 import { Reading } from '../database/reading.js';
 import { journalPage } from '../house/journal-page.js';
 import { SetUpStore } from '../journal/set-up-store.js';
 import { onTheRound } from '../round/round-row.js';
+
+const OF_THE_RECORD: readonly EntryKind[] = ['test', 'caseClosed'];
+/** Of one subject: a test a day for three years. */
+const MOST_TESTS = 1000;
+
+/** Pumps that stand at an equipment by the set-up. */
+const standingAt = (house: HouseSetUp, equipmentId: string): string[] =>
+  Object.entries(house.pump).flatMap(([id, pump]) =>
+    pump.equipmentId === equipmentId && onTheRound(pump) ? [id] : [],
+  );
 
 @Injectable()
 export class EquipmentService {
@@ -17,23 +39,62 @@ export class EquipmentService {
 
   /** An equipment with its own record, whichever pump stood at it. @throws NotFoundException */
   async page(equipmentId: string, before: string | undefined): Promise<EquipmentPage> {
+    const known = this.known(equipmentId);
+    const subject = { type: 'equipment', id: equipmentId };
+    return {
+      ...known,
+      state: this.stateOf<EquipmentState>(subject) ?? equipmentProjection.first(subject),
+      standsHere: standingAt(known.house, equipmentId),
+      journal: await journalPage(this.reading.records, subject, { before }),
+    };
+  }
+
+  /** The vacuum record of a set: tests of the equipment, and those of pumps while they stood at it. @throws NotFoundException */
+  async vacuum(equipmentId: string): Promise<VacuumAnswer> {
+    const known = this.known(equipmentId);
+    const subject = { type: 'equipment', id: equipmentId };
+    const here = standingAt(known.house, equipmentId);
+    const pumps = this.store.book.pumpsEverAt(equipmentId);
+    const subjects: SubjectRef[] = [subject, ...pumps.map((id) => ({ type: 'pump', id }))];
+    const pages = await Promise.all(
+      subjects.map((subject) =>
+        this.reading.records.page(subject, { before: null, kinds: OF_THE_RECORD, limit: MOST_TESTS }),
+      ),
+    );
+    const entries = new Map(
+      pages.flatMap((lines, i) =>
+        lines.flatMap(({ entry }) => (i === 0 || this.stoodAt(entry, equipmentId) ? [[entry.id, entry] as const] : [])),
+      ),
+    );
+    const pumpId = here.find((id) => (known.house.pump[id]?.place ?? 'inService') === 'inService') ?? here[0] ?? null;
+    return {
+      ...known,
+      pumpId,
+      record: vacuumRecord({ entries: [...entries.values()], limits: this.limitsOf(pumpId) }),
+    };
+  }
+
+  private known(equipmentId: string) {
     const house = this.store.book.at(isoNow(this.clock));
     const equipment = house.equipment[equipmentId];
     const site = equipment && house.site[equipment.siteId];
     if (!site) throw new NotFoundException(`an equipment in the set-up; "${equipmentId}" is none`);
-    const subject = { type: 'equipment', id: equipmentId };
-    const { sql, records } = this.reading;
-    const stored = sql.subjectState.get({ subjectType: subject.type, subjectId: subject.id });
-    return {
-      equipmentId,
-      equipment,
-      site,
-      state: stored ? (JSON.parse(stored.state) as EquipmentState) : equipmentProjection.first(subject),
-      standsHere: Object.entries(house.pump).flatMap(([id, pump]) =>
-        pump.equipmentId === equipmentId && onTheRound(pump) ? [id] : [],
-      ),
-      journal: await journalPage(records, subject, { before }),
-      house,
-    };
+    return { equipmentId, equipment, site, house };
+  }
+
+  private stateOf<S>({ type, id }: SubjectRef): S | null {
+    const stored = this.reading.sql.subjectState.get({ subjectType: type, subjectId: id });
+    return stored ? (JSON.parse(stored.state) as S) : null;
+  }
+
+  private stoodAt({ subjects, happenedAt }: Entry, equipmentId: string): boolean {
+    const pumpId = subjects.find((s) => s.type === 'pump')?.id;
+    return pumpId !== undefined && this.store.book.at(happenedAt).pump[pumpId]?.equipmentId === equipmentId;
+  }
+
+  private limitsOf(pumpId: string | null): VacuumLimits {
+    const setUp = pumpId === null ? null : this.store.book.pumpAt({ pumpId, instant: isoNow(this.clock) });
+    if (pumpId === null || !setUp) return NO_VACUUM_LIMITS;
+    return vacuumLimits(this.stateOf<PumpState>({ type: 'pump', id: pumpId })?.goodPa ?? [], setUp);
   }
 }

@@ -1,5 +1,5 @@
-import type { EquipmentPage } from '@winter-jar/contracts';
-import { at, changeAt, entryAt, runAt } from '@winter-jar/core/testing';
+import type { EquipmentPage, VacuumAnswer } from '@winter-jar/contracts';
+import { at, caseAt, changeAt, entryAt, runAt } from '@winter-jar/core/testing';
 import { serveHouse, versionOf, type ServedHouse } from '../testing/served-house.js';
 
 let served: ServedHouse;
@@ -56,4 +56,39 @@ test('a long journal comes in pages', async () => {
     Array.from({ length: 10 }, (_, i) => at(10 + 30 * (9 - i))),
   );
   expect(rest.journal.before).toBeNull();
+});
+
+const vacuum = async (id = 'chamber') => (await served.get(`/api/equipment/${id}/vacuum`)).body as VacuumAnswer;
+/** Blanked off, ballast closed, oil warm. */
+const blankedOff = (hours: number, pa: number, pumpId = 'p1') => ({
+  ...entryAt(hours, 'test', { findings: [], measured: [{ pa, where: 'pump', ballast: 'closed', oil: 'fresh' }] }),
+  subjects: [{ type: 'pump', id: pumpId } as const],
+});
+
+test('the vacuum record of a set: tests of the pumps while they stood at it, against what the pump here is held to', async () => {
+  served.house.write(changeAt(1), ...[2, 3, 4, 50].map((pa, i) => blankedOff(10 + i, pa)));
+  // Moved away: what is measured of it from then on is no longer of this set.
+  const moved = versionOf(served.house, 'pump', 'p1', at(20), { equipmentId: 'line' });
+  expect((await served.post('/api/set-up', { versions: [moved] })).status).toBe(201);
+  served.house.write(blankedOff(30, 9));
+  const found = await vacuum();
+  const [series] = found.record.series;
+  expect(found.record.series.map((s) => s.of)).toEqual(['blankOff']);
+  expect(series?.points.map((p) => p.value)).toEqual([2, 3, 4, 50]);
+  // Nobody stands here any more that could be held to something.
+  expect(found.pumpId).not.toBe('p1');
+  const there = await vacuum('line');
+  expect(there.record.series[0]?.points.map((p) => p.value)).toEqual([9]);
+  // By hand: the median of its first three on fresh oil is 3; three times that.
+  expect(there).toMatchObject({ record: { series: [{ limit: 9, stands: 'within' }] } });
+});
+
+test('a case that was closed with a cause stands in the record; a set that is not there has none', async () => {
+  const opened = caseAt.opened(5);
+  served.house.write(changeAt(1), opened, caseAt.closed(8));
+  const { record, pumpId } = await vacuum();
+  expect(record.series).toEqual([]);
+  expect(record.mended).toMatchObject([{ at: at(8) }]);
+  expect(pumpId).toBe('p1');
+  expect((await served.get('/api/equipment/nowhere/vacuum')).status).toBe(404);
 });

@@ -70,6 +70,9 @@ const injectedRtkApi = api.injectEndpoints({
         },
       }),
     }),
+    vacuumRecord: build.query<VacuumRecordApiResponse, VacuumRecordApiArg>({
+      query: (queryArg) => ({ url: `/api/equipment/${queryArg}/vacuum` }),
+    }),
     diagnosis: build.query<DiagnosisApiResponse, DiagnosisApiArg>({
       query: (queryArg) => ({
         url: `/api/pumps/${queryArg.pumpId}/diagnosis`,
@@ -361,6 +364,9 @@ export type EquipmentApiArg = {
   equipmentId: string;
   before?: string;
 };
+export type VacuumRecordApiResponse =
+  /** status 200 What the tests of a set show over the years: leak, moisture, pressures and speed, against their limits */ VacuumAnswer;
+export type VacuumRecordApiArg = string;
 export type DiagnosisApiResponse =
   /** status 200 What may be wrong with a pump: evidence, causes with the sums behind them, the tests that tell most */ DiagnosisAnswer;
 export type DiagnosisApiArg = {
@@ -3742,7 +3748,7 @@ export type MeasuredPressure = {
   /** By the words on it. */
   gauge?: string | null;
 };
-export type LogOf = 'rise' | 'pumpDown';
+export type LogOf = 'rise' | 'pumpDown' | 'ultimate' | 'bagDrop' | 'cycles';
 export type Separator = '\t' | ';' | '|' | ',' | ' ';
 export type DecimalMark = '.' | ',';
 export type LogUnit =
@@ -3773,7 +3779,17 @@ export type LogSettings = {
 };
 export type GaugeKind = 'capacitance' | 'thermal';
 export type LogVerdict =
-  'tight' | 'leak' | 'moisture' | 'leakAndMoisture' | 'undecided' | 'asGood' | 'wornOrDirty' | 'restriction';
+  | 'tight'
+  | 'leak'
+  | 'moisture'
+  | 'leakAndMoisture'
+  | 'undecided'
+  | 'asGood'
+  | 'wornOrDirty'
+  | 'restriction'
+  | 'holds'
+  | 'drops'
+  | 'slow';
 export type FigureRead = {
   p10: number;
   p50: number;
@@ -3785,13 +3801,21 @@ export type JudgedLog = {
   name?: string | null;
   of: LogOf;
   said?: LogSettings | null;
-  volumeL: number;
+  /** Of a rise and of a pump-down always. */
+  volumeL?: number | null;
   gauge: GaugeKind;
   verdict: LogVerdict;
   leakPaM3PerS?: FigureRead | null;
   moisturePa?: FigureRead | null;
   speedM3h?: FigureRead | null;
   ultimatePa?: FigureRead | null;
+  /** Of a bag: what its pressure rises by in ten minutes, Pa. */
+  rise10MinPa?: FigureRead | null;
+  /** Of cycles: from the start of the fall to `toPa`, s. */
+  pullDownS?: FigureRead | null;
+  toPa?: number | null;
+  /** What a bag or a pump blanked off was held to, Pa. */
+  limitPa?: number | null;
 };
 export type TestBody = {
   /** A test of core/diagnosis; null for what was seen without one. */
@@ -4585,6 +4609,59 @@ export type EquipmentPage = {
   standsHere: readonly string[];
   journal: JournalPage;
   /** For the names of what entries are about. */
+  house: HouseSetUp;
+};
+export type VacuumSeriesOf = 'leak' | 'moisture' | 'chamber' | 'blankOff' | 'speed' | 'bagRise' | 'pullDown';
+export type VacuumPoint = {
+  entryId: string;
+  at: string;
+  pumpId: string | null;
+  value: number;
+  /** Null of a reading that nobody fitted. */
+  range: FigureRead | null;
+  /** None was found: it is not more than this. */
+  atMost: boolean;
+};
+export type VacuumTrend = {
+  goes: 'worse' | 'better' | 'none' | 'tooFew';
+  /** From one test to the next: 0.08 is 8 % more. */
+  perTestShare: number;
+  /** The first test since the set was last mended. */
+  sinceAt: string | null;
+  tests: number;
+};
+export type VacuumSeries = {
+  of: VacuumSeriesOf;
+  /** The oldest first; one at least. */
+  points: readonly VacuumPoint[];
+  limit: number | null;
+  /** The last one against the limit; null where none is known. */
+  stands: ('within' | 'outside' | null) | ('within' | 'outside' | null);
+  /** Of the last one among all: 1 is the best. */
+  standing: {
+    place: number;
+    of: number;
+  };
+  best: number;
+  trend: VacuumTrend;
+};
+export type VacuumMended = {
+  entryId: string;
+  at: string;
+  remedy: string;
+};
+export type VacuumRecord = {
+  series: readonly VacuumSeries[];
+  mended: readonly VacuumMended[];
+};
+export type VacuumAnswer = {
+  equipmentId: string;
+  equipment: Equipment;
+  site: Site;
+  /** That stands at it now, in service before others; its limits are the set's. */
+  pumpId: string | null;
+  record: VacuumRecord;
+  /** For the names of what tests are about. */
   house: HouseSetUp;
 };
 export type EntryKind = string;

@@ -36,6 +36,7 @@ import type {
   TakenBack,
   TraceAnswer,
   UnsettledAnswer,
+  VacuumAnswer,
   WasteAnswer,
   WaterAnswer,
 } from '@winter-jar/contracts';
@@ -75,6 +76,7 @@ interface Answers {
   journal: JournalPage;
   oilStory: OilStory;
   equipment: EquipmentPage;
+  vacuumRecord: VacuumAnswer;
   water: WaterAnswer;
   diagnosis: DiagnosisAnswer;
   caseInFull: CaseAnswer;
@@ -141,6 +143,7 @@ export const houseApi = generatedApi.enhanceEndpoints<TagTypesFromApi<typeof gen
     oilStory: { providesTags: (_answer, _error, id) => ofPump(id) },
     water: { providesTags: (_answer, _error, id) => ofPump(id) },
     equipment: { providesTags: ['Equipment'] },
+    vacuumRecord: { providesTags: ['Equipment'] },
     diagnosis: { providesTags: (_answer, _error, { pumpId }) => [...ofPump(pumpId), 'Cases'] },
     entry: { providesTags: ['Entry'] },
     unsettled: { providesTags: ['Entry'] },
@@ -211,6 +214,7 @@ export const {
   useWaterQuery,
   useDiagnosisQuery,
   useEquipmentQuery,
+  useVacuumRecordQuery,
   useCaseInFullQuery,
   useSuspectsQuery,
   useUnsettledQuery,

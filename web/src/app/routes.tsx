@@ -41,6 +41,7 @@ const PAGES: Readonly<Record<string, Page>> = {
     Object.entries(PUMP_PAGES).map(([id, page]) => [`pumps/:pumpId/${PUMP_ACTIONS[id as PumpActionId].path}`, page]),
   ),
   'equipment/:equipmentId': async () => (await import('../equipment/equipment-page.js')).EquipmentPage,
+  'equipment/:equipmentId/vacuum': async () => (await import('../vacuum/vacuum-record-page.js')).VacuumRecordPage,
   'cases/:caseId': async () => (await import('../diagnosis/case-report-page.js')).CaseReportPage,
   'pumps/:pumpId/jobs/:jobId': async () => (await import('../service/job-report-page.js')).JobReportPage,
   'pumps/:pumpId/job-cards/:procedure': async () => (await import('../labels/job-card-page.js')).JobCardPage,

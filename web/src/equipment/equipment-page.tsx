@@ -112,6 +112,9 @@ function Known({ page, words }: { page: Page; words: Words }) {
       </Fact>
       <Fact name="Last rise, closed">
         {lastRise ? `${stateName('rateOfRise', lastRise.state)}, ${when(lastRise.at)}` : 'not looked at yet'}
+        <Link to="vacuum" relative="path" className="no-print flex min-h-11 items-center text-[15px] text-ink">
+          Vacuum record
+        </Link>
       </Fact>
       <Fact name="Its own hour meter">
         {meter ? `${meterWords(meter.minutes)}, ${when(meter.at)}` : 'not read yet'}

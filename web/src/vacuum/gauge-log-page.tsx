@@ -1,5 +1,17 @@
-import type { PumpPage } from '@winter-jar/contracts';
-import { GAUGE_KINDS, LOGS_OF, type Entry, type Subject } from '@winter-jar/core';
+import {
+  blankOffLimit,
+  GAUGE_KINDS,
+  goodPullDownS,
+  LOGS_OF,
+  pumpUltimatePa,
+  setTargetPa,
+  type Entry,
+  type LogOf,
+  type Subject,
+  type VacuumSeriesOf,
+} from '@winter-jar/core';
+import { Link } from 'react-router';
+import { useVacuumRecordQuery } from '../api/house-api.js';
 import { useEffect } from 'react';
 import { complaintOf } from '../diagnosis/case-form.js';
 import type { EntryDraft } from '../entry/deed.js';
@@ -16,7 +28,19 @@ import { foundWords } from '../words/diagnosis-words.js';
 import { GAUGE_WORDS, LOG_ISSUE_WORDS, LOG_OF_WORDS, verdictOfLog } from '../words/vacuum-words.js';
 import { LogFigures } from './log-figures.js';
 import { LogFileField } from './log-file-field.js';
-import { askedOf, isSmallLeak, isWell, logFieldsOf, noLog, readLog, type LogValues } from './log-form.js';
+import {
+  askedOf,
+  isSmallLeak,
+  lackOf,
+  litresOf,
+  logFieldsOf,
+  noLog,
+  opensCase,
+  readLog,
+  type LogValues,
+} from './log-form.js';
+import { QuantityField } from '../ui/quantity-field.js';
+import { RecordSeries } from './record-series.js';
 import { PressureChart } from './pressure-chart.js';
 import { Understood } from './understood.js';
 import { useLogJudge } from './use-judged-log.js';
@@ -24,15 +48,6 @@ import { useLogJudge } from './use-judged-log.js';
 /** A log of a gauge, read and judged: a rise of pressure or a pump-down, and what it means here. */
 export function GaugeLogPage() {
   return <WithPump needsOil>{(props) => <GaugeLog {...props} />}</WithPump>;
-}
-
-/** Of a pump of one stage where nobody says better. */
-const ONE_STAGE_PA = 50;
-
-/** What the pump comes to when it is well: its own good tests before the plate. */
-function ultimateOf({ state, setUp }: PumpPage): number | null {
-  const sorted = [...state.goodPa].sort((a, b) => a - b);
-  return sorted[sorted.length >> 1] ?? setUp.model.ultimatePa ?? (setUp.model.stages === 1 ? ONE_STAGE_PA : null);
 }
 
 function GaugeLog(props: EntryPageProps) {
@@ -45,29 +60,38 @@ function GaugeLog(props: EntryPageProps) {
   const back = { path: `/pumps/${pumpId}/what-is-wrong`, words: 'What is wrong?' };
   const { pumpingSpeedM3h } = page.setUp.model;
   /** What a leak is held against. */
-  const heldTo = {
+  const { goodPa } = page.state;
+  const heldTo = { pumpingSpeedM3h, targetPa: setTargetPa(goodPa, page.setUp) };
+  const { equipmentId } = page.setUp.pump;
+  const { data: known } = useVacuumRecordQuery(equipmentId);
+  const pullDowns = known?.record.series.find((s) => s.of === 'pullDown')?.points ?? [];
+  const ultimatePa = pumpUltimatePa(goodPa, page.setUp);
+  const ofSet = {
     pumpingSpeedM3h,
-    ultimatePa: ultimateOf(page),
-    targetPa: page.setUp.equipment.targetUltimatePa ?? null,
+    ultimatePa,
+    blankOffLimitPa: blankOffLimit(goodPa, page.setUp)?.limitPa ?? POOR_TIMES * ultimatePa,
+    // A test that is corrected is not held against itself.
+    goodPullDownS: goodPullDownS(pullDowns.filter((p) => p.entryId !== correctId)),
   };
-  const keyOf = (v: LogValues): string => JSON.stringify([v.logId, v.said, v.of, v.volume, v.gauge]);
+  const keyOf = (v: LogValues): string =>
+    JSON.stringify([v.logId, v.said, v.of, v.volume, v.gauge, v.bagLimit, v.setPressure, ofSet]);
 
   const form = useEntryForm<'test', LogValues>({
     kind: 'test',
     page,
     draft: 'gauge-log',
-    defaults: noLog(page.setUp.equipment.chamberVolumeL ?? null, zone),
+    defaults: noLog(page.setUp.equipment.chamberVolumeL ?? null, zone, unit),
     read: (v, idFor) => {
       const judged = done?.key === keyOf(v) ? done.judged : null;
       const smallLeak = judged?.ok === true && isSmallLeak(judged.by, heldTo);
-      const read = readLog(v, judged, { nowMs: Date.now(), smallLeak });
+      const read = readLog(v, judged, { nowMs: Date.now(), unit, smallLeak });
       if (!read.ok || correctId) return read;
       const { body } = read.deed.main;
       // How its pressure rises belongs to the chamber's own record, whichever pump stands at it.
-      const equipment: Subject = { type: 'equipment', id: page.setUp.pump.equipmentId };
+      const equipment: Subject = { type: 'equipment', id: equipmentId };
       const aboutIt = { ...read.deed.main, alsoAbout: [equipment] };
       if (open) return withCase(aboutIt, open);
-      if (isWell(body.log?.verdict ?? 'undecided', smallLeak)) return { ok: true, deed: { main: aboutIt } };
+      if (!body.log || !opensCase(body.log, smallLeak)) return { ok: true, deed: { main: aboutIt } };
       const [first] = body.findings;
       const complaint = complaintOf(page.row, words, first ? foundWords(first.id, first.state) : null);
       const main = { ...aboutIt, alsoAbout: [equipment, { type: 'case', id: idFor('case') } as const] };
@@ -81,14 +105,14 @@ function GaugeLog(props: EntryPageProps) {
         };
       }
     },
-    fill: (entry: Extract<Entry, { kind: 'test' }>) => logFieldsOf(entry),
+    fill: (entry: Extract<Entry, { kind: 'test' }>) => logFieldsOf(entry, unit),
     savedWords: () => `Saved on ${page.row.name}`,
     correctId,
     then: back.path,
   });
   const { values, set, error } = form;
   const key = keyOf(values);
-  const asked = askedOf(values, { pumpingSpeedM3h, ultimatePa: ultimateOf(page) });
+  const asked = askedOf(values, ofSet, unit);
   const job = useKept(`${key}${String(asked === null)}`, () => ({
     key,
     logId: values.logId,
@@ -100,6 +124,9 @@ function GaugeLog(props: EntryPageProps) {
   }, [job, ask]);
   const judged = done?.key === key ? done.judged : undefined;
   const read = judged?.ok ? judged : null;
+  const of = (values.of || read?.by.of) ?? null;
+  const ownSeries = SERIES_OF_LOG[of ?? 'rise'];
+  const series = known?.record.series.find((s) => s.of === ownSeries);
   const small = read !== null && isSmallLeak(read.by, heldTo);
 
   const figures = read ? (
@@ -122,7 +149,8 @@ function GaugeLog(props: EntryPageProps) {
       {read && (
         <div>
           <p className="text-[14px] text-ink-2">
-            {page.row.name} · {page.row.equipmentName} · {LOG_OF_WORDS[read.by.of]}, {values.volume} L
+            {page.row.name} · {page.row.equipmentName} · {LOG_OF_WORDS[read.by.of]}
+            {(read.by.of === 'rise' || read.by.of === 'pumpDown') && `, ${values.volume} L`}
           </p>
           <h2 className="mt-1 text-[24px] leading-tight" aria-live="polite">
             {verdictOfLog(read.by.of, read.by.judged.verdict, small)}
@@ -137,9 +165,17 @@ function GaugeLog(props: EntryPageProps) {
         </div>
       )}
       {!wide && figures}
+      {read && series && known && (
+        <section>
+          <RecordSeries series={series} mended={known.record.mended} house={known.house} words={words} />
+          <Link to={`/equipment/${equipmentId}/vacuum`} className="inline-flex min-h-11 items-center text-[15px]">
+            The whole vacuum record of {page.row.equipmentName}
+          </Link>
+        </section>
+      )}
       {values.logId && judged === undefined && (
         <p aria-live="polite" className={asked ? '' : 'border-l-4 border-look-sooner pl-3 font-semibold'}>
-          {asked ? 'Reading it …' : 'Say below how many litres are closed off: then it is judged.'}
+          {asked ? 'Reading it …' : `${lackOf(values, unit)?.right ?? ''} Then it is judged.`}
         </p>
       )}
       {judged === null && (
@@ -173,34 +209,89 @@ function GaugeLog(props: EntryPageProps) {
           onSaid={set('said')}
         />
       )}
-      <div className="grid grid-cols-1 gap-4 sm:grid-cols-2">
-        <TextField
-          label="What is closed off, in litres"
-          value={values.volume}
-          onText={set('volume')}
-          inputMode="decimal"
-          error={
-            error('volume') ?? (asked === null && values.volume ? 'Right would be litres, such as 62.' : undefined)
-          }
-          hint="The chamber, with the trap and the pipes up to the valve."
-        />
-      </div>
       <Chips
         label="What was done"
-        value={(read?.by.of ?? values.of) || null}
+        value={of}
         onChange={set('of')}
         chips={LOGS_OF.map((value) => ({ value, words: LOG_OF_WORDS[value] }))}
       />
-      <Chips
-        label="The gauge"
-        value={values.gauge}
-        onChange={set('gauge')}
-        chips={GAUGE_KINDS.map((value) => ({ value, words: GAUGE_WORDS[value] }))}
-      />
+      <div className="grid grid-cols-1 gap-4 sm:grid-cols-2">
+        {HAS_VOLUME[of ?? 'rise'] && (
+          <TextField
+            label={HAS_VOLUME[of ?? 'rise'] ?? ''}
+            value={values.volume}
+            onText={set('volume')}
+            inputMode="decimal"
+            error={
+              error('volume') ??
+              (litresOf(values.volume) === null && values.volume ? 'Right would be litres, such as 62.' : undefined)
+            }
+            hint="The chamber, with the trap and the pipes up to the valve."
+          />
+        )}
+        {of === 'bagDrop' && (
+          <QuantityField
+            label="It may rise in ten minutes by"
+            dimension="pressure"
+            text={values.bagLimit}
+            onText={set('bagLimit')}
+            error={error('bagLimit')}
+          />
+        )}
+        {of === 'cycles' && (
+          <QuantityField
+            label="The set pressure"
+            dimension="pressure"
+            text={values.setPressure}
+            onText={set('setPressure')}
+            error={error('setPressure')}
+            hint="Seconds are taken from the start of the fall down to it."
+          />
+        )}
+      </div>
+      {of === 'ultimate' && (
+        <Chips
+          label="The oil"
+          value={values.oil}
+          onChange={set('oil')}
+          chips={[
+            { value: 'asIs', words: 'as it is' },
+            { value: 'fresh', words: 'fresh, warm' },
+          ]}
+        />
+      )}
+      {(of === null || of === 'rise' || of === 'pumpDown') && (
+        <Chips
+          label="The gauge"
+          value={values.gauge}
+          onChange={set('gauge')}
+          chips={GAUGE_KINDS.map((value) => ({ value, words: GAUGE_WORDS[value] }))}
+        />
+      )}
       <Remark form={form} />
     </EntryScreen>
   );
 }
+
+const POOR_TIMES = 3;
+
+/** What its field for litres is called; a pump by itself and a bag have none. */
+const HAS_VOLUME: Readonly<Record<LogOf, string | null>> = {
+  rise: 'What is closed off, in litres',
+  pumpDown: 'What is pumped out, in litres',
+  ultimate: null,
+  bagDrop: null,
+  cycles: 'What is pumped out, in litres (may stay empty)',
+};
+
+/** What of the set's record stands beside a log. */
+const SERIES_OF_LOG: Readonly<Record<LogOf, VacuumSeriesOf>> = {
+  rise: 'leak',
+  pumpDown: 'speed',
+  ultimate: 'blankOff',
+  bagDrop: 'bagRise',
+  cycles: 'pullDown',
+};
 
 /** Before a file is there. */
 function HowTo() {
@@ -214,6 +305,17 @@ function HowTo() {
       <p>
         <strong>Pump-down:</strong> log from the moment the pump starts, at the air’s own pressure, until the gauge
         hardly falls any more. Ballast closed, oil warm.
+      </p>
+      <p>
+        <strong>Pump blanked off:</strong> a blank with a gauge on the pump’s own inlet, ballast closed, half an hour
+        warm. Vent before a flange is opened.
+      </p>
+      <p>
+        <strong>Bag drop test:</strong> bag down and settled, valve closed, gauge at the far end, ten minutes; before
+        resin goes in.
+      </p>
+      <p>
+        <strong>Cycle pull-down:</strong> some cycles, empty, from the start of the pull to the set pressure.
       </p>
       <p className="text-ink-2">Site rules and the maker’s manual come first.</p>
     </div>

@@ -1,11 +1,28 @@
-import { leakWaterGPerDay } from '@winter-jar/core';
+import { leakWaterGPerDay, type LogVerdict } from '@winter-jar/core';
 import type { ReactNode } from 'react';
 import type { Print } from '../device/use-print.js';
 import { number } from '../ui/number.js';
-import { leakWords, NOTE_WORDS, rangeWords, thenWords } from '../words/vacuum-words.js';
+import {
+  leakWords,
+  NOTE_WORDS,
+  per10MinWords,
+  rangeWords,
+  secondsWords,
+  thenWords,
+  type LogNote,
+} from '../words/vacuum-words.js';
 import type { JudgedBy } from './judge-log.js';
 
-/** What a log says in figures: the leak, the moisture or the pump, each with its range, and what it would mean here. */
+type Of<K extends JudgedBy['of']> = Extract<JudgedBy, { of: K }>['judged'];
+type Row = readonly [name: string, value: string];
+
+interface Told {
+  readonly head: string;
+  readonly range: string;
+  readonly rows: readonly Row[];
+}
+
+/** What a log says in figures: the one that its verdict rests on, with its range, and what it would mean here. */
 export function LogFigures({
   by,
   print,
@@ -20,33 +37,25 @@ export function LogFigures({
   /** The leak is not why this set pumps badly. */
   small: boolean;
 }) {
-  const { verdict, leakPaM3PerS: leak, notes } = by.judged;
-  const leaks = verdict === 'leak' || verdict === 'leakAndMoisture';
+  const { verdict } = by.judged;
+  const notes: readonly LogNote[] = by.judged.notes;
+  const { head, range, rows } = toldOf(by, print);
+  const leak = 'leakPaM3PerS' in by.judged && isLeak(by.judged) ? by.judged.leakPaM3PerS : null;
   return (
     <div className="flex flex-col gap-4">
       <div>
-        <h2 className="text-[22px] leading-tight">
-          {by.of === 'pumpDown' && verdict !== 'leak'
-            ? `Speed ${print.flow(by.judged.speedM3h.p50)}`
-            : `Leak ${leaks ? leakWords(leak.p50, print) : `at most ${leakWords(leak.p90, print)}`}`}
-        </h2>
-        <p className="mt-1 text-[14px] text-ink-2">
-          {by.of === 'pumpDown' && verdict !== 'leak'
-            ? `${rangeWords(by.judged.speedM3h, (v) => print.flow(v))}; ${number(by.judged.speedShare * 100)} % of what it should be`
-            : leaks
-              ? rangeWords(leak, (v) => leakWords(v, print))
-              : 'nine in ten'}
-        </p>
+        <h2 className="text-[22px] leading-tight">{head}</h2>
+        <p className="mt-1 text-[14px] text-ink-2">{range}</p>
       </div>
-      {leaks && (
+      {leak && (
         <p className="text-[15px] leading-6">
           It holds a pump of {print.flow(pumpingSpeedM3h)} {print.pressure((leak.p50 / pumpingSpeedM3h) * 3600)} above
           its own ultimate, and lets in about {waterWords(leakWaterGPerDay({ leakPaM3PerS: leak.p50 }))} of water a day
           from a room at 20&nbsp;°C and half damp.
         </p>
       )}
-      <Rows rows={by.of === 'rise' ? riseRows(by.judged, print) : pumpRows(by.judged, print)} />
-      <p className="text-[15px] leading-6 font-semibold">{thenWords(verdict, small)}</p>
+      <Rows rows={rows} />
+      <p className="text-[15px] leading-6 font-semibold">{thenWords(by.of, verdict, small)}</p>
       {notes.length > 0 && (
         <ul className="flex flex-col gap-2 border-l-4 border-look-sooner pl-3 text-[15px] leading-6">
           {notes.map((note) => (
@@ -64,9 +73,65 @@ export function LogFigures({
   );
 }
 
-const waterWords = (g: number): string => (g < 1 ? `${number(g * 1000, g < 0.01 ? 1 : 0)} mg` : `${number(g, 1)} g`);
+const isLeak = ({ verdict }: { verdict: LogVerdict }): boolean => verdict === 'leak' || verdict === 'leakAndMoisture';
 
-type Row = readonly [name: string, value: string];
+function toldOf(by: JudgedBy, print: Print): Told {
+  switch (by.of) {
+    case 'rise':
+      return { ...leakTold(by.judged, print), rows: riseRows(by.judged, print) };
+    case 'pumpDown': {
+      const { verdict, speedM3h, speedShare } = by.judged;
+      const rows = pumpRows(by.judged, print);
+      if (verdict === 'leak') return { ...leakTold(by.judged, print), rows };
+      const ofWhat = `${number(speedShare * 100)} % of what it should be`;
+      return {
+        head: `Speed ${print.flow(speedM3h.p50)}`,
+        range: `${rangeWords(speedM3h, (v) => print.flow(v))}; ${ofWhat}`,
+        rows,
+      };
+    }
+    case 'ultimate': {
+      const { ultimatePa, limitPa } = by.judged;
+      return {
+        head: `Stands at ${print.pressure(ultimatePa.p50)}`,
+        range: rangeWords(ultimatePa, (v) => print.pressure(v)),
+        rows: [['It is held to', print.pressure(limitPa)]],
+      };
+    }
+    case 'bagDrop': {
+      const { rise10MinPa, limitPa, startPa } = by.judged;
+      return {
+        head: per10MinWords(rise10MinPa.p50, print),
+        range: rangeWords(rise10MinPa, (v) => print.pressure(v)),
+        rows: [
+          ['It may rise by', per10MinWords(limitPa, print)],
+          ['It began at', print.pressure(startPa)],
+        ],
+      };
+    }
+    case 'cycles': {
+      const { pullDownS, usualS, toPa, cycles, reached } = by.judged;
+      return {
+        head: reached > 0 ? secondsWords(pullDownS.p50) : 'Not reached',
+        range: reached > 0 ? rangeWords(pullDownS, secondsWords) : `to ${print.pressure(toPa)}`,
+        rows: [
+          ['Down to', print.pressure(toPa)],
+          ['Cycles in the log', `${number(cycles)}, ${number(reached)} of them came to it`],
+          ...(usualS === null ? [] : [['It is held to', `1.3 × ${secondsWords(usualS)}`] as const]),
+        ],
+      };
+    }
+  }
+}
+
+function leakTold(judged: Of<'rise'> | Of<'pumpDown'>, print: Print): Pick<Told, 'head' | 'range'> {
+  const { leakPaM3PerS: leak } = judged;
+  return isLeak(judged)
+    ? { head: `Leak ${leakWords(leak.p50, print)}`, range: rangeWords(leak, (v) => leakWords(v, print)) }
+    : { head: `Leak at most ${leakWords(leak.p90, print)}`, range: 'nine in ten' };
+}
+
+const waterWords = (g: number): string => (g < 1 ? `${number(g * 1000, g < 0.01 ? 1 : 0)} mg` : `${number(g, 1)} g`);
 
 function Rows({ rows }: { rows: readonly Row[] }): ReactNode {
   return (
@@ -81,10 +146,7 @@ function Rows({ rows }: { rows: readonly Row[] }): ReactNode {
   );
 }
 
-const secondsWords = (s: number): string =>
-  s < 90 ? `${number(s)} s` : `${number(Math.floor(s / 60))} min ${String(Math.round(s % 60)).padStart(2, '0')}`;
-
-function riseRows(judged: Extract<JudgedBy, { of: 'rise' }>['judged'], print: Print): Row[] {
+function riseRows(judged: Of<'rise'>, print: Print): Row[] {
   const { levelsOffPa, tauS, scatterShare, straightTimesWorse, startPa, limits } = judged;
   return [
     ['It began at', print.pressure(startPa)],
@@ -100,7 +162,7 @@ function riseRows(judged: Extract<JudgedBy, { of: 'rise' }>['judged'], print: Pr
   ];
 }
 
-function pumpRows(judged: Extract<JudgedBy, { of: 'pumpDown' }>['judged'], print: Print): Row[] {
+function pumpRows(judged: Of<'pumpDown'>, print: Print): Row[] {
   const { ultimatePa, outgassingPa, scatterShare, speedKeptShare, against, leakPaM3PerS } = judged;
   return [
     ['It would end at', print.pressure(ultimatePa.p50)],

@@ -1,15 +1,19 @@
 import {
+  BAG_LIMIT_PA,
   leakAtPump,
   type Entry,
+  type FigureRead,
   type FoundSaid,
   type GaugeKind,
   type JudgedLog,
   type LogOf,
   type LogSettings,
   type LogVerdict,
+  type MeasuredPressure,
 } from '@winter-jar/core';
 import { exactly, type FormAnswer } from '../entry/deed.js';
 import { remarkOf } from '../forms/remark-of.js';
+import { quantityText } from '../ui/quantity-text.js';
 import { typedQuantity } from '../ui/typed-number.js';
 import type { AskedOfLog, JudgedBy, LogJudged } from './judge-log.js';
 
@@ -20,22 +24,33 @@ export interface LogValues {
   /** In litres, or with a unit. */
   volume: string;
   gauge: GaugeKind;
+  /** Of a pump blanked off: fresh oil was filled for it, or the oil was as it is. */
+  oil: 'fresh' | 'asIs';
+  /** Of a bag: what its pressure may rise by in ten minutes. */
+  bagLimit: string;
+  /** Of cycles: down to which pressure they are timed. */
+  setPressure: string;
   said: LogSettings;
   /** Of a test that is corrected: it stays where the log itself says no time. */
   happenedAt: string;
   remark: string;
 }
 
-export const noLog = (volumeL: number | null, zone: string): LogValues => ({
+export const noLog = (volumeL: number | null, zone: string, pressureUnit: string): LogValues => ({
   logId: '',
   name: '',
   of: '',
   volume: volumeL === null ? '' : String(volumeL),
   gauge: 'capacitance',
+  oil: 'asIs',
+  bagLimit: quantityText(BAG_LIMIT_PA, pressureUnit),
+  setPressure: '',
   said: { zone },
   happenedAt: '',
   remark: '',
 });
+
+type JudgedFully = Extract<LogJudged, { ok: true }>;
 
 const CERTAINTY = 0.9;
 /** Five times and more above what it should be, as the finding says. */
@@ -47,27 +62,51 @@ export function litresOf(text: string): number | null {
   return read.ok ? read.value / 1000 : null;
 }
 
-/** What is asked of the log; null while it cannot be. */
-export function askedOf(
-  { of, volume, gauge }: LogValues,
-  { pumpingSpeedM3h, ultimatePa }: Pick<AskedOfLog, 'pumpingSpeedM3h' | 'ultimatePa'>,
-): AskedOfLog | null {
-  const volumeL = litresOf(volume);
-  return volumeL === null ? null : { of: of || null, volumeL, gauge, pumpingSpeedM3h, ultimatePa };
+/** A pressure that is typed, Pa; null where it is not right. */
+function pressureOf(text: string, unit: string): number | null {
+  const read = typedQuantity({ text, dimension: 'pressure', defaultUnit: unit, min: 1e-3, max: 200_000 });
+  return read.ok ? read.value : null;
 }
 
-/** What a set is to come to: its target, else three times what its pump comes to (docs/trade.md 4). */
-const POOR_TIMES = 3;
-const USUAL_ULTIMATE_PA = 0.5;
+type OfSet = Pick<AskedOfLog, 'pumpingSpeedM3h' | 'ultimatePa' | 'blankOffLimitPa' | 'goodPullDownS'>;
+
+/** What each kind of log cannot be judged without, and what would be right. */
+const NEEDS: Readonly<
+  Record<LogOf, { readonly field: 'volume' | 'bagLimit' | 'setPressure'; readonly right: string } | null>
+> = {
+  rise: { field: 'volume', right: 'Say how many litres are closed off, such as 62.' },
+  pumpDown: { field: 'volume', right: 'Say how many litres are pumped out, such as 62.' },
+  ultimate: null,
+  bagDrop: { field: 'bagLimit', right: 'Say what its pressure may rise by in ten minutes, such as 20 hPa.' },
+  cycles: { field: 'setPressure', right: 'Say to which pressure the cycles are timed, such as 5 hPa.' },
+};
+
+/** What is missing before a log can be judged; null where nothing is. @param unit of pressures without one */
+export function lackOf(v: LogValues, unit: string): (typeof NEEDS)[LogOf] {
+  const needs = NEEDS[v.of || 'rise'];
+  if (!needs) return null;
+  const value = needs.field === 'volume' ? litresOf(v.volume) : pressureOf(v[needs.field], unit);
+  return value === null ? needs : null;
+}
+
+/** What is asked of the log; null while it cannot be. */
+export function askedOf(v: LogValues, ofSet: OfSet, unit: string): AskedOfLog | null {
+  if (lackOf(v, unit)) return null;
+  return {
+    ...{ of: v.of || null, volumeL: litresOf(v.volume), gauge: v.gauge },
+    bagLimitPa: pressureOf(v.bagLimit, unit) ?? BAG_LIMIT_PA,
+    toPa: pressureOf(v.setPressure, unit),
+    ...ofSet,
+  };
+}
 
 /** Whether a leak was found that is not why this set pumps badly. */
 export function isSmallLeak(
   { of, judged }: JudgedBy,
-  set: { readonly pumpingSpeedM3h: number; readonly ultimatePa: number | null; readonly targetPa: number | null },
+  set: { readonly pumpingSpeedM3h: number; readonly targetPa: number },
 ): boolean {
   if (of !== 'rise' || (judged.verdict !== 'leak' && judged.verdict !== 'leakAndMoisture')) return false;
-  const targetPa = set.targetPa ?? POOR_TIMES * (set.ultimatePa ?? USUAL_ULTIMATE_PA);
-  return !leakAtPump({ leakPaM3PerS: judged.leakPaM3PerS.p90, pumpingSpeedM3h: set.pumpingSpeedM3h, targetPa }).matters;
+  return !leakAtPump({ leakPaM3PerS: judged.leakPaM3PerS.p90, ...set }).matters;
 }
 
 const RISE_STATES: Readonly<Partial<Record<LogVerdict, string>>> = {
@@ -80,15 +119,31 @@ const RISE_STATES: Readonly<Partial<Record<LogVerdict, string>>> = {
 /** Where the leak is no matter, what is left of it. */
 const WITHOUT_LEAK: Readonly<Partial<Record<LogVerdict, LogVerdict>>> = { leak: 'tight', leakAndMoisture: 'moisture' };
 
-/** What a log says of the pump, as findings. */
-export function findingsOf(judged: Extract<LogJudged, { ok: true }>, smallLeak = false): FoundSaid[] {
-  const said = (id: string, state: string): FoundSaid => ({ id, state, certainty: CERTAINTY });
-  if (judged.by.of === 'rise') {
-    const { verdict } = judged.by.judged;
-    const state = RISE_STATES[(smallLeak ? WITHOUT_LEAK[verdict] : undefined) ?? verdict];
-    return state ? [said('rateOfRise', state)] : [];
+const said = (id: string, state: string): FoundSaid => ({ id, state, certainty: CERTAINTY });
+
+/** What a log says of the pump and its set, as findings. @param v how it was done */
+export function findingsOf({ by }: Pick<JudgedFully, 'by'>, v: Pick<LogValues, 'oil'>, smallLeak = false): FoundSaid[] {
+  const { verdict } = by.judged;
+  if (verdict === 'undecided') return [];
+  switch (by.of) {
+    case 'rise': {
+      const state = RISE_STATES[(smallLeak ? WITHOUT_LEAK[verdict] : undefined) ?? verdict];
+      return state ? [said('rateOfRise', state)] : [];
+    }
+    case 'pumpDown':
+      return ofPumpDown(by.judged);
+    case 'ultimate':
+      return [said(v.oil === 'fresh' ? 'pumpPressure' : 'pumpPressureAsIs', verdict === 'asGood' ? 'good' : 'poor')];
+    case 'bagDrop':
+      // Resin that boils raises a bag's pressure as well: that is no sign of a leak.
+      if (by.judged.notes.includes('nearResinVapour')) return [];
+      return [said('rateOfRise', verdict === 'holds' ? 'small' : 'straight')];
+    case 'cycles':
+      return [said('pumpDown', verdict === 'asGood' ? 'usual' : 'slow')];
   }
-  const { verdict, ultimatePa, against } = judged.by.judged;
+}
+
+function ofPumpDown({ verdict, ultimatePa, against }: Extract<JudgedBy, { of: 'pumpDown' }>['judged']): FoundSaid[] {
   const high = ultimatePa.p50 >= FAR_TIMES * against.ultimatePa ? 'farAbove' : 'poor';
   switch (verdict) {
     case 'asGood':
@@ -106,45 +161,72 @@ export function findingsOf(judged: Extract<LogJudged, { ok: true }>, smallLeak =
   }
 }
 
+const WELL: readonly LogVerdict[] = ['tight', 'asGood', 'holds', 'undecided'];
 /** Nothing is wrong: no case is opened for it. */
 export const isWell = (verdict: LogVerdict, smallLeak = false): boolean =>
-  verdict === 'tight' || verdict === 'asGood' || verdict === 'undecided' || (smallLeak && verdict === 'leak');
+  WELL.includes(verdict) || (smallLeak && verdict === 'leak');
+
+/** Whether it opens a case: a bag that drops is sealed anew, which is no matter of the pump. */
+export const opensCase = ({ of, verdict }: Pick<JudgedLog, 'of' | 'verdict'>, smallLeak: boolean): boolean =>
+  of !== 'bagDrop' && !isWell(verdict, smallLeak);
+
+/** A reading of a pump blanked off, as one that is written by hand. */
+const readingOf = ({ by }: JudgedFully, { oil }: Pick<LogValues, 'oil'>): MeasuredPressure[] =>
+  by.of === 'ultimate' && by.judged.verdict !== 'undecided'
+    ? [{ pa: by.judged.ultimatePa.p50, where: 'pump', ballast: 'closed', oil }]
+    : [];
+
+/** An end that nobody can tell is open upwards. */
+const bounded = (figure: FigureRead): FigureRead => ({ ...figure, p90: Math.min(1e9, figure.p90) });
 
 /** What was judged, as the entry keeps it. */
-function keptOf(v: LogValues, volumeL: number, { by }: Extract<LogJudged, { ok: true }>): JudgedLog {
+function keptOf(v: LogValues, { by }: JudgedFully): JudgedLog {
   const common = {
     logId: v.logId,
     ...(v.name ? { name: v.name } : {}),
-    said: v.said,
-    volumeL,
-    gauge: v.gauge,
-    verdict: by.judged.verdict,
-    leakPaM3PerS: by.judged.leakPaM3PerS,
+    ...{ said: v.said, gauge: v.gauge, verdict: by.judged.verdict },
   };
-  if (by.of === 'rise') return { ...common, of: by.of, moisturePa: by.judged.moisturePa };
-  const { speedM3h, ultimatePa } = by.judged;
-  return { ...common, of: by.of, speedM3h, ultimatePa: { ...ultimatePa, p90: Math.min(1e9, ultimatePa.p90) } };
+  const volumeL = litresOf(v.volume);
+  const volume = volumeL === null ? {} : { volumeL };
+  switch (by.of) {
+    case 'rise': {
+      const { leakPaM3PerS, moisturePa } = by.judged;
+      return { ...common, ...volume, of: by.of, leakPaM3PerS, moisturePa };
+    }
+    case 'pumpDown': {
+      const { leakPaM3PerS, speedM3h, ultimatePa } = by.judged;
+      return { ...common, ...volume, of: by.of, leakPaM3PerS, speedM3h, ultimatePa: bounded(ultimatePa) };
+    }
+    case 'ultimate':
+      return { ...common, of: by.of, ultimatePa: by.judged.ultimatePa, limitPa: by.judged.limitPa };
+    case 'bagDrop':
+      return { ...common, of: by.of, rise10MinPa: by.judged.rise10MinPa, limitPa: by.judged.limitPa };
+    case 'cycles':
+      return { ...common, ...volume, of: by.of, pullDownS: by.judged.pullDownS, toPa: by.judged.toPa };
+  }
 }
 
 /** @param judged of exactly these values; null while it is not there */
 export function readLog(
   v: LogValues,
   judged: LogJudged | null,
-  { nowMs, smallLeak = false }: { nowMs: number; smallLeak?: boolean },
+  { nowMs, unit, smallLeak = false }: { nowMs: number; unit: string; smallLeak?: boolean },
 ): FormAnswer<'test'> {
-  const volumeL = litresOf(v.volume);
+  const lack = lackOf(v, unit);
   const issues = {
     ...(v.logId ? {} : { logId: 'Choose the log of a gauge.' }),
-    ...(volumeL === null ? { volume: 'Say how many litres are closed off, such as 62.' } : {}),
-    ...(v.logId && volumeL !== null && !judged?.ok ? { logId: 'Nothing could be read from it yet.' } : {}),
+    ...(lack ? { [lack.field]: lack.right } : {}),
+    ...(v.logId && !lack && !judged?.ok ? { logId: 'Nothing could be read from it yet.' } : {}),
   };
-  if (!judged?.ok || volumeL === null || Object.keys(issues).length > 0) return { ok: false, issues };
+  if (!judged?.ok || Object.keys(issues).length > 0) return { ok: false, issues };
   const unsaid = v.happenedAt ? Date.parse(v.happenedAt) : nowMs;
   const started = judged.startedAt === null ? unsaid : Date.parse(judged.startedAt) + judged.fromS * 1000;
   const at = new Date(Math.min(nowMs, started)).toISOString();
+  const measured = readingOf(judged, v);
   return exactly('test', at, {
-    findings: findingsOf(judged, smallLeak),
-    log: keptOf(v, volumeL, judged),
+    findings: findingsOf(judged, v, smallLeak),
+    ...(measured.length > 0 ? { measured } : {}),
+    log: keptOf(v, judged),
     ...remarkOf(v),
   });
 }
@@ -152,15 +234,18 @@ export function readLog(
 const withoutNulls = (said: LogSettings | null | undefined): LogSettings =>
   Object.fromEntries(Object.entries(said ?? {}).filter(([, value]) => value !== null));
 
-/** The fields of a test that is corrected. */
-export function logFieldsOf({ body, happenedAt }: Extract<Entry, { kind: 'test' }>): LogValues {
+/** The fields of a test that is corrected. @param unit of the pressures that are shown */
+export function logFieldsOf({ body, happenedAt }: Extract<Entry, { kind: 'test' }>, unit: string): LogValues {
   const { log } = body;
   return {
     logId: log?.logId ?? '',
     name: log?.name ?? '',
     of: log?.of ?? '',
-    volume: log ? String(log.volumeL) : '',
+    volume: log?.volumeL ? String(log.volumeL) : '',
     gauge: log?.gauge ?? 'capacitance',
+    oil: body.measured?.[0]?.oil ?? 'asIs',
+    bagLimit: quantityText(log?.of === 'bagDrop' ? (log.limitPa ?? BAG_LIMIT_PA) : BAG_LIMIT_PA, unit),
+    setPressure: quantityText(log?.toPa, unit),
     said: withoutNulls(log?.said),
     happenedAt,
     remark: body.remark ?? '',

@@ -2,6 +2,7 @@ import { inUnit } from '@winter-jar/core';
 import { Area, CartesianGrid, ComposedChart, Line, ResponsiveContainer, Scatter, XAxis, YAxis } from 'recharts';
 import { number } from '../ui/number.js';
 import { hatchOf } from '../ui/hatches.js';
+import { LINES_WORDS } from '../words/vacuum-words.js';
 import type { LogJudged } from './judge-log.js';
 
 type Read = Extract<LogJudged, { ok: true }>;
@@ -17,14 +18,16 @@ export function PressureChart({ read, unit, label }: { read: Read; unit: string;
   const dots = points.map(of);
   const curve = model.map((m) => ({
     ...of(m),
-    band: [inUnit({ value: m.leakPa, unit }), of(m).p],
-    leak: inUnit({ value: m.leakPa, unit }),
+    band: [inUnit({ value: m.againstPa, unit }), of(m).p],
+    against: inUnit({ value: m.againstPa, unit }),
   }));
   const rise = by.of === 'rise';
+  const linear = rise || by.of === 'bagDrop';
+  const { fitted, against } = LINES_WORDS[by.of];
   const ps = dots.map((d) => d.p);
   const within = points.filter((d) => d.s >= fromS && d.s <= toS).map((d) => of(d).p);
-  const top = Math.max(...(rise ? within : ps), ...curve.map((c) => c.p));
-  const ticks = rise ? roundTicks(top * 1.05) : decades(Math.min(...ps), Math.max(...ps));
+  const top = Math.max(...(linear ? within : ps), ...curve.flatMap((c) => [c.p, c.against]));
+  const ticks = linear ? roundTicks(top * 1.05) : decades(Math.min(...ps), Math.max(...ps));
   return (
     <figure className="m-0 min-w-0">
       <div className="h-[300px] wide:h-[360px]" role="img" aria-label={label}>
@@ -43,10 +46,10 @@ export function PressureChart({ read, unit, label }: { read: Read; unit: string;
             />
             <YAxis
               type="number"
-              scale={rise ? 'linear' : 'log'}
+              scale={linear ? 'linear' : 'log'}
               domain={[
-                rise ? 0 : Math.min(ticks[0] ?? 1, Math.min(...ps) * 0.8),
-                Math.max(ticks.at(-1) ?? 1, rise ? 0 : top * 1.2),
+                linear ? 0 : Math.min(ticks[0] ?? 1, Math.min(...ps) * 0.8),
+                Math.max(ticks.at(-1) ?? 1, linear ? 0 : top * 1.2),
               ]}
               ticks={ticks}
               tickFormatter={(p: number) => String(Number(p.toPrecision(2)))}
@@ -63,23 +66,23 @@ export function PressureChart({ read, unit, label }: { read: Read; unit: string;
               <Scatter data={leftOut.map(of)} dataKey="p" shape={LeftOutDot} isAnimationActive={false} />
             )}
             <Line
-              dataKey="leak"
+              dataKey="against"
               stroke="var(--before-next-run)"
               strokeWidth={2}
               strokeDasharray="7 5"
               dot={false}
               isAnimationActive={false}
             />
-            <Line dataKey="p" stroke="var(--ink)" strokeWidth={2} dot={false} isAnimationActive={false} />
+            {fitted && <Line dataKey="p" stroke="var(--ink)" strokeWidth={2} dot={false} isAnimationActive={false} />}
           </ComposedChart>
         </ResponsiveContainer>
       </div>
       <figcaption className="mt-1 flex flex-wrap gap-x-5 gap-y-1 text-[14px] text-ink-2">
         <span>{unit}</span>
         <span>● measured, {number(read.understood.points)} readings</span>
-        {leftOut.length > 0 && <span>○ left out, {number(by.judged.spikes.length)}</span>}
-        {curve.length > 0 && <span>━ {rise ? 'both together' : 'as fitted'}</span>}
-        {curve.length > 0 && <span>┅ {rise ? 'leak alone, straight' : 'where it ends'}</span>}
+        {leftOut.length > 0 && <span>○ left out, {number(read.spikes)}</span>}
+        {curve.length > 0 && fitted && <span>━ {fitted}</span>}
+        {curve.length > 0 && <span>┅ {against}</span>}
         {rise && curve.length > 0 && <span>▨ what flattens: moisture</span>}
       </figcaption>
     </figure>

@@ -1,4 +1,6 @@
 import type {
+  BagNote,
+  CyclesNote,
   FigureRead,
   GaugeKind,
   JudgedLog,
@@ -12,64 +14,135 @@ import type {
   PumpDownNote,
   RiseNote,
   Separator,
+  UltimateNote,
 } from '@winter-jar/core';
+import { number } from '../ui/number.js';
 import type { Print } from '../device/use-print.js';
 
-export const LOG_OF_WORDS: Readonly<Record<LogOf, string>> = { rise: 'rise of pressure', pumpDown: 'pump-down' };
+export const LOG_OF_WORDS: Readonly<Record<LogOf, string>> = {
+  rise: 'rise of pressure',
+  pumpDown: 'pump-down',
+  ultimate: 'pump blanked off',
+  bagDrop: 'bag drop test',
+  cycles: 'cycle pull-down',
+};
 
 export const GAUGE_WORDS: Readonly<Record<GaugeKind, string>> = {
   capacitance: 'capacitance, or another that reads every gas alike',
   thermal: 'thermal: Pirani or thermocouple',
 };
 
-/** A verdict as the heading of its page. */
-const RISES: Readonly<Record<LogVerdict, string>> = {
-  tight: 'Tight and dry',
-  leak: 'A leak',
-  moisture: 'Moisture, and no leak to look for',
-  leakAndMoisture: 'A leak, and moisture as well',
-  undecided: 'This record does not tell',
-  asGood: '',
-  wornOrDirty: '',
-  restriction: '',
+interface SaidOfLog {
+  /** The heading of its page. */
+  readonly is: string;
+  /** What to do then, in one sentence. */
+  readonly then: string;
+}
+const NOT_TOLD = 'This record does not tell';
+const NOTHING_TO_LOOK_FOR = 'Nothing to look for here.';
+
+const SAID: Readonly<Record<LogOf, Readonly<Partial<Record<LogVerdict, SaidOfLog>>>>> = {
+  rise: {
+    tight: { is: 'Tight and dry', then: NOTHING_TO_LOOK_FOR },
+    leak: {
+      is: 'A leak',
+      then: 'Hunt it: gaskets, drain, hoses, then each valve, turned while somebody watches the gauge.',
+    },
+    moisture: {
+      is: 'Moisture, and no leak to look for',
+      then: 'Dry the chamber, with its trap warm and open, and test again: what is left then is leak.',
+    },
+    leakAndMoisture: {
+      is: 'A leak, and moisture as well',
+      then: 'Dry the chamber and test again: the leak alone is what goes on straight.',
+    },
+    undecided: { is: NOT_TOLD, then: 'Log it longer, from a lower pressure, with the chamber empty and dry.' },
+  },
+  pumpDown: {
+    asGood: { is: 'Pumps down as it should', then: NOTHING_TO_LOOK_FOR },
+    leak: {
+      is: 'Fast as it should be, but it ends too high: a leak, or oil that is not clean',
+      then: 'Blank the pump off: good by itself, hunt the leak; poor, it is the oil or the pump.',
+    },
+    wornOrDirty: {
+      is: 'Slow, and it ends too high: a worn pump, or dirty oil',
+      then: 'Change the oil, warm it through, and blank the pump off: still poor, it is the pump itself.',
+    },
+    restriction: {
+      is: 'Slow where the gas is thin: something narrow in the way',
+      then: 'Look at the inlet screen, the anti-suckback valve, the in-line filter and the hose.',
+    },
+    moisture: {
+      is: 'Held up by moisture',
+      then: 'Dry the chamber, with its trap warm and open, and test again: what is left then is leak.',
+    },
+    undecided: { is: NOT_TOLD, then: 'Log it longer, from the air’s own pressure on, with the chamber empty and dry.' },
+  },
+  ultimate: {
+    asGood: {
+      is: 'The pump by itself is good',
+      then: 'Poor at the chamber, it is upstream: a leak, moisture, or something narrow.',
+    },
+    wornOrDirty: {
+      is: 'The pump by itself ends too high',
+      then: 'Purge it warm with the ballast open and measure again; still poor, change the oil and measure with that.',
+    },
+    undecided: { is: NOT_TOLD, then: 'Log it until it stands: pump warm, ballast closed, half an hour.' },
+  },
+  bagDrop: {
+    holds: { is: 'The bag holds', then: NOTHING_TO_LOOK_FOR },
+    drops: {
+      is: 'The bag drops too fast',
+      then: 'Listen along the sealant, the pleats, the ports and the tubing; press down, and test again before resin goes in.',
+    },
+    undecided: {
+      is: NOT_TOLD,
+      then: 'Log it for ten minutes, gauge at the far end, valve closed, nobody near the bag.',
+    },
+  },
+  cycles: {
+    asGood: { is: 'Pulls down as fast as it should', then: NOTHING_TO_LOOK_FOR },
+    slow: {
+      is: 'Pulls down too slowly',
+      then: 'Lid gasket and seal bar first, then inlet screen, filter and hose; then blank the pump off.',
+    },
+    undecided: {
+      is: NOT_TOLD,
+      then: 'Log some cycles, empty, with ten readings a second or more; three tests make its own usual.',
+    },
+  },
 };
-const PUMP_DOWNS: Readonly<Record<LogVerdict, string>> = {
-  tight: '',
-  leakAndMoisture: '',
-  asGood: 'Pumps down as it should',
-  leak: 'Fast as it should be, but it ends too high: a leak, or oil that is not clean',
-  wornOrDirty: 'Slow, and it ends too high: a worn pump, or dirty oil',
-  restriction: 'Slow where the gas is thin: something narrow in the way',
-  moisture: 'Held up by moisture',
-  undecided: 'This record does not tell',
-};
+
 /** A leak that is not why the set pumps badly. */
-const SMALL_RISES: Readonly<Partial<Record<LogVerdict, string>>> = {
-  leak: 'A small leak',
-  leakAndMoisture: 'A small leak, and moisture as well',
+const SMALL: Readonly<Partial<Record<LogVerdict, SaidOfLog>>> = {
+  leak: {
+    is: 'A small leak',
+    then: 'Too small to be why it pumps badly: look elsewhere. Note it, and see whether it grows.',
+  },
+  leakAndMoisture: {
+    is: 'A small leak, and moisture as well',
+    then: 'The leak is too small to be why it pumps badly. Dry the chamber, and test again.',
+  },
 };
+
+const saidOf = (of: LogOf, verdict: LogVerdict, small: boolean): SaidOfLog | undefined =>
+  (of === 'rise' && small ? SMALL[verdict] : undefined) ?? SAID[of][verdict];
+
 /** @param small the leak is too small to matter to this set */
 export const verdictOfLog = (of: LogOf, verdict: LogVerdict, small = false): string =>
-  (of === 'rise' && small ? SMALL_RISES[verdict] : undefined) ?? (of === 'rise' ? RISES : PUMP_DOWNS)[verdict];
+  saidOf(of, verdict, small)?.is ?? NOT_TOLD;
 
-/** What to do then, in one sentence. */
-const THEN: Readonly<Record<LogVerdict, string>> = {
-  tight: 'Nothing to look for here.',
-  leak: 'Hunt it: gaskets, drain, hoses, then each valve, turned while somebody watches the gauge.',
-  moisture: 'Dry the chamber, with its trap warm and open, and test again: what is left then is leak.',
-  leakAndMoisture: 'Dry the chamber and test again: the leak alone is what goes on straight.',
-  undecided: 'Log it longer, from a lower pressure, with the chamber empty and dry.',
-  asGood: 'Nothing to look for here.',
-  wornOrDirty: 'Change the oil, warm it through, and blank the pump off: still poor, it is the pump itself.',
-  restriction: 'Look at the inlet screen, the anti-suckback valve, the in-line filter and the hose.',
-};
+export const thenWords = (of: LogOf, verdict: LogVerdict, small: boolean): string =>
+  saidOf(of, verdict, small)?.then ?? '';
 
-const SMALL_THEN: Readonly<Partial<Record<LogVerdict, string>>> = {
-  leak: 'Too small to be why it pumps badly: look elsewhere. Note it, and see whether it grows.',
-  leakAndMoisture: 'The leak is too small to be why it pumps badly. Dry the chamber, and test again.',
+/** What the lines of a drawing are: as fitted, and what that is held against. */
+export const LINES_WORDS: Readonly<Record<LogOf, { readonly fitted: string | null; readonly against: string }>> = {
+  rise: { fitted: 'both together', against: 'leak alone, straight' },
+  pumpDown: { fitted: 'as fitted', against: 'where it ends' },
+  ultimate: { fitted: 'where it stands', against: 'its limit' },
+  bagDrop: { fitted: 'the straight part', against: 'its limit' },
+  cycles: { fitted: null, against: 'the set pressure' },
 };
-export const thenWords = (verdict: LogVerdict, small: boolean): string =>
-  (small ? SMALL_THEN[verdict] : undefined) ?? THEN[verdict];
 
 /** A leak in the person's unit of pressure: 1 Pa·m³/s is 1000 Pa·L/s. */
 export const leakWords = (leakPaM3PerS: number, print: Pick<Print, 'pressure'>): string =>
@@ -81,13 +154,32 @@ export const rangeWords = ({ p10, p90 }: FigureRead, one: (value: number) => str
 
 /** What a test with a log found, for a line of a journal. */
 export function logWords(log: JudgedLog, print: Pick<Print, 'pressure'>): string {
-  const leaks = log.verdict === 'leak' || log.verdict === 'leakAndMoisture';
-  const leak = leaks && log.leakPaM3PerS ? `, ${leakWords(log.leakPaM3PerS.p50, print)}` : '';
-  return `${LOG_OF_WORDS[log.of]}: ${lower(verdictOfLog(log.of, log.verdict))}${leak}`;
+  const said = `${LOG_OF_WORDS[log.of]}: ${lower(verdictOfLog(log.of, log.verdict))}`;
+  return [said, figureWords(log, print)].filter(Boolean).join(', ');
 }
+/** The figure that a log's verdict rests on. */
+function figureWords(log: JudgedLog, print: Pick<Print, 'pressure'>): string {
+  const leaks = log.verdict === 'leak' || log.verdict === 'leakAndMoisture';
+  if (log.of === 'rise') return leaks && log.leakPaM3PerS ? leakWords(log.leakPaM3PerS.p50, print) : '';
+  if (log.of === 'ultimate') return log.ultimatePa ? print.pressure(log.ultimatePa.p50) : '';
+  if (log.of === 'bagDrop') return log.rise10MinPa ? per10MinWords(log.rise10MinPa.p50, print) : '';
+  if (log.of === 'cycles') return log.pullDownS && log.pullDownS.p50 > 0 ? secondsWords(log.pullDownS.p50) : '';
+  return leaks && log.leakPaM3PerS ? leakWords(log.leakPaM3PerS.p50, print) : '';
+}
+
+export const per10MinWords = (pa: number, print: Pick<Print, 'pressure'>): string => `${print.pressure(pa)} in 10 min`;
+
+export const secondsWords = (s: number): string =>
+  s < 10
+    ? `${number(s, 1)} s`
+    : s < 90
+      ? `${number(s)} s`
+      : `${number(Math.floor(s / 60))} min ${String(Math.round(s % 60)).padStart(2, '0')}`;
+
 const lower = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
 
-export const NOTE_WORDS: Readonly<Record<RiseNote | PumpDownNote, string>> = {
+export type LogNote = RiseNote | PumpDownNote | UltimateNote | BagNote | CyclesNote;
+export const NOTE_WORDS: Readonly<Record<LogNote, string>> = {
   tooShort: 'The record is short for what it shows: three times as long would tell more.',
   nearAtmosphere: 'It comes near the air’s own pressure: from there on a leak lets in less than it would into vacuum.',
   leakOrMoisture: 'A slow leak and slow moisture look alike in it.',
@@ -100,6 +192,14 @@ export const NOTE_WORDS: Readonly<Record<RiseNote | PumpDownNote, string>> = {
   notFromAmbient: 'It does not begin at the air’s own pressure: the speed rests on less.',
   leakOrUltimate: 'A leak and oil that is not clean look alike in it: blank off the pump to tell them apart.',
   speedAboveRated: 'Faster than the plate says: is the volume right?',
+  stillFalling: 'It was still falling when the log ended.',
+  swings: 'It swings by more than twice: oil that is not degassed, or a gauge that is fouled.',
+  settles: 'It slows down: film, breather and resin give way at first, so its later half is judged.',
+  nearResinVapour:
+    'Near the vapour pressure of styrene: resin that boils looks like a leak. With resin in the bag, raise the pressure above 30 hPa and test there.',
+  coarse: 'Its readings are too far apart for such a short time.',
+  someNotReached: 'Some cycles never came to the set pressure.',
+  noUsual: 'Nothing to hold it against yet: three tests make this set’s own usual, or say its volume.',
 };
 
 export const UNIT_WORDS: Readonly<Record<LogUnit, string>> = {
