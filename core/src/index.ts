@@ -594,6 +594,7 @@ export {
   type RiseNote,
   type RiseVerdict,
   type RiseWay,
+  PULL_DOWN_SLOW_TIMES,
   type UltimateJudged,
   type UltimateNote,
   VACUUM_SERIES,

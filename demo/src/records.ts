@@ -38,7 +38,7 @@ const drying = (siteId: string, name: string, referenceHours: number): Equipment
 const EQUIPMENT: Record<string, Equipment> = {
   'ferry-a': drying('ferry', 'Chamber A', 30),
   'ferry-b': drying('ferry', 'Chamber B', 30),
-  'ferry-c': drying('ferry', 'Map cabinet', 40),
+  'ferry-c': { ...drying('ferry', 'Map cabinet', 40), chamberVolumeL: 180 },
   'heath-long': drying('heath', 'Long chamber', 24),
   'heath-bell': drying('heath', 'Bell dryer', 20),
   'heath-store': drying('heath', 'Cold store line', 12),
@@ -79,7 +79,14 @@ const EQUIPMENT: Record<string, Equipment> = {
     referenceHours: 10,
     coldTrap: false,
   },
-  'coil-oven': { name: 'Drying oven', siteId: 'coil', process: 'industrial', referenceHours: 14, coldTrap: false },
+  'coil-oven': {
+    name: 'Drying oven',
+    siteId: 'coil',
+    process: 'industrial',
+    referenceHours: 14,
+    chamberVolumeL: 400,
+    coldTrap: false,
+  },
 };
 
 const vane = (name: string, pumpingSpeedM3h: number, chargeMl: number, more: Partial<PumpModel> = {}): PumpModel => ({

@@ -36,6 +36,7 @@ async function importRuns(address: string, runs: readonly Entry[]): Promise<void
 export async function seedYard({ address, now }: { address: string; now: string }): Promise<{ entries: number }> {
   const yard = yardHistory(now);
   await post(`${address}/api/set-up`, 'application/json', JSON.stringify({ versions: yard.versions }));
+  for (const log of yard.gaugeLogs) await post(`${address}/api/gauge-logs`, 'text/csv', log);
   const inRunLog = (e: Entry) => e.kind === 'run' && !e.body.stillRunning;
   const runs = yard.entries.filter(inRunLog);
   const others = yard.entries.filter((e) => !inRunLog(e));

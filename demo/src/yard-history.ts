@@ -12,6 +12,7 @@ import { LAST_DAYS } from './last-days.js';
 import { PROFILES } from './profiles.js';
 import { PEOPLE, YARD_RECORDS } from './records.js';
 import { withStore } from './store.js';
+import { vacuumTests } from './vacuum-tests.js';
 
 const SEED = 20_260;
 const WRITERS = Object.keys(PEOPLE);
@@ -22,6 +23,8 @@ const MONTHS_OF_HISTORY_DAYS = 182;
 export interface Yard {
   readonly versions: readonly SetUpVersion[];
   readonly entries: readonly Entry[];
+  /** Gauge logs that its tests cite, as the gauges exported them. */
+  readonly gaugeLogs: readonly string[];
 }
 
 /** The yard as it would stand at a moment: its set-up and six months of entries. Fixed seed, dates relative to `now`. */
@@ -43,7 +46,8 @@ export function yardHistory(now: string): Yard {
     const random = seededRandom(SEED + 7 * (i + 1));
     return simulatePump({ profile, book, from, until: untilOf(profile.pumpId), random });
   });
-  const placed = [...LAST_DAYS, ...JOBS].map((said) => {
+  const vacuum = vacuumTests(nowMs);
+  const placed = [...LAST_DAYS, ...JOBS, ...vacuum.entries].map((said) => {
     const at = new Date(nowMs - said.hoursBefore * 3_600_000).toISOString();
     return { said, at, id: ids.uuid(Date.parse(at)) };
   });
@@ -74,5 +78,5 @@ export function yardHistory(now: string): Yard {
     } as Entry;
   });
   const yard = withStore({ versions, entries: [...simulated, ...last].sort(compareOrder), nowMs, from });
-  return { ...yard, entries: yard.entries.sort(compareOrder) };
+  return { ...yard, entries: yard.entries.sort(compareOrder), gaugeLogs: vacuum.logs };
 }

@@ -66,7 +66,15 @@ test.each([
   ['as its volume says', packer(4, 2.286, 1), { volumeL: 40, pumpingSpeedM3h: 63 }, 'asGood', 12.2, 4, []],
   ['half as fast as its own', packer(4, 3.2, 1), { usualS: 12.1 }, 'slow', 17.0, 4, []],
   ['nothing to hold it against', packer(1, 2.286, 1), {}, 'undecided', 12.2, 1, ['noUsual']],
-  ['every ten seconds: too coarse to time', packer(4, 2.286, 1, 10), { usualS: 12.1 }, 'undecided', 15, 2, ['coarse', 'someNotReached']],
+  [
+    'every ten seconds: too coarse to time',
+    packer(4, 2.286, 1, 10),
+    { usualS: 12.1 },
+    'undecided',
+    15,
+    2,
+    ['coarse', 'someNotReached'],
+  ],
   // Of t = 0, 10, 20, 5, 15, 0, 10, 20, 5, 15 s the first and the third cycle show nothing below 10 hPa.
   // Its end is above the set pressure: none of four comes to it.
   ['does not come to it', packer(4, 2.286, 900), { usualS: 12.1 }, 'slow', 0, 0, ['someNotReached']],

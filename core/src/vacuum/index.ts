@@ -9,6 +9,7 @@ export { leakWaterGPerDay } from './leak-water.js';
 export { NO_VACUUM_LIMITS, vacuumLimits } from './vacuum-limits.js';
 export {
   goodPullDownS,
+  PULL_DOWN_SLOW_TIMES,
   VACUUM_SERIES,
   type VacuumLimits,
   type VacuumMended,

@@ -1,7 +1,7 @@
 import type { FigureRead, LogVerdict } from '../journal/index.js';
 import { median } from '../statistics/index.js';
 import { NOTHING } from './belief.js';
-import { SLOW_TIMES } from './vacuum-record.js';
+import { PULL_DOWN_SLOW_TIMES } from './vacuum-record.js';
 import { columnsOf, type Columns, type GaugeSeries } from './gauge-series.js';
 
 export type CyclesVerdict = Extract<LogVerdict, 'asGood' | 'slow' | 'undecided'>;
@@ -75,7 +75,7 @@ export function judgeCycles(input: {
   const everyS = all.s.length > 1 ? ((all.s.at(-1) ?? 0) - (all.s[0] ?? 0)) / (all.s.length - 1) : 0;
   // A low point that falls between two readings is not seen either.
   const isCoarse = Math.max(2 * unsureS, everyS) > COARSE_SHARE * (usualS ?? middle);
-  const slowFrom = usualS === null ? null : SLOW_TIMES * usualS;
+  const slowFrom = usualS === null ? null : PULL_DOWN_SLOW_TIMES * usualS;
   const mostReach = 2 * timed.length > cycles.length;
   const verdict: CyclesVerdict = !mostReach
     ? isCoarse

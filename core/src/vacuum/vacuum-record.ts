@@ -61,7 +61,7 @@ type Found = Pick<VacuumPoint, 'value'> &
   Partial<Pick<VacuumPoint, 'range' | 'atMost'>> & { readonly of: VacuumSeriesOf; readonly limit?: number | null };
 
 /** A pull-down is slow when it takes so much longer than its own good one. */
-export const SLOW_TIMES = 1.3;
+export const PULL_DOWN_SLOW_TIMES = 1.3;
 const GOOD_TESTS = 3;
 
 /** A set's own good pull-down, s: the median of its first three tests. @returns null of fewer than three */
@@ -138,7 +138,7 @@ export function vacuumRecord(input: { entries: readonly Entry[]; limits: VacuumL
       const own = points.filter((p) => p.of === of);
       const among = own.map((p) => p.point);
       const good = of === 'pullDown' ? goodPullDownS(among) : null;
-      const limit = own.at(-1)?.limit ?? (good === null ? input.limits[of] : SLOW_TIMES * good);
+      const limit = own.at(-1)?.limit ?? (good === null ? input.limits[of] : PULL_DOWN_SLOW_TIMES * good);
       return own.length > 0 ? [seriesOf(of, among, limit, lastMended)] : [];
     }),
   };

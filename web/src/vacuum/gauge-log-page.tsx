@@ -168,7 +168,10 @@ function GaugeLog(props: EntryPageProps) {
       {read && series && known && (
         <section>
           <RecordSeries series={series} mended={known.record.mended} house={known.house} words={words} />
-          <Link to={`/equipment/${equipmentId}/vacuum`} className="inline-flex min-h-11 items-center text-[15px]">
+          <Link
+            to={`/equipment/${equipmentId}/vacuum`}
+            className="inline-flex min-h-11 items-center text-[15px] text-ink underline decoration-edge underline-offset-4"
+          >
             The whole vacuum record of {page.row.equipmentName}
           </Link>
         </section>
@@ -187,27 +190,6 @@ function GaugeLog(props: EntryPageProps) {
         <p role="alert" className="border-l-4 border-before-next-run pl-3 font-semibold">
           {LOG_ISSUE_WORDS[judged.issue.code]}
         </p>
-      )}
-      <LogFileField
-        name={values.name}
-        error={error('logId')}
-        onLog={({ logId, name }) => {
-          set('logId')(logId);
-          set('name')(name);
-          // What was said of another file is not said of this one.
-          set('said')({ zone });
-        }}
-      />
-      {judged && (judged.ok || judged.layout) && (
-        <Understood
-          key={values.logId}
-          layout={judged.ok ? judged.understood : judged.layout!}
-          whole={judged.ok ? judged.understood : null}
-          startedAt={judged.ok ? judged.startedAt : null}
-          said={values.said}
-          zone={zone}
-          onSaid={set('said')}
-        />
       )}
       <Chips
         label="What was done"
@@ -266,6 +248,27 @@ function GaugeLog(props: EntryPageProps) {
           value={values.gauge}
           onChange={set('gauge')}
           chips={GAUGE_KINDS.map((value) => ({ value, words: GAUGE_WORDS[value] }))}
+        />
+      )}
+      <LogFileField
+        name={values.name}
+        error={error('logId')}
+        onLog={({ logId, name }) => {
+          set('logId')(logId);
+          set('name')(name);
+          // What was said of another file is not said of this one.
+          set('said')({ zone });
+        }}
+      />
+      {judged && (judged.ok || judged.layout) && (
+        <Understood
+          key={values.logId}
+          layout={judged.ok ? judged.understood : judged.layout!}
+          whole={judged.ok ? judged.understood : null}
+          startedAt={judged.ok ? judged.startedAt : null}
+          said={values.said}
+          zone={zone}
+          onSaid={set('said')}
         />
       )}
       <Remark form={form} />

@@ -1,4 +1,4 @@
-import { leakWaterGPerDay, type LogVerdict } from '@winter-jar/core';
+import { leakWaterGPerDay, PULL_DOWN_SLOW_TIMES, type LogVerdict } from '@winter-jar/core';
 import type { ReactNode } from 'react';
 import type { Print } from '../device/use-print.js';
 import { number } from '../ui/number.js';
@@ -116,8 +116,8 @@ function toldOf(by: JudgedBy, print: Print): Told {
         range: reached > 0 ? rangeWords(pullDownS, secondsWords) : `to ${print.pressure(toPa)}`,
         rows: [
           ['Down to', print.pressure(toPa)],
-          ['Cycles in the log', `${number(cycles)}, ${number(reached)} of them came to it`],
-          ...(usualS === null ? [] : [['It is held to', `1.3 × ${secondsWords(usualS)}`] as const]),
+          ['Cycles that came to it', `${number(reached)} of ${number(cycles)}`],
+          ...(usualS === null ? [] : [['Slow from', secondsWords(PULL_DOWN_SLOW_TIMES * usualS)] as const]),
         ],
       };
     }

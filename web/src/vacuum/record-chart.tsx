@@ -67,9 +67,10 @@ export function RecordChart({
   const unit = UNITS[of]?.(units) ?? units.pressure;
   return (
     <figure className="m-0 min-w-0">
+      <figcaption className="mt-2 text-[14px] text-ink-2">{unit}</figcaption>
       <div className="h-[200px]" role="img" aria-label={label}>
         <ResponsiveContainer width="100%" height="100%">
-          <ScatterChart margin={{ top: 20, right: 12, bottom: 0, left: 0 }} accessibilityLayer={false}>
+          <ScatterChart margin={{ top: 8, right: 32, bottom: 0, left: 0 }} accessibilityLayer={false}>
             <CartesianGrid stroke="var(--rule-soft)" vertical={false} />
             <XAxis
               type="number"
@@ -117,7 +118,6 @@ export function RecordChart({
           </ScatterChart>
         </ResponsiveContainer>
       </div>
-      <figcaption className="text-[14px] text-ink-2">{unit}</figcaption>
     </figure>
   );
 }

@@ -8,6 +8,7 @@ import {
   limitWords,
   SERIES_WORDS,
   standingWords,
+  standsWords,
   valueWords,
 } from '../words/vacuum-record-words.js';
 import type { Words } from '../words/words.js';
@@ -28,15 +29,16 @@ export function RecordSeries({
   const { of, points } = series;
   const { name, from } = SERIES_WORDS[of];
   const creep = creepWords(series, words);
+  const stands = standsWords(series);
   const level = series.stands === 'outside' || series.trend.goes === 'worse' ? 'lookSooner' : 'runOn';
   return (
-    <section className="min-w-0">
+    <section className="min-w-0" aria-label={name}>
       <h2 className="text-[18px]">{name}</h2>
       <p className="text-[14px] text-ink-2">{from}</p>
       <p className="mt-1 flex flex-wrap items-center gap-x-2 text-[18px]">
-        {series.stands !== null && <VerdictShape level={level} />}
+        {stands && <VerdictShape level={level} />}
         <span className="figure">{lastWords(series, words.print)}</span>
-        <span className="text-[15px] text-ink-2">{standingWords(series)}</span>
+        <span className="text-[15px] text-ink-2">{[stands, standingWords(series)].filter(Boolean).join(', ')}</span>
       </p>
       <RecordChart
         series={series}

@@ -54,7 +54,15 @@ export function standingWords({ of, standing, points }: VacuumSeries): string {
   if (alike === all - 1) return `the same as all ${all}`;
   if (place === 1) return `the ${best} of ${all}`;
   if (place + alike === all) return `the ${worst} of ${all}`;
-  return `${nth(place)} ${best} of ${all}`;
+  const fromWorst = all + 1 - place - alike;
+  return fromWorst < place ? `${nth(fromWorst)} ${worst} of ${all}` : `${nth(place)} ${best} of ${all}`;
+}
+
+/** How a series stands, beside its shape; null where nothing says what would be right. */
+export function standsWords({ of, stands, trend }: VacuumSeries): string | null {
+  if (stands === 'outside') return of === 'speed' ? 'below its limit' : 'over its limit';
+  if (trend.goes === 'worse') return of === 'speed' || of === 'pullDown' ? 'getting slower' : 'creeping up';
+  return stands && 'within its limit';
 }
 
 const RANKS: Readonly<Partial<Record<VacuumSeriesOf, readonly [best: string, worst: string]>>> = {
@@ -68,6 +76,11 @@ const nth = (n: number): string => {
   return `${n}${ending}`;
 };
 
+const GOES: Readonly<Partial<Record<VacuumSeriesOf, readonly [more: string, less: string]>>> = {
+  speed: ['getting faster', 'getting slower'],
+  pullDown: ['getting slower', 'getting faster'],
+};
+
 /** Whether it creeps; null where too few tests could tell. */
 export function creepWords({ of, trend }: VacuumSeries, { zone, now }: Words): string | null {
   const { goes, perTestShare, sinceAt, tests } = trend;
@@ -75,7 +88,8 @@ export function creepWords({ of, trend }: VacuumSeries, { zone, now }: Words): s
   const since = `${tests} tests since ${dayWords(sinceAt, zone, now)}`;
   if (goes === 'none') return `no trend in ${since}`;
   const up = perTestShare > 0;
-  const how = of === 'speed' ? (up ? 'getting faster' : 'getting slower') : up ? 'creeping up' : 'coming down';
+  const [more, less] = GOES[of] ?? ['creeping up', 'coming down'];
+  const how = up ? more : less;
   const share = Math.abs(perTestShare) * 100;
   return `${how}: ${number(share, share < 10 ? 1 : 0)} % a test, ${since}`;
 }
