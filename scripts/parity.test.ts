@@ -22,7 +22,7 @@ test.each(SET_UP_KINDS)('the published JSON Schema of a %s has the fields of its
 
 /** What no person types into a record's form: it has a place of its own, see set-up/record-page.tsx. */
 const ELSEWHERE: Readonly<Partial<Record<SetUpKind, readonly string[]>>> = {
-  equipment: ['assumed'],
+  equipment: ['assumed', 'inlet'],
   material: ['assumed'],
   pumpModel: ['assumed', 'limits', 'ownSteps', 'sumps'],
   pump: ['limits', 'oilLimits'],

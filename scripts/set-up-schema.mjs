@@ -51,6 +51,7 @@ export function setUpSchema(
     'SumpDto',
     'ModelFactsDto',
     'OwnStepDto',
+    'InletPartDto',
     'JarPointDto',
   ];
   const record = ([kind, type]) => ({

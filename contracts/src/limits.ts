@@ -44,6 +44,7 @@ export const MAX_RIDERS = 8;
 
 /** Steps of a house's own, of one model, and the words of each. */
 export const MAX_OWN_STEPS = 100;
+export const MAX_INLET_PARTS = 20;
 export const MAX_OWN_WORDS = 400;
 
 /** Parts of one service. */

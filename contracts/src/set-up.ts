@@ -1,5 +1,7 @@
 import 'reflect-metadata';
 import {
+  INLET_PART_KINDS,
+  INLET_PART_NEEDS,
   LEVEL_MARKS,
   OWN_STEP_WAYS,
   MEASURES,
@@ -18,6 +20,8 @@ import {
   VERDICT_LEVELS,
   VESSELS,
   WASTE_KINDS,
+  type InletPart,
+  type InletPartKind,
   type Limits,
   type ModelFacts,
   type OwnStep,
@@ -48,7 +52,7 @@ import {
 } from 'class-validator';
 import { Maybe, PhotoId, Uuid } from './body-rules.js';
 import { IsInstant, IsZone } from './instant.js';
-import { MAX_OIL_LIMIT, MAX_OWN_STEPS, MAX_OWN_WORDS } from './limits.js';
+import { MAX_INLET_PARTS, MAX_OIL_LIMIT, MAX_OWN_STEPS, MAX_OWN_WORDS } from './limits.js';
 
 const PROCESSES = ['freezeDrying', 'packaging', 'composites', 'industrial'] as const;
 const SCHOOL_IDS = Object.keys(SCHOOLS);
@@ -168,6 +172,34 @@ function AreFieldNames(): PropertyDecorator {
   };
 }
 
+/** The fields that its kind needs, above nothing. */
+function HasWhatItNeeds(): PropertyDecorator {
+  return (target, key) =>
+    registerDecorator({
+      name: 'hasWhatItNeeds',
+      target: target.constructor,
+      propertyName: key as string,
+      options: {
+        message:
+          'a hose or a valve with diameter and length, bends with diameter and count, a filter with its conductance',
+      },
+      validator: {
+        validate: (_, args) => {
+          const part = args?.object as InletPart;
+          return (INLET_PART_NEEDS[part.kind] ?? []).every((field) => (part[field] ?? 0) > 0);
+        },
+      },
+    });
+}
+
+export class InletPartDto implements InletPart {
+  @IsIn(INLET_PART_KINDS, oneOf(INLET_PART_KINDS)) @HasWhatItNeeds() kind!: InletPartKind;
+  @Maybe(Between(1, 1000, 'mm')) diameterMm?: number | null;
+  @Maybe(Between(1, 100_000, 'mm')) lengthMm?: number | null;
+  @IsOptional() @IsInt(whole) @Between(1, 50, 'bends') count?: number | null;
+  @Maybe(Between(0.001, 100_000, 'L/s')) conductanceLPerS?: number | null;
+}
+
 export class EquipmentDto {
   @IsName() name!: string;
   @Length(1, 64, id) siteId!: string;
@@ -188,6 +220,12 @@ export class EquipmentDto {
   @Maybe(Between(0.1, 1440, 'minutes')) targetFirstMinutes?: number | null;
   @Maybe(Between(1e-6, 110_000, PRESSURE)) targetUltimatePa?: number | null;
   @Maybe(Between(0.1, 1000, 'hours')) targetUltimateHours?: number | null;
+  @IsOptional()
+  @IsArray({ message: 'a list of what lies between chamber and pump' })
+  @ArrayMaxSize(MAX_INLET_PARTS, { message: `at most ${MAX_INLET_PARTS} parts` })
+  @ValidateNested({ each: true, message: 'a list of what lies between chamber and pump' })
+  @Type(() => InletPartDto)
+  inlet?: InletPartDto[] | null;
   @AreFieldNames() assumed?: string[] | null;
 }
 

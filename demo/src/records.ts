@@ -38,7 +38,15 @@ const drying = (siteId: string, name: string, referenceHours: number): Equipment
 const EQUIPMENT: Record<string, Equipment> = {
   'ferry-a': drying('ferry', 'Chamber A', 30),
   'ferry-b': drying('ferry', 'Chamber B', 30),
-  'ferry-c': { ...drying('ferry', 'Map cabinet', 40), chamberVolumeL: 180 },
+  'ferry-c': {
+    ...drying('ferry', 'Map cabinet', 40),
+    chamberVolumeL: 180,
+    inlet: [
+      { kind: 'valve', diameterMm: 25, lengthMm: 80 },
+      { kind: 'hose', diameterMm: 16, lengthMm: 1800 },
+      { kind: 'bends', diameterMm: 16, count: 2 },
+    ],
+  },
   'heath-long': drying('heath', 'Long chamber', 24),
   'heath-bell': drying('heath', 'Bell dryer', 20),
   'heath-store': drying('heath', 'Cold store line', 12),

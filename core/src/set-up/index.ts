@@ -65,3 +65,5 @@ export {
   type SetUpBook,
   withOilIn,
 } from './set-up-book.js';
+
+export { INLET_PART_KINDS, INLET_PART_NEEDS, type InletPart, type InletPartKind } from './inlet.js';

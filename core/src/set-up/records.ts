@@ -1,4 +1,5 @@
 import type { SumpKey } from '../journal/index.js';
+import type { InletPart } from './inlet.js';
 import type { PumpKind, SchoolId, SparseLimits, JarShape, SparseOilLimits } from '../limits/index.js';
 
 /** The four kinds of customer of docs/trade.md 1, and what lies beside them. */
@@ -36,6 +37,8 @@ export interface Equipment {
   /** Missing means none. */
   readonly serviceClasses?: readonly ServiceClass[] | null;
   readonly chamberVolumeL?: number | null;
+  /** What lies between it and its pump, from the chamber on. */
+  readonly inlet?: readonly InletPart[] | null;
   /** Hours that count as one plain run. */
   readonly referenceHours: number;
   /** Cycles that count as one plain run; null where runs are counted by hours. */

@@ -1,4 +1,4 @@
-import { cut, type Columns } from './gauge-series.js';
+import { averaged, cut, type Columns } from './gauge-series.js';
 import { likeness, spreadOf } from './residuals.js';
 import { fitRise, riseAt, type RiseFit } from './rise-fit.js';
 import { scatterOf, sigmaAt } from './scatter.js';
@@ -36,7 +36,7 @@ export function fitPart(
   let steps = stepsAt.map((at) => zeroed.pa.map((_, i) => (i >= at ? 1 : 0)));
   const sigma = zeroed.pa.map((p) => sigmaAt(scatter, p));
   const weights = sigma.map((v, i) => (spiky[i] || !(v > 0) ? 0 : 1 / (v * v)));
-  let fit = fitRise({ columns: zeroed, weights, inflation: 1, steps, slight, twoTerms: false });
+  let fit = fitRise({ ...inBlocks(zeroed, weights, steps), inflation: 1, slight, twoTerms: false });
   let residuals = new Float64Array(zeroed.s.length);
   let inflation = 1;
   for (let round = 0; round < ROUNDS; round++) {
@@ -56,7 +56,7 @@ export function fitPart(
     inflation = scale * scale * likeness(residuals, weights);
     // Another range shows a share more or less.
     steps = stepsAt.map((at) => zeroed.s.map((s, i) => (i >= at ? riseAt(best, s) : 0)));
-    fit = fitRise({ columns: zeroed, weights, inflation, steps, slight, twoTerms: true });
+    fit = fitRise({ ...inBlocks(zeroed, weights, steps), inflation, slight, twoTerms: true });
   }
   const moved = again ? null : movedAt(zeroed, residuals, weights, inflation);
   if (moved !== null) {
@@ -78,6 +78,42 @@ export function fitPart(
   };
 }
 
+/** More than enough for a bend that takes a two-hundredth of the record. */
+const BLOCKS = 400;
+
+/**
+ * Weighted means of readings that follow each other, which a fit of all of them hardly differs from: what is straight within a block is kept
+ * exactly, and what bends is off by a part of a hundred thousandth.
+ */
+function inBlocks({ s, pa }: Columns, weights: Float64Array, steps: readonly Float64Array[]) {
+  const readings = s.length;
+  const every = Math.max(1, Math.ceil(readings / BLOCKS));
+  if (every === 1) return { columns: { s, pa }, weights, steps, readings, within: 0 };
+  const n = Math.ceil(readings / every);
+  const columns = { s: new Float64Array(n), pa: new Float64Array(n) };
+  const sums = new Float64Array(n);
+  const stepped = steps.map(() => new Float64Array(n));
+  let within = 0;
+  for (let b = 0; b < n; b++) {
+    const [from, to] = [b * every, Math.min(readings, (b + 1) * every)];
+    let [w, ws, wp, wpp] = [0, 0, 0, 0];
+    for (let i = from; i < to; i++) {
+      const [weight, p] = [weights[i] ?? 0, pa[i] ?? 0];
+      [w, ws, wp, wpp] = [w + weight, ws + weight * (s[i] ?? 0), wp + weight * p, wpp + weight * p * p];
+    }
+    sums[b] = w;
+    columns.s[b] = w > 0 ? ws / w : (s[from] ?? 0);
+    columns.pa[b] = w > 0 ? wp / w : (pa[from] ?? 0);
+    if (w > 0) within += Math.max(0, wpp - (wp * wp) / w);
+    for (const [k, step] of steps.entries()) {
+      let sum = 0;
+      for (let i = from; i < to; i++) sum += (weights[i] ?? 0) * (step[i] ?? 0);
+      stepped[k]![b] = w > 0 ? sum / w : (step[from] ?? 0);
+    }
+  }
+  return { columns, weights: sums, steps: stepped, readings, within };
+}
+
 const HINGES = 24;
 
 /** Where the rise turned from one straight course into another, as when a valve is moved: the best hinge in what is left; null where none is. */
@@ -85,10 +121,11 @@ function movedAt({ s }: Columns, residuals: Float64Array, weights: Float64Array,
   const n = s.length;
   let best: { readonly at: number; readonly better: number } | null = null;
   const kept = residuals.map((r, i) => (weights[i] ? r : 0));
+  const { columns, every } = averaged({ s, pa: kept }, BLOCKS, new Uint8Array(n));
   for (let k = 1; k < HINGES; k++) {
     const at = Math.floor((n * k) / HINGES);
     // What is left after a straight line and the hinge, with a line fitted along on both.
-    const better = hingeGain(s, kept, at) / inflation;
+    const better = (every * hingeGain(columns.s, columns.pa, Math.floor(at / every))) / inflation;
     if (better > MOVED && (!best || better > best.better)) best = { at, better };
   }
   return best?.at ?? null;

@@ -4,6 +4,21 @@ export { judgePumpDown, type PumpDownJudged, type PumpDownNote, type PumpDownVer
 export { judgeRise, type RiseJudged, type RiseNote, type RiseVerdict, THERMAL_IN_VAPOUR } from './judge-rise.js';
 export { type Hose, logPressures, type PumpDownWay } from './pump-down-model.js';
 export { riseAt, type RiseWay } from './rise-fit.js';
+export {
+  chamberSpeeds,
+  inletConductanceLPerS,
+  type InletGas,
+  laminarBelowPa,
+  minutesLost,
+  throughInlet,
+} from './inlet-chain.js';
+export {
+  type InlineFilterAssumption,
+  type InlineFilterCase,
+  type InlineFilterLine,
+  type InlineFilterWorth,
+  inlineFilterWorth,
+} from './inline-filter.js';
 export { leakAtPump } from './leak-at-pump.js';
 export { leakWaterGPerDay } from './leak-water.js';
 export { NO_VACUUM_LIMITS, vacuumLimits } from './vacuum-limits.js';

@@ -51,8 +51,9 @@ class Sums {
   constructor(
     private readonly pa: Float64Array,
     private readonly weights: Float64Array,
+    within: number,
   ) {
-    this.measured = this.of(pa, pa);
+    this.measured = this.of(pa, pa) + within;
   }
 
   private of(a: Float64Array, b: Float64Array): number {
@@ -95,8 +96,9 @@ const above = (mean: number, sigma: number): number => (sigma > 0 ? normalTail(-
  * nothing. All time constants are tried, closer where they fit, and each has the weight of its evidence (Laplace's approximation with priors that favour
  * no size; MacKay 2003, Information Theory, Inference and Learning Algorithms, ch. 28), so that what the record
  * cannot tell apart stays apart in the ways that are returned.
- * @param columns seconds from 0 and Pa
- * @param weights one over the variance of each reading, 0 for one that is left out
+ * @param input.columns seconds from 0 and Pa: readings, or means of some that follow each other
+ * @param input.readings how many they are of
+ * @param input.within what readings lie off their means, as a weighted sum of squares
  * @param input.weights one over the variance of each reading, 0 for one that is left out
  * @param input.inflation of the variance, where readings that follow each other err alike
  * @param input.steps columns of the gauge itself, fitted along: where it changed its range
@@ -106,6 +108,8 @@ const above = (mean: number, sigma: number): number => (sigma > 0 ? normalTail(-
 export function fitRise(input: {
   columns: Columns;
   weights: Float64Array;
+  readings: number;
+  within: number;
   inflation: number;
   steps: readonly Float64Array[];
   slight: { readonly leakPaPerS: number; readonly flattensPa: number };
@@ -116,11 +120,11 @@ export function fitRise(input: {
   const n = s.length;
   const lastS = s[n - 1] ?? 1;
   const highest = pa.reduce((a, b) => Math.max(a, b), 0);
-  const sums = new Sums(pa, weights);
+  const sums = new Sums(pa, weights, input.within);
   const steps = input.steps.map((step) => sums.add(step));
   const one = sums.add(new Float64Array(n).fill(1));
   const time = sums.add(s.map((t) => t / lastS));
-  const shortest = Math.min(Math.max((SHORTEST_TAU_READINGS * lastS) / n, lastS / 200), lastS / 4);
+  const shortest = Math.min(Math.max((SHORTEST_TAU_READINGS * lastS) / input.readings, lastS / 200), lastS / 4);
   const range = Math.log((lastS * LONGEST_TAU) / shortest);
 
   // Each is believed to be of any size, or slight; of two terms neither is slight.

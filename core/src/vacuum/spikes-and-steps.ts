@@ -10,8 +10,17 @@ const BESIDE = 3;
 export function spikesIn({ pa }: Columns, scatter: Scatter): Uint8Array {
   const found = new Uint8Array(pa.length);
   const beside: number[] = [];
+  const { pa: floor, share } = scatter;
   // The first and the last have neighbours on one side alone: a fit tells whether they lie off.
   for (let i = BESIDE; i + BESIDE < pa.length; i++) {
+    let [low, high] = [Infinity, -Infinity];
+    for (let j = i - BESIDE; j <= i + BESIDE; j++) {
+      const p = pa[j] ?? 0;
+      if (p < low) low = p;
+      if (p > high) high = p;
+    }
+    // Most lie so close together that none of them can be one.
+    if ((high - low) ** 2 <= SPIKE * SPIKE * (floor * floor + share * share * low * low)) continue;
     beside.length = 0;
     for (let j = i - BESIDE; j <= i + BESIDE; j++) if (j !== i) beside.push(pa[j] ?? 0);
     const usual = median(beside);
@@ -23,6 +32,35 @@ export function spikesIn({ pa }: Columns, scatter: Scatter): Uint8Array {
       found[i] = 1;
   }
   return found;
+}
+
+/** Of each `width` values that follow each other, by where they begin: one goes out of the sorted window, one comes in. */
+function slidingMedians(values: Float64Array, width: number): Float64Array {
+  const found = new Float64Array(values.length - width + 1);
+  const window = values.slice(0, width).sort();
+  const placeOf = (value: number): number => {
+    let [from, to] = [0, width];
+    while (from < to) {
+      const middle = (from + to) >> 1;
+      if ((window[middle] ?? 0) < value) from = middle + 1;
+      else to = middle;
+    }
+    return from;
+  };
+  const half = width >> 1;
+  for (let i = 0; ; i++) {
+    found[i] = width % 2 === 1 ? (window[half] ?? 0) : ((window[half - 1] ?? 0) + (window[half] ?? 0)) / 2;
+    if (i + width >= values.length) return found;
+    const [out, value] = [placeOf(values[i] ?? 0), values[i + width] ?? 0];
+    const at = placeOf(value);
+    if (at > out) {
+      window.copyWithin(out, out + 1, at);
+      window[at - 1] = value;
+    } else {
+      window.copyWithin(at + 1, at, out);
+      window[at] = value;
+    }
+  }
 }
 
 /** Readings on either side that a step is told by. */
@@ -42,8 +80,8 @@ export function stepsIn({ pa }: Columns, scatter: Scatter): number[] {
   const side = Math.max(LEAST_SIDE, Math.min(MOST_SIDE, Math.floor(n / OF_ALL)));
   if (n < 6 * side) return [];
   const jump = new Float64Array(n);
-  for (let i = side; i + side <= n; i++)
-    jump[i] = median([...pa.subarray(i, i + side)]) - median([...pa.subarray(i - side, i)]);
+  const medians = slidingMedians(pa, side);
+  for (let i = side; i + side <= n; i++) jump[i] = (medians[i] ?? 0) - (medians[i - side] ?? 0);
   const found: number[] = [];
   for (let i = 2 * side; i + 2 * side < n; i++) {
     // The slope on both sides, away from the step itself.

@@ -1949,6 +1949,18 @@ export type Site = {
   dampSeason?: Season | null;
   coldSeason?: Season | null;
 };
+export type InletPartKind = 'hose' | 'bends' | 'valve' | 'filter';
+export type InletPart = {
+  kind: InletPartKind;
+  /** Inside; of a valve its bore. Not of a filter. */
+  diameterMm?: number | null;
+  /** Of a hose, and of a valve from flange to flange. */
+  lengthMm?: number | null;
+  /** Of bends: how many of 90°. */
+  count?: number | null;
+  /** Of a filter: what its maker says for air at low pressure. */
+  conductanceLPerS?: number | null;
+};
 export type Wetness = 'wet' | 'dry';
 export type Equipment = {
   name: string;
@@ -1957,6 +1969,8 @@ export type Equipment = {
   /** Missing means none. */
   serviceClasses?: readonly ServiceClass[] | null;
   chamberVolumeL?: number | null;
+  /** What lies between it and its pump, from the chamber on. */
+  inlet?: readonly InletPart[] | null;
   /** Hours that count as one plain run. */
   referenceHours: number;
   /** Cycles that count as one plain run; null where runs are counted by hours. */

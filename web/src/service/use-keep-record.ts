@@ -1,5 +1,5 @@
 import type { PumpPage } from '@winter-jar/contracts';
-import type { Pump, PumpModel, SetUpBodies } from '@winter-jar/core';
+import type { Equipment, Pump, PumpModel, SetUpBodies } from '@winter-jar/core';
 import { useState } from 'react';
 import { v7 as newId } from 'uuid';
 import { useSetUpQuery } from '../api/house-api.js';
@@ -7,7 +7,11 @@ import { firstVersion } from '../set-up/new-version.js';
 import { useWriteSetUp } from '../set-up/use-write-set-up.js';
 
 /** A record of the set-up with something more that is known of it, from now on. @param shown as the page has it */
-function useKeepRecord<K extends 'pump' | 'pumpModel'>(kind: K, subjectId: string, shown: SetUpBodies[K]) {
+function useKeepRecord<K extends 'pump' | 'pumpModel' | 'equipment'>(
+  kind: K,
+  subjectId: string,
+  shown: SetUpBodies[K],
+) {
   const { write, busy } = useWriteSetUp();
   // As it stands at the server: what somebody else has said of it meanwhile stays.
   const { data, refetch } = useSetUpQuery(undefined);
@@ -28,6 +32,9 @@ function useKeepRecord<K extends 'pump' | 'pumpModel'>(kind: K, subjectId: strin
 /** The model of a pump. */
 export const useKeepModel = ({ setUp: { pump, model } }: PumpPage) =>
   useKeepRecord<'pumpModel'>('pumpModel', pump.modelId, model satisfies PumpModel);
+/** The set that it stands at. */
+export const useKeepEquipment = ({ setUp: { pump, equipment } }: PumpPage) =>
+  useKeepRecord<'equipment'>('equipment', pump.equipmentId, equipment satisfies Equipment);
 /** The pump itself. */
 export const useKeepPump = ({ row, setUp: { pump } }: PumpPage) =>
   useKeepRecord<'pump'>('pump', row.pumpId, pump satisfies Pump);

@@ -11,6 +11,12 @@ import { oilLimitValues, readOilLimits } from './oil-limit-values.js';
 export type Units = Readonly<Record<Dimension, string>>;
 type Body = Record<string, unknown>;
 
+/** Fields that a page of their own writes. */
+const SAID_ELSEWHERE: Readonly<Partial<Record<SetUpKind, readonly string[]>>> = {
+  pumpModel: ['ownSteps'],
+  equipment: ['inlet'],
+};
+
 /** Fields that a kind of record shows now. */
 export const fieldsOf = (kind: SetUpKind, values: RecordValues): FieldSpec[] =>
   FIELD_SPECS[kind].filter((spec) => spec.when?.(values) ?? true);
@@ -106,7 +112,7 @@ export function readRecord(kind: SetUpKind, values: RecordValues, units: Units, 
     if (value !== null && value !== undefined) put(body, spec.path, value);
   }
   // What is said elsewhere of the same record stays.
-  if (kind === 'pumpModel' && origin?.body.ownSteps) body.ownSteps = origin.body.ownSteps;
+  for (const path of SAID_ELSEWHERE[kind] ?? []) if (origin?.body[path]) body[path] = origin.body[path];
   if (kind === 'pumpModel') body.sumps = sumpsOf(values.kind as PumpKind, (body.sumps ?? {}) as Body);
   const assumed = (values.assumed ?? '').split(' ').filter((path) => shown.some((spec) => spec.path === path));
   if (assumed.length > 0) body.assumed = assumed;

@@ -114,7 +114,7 @@ test('no file, no litres and nothing read are said at their fields', () => {
 /** A log that a person exports: elapsed seconds and hPa. */
 const exported = (seconds: number, everyS: number, hpa: (s: number) => number): ArrayBuffer => {
   const rows = Array.from({ length: Math.floor(seconds / everyS) + 1 }, (_, i) => `${i * everyS},${hpa(i * everyS)}`);
-  return new TextEncoder().encode(['s,hPa', ...rows].join('\n')).buffer as ArrayBuffer;
+  return new TextEncoder().encode(['s,hPa', ...rows].join('\n')).buffer;
 };
 // Rises by 30 hPa in ten minutes; falls to 0.02 hPa and stands there; to 5 hPa within 2.286 s · ln(1013 / 5) = 12.1 s.
 const BAG = exported(900, 5, (s) => 40 + s / 20);

@@ -59,7 +59,7 @@ function Sheet({ answer, words }: { answer: VacuumAnswer; words: Words }) {
       )}
       {pumpId && (
         <div className="no-print mt-4 flex flex-wrap gap-3">
-          {(['gaugeLog', 'blankOff', 'leakHunt'] as const).map((id) => (
+          {(['gaugeLog', 'blankOff', 'leakHunt', 'inlet'] as const).map((id) => (
             <LinkButton key={id} to={`/pumps/${pumpId}/${PUMP_ACTIONS[id].path}`}>
               {PUMP_ACTIONS[id].words}
             </LinkButton>

@@ -128,6 +128,13 @@ export const PUMP_ACTIONS = {
     kinds: VANE,
     offered: ['link', 'search'],
   },
+  inlet: {
+    path: 'inlet',
+    words: 'Hose and in-line filter',
+    short: 'Hose',
+    kinds: VANE,
+    offered: ['search'],
+  },
   switchTag: { path: 'switch-tag', words: 'Print a switch tag', kinds: ALL, offered: ['search'] },
   openCase: { path: 'case-open', words: 'Open a case', kinds: ALL, offered: [], entry: 'caseOpened' },
   closeCase: { path: 'case-close', words: 'Close the case', kinds: ALL, offered: [], entry: 'caseClosed' },
