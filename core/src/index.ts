@@ -570,6 +570,7 @@ export {
   BAG_LIMIT_PA,
   type BagJudged,
   type BagNote,
+  type Between,
   type CyclesJudged,
   type CyclesNote,
   type GaugeSeries,

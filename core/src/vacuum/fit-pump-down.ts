@@ -1,6 +1,6 @@
 import { inStretches, type Columns } from './gauge-series.js';
 import { levenbergMarquardt, type Fitted } from './levenberg-marquardt.js';
-import { logPressures, type Hose, type PumpDownWay } from './pump-down-model.js';
+import { logPressures, type Between, type PumpDownWay } from './pump-down-model.js';
 import { likeness } from './residuals.js';
 import { scatterOf } from './scatter.js';
 import { spikesIn } from './spikes-and-steps.js';
@@ -61,7 +61,7 @@ export function fitPumpDown(input: {
   seconds: Float64Array;
   pa: Float64Array;
   volumeM3: number;
-  hose: Hose | null;
+  hose: Between | null;
   ratedM3s: number;
 }): Found {
   const { seconds, pa, volumeM3, hose } = input;

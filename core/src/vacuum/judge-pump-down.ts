@@ -3,7 +3,7 @@ import { NOTHING, Z80 } from './belief.js';
 import { fallingPart, fitPumpDown } from './fit-pump-down.js';
 import { amongReadings, fewEnough } from './few-enough.js';
 import { cut, type Columns, type GaugeSeries } from './gauge-series.js';
-import { speedAtChamber, type Hose, type PumpDownWay } from './pump-down-model.js';
+import { speedAtChamber, type Between, type PumpDownWay } from './pump-down-model.js';
 
 export type PumpDownVerdict = Extract<
   LogVerdict,
@@ -63,7 +63,7 @@ const LEAST_READINGS = 20;
  * @param input.volumeL of what is pumped out; nine in ten lie within `volumeKnownTo` of it
  * @param input.pumpingSpeedM3h of the plate, or the set's own best
  * @param input.ultimatePa that the pump reaches blanked off; without it 0.5 Pa
- * @param input.hose between chamber and pump; its loss is taken off
+ * @param input.hose between chamber and pump, or the whole chain; its loss is taken off
  * @param input.barometerHpa of the air around: whether the log begins there
  * @throws RangeError where volume or speed is not above 0
  */
@@ -77,7 +77,7 @@ interface PumpDownAsked {
   readonly pumpingSpeedM3h: number;
   readonly volumeKnownTo?: number;
   readonly ultimatePa?: number;
-  readonly hose?: Hose | null;
+  readonly hose?: Between | null;
   readonly gauge?: GaugeKind;
   readonly barometerHpa?: number;
 }

@@ -1,9 +1,14 @@
-import { hoseConductanceLPerS } from './hose-conductance.js';
+import type { InletPart } from '../set-up/index.js';
+import { inletConductanceLPerS } from './inlet-chain.js';
 
 export interface Hose {
   readonly diameterMm: number;
   readonly lengthMm: number;
 }
+/** What lies between chamber and pump: one hose, or a chain from the chamber on. */
+export type Between = Hose | readonly InletPart[];
+const partsOf = (between: Between): readonly InletPart[] =>
+  'diameterMm' in between ? [{ kind: 'hose', ...between }] : between;
 
 /** A pump-down as what takes gas out and what lets it in. */
 export interface PumpDownWay {
@@ -30,19 +35,12 @@ const LAST_SHARE = 0.1;
 export function speedAtChamber(
   way: Pick<PumpDownWay, 'speedM3s' | 'narrowM3s'>,
   pa: number,
-  hose: Hose | null,
+  hose: Between | null,
 ): number {
   let resistance = 1 / way.speedM3s;
   if (way.narrowM3s !== null) resistance += 1 / (way.narrowM3s * (1 + pa / NARROW_TURNS_PA));
-  if (hose)
-    resistance +=
-      1000 /
-      hoseConductanceLPerS({
-        diameterCm: hose.diameterMm / 10,
-        lengthCm: hose.lengthMm / 10,
-        // Half of it stands at the pump's end, nearly.
-        meanPressureMbar: Math.min(100, (pa * 0.75) / 100),
-      });
+  // Half of it stands at the pump's end, nearly.
+  if (hose) resistance += 1000 / inletConductanceLPerS(partsOf(hose), pa * 0.75);
   return 1 / resistance;
 }
 
@@ -57,7 +55,7 @@ const MOST_STEPS = 6000;
  */
 export function logPressures(
   way: PumpDownWay,
-  { seconds, volumeM3, hose }: { seconds: Float64Array; volumeM3: number; hose: Hose | null },
+  { seconds, volumeM3, hose }: { seconds: Float64Array; volumeM3: number; hose: Between | null },
 ): Float64Array {
   const found = new Float64Array(seconds.length);
   const last = seconds[seconds.length - 1] ?? 0;

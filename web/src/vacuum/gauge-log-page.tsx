@@ -70,6 +70,7 @@ function GaugeLog(props: EntryPageProps) {
     pumpingSpeedM3h,
     ultimatePa,
     blankOffLimitPa: blankOffLimit(goodPa, page.setUp)?.limitPa ?? POOR_TIMES * ultimatePa,
+    inlet: page.setUp.equipment.inlet ?? [],
     // A test that is corrected is not held against itself.
     goodPullDownS: goodPullDownS(pullDowns.filter((p) => p.entryId !== correctId)),
   };

@@ -51,7 +51,7 @@ export function partsOf(typed: readonly TypedPart[]): InletPart[] | null {
 /** Bores of hoses that are sold, mm. */
 const SIZES = [16, 20, 25, 32, 40, 50, 63, 80, 100];
 /** Below that nobody changes a hose. */
-const WORTH_MINUTES = 0.25;
+export const WORTH_MINUTES = 0.25;
 /** From three times what the pump comes to, its own end holds a pump-down up, not its hose. */
 const OWN_END_TIMES = 3;
 const DECADES_SHOWN = 6;

@@ -5,12 +5,20 @@ import { WithPump, type EntryPageProps } from '../entry/entry-page.js';
 import { useKeepEquipment } from '../service/use-keep-record.js';
 import { Button } from '../ui/button.js';
 import { TextField } from '../ui/field.js';
-import { number } from '../ui/number.js';
+import { number, uncapital } from '../ui/number.js';
 import { PageHead } from '../ui/page-head.js';
 import { PageTitle } from '../ui/page-title.js';
 import { INLET_FIELD_WORDS, INLET_PART_WORDS, lostWords, partWords } from '../words/inlet-words.js';
 import type { Words } from '../words/words.js';
-import { figureIssue, inletCosts, partsOf, typedPart, type InletCosts, type TypedPart } from './inlet-form.js';
+import {
+  figureIssue,
+  inletCosts,
+  partsOf,
+  typedPart,
+  WORTH_MINUTES,
+  type InletCosts,
+  type TypedPart,
+} from './inlet-form.js';
 import { InlineFilter } from './inline-filter.js';
 
 /** What lies between chamber and pump, what it costs, and whether a filter in it pays. */
@@ -53,7 +61,7 @@ function Inlet({ page, words }: EntryPageProps) {
         Hose and in-line filter
       </PageHead>
       <p className="mt-3 text-[20px] font-semibold" aria-live="polite">
-        {costs ? costsWords(costs) : 'What lies between the chamber and the pump?'}
+        {costs && parts ? costsWords(costs, parts) : 'What lies between the chamber and the pump?'}
       </p>
       <div className="mt-4 grid gap-x-10 gap-y-8 wide:grid-cols-2">
         <section aria-label="What lies between">
@@ -118,12 +126,12 @@ function Inlet({ page, words }: EntryPageProps) {
 }
 
 /** What to know in three seconds. */
-function costsWords({ best, lostMinutes }: InletCosts): string {
+function costsWords({ best, lostMinutes, most }: InletCosts, parts: readonly InletPart[]): string {
   if (best) return `A ${best.diameterMm} mm hose would save ${lostWords(best.saved)} a pump-down`;
   if (lostMinutes === null) return 'Say the chamber’s volume in the set-up, and its minutes are told';
-  return lostMinutes < 0.25
-    ? 'Wide enough: it costs next to nothing'
-    : `It costs ${lostWords(lostMinutes)} a pump-down, and a wider hose saves none of it`;
+  if (lostMinutes < WORTH_MINUTES) return 'Wide enough: it costs next to nothing';
+  const narrow = most === null ? undefined : parts[most];
+  return `It costs ${lostWords(lostMinutes)} a pump-down, most of it here: ${narrow ? uncapital(partWords(narrow)) : ''}`;
 }
 
 function Costs({

@@ -14,13 +14,33 @@ interface Asked {
 }
 type Key = Exclude<keyof InlineFilterCase, 'minutesLostPerRun' | 'joints'>;
 
-/** What is asked, in its order: this pump's own figures, then the filter's, then what is assumed. */
+/** What is asked, in its order and by what it is of. */
+export const INLINE_FILTER_GROUPS: readonly { readonly title: string; readonly keys: readonly Key[] }[] = [
+  {
+    title: 'This pump',
+    keys: [
+      'runsPerYear',
+      'oilChangesPerYear',
+      'oilChangePrice',
+      'overhaulPrice',
+      'overhaulEveryYears',
+      'hourPrice',
+      'machineHourPrice',
+    ],
+  },
+  {
+    title: 'What nobody has measured',
+    keys: ['particleShare', 'wearShare', 'caughtShare', 'leaksPerJointYear', 'elementsPerYear'],
+  },
+  { title: 'The filter', keys: ['filterPrice', 'filterLastsYears', 'elementPrice', 'elementMinutes', 'huntHours'] },
+  { title: 'The other way: the oil filtered after every run', keys: ['oilFilterMinutes', 'oilFilterMediaPrice'] },
+];
 export const INLINE_FILTER_ASKED: Readonly<Record<Key, Asked>> = {
   runsPerYear: { label: 'Runs a year' },
   oilChangesPerYear: { label: 'Oil changes a year' },
   oilChangePrice: { label: 'An oil change costs' },
   overhaulPrice: { label: 'An overhaul costs' },
-  overhaulEveryYears: { label: 'Years from one overhaul to the next', aboveNothing: true },
+  overhaulEveryYears: { label: 'Years between overhauls', aboveNothing: true },
   hourPrice: { label: 'An hour of hands costs' },
   machineHourPrice: { label: 'An hour of the set is worth' },
   filterPrice: { label: 'The filter costs' },
@@ -28,19 +48,19 @@ export const INLINE_FILTER_ASKED: Readonly<Record<Key, Asked>> = {
   elementPrice: { label: 'An element costs' },
   elementsPerYear: { label: 'Elements a year', assumed: true },
   elementMinutes: { label: 'Minutes to change one' },
-  particleShare: { label: 'Of the oil changes, particles make, %', percent: true, assumed: true },
-  wearShare: { label: 'Of the wear, particles make, %', percent: true, assumed: true },
-  caughtShare: { label: 'Of the particles it catches, %', percent: true, assumed: true },
+  particleShare: { label: 'Oil changes made by particles, %', percent: true, assumed: true },
+  wearShare: { label: 'Wear made by particles, %', percent: true, assumed: true },
+  caughtShare: { label: 'Particles that it catches, %', percent: true, assumed: true },
   leaksPerJointYear: { label: 'Leaks a year at one joint', assumed: true },
-  huntHours: { label: 'Hours to hunt one' },
-  oilFilterMinutes: { label: 'Filtering the oil after a run instead: minutes' },
-  oilFilterMediaPrice: { label: 'and media' },
+  huntHours: { label: 'Hours to hunt a leak' },
+  oilFilterMinutes: { label: 'Minutes a run' },
+  oilFilterMediaPrice: { label: 'Media a run' },
 };
 export const INLINE_FILTER_KEYS = Object.keys(INLINE_FILTER_ASKED) as Key[];
 export type InlineFilterTyped = Readonly<Record<Key, string>>;
 
 const JOINTS = 2;
-/** Where nobody says better. */
+/** Where nobody says better. Who changes the oil after every run, whatever is in it, changes it for no particle. */
 const USUAL: Readonly<Record<Key, number>> = {
   ...{ runsPerYear: 100, oilChangesPerYear: 10, oilChangePrice: 30, overhaulPrice: 900, overhaulEveryYears: 4 },
   ...{ hourPrice: 40, machineHourPrice: 0, filterPrice: 350, filterLastsYears: 10, elementPrice: 35 },

@@ -2,12 +2,12 @@ import type { PumpPage } from '@winter-jar/contracts';
 import { HOUSE_RULES_ID, schoolCosts, withOilIn, type InlineFilterLine } from '@winter-jar/core';
 import { useState } from 'react';
 import { TextField } from '../ui/field.js';
-import { money, percent } from '../ui/number.js';
+import { number, percent } from '../ui/number.js';
 import { ASSUMPTION_WORDS, INLINE_LINE_WORDS, lostWords } from '../words/inlet-words.js';
 import type { InletCosts } from './inlet-form.js';
 import {
   INLINE_FILTER_ASKED,
-  INLINE_FILTER_KEYS,
+  INLINE_FILTER_GROUPS,
   inlineFilterBegins,
   inlineFilterIssue,
   inlineFilterOf,
@@ -27,6 +27,7 @@ function ownOf({ setUp: shown, state, standing }: PumpPage) {
   return {
     ...(runsPerDay === null ? {} : { runsPerYear: runsPerDay * DAYS }),
     ...(school ? { oilChangesPerYear: school.changes } : {}),
+    ...(setUp.pump.preset === 'freshEveryRun' ? { particleShare: 0 } : {}),
     ...(hourPrice === null ? {} : { hourPrice }),
     ...(perL === null ? {} : { oilChangePrice: perL * chargeL + ((hourPrice ?? 0) * CHANGE_MINUTES) / 60 }),
   };
@@ -39,6 +40,7 @@ export function InlineFilter({ page, costs }: { page: PumpPage; costs: InletCost
   const filter = (page.setUp.equipment.inlet ?? []).some((p) => p.kind === 'filter');
   // What a filter costs in time is known where the chain with it is.
   const minutesLost = filter ? (costs?.lostMinutes ?? 0) : 0;
+  const everyRun = page.setUp.pump.preset === 'freshEveryRun';
   const worth = inlineFilterOf(typed, minutesLost);
   return (
     <section aria-label="In-line filter" className="mt-10 border-t border-rule pt-6">
@@ -49,17 +51,26 @@ export function InlineFilter({ page, costs }: { page: PumpPage; costs: InletCost
         or shed fibres themselves.
       </p>
       <div className="mt-4 grid gap-x-10 gap-y-6 wide:grid-cols-2">
-        <div className="grid grid-cols-2 items-end gap-3">
-          {INLINE_FILTER_KEYS.map((key) => (
-            <TextField
-              key={key}
-              label={INLINE_FILTER_ASKED[key].label}
-              value={typed[key]}
-              onText={(text) => setTyped({ ...typed, [key]: text })}
-              inputMode="decimal"
-              error={inlineFilterIssue(key, typed[key])}
-              hint={key in own ? 'this pump’s own' : INLINE_FILTER_ASKED[key].assumed ? 'assumed' : 'ours, say yours'}
-            />
+        <div className="flex flex-col gap-5">
+          {INLINE_FILTER_GROUPS.map(({ title, keys }) => (
+            <fieldset key={title} className="min-w-0">
+              <legend className="text-[16px] font-semibold">{title}</legend>
+              <div className="mt-2 grid grid-cols-2 items-end gap-3">
+                {keys.map((key) => (
+                  <TextField
+                    key={key}
+                    label={INLINE_FILTER_ASKED[key].label}
+                    value={typed[key]}
+                    onText={(text) => setTyped({ ...typed, [key]: text })}
+                    inputMode="decimal"
+                    error={inlineFilterIssue(key, typed[key])}
+                    hint={
+                      key in own ? 'this pump’s own' : INLINE_FILTER_ASKED[key].assumed ? 'assumed' : 'ours, say yours'
+                    }
+                  />
+                ))}
+              </div>
+            </fieldset>
           ))}
         </div>
         <div className="min-w-0" aria-live="polite">
@@ -67,14 +78,16 @@ export function InlineFilter({ page, costs }: { page: PumpPage; costs: InletCost
             <>
               <p className="text-[20px] font-semibold">
                 {worth.net >= 0
-                  ? `It keeps ${money(worth.net)} a year`
-                  : `It costs ${money(-worth.net)} a year more than it keeps`}
+                  ? `It keeps ${number(worth.net)} a year`
+                  : `It costs ${number(-worth.net)} a year more than it keeps`}
               </p>
               <dl className="mt-3 border-y border-rule text-[15px]">
                 {(Object.entries(worth.yearly) as [InlineFilterLine, number][]).map(([line, value]) => (
                   <div key={line} className="flex justify-between gap-4 border-b border-rule-soft py-1 last:border-0">
                     <dt>{INLINE_LINE_WORDS[line]}</dt>
-                    <dd className="figure text-right">{`${value < 0 ? '−' : '+'} ${money(Math.abs(value))}`}</dd>
+                    <dd className="figure text-right">
+                      {value === 0 ? '–' : `${value < 0 ? '−' : '+'} ${number(Math.abs(value))}`}
+                    </dd>
                   </div>
                 ))}
               </dl>
@@ -86,9 +99,14 @@ export function InlineFilter({ page, costs }: { page: PumpPage; costs: InletCost
                       ? 'It pays by the wear alone.'
                       : `It pays where particles make ${percent(worth.breakEvenShare)} of the oil changes or more.`}
                 </li>
+                <li>
+                  {everyRun
+                    ? 'This pump’s oil is changed after every run whatever is in it: a filter keeps none of that until it stays in longer.'
+                    : 'Of the oil only that is kept which then stays in longer: a limit by runs or hours does not move by itself.'}
+                </li>
                 <li>It hangs most on {ASSUMPTION_WORDS[worth.hangsOn]}.</li>
                 <li>
-                  {`Filtering the oil after every run instead ${worth.otherWay >= 0 ? 'keeps' : 'costs'} ${money(Math.abs(worth.otherWay))} a year; it keeps the oil, not the vanes.`}
+                  {`Filtering the oil after every run instead ${worth.otherWay >= 0 ? 'keeps' : 'costs'} ${number(Math.abs(worth.otherWay))} a year; it keeps the oil, not the vanes.`}
                 </li>
                 <li>
                   {minutesLost > 0

@@ -11,6 +11,7 @@ import {
   type BagJudged,
   type CyclesJudged,
   type GaugeKind,
+  type InletPart,
   type LogOf,
   type LogRead,
   type LogSettings,
@@ -30,6 +31,8 @@ export interface AskedOfLog {
   /** What the pump comes to when it is well, and what it is held to blanked off. */
   readonly ultimatePa: number;
   readonly blankOffLimitPa: number;
+  /** What lies between chamber and pump, where it is known. */
+  readonly inlet: readonly InletPart[];
   /** Of a bag, in ten minutes. */
   readonly bagLimitPa: number;
   /** Cycles: to which pressure, and the set's own good time to it. */
@@ -108,7 +111,7 @@ export function judgeLog(bytes: ArrayBuffer, said: LogSettings, asked: AskedOfLo
     points: [...few.s].map((at, i) => ({ s: at, pa: few.pa[i] ?? 0 })),
     leftOut: spikes.slice(0, LEFT_OUT_DRAWN).map((i) => ({ s: s[i] ?? 0, pa: pa[i] ?? 0 })),
     spikes: spikes.length,
-    model: modelOf(by, fromS, toS, asked.volumeL ?? 0),
+    model: modelOf(by, fromS, toS, asked),
     fromS,
     toS,
     by,
@@ -121,7 +124,17 @@ function judgedBy(of: LogOf, points: { s: Float64Array; pa: Float64Array }, aske
     case 'rise':
       return { of, judged: judgeRise({ points, volumeL: known(volumeL), gauge }) };
     case 'pumpDown':
-      return { of, judged: judgePumpDown({ points, volumeL: known(volumeL), gauge, pumpingSpeedM3h, ultimatePa }) };
+      return {
+        of,
+        judged: judgePumpDown({
+          points,
+          volumeL: known(volumeL),
+          gauge,
+          pumpingSpeedM3h,
+          ultimatePa,
+          hose: hoseOf(asked),
+        }),
+      };
     case 'ultimate':
       return { of, judged: judgeUltimate({ points, limitPa: asked.blankOffLimitPa }) };
     case 'bagDrop':
@@ -137,6 +150,8 @@ function judgedBy(of: LogOf, points: { s: Float64Array; pa: Float64Array }, aske
   }
 }
 
+const hoseOf = ({ inlet }: AskedOfLog) => (inlet.length > 0 ? inlet : null);
+
 /** The form asks for what a kind needs before it asks for its verdict. */
 function known(value: number | null): number {
   if (value === null) throw new RangeError('what this kind of log needs was not said');
@@ -146,7 +161,7 @@ function known(value: number | null): number {
 /** Falling far is a pump-down; all else is looked at as a rise. */
 const kindOf = (pa: Float64Array): LogOf => ((pa[pa.length - 1] ?? 1) * 3 < (pa[0] ?? 0) ? 'pumpDown' : 'rise');
 
-function modelOf(by: JudgedBy, fromS: number, toS: number, volumeL: number): DrawnModel[] {
+function modelOf(by: JudgedBy, fromS: number, toS: number, asked: AskedOfLog): DrawnModel[] {
   const seconds = Float64Array.from({ length: MODEL_DRAWN }, (_, i) => ((toS - fromS) * i) / (MODEL_DRAWN - 1));
   const drawn = (at: (s: number, i: number) => Pick<DrawnModel, 'pa' | 'againstPa'>): DrawnModel[] =>
     [...seconds].map((s, i) => ({ s: fromS + s, ...at(s, i) }));
@@ -159,7 +174,7 @@ function modelOf(by: JudgedBy, fromS: number, toS: number, volumeL: number): Dra
     case 'pumpDown': {
       const { way } = by.judged;
       if (!way) return [];
-      const logs = logPressures(way, { seconds, volumeM3: volumeL / 1000, hose: null });
+      const logs = logPressures(way, { seconds, volumeM3: known(asked.volumeL) / 1000, hose: hoseOf(asked) });
       return drawn((_, i) => ({ pa: Math.exp(logs[i] ?? 0), againstPa: way.basePa }));
     }
     case 'ultimate':

@@ -18,7 +18,7 @@ const bytesOf = (name: string): ArrayBuffer => {
   const file = readFileSync(new URL(`../../../core/reference/gauge-logs/${name}.csv`, import.meta.url));
   return file.buffer.slice(file.byteOffset, file.byteOffset + file.byteLength);
 };
-const OF_SET = { pumpingSpeedM3h: 6, ultimatePa: 0.6, blankOffLimitPa: 1.8, goodPullDownS: null };
+const OF_SET = { pumpingSpeedM3h: 6, ultimatePa: 0.6, blankOffLimitPa: 1.8, goodPullDownS: null, inlet: [] };
 const ASKED: AskedOfLog = {
   ...{ of: null, volumeL: 62, gauge: 'capacitance', bagLimitPa: 2000, toPa: null },
   ...OF_SET,

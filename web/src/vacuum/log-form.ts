@@ -68,7 +68,7 @@ function pressureOf(text: string, unit: string): number | null {
   return read.ok ? read.value : null;
 }
 
-type OfSet = Pick<AskedOfLog, 'pumpingSpeedM3h' | 'ultimatePa' | 'blankOffLimitPa' | 'goodPullDownS'>;
+type OfSet = Pick<AskedOfLog, 'pumpingSpeedM3h' | 'ultimatePa' | 'blankOffLimitPa' | 'goodPullDownS' | 'inlet'>;
 
 /** What each kind of log cannot be judged without, and what would be right. */
 const NEEDS: Readonly<
