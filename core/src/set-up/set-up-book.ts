@@ -148,7 +148,7 @@ export function setUpBook(versions: readonly SetUpVersion[]): SetUpBook {
   }
 
   function pumpsEverAt(equipmentId: string): string[] {
-    const there = sorted.filter((v) => v.kind === 'pump' && (v.body).equipmentId === equipmentId);
+    const there = sorted.filter((v) => v.kind === 'pump' && v.body.equipmentId === equipmentId);
     return [...new Set(there.map((v) => v.subjectId))];
   }
 

@@ -46,7 +46,7 @@ interface Found {
 
 const LOG = Math.log;
 
-type Kind = 'plain' | 'narrow' | 'wet';
+type Kind = 'plain' | 'seeping' | 'narrow' | 'wet';
 interface Reading {
   readonly seconds: Float64Array;
   readonly logs: Float64Array;
@@ -56,7 +56,7 @@ interface Reading {
 /** Readings, or medians of stretches of them, from which it is told which kind it is. */
 const TOLD_BY = 500;
 
-/** The simplest way that explains a pump-down nearly as well as the closest: plain, with something narrow, or with a wet load. */
+/** The simplest way that explains a pump-down nearly as well as the closest: plain, with walls that seep, with something narrow, or with a wet load. */
 export function fitPumpDown(input: {
   seconds: Float64Array;
   pa: Float64Array;
@@ -154,10 +154,13 @@ function whereToStart({ seconds, pa, volumeM3, ratedM3s }: Parameters<typeof fit
   const first = pa[0] ?? 1;
   const speed = guessedSpeed(seconds, pa, volumeM3);
   const plain = (base: number) => [LOG(speed), LOG(lowest * base), LOG(lowest * ratedM3s * last * 0.02), LOG(first)];
+  const seeping = (base: number) =>
+    plain(base).map((v, i) => (i === 2 ? LOG(lowest * ratedM3s * Math.sqrt(last) * 0.5) : v));
   const level = plateauOf({ s: seconds, pa }, speed / volumeM3);
   const starts: readonly (readonly [Kind, readonly number[]])[] = [
     ['plain', plain(0.9)],
     ['plain', plain(0.2)],
+    ['seeping', seeping(0.2)],
     ...[0.02, 0.08, 0.4].map((c) => ['narrow', [...plain(0.6), LOG(ratedM3s * c)]] as const),
     ...(level === null ? [] : [1, 4]).map((times) => {
       const [pa = 1, forS = 1] = level ?? [];
@@ -166,6 +169,7 @@ function whereToStart({ seconds, pa, volumeM3, ratedM3s }: Parameters<typeof fit
   ];
   const bounds: Readonly<Record<Kind, readonly (readonly [number, number])[]>> = {
     plain: [],
+    seeping: [],
     narrow: [[LOG(ratedM3s / 300), LOG(ratedM3s * 20)]],
     wet: [
       [LOG(1), LOG(5000)],
@@ -192,6 +196,7 @@ function wayOf(values: readonly number[], kind: Kind): PumpDownWay {
     speedM3s: speed,
     basePa: base,
     outgassing,
+    outgassingPower: kind === 'seeping' ? 0.5 : 1,
     startPa: start,
     narrowM3s: kind === 'narrow' ? a : null,
     wet: kind === 'wet' ? { vapourPa: a, rateM3s: b, amount: c } : null,

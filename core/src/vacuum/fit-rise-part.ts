@@ -2,6 +2,7 @@ import { averaged, cut, type Columns } from './gauge-series.js';
 import { likeness, spreadOf } from './residuals.js';
 import { fitRise, riseAt, type RiseFit } from './rise-fit.js';
 import { scatterOf, sigmaAt } from './scatter.js';
+import { periodOf, wavesOf } from './swing.js';
 import { spikesIn, stepsIn } from './spikes-and-steps.js';
 
 export interface PartFit {
@@ -12,6 +13,8 @@ export interface PartFit {
   readonly cutFrom: number;
   readonly cutTo: number;
   readonly isShort: boolean;
+  /** It swings with a period of its own, which is fitted along. */
+  readonly swings: boolean;
 }
 
 const ROUNDS = 2;
@@ -32,20 +35,24 @@ export function fitPart(
   const zeroed: Columns = { s: columns.s.map((t) => t - start), pa: columns.pa };
   const scatter = scatterOf(zeroed);
   const spiky = spikesIn(zeroed, scatter);
-  const stepsAt = stepsIn(zeroed, scatter);
+  let stepsAt = stepsIn(zeroed, scatter);
   let steps = stepsAt.map((at) => zeroed.pa.map((_, i) => (i >= at ? 1 : 0)));
   const sigma = zeroed.pa.map((p) => sigmaAt(scatter, p));
   const weights = sigma.map((v, i) => (spiky[i] || !(v > 0) ? 0 : 1 / (v * v)));
   let fit = fitRise({ ...inBlocks(zeroed, weights, steps), inflation: 1, slight, twoTerms: false });
   let residuals = new Float64Array(zeroed.s.length);
   let inflation = 1;
-  for (let round = 0; round < ROUNDS; round++) {
+  let waves: Float64Array<ArrayBuffer>[] = [];
+  let rounds = ROUNDS;
+  for (let round = 0; round < rounds; round++) {
     const [best] = fit.ways;
     if (!best) break;
     residuals = zeroed.pa.map((p, i) => {
-      const stepped = stepsAt.reduce((sum, _, k) => sum + (steps[k]?.[i] ?? 0) * (best.stepsPa[k] ?? 0), 0);
+      const stepped = steps.reduce((sum, step, k) => sum + (step[i] ?? 0) * (best.stepsPa[k] ?? 0), 0);
       return (p - riseAt(best, zeroed.s[i] ?? 0) - stepped) / (sigma[i] || 1);
     });
+    // Where it climbs steeply a change of range shows in what is left alone.
+    if (round === 0 && stepsAt.length === 0) stepsAt = stepsIn({ s: zeroed.s, pa: residuals }, { pa: 1, share: 0 });
     const scale = Math.max(1, spreadOf(residuals, weights));
     // The scatter grows with the pressure as it is, not as one reading has it.
     const model = zeroed.s.map((s) => sigmaAt(scatter, riseAt(best, s)));
@@ -54,8 +61,17 @@ export function fitPart(
       weights[i] = off || !((model[i] ?? 0) > 0) ? 0 : 1 / (model[i] ?? 1) ** 2;
     }
     inflation = scale * scale * likeness(residuals, weights);
+    if (waves.length === 0) {
+      const period = periodOf(zeroed.s, residuals, weights);
+      if (period !== null) {
+        waves = wavesOf(zeroed.s, period);
+        // Once it is taken out, there are others that lie off.
+        rounds += 1;
+        inflation = 1;
+      }
+    }
     // Another range shows a share more or less.
-    steps = stepsAt.map((at) => zeroed.s.map((s, i) => (i >= at ? riseAt(best, s) : 0)));
+    steps = [...stepsAt.map((at) => zeroed.s.map((s, i) => (i >= at ? riseAt(best, s) : 0))), ...waves];
     fit = fitRise({ ...inBlocks(zeroed, weights, steps), inflation, slight, twoTerms: true });
   }
   const moved = again ? null : movedAt(zeroed, residuals, weights, inflation);
@@ -74,6 +90,7 @@ export function fitPart(
     scatterShare: (sigmaAt(scatter, middle) / middle) * Math.max(1, spreadOf(residuals, weights)),
     cutFrom,
     cutTo,
+    swings: waves.length > 0,
     isShort: (zeroed.s.at(-1) ?? 0) < 3 * Math.max(...(best?.terms.map((t) => t.tauS) ?? [0]), 200),
   };
 }

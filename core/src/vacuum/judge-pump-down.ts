@@ -3,7 +3,7 @@ import { NOTHING, Z80 } from './belief.js';
 import { fallingPart, fitPumpDown } from './fit-pump-down.js';
 import { amongReadings, fewEnough } from './few-enough.js';
 import { cut, type Columns, type GaugeSeries } from './gauge-series.js';
-import { speedAtChamber, type Between, type PumpDownWay } from './pump-down-model.js';
+import { outgassingAt, speedAtChamber, type Between, type PumpDownWay } from './pump-down-model.js';
 
 export type PumpDownVerdict = Extract<
   LogVerdict,
@@ -17,6 +17,7 @@ export const PUMP_DOWN_NOTES = [
   'leakOrUltimate',
   'fewReadings',
   'speedAboveRated',
+  'seeps',
 ] as const;
 export type PumpDownNote = (typeof PUMP_DOWN_NOTES)[number];
 
@@ -111,7 +112,7 @@ function judgeColumns(all: Columns, input: PumpDownAsked): PumpDownJudged {
   const speed = around(way.speedM3s * 3600, speedSigma);
   const end = found.endPa;
   const speedAtEnd = speedAtChamber(way, end, hose);
-  const outgassingPa = way.outgassing / ((seconds.at(-1) ?? 1) + 1) / speedAtEnd;
+  const outgassingPa = outgassingAt(way, seconds.at(-1) ?? 1) / speedAtEnd;
   const base = around(way.basePa, sigmas.base);
   const leakOf = (pa: number) => Math.max(0, pa - ultimatePa) * speedAtEnd;
   const spread = Math.exp(Z80 * volumeSigma);
@@ -147,6 +148,7 @@ function judgeColumns(all: Columns, input: PumpDownAsked): PumpDownJudged {
       ? (['notFromAmbient'] as const)
       : []),
     ...(verdict === 'leak' ? (['leakOrUltimate'] as const) : []),
+    ...(way.outgassingPower < 1 ? (['seeps'] as const) : []),
     ...(share > 1.3 ? (['speedAboveRated'] as const) : []),
   ];
   return {

@@ -6,7 +6,8 @@ import { amongReadings, fewEnough } from './few-enough.js';
 import { cut, type Columns, type GaugeSeries } from './gauge-series.js';
 import { riseAt, type RiseWay } from './rise-fit.js';
 import { risePart } from './rise-part.js';
-import { scatterOf } from './scatter.js';
+import { scatterOf, type Scatter } from './scatter.js';
+import { withoutSwing } from './swing.js';
 
 export type RiseVerdict = Extract<LogVerdict, 'tight' | 'leak' | 'moisture' | 'leakAndMoisture' | 'undecided'>;
 
@@ -19,6 +20,7 @@ export const RISE_NOTES = [
   'aboveSaturation',
   'gaugeSteps',
   'changedUnderWay',
+  'refrigerationCycle',
   'fewReadings',
 ] as const;
 export type RiseNote = (typeof RISE_NOTES)[number];
@@ -101,7 +103,7 @@ function judgeColumns(all: Columns, input: RiseAsked): RiseJudged {
   };
   const shown = gauge === 'thermal' ? THERMAL_IN_VAPOUR : 1;
   const whole = scatterOf(all);
-  const [from, rises] = risePart(all, whole);
+  const [from, rises] = risesIn(all, whole);
   // From there on what flattens is the air's own pressure: no vapour of a room comes so far.
   const near = all.pa.findIndex((pa, i) => i >= from && i < rises && pa > NEAR_ATMOSPHERE_PA);
   const to = near < 0 ? rises : near;
@@ -141,6 +143,7 @@ function judgeColumns(all: Columns, input: RiseAsked): RiseJudged {
       ? (['atSaturation'] as const)
       : []),
     ...(found.steps.length > 0 ? (['gaugeSteps'] as const) : []),
+    ...(found.swings ? (['refrigerationCycle'] as const) : []),
     ...(found.cutFrom > 0 || found.cutTo < part.s.length ? (['changedUnderWay'] as const) : []),
   ];
   return {
@@ -160,6 +163,17 @@ function judgeColumns(all: Columns, input: RiseAsked): RiseJudged {
     notes,
     way: best,
   };
+}
+
+/** Less of a log than this rises: it may swing. */
+const MOST_OF_IT = 0.8;
+
+/** The part that rises, whatever its trap's refrigeration does. */
+function risesIn(all: Columns, scatter: Scatter): readonly [from: number, to: number] {
+  const [from, to] = risePart(all, scatter);
+  if (to - from >= MOST_OF_IT * all.s.length) return [from, to];
+  const calm = withoutSwing(all);
+  return calm ? risePart(calm, scatter) : [from, to];
 }
 
 /** Up near the air's own pressure within a few readings: a leak by its slope, which falls as it comes near. */

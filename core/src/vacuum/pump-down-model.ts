@@ -16,8 +16,9 @@ export interface PumpDownWay {
   readonly speedM3s: number;
   /** Where it would end without outgassing: the pump's own ultimate and what a leak adds, Pa. */
   readonly basePa: number;
-  /** Outgassing that falls as one over time, Pa·m³ (0: none). */
+  /** Outgassing after the first second, Pa·m³/s (0: none), and with which power of time it falls: 1 off metal, 0.5 out of rubber, resin and cores. */
   readonly outgassing: number;
+  readonly outgassingPower: number;
   /** Pressure when it began. */
   readonly startPa: number;
   /** Conductance in molecular flow of something narrow in the way, m³/s; null where there is none. */
@@ -43,6 +44,10 @@ export function speedAtChamber(
   if (hose) resistance += 1000 / inletConductanceLPerS(partsOf(hose), pa * 0.75);
   return 1 / resistance;
 }
+
+/** What still comes off the walls after so many seconds, Pa·m³/s. */
+export const outgassingAt = ({ outgassing, outgassingPower }: PumpDownWay, s: number): number =>
+  outgassing * (s + LEAST_AGE_S) ** -outgassingPower;
 
 /** Steps of a fraction of the time in which the pressure falls by e. */
 const STEP = 0.2;
@@ -86,7 +91,7 @@ export function logPressures(
 
   function course(from: number, start: number, speed: number, step: number) {
     const wet = way.wet && left > 0 && start < way.wet.vapourPa ? giving(way.wet) : null;
-    const gas = way.outgassing / (from + step / 2 + LEAST_AGE_S);
+    const gas = outgassingAt(way, from + step / 2);
     const out = speed + (wet?.rateM3s ?? 0);
     const towards = (speed * way.basePa + gas + (wet ? wet.rateM3s * wet.vapourPa : 0)) / out;
     const rate = out / volumeM3;

@@ -88,7 +88,10 @@ export function stepsIn({ pa }: Columns, scatter: Scatter): number[] {
     const slope = ((jump[i - side] ?? 0) + (jump[i + side] ?? 0)) / 2;
     const curve = Math.abs((jump[i - side] ?? 0) - (jump[i + side] ?? 0));
     const size = Math.abs((jump[i] ?? 0) - slope);
-    const sigma = (sigmaAt(scatter, pa[i] ?? 0) * 1.25 * Math.sqrt(3)) / Math.sqrt(side);
+    const one = sigmaAt(scatter, pa[i] ?? 0);
+    // Where it climbs by more than it scatters, a median is one reading or a few, not all of its side.
+    const count = Math.min(side, Math.max(1, (2 * one * side) / Math.max(1e-300, Math.abs(slope))));
+    const sigma = (one * 1.25 * Math.sqrt(3)) / Math.sqrt(count);
     if (size < STEP * sigma + curve) continue;
     const sharp = Math.abs(median([...pa.subarray(i, i + 3)]) - median([...pa.subarray(i - 3, i)]));
     if (sharp < size / 2) continue;

@@ -21,6 +21,7 @@ import { useKept } from '../device/use-kept.js';
 import { useUnits } from '../device/use-units.js';
 import { useWide } from '../device/use-wide.js';
 import { Remark } from '../forms/remark.js';
+import { Button } from '../ui/button.js';
 import { Chips } from '../ui/chips.js';
 import { TextField } from '../ui/field.js';
 import { Hatches } from '../ui/hatches.js';
@@ -55,7 +56,7 @@ function GaugeLog(props: EntryPageProps) {
   const { zone, pumpId } = page.row;
   const unit = useUnits().pressure;
   const wide = useWide();
-  const { done, ask } = useLogJudge();
+  const { done, readShare, stopped, ask, stop } = useLogJudge();
   const open = page.state.case?.status === 'open' ? page.state.case.caseId : null;
   const back = { path: `/pumps/${pumpId}/what-is-wrong`, words: 'What is wrong?' };
   const { pumpingSpeedM3h } = page.setUp.model;
@@ -178,9 +179,15 @@ function GaugeLog(props: EntryPageProps) {
         </section>
       )}
       {values.logId && judged === undefined && (
-        <p aria-live="polite" className={asked ? '' : 'border-l-4 border-look-sooner pl-3 font-semibold'}>
-          {asked ? 'Reading it …' : `${lackOf(values, unit)?.right ?? ''} Then it is judged.`}
-        </p>
+        <Waiting
+          isStopped={stopped === key}
+          readShare={readShare}
+          lack={asked ? null : (lackOf(values, unit)?.right ?? '')}
+          onStop={() => stop(key)}
+          onAgain={() => {
+            if (asked) ask({ key, logId: values.logId, said: values.said, asked });
+          }}
+        />
       )}
       {judged === null && (
         <p role="alert" className="font-semibold text-stop">
@@ -296,6 +303,42 @@ const SERIES_OF_LOG: Readonly<Record<LogOf, VacuumSeriesOf>> = {
   bagDrop: 'bagRise',
   cycles: 'pullDown',
 };
+
+/** A log that is not judged yet: what is missing, how far it is, or that it was stopped. */
+function Waiting({
+  isStopped,
+  readShare,
+  lack,
+  onStop,
+  onAgain,
+}: {
+  isStopped: boolean;
+  readShare: number;
+  lack: string | null;
+  onStop: () => void;
+  onAgain: () => void;
+}) {
+  if (lack !== null)
+    return (
+      <p aria-live="polite" className="border-l-4 border-look-sooner pl-3 font-semibold">
+        {lack} Then it is judged.
+      </p>
+    );
+  if (isStopped)
+    return (
+      <div className="flex flex-wrap items-center gap-3">
+        <p>Stopped before it was judged.</p>
+        <Button onClick={onAgain}>Judge it</Button>
+      </div>
+    );
+  return (
+    <div className="flex flex-wrap items-center gap-3">
+      <p aria-live="polite">{readShare < 1 ? 'Reading it …' : 'Fitting it …'}</p>
+      <progress aria-label="How much of the log was read" max={1} value={readShare} className="h-2 min-w-0 flex-1" />
+      <Button onClick={onStop}>Stop</Button>
+    </div>
+  );
+}
 
 /** Before a file is there. */
 function HowTo() {

@@ -75,6 +75,8 @@ export type LogJudged =
     };
 
 const PIECE = 1 << 16;
+/** Pieces from one word of progress to the next: a megabyte. */
+const TOLD_EVERY = 16;
 const POINTS_DRAWN = 500;
 const MODEL_DRAWN = 160;
 const LEFT_OUT_DRAWN = 30;
@@ -91,11 +93,23 @@ export function textOf(bytes: ArrayBuffer): string {
   }
 }
 
-/** Reads a log and judges it. Runs in a worker. */
-export function judgeLog(bytes: ArrayBuffer, said: LogSettings, asked: AskedOfLog): LogJudged {
+/**
+ * Reads a log and judges it. Runs in a worker.
+ * @param onRead told now and then which share of it was read, 0-1
+ */
+export function judgeLog(
+  bytes: ArrayBuffer,
+  said: LogSettings,
+  asked: AskedOfLog,
+  onRead: (share: number) => void = () => undefined,
+): LogJudged {
   const reader = gaugeLogReader(said);
   const text = textOf(bytes);
-  for (let at = 0; at < text.length; at += PIECE) reader.push(text.slice(at, at + PIECE));
+  for (let at = 0; at < text.length; at += PIECE) {
+    if (at % (TOLD_EVERY * PIECE) === 0) onRead(at / text.length);
+    reader.push(text.slice(at, at + PIECE));
+  }
+  onRead(1);
   const read = reader.end();
   if (!read.ok) return read;
   const { s, pa, startedAt, understood } = read;

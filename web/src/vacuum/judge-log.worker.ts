@@ -7,12 +7,12 @@ export interface ToJudge {
   readonly said: LogSettings;
   readonly asked: AskedOfLog;
 }
-export interface WasJudged {
-  readonly turn: number;
-  readonly judged: LogJudged;
-}
+/** A verdict, or which share of the log was read so far. */
+export type FromJudge = { readonly turn: number } & ({ readonly judged: LogJudged } | { readonly readShare: number });
 
 self.onmessage = ({ data }: MessageEvent<ToJudge>) => {
-  const answer: WasJudged = { turn: data.turn, judged: judgeLog(data.bytes, data.said, data.asked) };
-  self.postMessage(answer);
+  const tell = (answer: FromJudge) => self.postMessage(answer);
+  const { turn } = data;
+  const judged = judgeLog(data.bytes, data.said, data.asked, (readShare) => tell({ turn, readShare }));
+  tell({ turn, judged });
 };

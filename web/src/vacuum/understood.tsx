@@ -138,6 +138,24 @@ export function Understood({ layout, whole, startedAt, said, zone, onSaid }: Und
               hint="1013 where nothing is said; a barometer beside it is better."
             />
           )}
+          {layout.reference !== 'absolute' && said.ambientPa === undefined && (
+            <NumberField
+              label="or where it stands, metres above the sea"
+              value={said.altitudeM}
+              onNumber={(metres) => set('altitudeM', metres)}
+              min={-500}
+              max={9000}
+            />
+          )}
+          {hasClock(layout) && (
+            <SelectField
+              label="Its clock is of"
+              value={said.zone ?? zone}
+              onChange={(its) => set('zone', its)}
+              options={zonesOf(zone, said.zone)}
+              hint="Where its stamps do not say it themselves."
+            />
+          )}
           {startedOpen(layout) && (
             <TextField
               label="When it began"
@@ -185,6 +203,23 @@ function NumberField({
       }}
     />
   );
+}
+
+/** Its rows tell a time of day. */
+const hasClock = ({ time }: LogLayout): boolean => time !== null && time.form !== 'elapsed';
+
+/** The site's, the device's, none that shifts, and the one that was said. */
+function zonesOf(site: string, said: string | undefined) {
+  const device = new Intl.DateTimeFormat().resolvedOptions().timeZone;
+  const words: Readonly<Record<string, string>> = {
+    [device]: `${device}, this device`,
+    UTC: 'UTC',
+    [site]: `${site}, the site`,
+  };
+  return [...new Set([site, device, 'UTC', ...(said ? [said] : [])])].map((value) => ({
+    value,
+    words: words[value] ?? value,
+  }));
 }
 
 /** Its rows say no day. */

@@ -192,6 +192,8 @@ export const NOTE_WORDS: Readonly<Record<LogNote, string>> = {
   notFromAmbient: 'It does not begin at the air’s own pressure: the speed rests on less.',
   leakOrUltimate: 'A leak and oil that is not clean look alike in it: blank off the pump to tell them apart.',
   speedAboveRated: 'Faster than the plate says: is the volume right?',
+  seeps: 'Gas comes off slowly, as out of rubber, resin or foam cores, not as off a dry wall.',
+  refrigerationCycle: 'It swings with a period of its own, as a trap does whose refrigeration goes on and off: that is taken out.',
   stillFalling: 'It was still falling when the log ended.',
   swings: 'It swings by more than twice: oil that is not degassed, or a gauge that is fouled.',
   settles: 'It slows down: film, breather and resin give way at first, so its later half is judged.',
