@@ -51,7 +51,7 @@ test('a day of runs on a phone, from the Round, in as few taps as ever', async (
   // One that goes on, and its end two hours later.
   await tap(link('Log a run'));
   await tap(page.getByRole('radio', { name: 'still running' }));
-  expect(await page.getByLabel('Started').inputValue()).toBe(localNow(await page.evaluate(() => Date.now())));
+  await expect(page.getByLabel('Started')).toHaveValue(localNow(await page.evaluate(() => Date.now())));
   await tap(button('Start the run'));
   await expect(page.getByText('Run started on LF-02').first()).toBeVisible();
   await letPass(page, yard, 2);

@@ -4,7 +4,7 @@ import { NOTHING } from './belief.js';
 import { columnsOf, inStretches, type GaugeSeries } from './gauge-series.js';
 
 export type BagVerdict = Extract<LogVerdict, 'holds' | 'drops' | 'undecided'>;
-export const BAG_NOTES = ['fewReadings', 'tooShort', 'settles', 'nearResinVapour'] as const;
+export const BAG_NOTES = ['fewReadings', 'tooShort', 'settles', 'nearResinVapour', 'airCameIn'] as const;
 export type BagNote = (typeof BAG_NOTES)[number];
 
 export interface BagJudged {
@@ -30,9 +30,12 @@ const LEAST_S = 300;
 const FAR_TIMES = 3;
 /** A rise that slows to less than this settles: film, breather and resin give way; then its later half counts. */
 const SETTLES_BELOW = 0.6;
-/** Air let in at the end of a log: a stretch that rises by so much more than others do. */
+/** Air that comes in at once: a stretch that rises by so much more than others do. */
 const VENTED_TIMES = 10;
 const VENTED_PA = 5000;
+/** Risen by so much it is lost, and later it flattens at the air's own pressure; how far off two readings may be then. */
+const LOST_PA = 30_000;
+const GROSS = { low: 0.6, high: 2 } as const;
 /** Within this of its vapour pressure styrene boils in the bag. */
 const NEAR_TIMES = 2;
 
@@ -58,12 +61,25 @@ export function judgeBag(input: { points: GaugeSeries; limitPa?: number; tempC?:
   const lowest = pa.indexOf(Math.min(...pa));
   const rises = pa.map((p, i) => p - (pa[i - 1] ?? p));
   const usual = median(rises.slice(lowest + 1).filter((r) => r > 0));
-  const vented = rises.findIndex((r, i) => i > lowest && r > VENTED_PA && r > VENTED_TIMES * usual);
+  const atOnce = rises.findIndex((r, i) => i > lowest && r > VENTED_PA && r > VENTED_TIMES * usual);
+  // From the start on it is a leak, however large; later it is the end of the test, or the bag that gave way.
+  const vented = atOnce - lowest < LEAST_STRETCHES ? -1 : atOnce;
   const end = vented < 0 ? pa.length : vented;
   const [from, to] = [first[lowest] ?? 0, first[end] ?? all.s.length];
   const slopeOf = (a: number, b: number) => senSlope(s.slice(a, b), pa.slice(a, b));
   const whole = slopeOf(lowest, end);
   const none = { limitPa, startPa: pa[lowest] ?? 0, line: { s: s[lowest] ?? 0, pa: pa[lowest] ?? 0 }, from, to };
+  const lost = pa.findIndex((p, i) => i > lowest && i < end && p - (pa[lowest] ?? 0) > LOST_PA);
+  if (lost >= 0) {
+    const per10Min = (((pa[lost] ?? 0) - (pa[lowest] ?? 0)) * TEN_MIN_S) / ((s[lost] ?? 0) - (s[lowest] ?? 0));
+    return {
+      ...none,
+      to: first[lost + 1] ?? all.s.length,
+      verdict: 'drops',
+      rise10MinPa: { p10: per10Min * GROSS.low, p50: per10Min, p90: per10Min * GROSS.high },
+      notes: [],
+    };
+  }
   if (!whole || end - lowest < LEAST_STRETCHES)
     return { ...none, verdict: 'undecided', rise10MinPa: NOTHING, notes: ['fewReadings'] };
   const middle = (lowest + end) >> 1;
@@ -75,7 +91,10 @@ export function judgeBag(input: { points: GaugeSeries; limitPa?: number; tempC?:
   const isShort = (s[end - 1] ?? 0) - (s[lowest] ?? 0) < LEAST_S;
   const isNear = (pa[lowest] ?? 0) < NEAR_TIMES * styreneVapourPa(tempC);
   const drops = rise10MinPa.p10 > limitPa * (isShort ? FAR_TIMES : 1);
-  const verdict = drops ? 'drops' : !isShort && rise10MinPa.p90 <= limitPa ? 'holds' : 'undecided';
+  // Before its ten minutes are over nobody knows which: then it has not held.
+  const isEarly = vented >= 0 && (s[vented] ?? 0) - (s[lowest] ?? 0) < TEN_MIN_S;
+  const holds = !isShort && !isEarly && rise10MinPa.p90 <= limitPa;
+  const verdict = drops ? 'drops' : holds ? 'holds' : 'undecided';
   const part = settles ? middle : lowest;
   return {
     ...none,
@@ -84,6 +103,7 @@ export function judgeBag(input: { points: GaugeSeries; limitPa?: number; tempC?:
     line: { s: median(s.slice(part, end)), pa: median(pa.slice(part, end)) },
     notes: [
       ...(isShort ? (['tooShort'] as const) : []),
+      ...(isEarly ? (['airCameIn'] as const) : []),
       ...(settles ? (['settles'] as const) : []),
       ...(isNear && verdict !== 'holds' ? (['nearResinVapour'] as const) : []),
     ],

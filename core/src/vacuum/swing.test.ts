@@ -50,7 +50,13 @@ test('a period, by what it was made of', () => {
   expect(Math.abs(periodOf(s, wave(0.3), all)! / 125 - 1)).toBeLessThan(0.02);
   // Noise ten times as large hides it; noise alone has none.
   expect(periodOf(s, wave(10), all)).toBeNull();
-  expect(periodOf(s, s.map(() => random.normal()), all)).toBeNull();
+  expect(
+    periodOf(
+      s,
+      s.map(() => random.normal()),
+      all,
+    ),
+  ).toBeNull();
 });
 
 /** 62 L behind 6 m³/h, in small steps: what comes off rubber falls with the root of time, off metal with time. */

@@ -31,7 +31,9 @@ const NO_LIMITS: VacuumLimits = {
   pullDown: null,
 };
 const of = (entries: Entry[], limits: Partial<VacuumLimits> = {}) =>
-  Object.fromEntries(vacuumRecord({ entries, limits: { ...NO_LIMITS, ...limits } }).series.map((s) => [s.of, s]));
+  Object.fromEntries(
+    vacuumRecord({ entries, pumpId: 'p1', limits: { ...NO_LIMITS, ...limits } }).series.map((s) => [s.of, s]),
+  );
 
 test('what each test is a point of', () => {
   const found = of([
@@ -66,7 +68,7 @@ test('what each test is a point of', () => {
     }),
   ]);
   const points = Object.fromEntries(
-    Object.entries(found).map(([name, s]) => [name, s.points.map((p) => [p.value, p.atMost])]),
+    Object.entries(found).map(([name, s]) => [name, s.points.map((p) => [Number(p.value.toPrecision(6)), p.atMost])]),
   );
   expect(points).toEqual({
     leak: [
@@ -135,6 +137,17 @@ test.each([
   ],
 ] as const)('%s', (_, entries, limits, series, stands) => {
   expect(of([...entries], limits)[series]?.stands).toBe(stands);
+});
+
+test('of two pumps in turn each is among its own, and only the one that stands there is held to its limit', () => {
+  const of2 = (day: number, pa: number) =>
+    ({ ...read(day, pa, { where: 'pump' }), subjects: [{ type: 'pump', id: 'p2' }] }) as Entry;
+  const mine = [1, 3, 5, 7, 9].map((day) => read(day, 1, { where: 'pump' }));
+  // The other one ends ten times as high, as its model does: that is no step of this one.
+  const other = [2, 4, 6, 8, 10].map((day) => of2(day, 10));
+  const { blankOff } = of([...mine, ...other], { blankOff: 3 });
+  expect(blankOff).toMatchObject({ limit: null, stands: null, standing: { place: 1, of: 5 }, trend: { tests: 5 } });
+  expect(of([...mine, ...other.slice(0, 4)], { blankOff: 3 }).blankOff).toMatchObject({ limit: 3, stands: 'within' });
 });
 
 test('a bag is held to the limit of its last test, a pull-down to its own first three', () => {

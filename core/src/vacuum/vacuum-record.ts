@@ -112,9 +112,15 @@ const byTime = (a: Entry, b: Entry): number => (a.happenedAt < b.happenedAt ? -1
  * The vacuum record of a set: each of its tests that gave a figure, how the last one stands, and whether the figures creep.
  * Trends by Mann and Kendall on the logarithms ({@link trendOf}), of the tests since a case was last closed with a cause, without
  * those that only said “at most”.
+ * What is of a pump by itself is compared among the tests of that pump, and held to the limits of the one that stands there.
  * @param input.entries tests and closed cases of the set, in any order
+ * @param input.pumpId that the limits are of; null where none stands there
  */
-export function vacuumRecord(input: { entries: readonly Entry[]; limits: VacuumLimits }): VacuumRecord {
+export function vacuumRecord(input: {
+  entries: readonly Entry[];
+  limits: VacuumLimits;
+  pumpId: string | null;
+}): VacuumRecord {
   const sorted = [...input.entries].sort(byTime);
   const mended = sorted.flatMap((entry): VacuumMended[] =>
     entry.kind === 'caseClosed' && entry.body.causeId !== null
@@ -138,25 +144,32 @@ export function vacuumRecord(input: { entries: readonly Entry[]; limits: VacuumL
       const own = points.filter((p) => p.of === of);
       const among = own.map((p) => p.point);
       const good = of === 'pullDown' ? goodPullDownS(among) : null;
-      const limit = own.at(-1)?.limit ?? (good === null ? input.limits[of] : PULL_DOWN_SLOW_TIMES * good);
+      const last = own.at(-1);
+      const isOther = OF_A_PUMP.includes(of) && last?.point.pumpId !== input.pumpId;
+      const known = isOther ? null : input.limits[of];
+      const limit = last?.limit ?? (good === null ? known : PULL_DOWN_SLOW_TIMES * good);
       return own.length > 0 ? [seriesOf(of, among, limit, lastMended)] : [];
     }),
   };
 }
 
+/** What says more of the pump than of its set. */
+const OF_A_PUMP: readonly VacuumSeriesOf[] = ['blankOff', 'speed'];
+
 function seriesOf(of: VacuumSeriesOf, points: VacuumPoint[], limit: number | null, lastMended: string): VacuumSeries {
   /** Below 0 where the first is the better one. */
   const worse = of === 'speed' ? -1 : 1;
   const last = points.at(-1)!;
-  const best = points.reduce((a, p) => (worse * (p.value - a) < 0 ? p.value : a), last.value);
-  const better = points.filter((p) => worse * (p.value - last.value) < 0).length;
+  const alike = OF_A_PUMP.includes(of) ? points.filter((p) => p.pumpId === last.pumpId) : points;
+  const best = alike.reduce((a, p) => (worse * (p.value - a) < 0 ? p.value : a), last.value);
+  const better = alike.filter((p) => worse * (p.value - last.value) < 0).length;
   const outside = limit !== null && !last.atMost && worse * (last.value - limit) > 0;
   return {
     ...{ of, points, limit, best },
     stands: limit === null ? null : outside ? 'outside' : 'within',
-    standing: { place: better + 1, of: points.length },
+    standing: { place: better + 1, of: alike.length },
     trend: trendSince(
-      points.filter((p) => !p.atMost && p.at > lastMended),
+      alike.filter((p) => !p.atMost && p.at > lastMended),
       worse,
     ),
   };

@@ -66,11 +66,14 @@ export class EquipmentService {
         lines.flatMap(({ entry }) => (i === 0 || this.stoodAt(entry, equipmentId) ? [[entry.id, entry] as const] : [])),
       ),
     );
-    const pumpId = here.find((id) => (known.house.pump[id]?.place ?? 'inService') === 'inService') ?? here[0] ?? null;
+    // The one that pumps down: a booster stands before it.
+    const isMain = (id: string) => known.house.pumpModel[known.house.pump[id]?.modelId ?? '']?.kind !== 'booster';
+    const inService = here.filter((id) => (known.house.pump[id]?.place ?? 'inService') === 'inService');
+    const pumpId = inService.find(isMain) ?? here.find(isMain) ?? null;
     return {
       ...known,
       pumpId,
-      record: vacuumRecord({ entries: [...entries.values()], limits: this.limitsOf(pumpId) }),
+      record: vacuumRecord({ entries: [...entries.values()], pumpId, limits: this.limitsOf(pumpId) }),
     };
   }
 

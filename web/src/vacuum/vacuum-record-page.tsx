@@ -37,6 +37,7 @@ function Sheet({ answer, words }: { answer: VacuumAnswer; words: Words }) {
   const { equipment, equipmentId, site, pumpId, record, house } = answer;
   const { series, mended } = record;
   const then = recordThen(series);
+  const kind = house.pumpModel[house.pump[pumpId ?? '']?.modelId ?? '']?.kind;
   return (
     <main className="mx-auto w-full max-w-[1120px] px-4 pb-10 pt-4 wide:px-6">
       <PageTitle title={`Vacuum record: ${equipment.name}`} />
@@ -57,7 +58,7 @@ function Sheet({ answer, words }: { answer: VacuumAnswer; words: Words }) {
           {then && <p className="mt-1 max-w-[72ch] text-[16px]">{then}</p>}
         </div>
       )}
-      {pumpId && (
+      {pumpId && kind === 'vane' && (
         <div className="no-print mt-4 flex flex-wrap gap-3">
           {(['gaugeLog', 'blankOff', 'leakHunt', 'inlet'] as const).map((id) => (
             <LinkButton key={id} to={`/pumps/${pumpId}/${PUMP_ACTIONS[id].path}`}>

@@ -22,7 +22,7 @@ const series = (...pa: number[]): VacuumSeries => {
         body: { findings: [], measured: [{ pa: value, where: 'pump', ballast: 'closed' }] },
       }) as unknown as Entry,
   );
-  return vacuumRecord({ entries, limits: LIMITS }).series[0]!;
+  return vacuumRecord({ entries, limits: LIMITS, pumpId: 'p' }).series[0]!;
 };
 
 test.each([

@@ -49,8 +49,9 @@ export function standingWords({ of, standing, points }: VacuumSeries): string {
   if (all === 1) return 'the first one here';
   const [best, worst] = RANKS[of] ?? ['lowest', 'highest'];
   // What several share is nobody's own place.
-  const last = points.at(-1)!.value;
-  const alike = points.filter((p) => p.value === last).length - 1;
+  const last = points.at(-1)!;
+  const own = of === 'blankOff' || of === 'speed' ? points.filter((p) => p.pumpId === last.pumpId) : points;
+  const alike = own.filter((p) => p.value === last.value).length - 1;
   if (alike === all - 1) return `the same as all ${all}`;
   if (place === 1) return `the ${best} of ${all}`;
   if (place + alike === all) return `the ${worst} of ${all}`;

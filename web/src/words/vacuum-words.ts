@@ -193,10 +193,12 @@ export const NOTE_WORDS: Readonly<Record<LogNote, string>> = {
   leakOrUltimate: 'A leak and oil that is not clean look alike in it: blank off the pump to tell them apart.',
   speedAboveRated: 'Faster than the plate says: is the volume right?',
   seeps: 'Gas comes off slowly, as out of rubber, resin or foam cores, not as off a dry wall.',
-  refrigerationCycle: 'It swings with a period of its own, as a trap does whose refrigeration goes on and off: that is taken out.',
+  refrigerationCycle:
+    'It swings with a period of its own, as a trap does whose refrigeration goes on and off: that is taken out.',
   stillFalling: 'It was still falling when the log ended.',
   swings: 'It swings by more than twice: oil that is not degassed, or a gauge that is fouled.',
   settles: 'It slows down: film, breather and resin give way at first, so its later half is judged.',
+  airCameIn: 'Air came in at once before ten minutes were over: if nobody opened the valve, the bag gave way.',
   nearResinVapour:
     'Near the vapour pressure of styrene: resin that boils looks like a leak. With resin in the bag, raise the pressure above 30 hPa and test there.',
   coarse: 'Its readings are too far apart for such a short time.',
