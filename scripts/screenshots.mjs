@@ -100,6 +100,7 @@ const SHOTS = [
   { name: 'case-report', path: '/pumps/cw-02/what-is-wrong', size: DESK, act: openReport },
   { name: 'oil-store', path: '/store?at=jar-17', size: TALL },
   { name: 'gauge-log', path: '/pumps/lf-02/gauge-log', size: DESK, act: readLog },
+  { name: 'vacuum-record', path: '/equipment/ferry-c/vacuum', size: DESK },
   { name: 'notebook', path: '/logs/notebook', size: TALL, act: pasteRows },
   { name: 'phone-round', path: '/', size: PHONE },
   { name: 'phone-log-run', path: '/pumps/lf-02/run', size: PHONE },
@@ -107,10 +108,7 @@ const SHOTS = [
   // Last: it changes the yard.
   { name: 'job', path: '/pumps/qp-01/job-cards', size: DESK, act: serveToTheWait },
 ];
-const EMPTY_SHOTS = [
-  { name: 'first-screen', path: '/', size: DESK },
-  { name: 'backup', path: '/backup', size: DESK },
-];
+const EMPTY_SHOTS = [{ name: 'first-screen', path: '/', size: DESK }];
 
 install();
 build();

@@ -25,6 +25,7 @@ const PUMP_PAGES: Readonly<Record<PumpActionId, Page>> = {
   blankOff: async () => (await import('../diagnosis/test-page.js')).BlankOffPage,
   leakHunt: async () => (await import('../diagnosis/leak-hunt-page.js')).LeakHuntPage,
   gaugeLog: async () => (await import('../vacuum/gauge-log-page.js')).GaugeLogPage,
+  vacuumRecord: async () => (await import('../vacuum/vacuum-record-page.js')).RecordOfItsSetPage,
   inlet: async () => (await import('../vacuum/inlet-page.js')).InletPage,
   openCase: async () => (await import('../diagnosis/case-open-page.js')).CaseOpenPage,
   closeCase: async () => (await import('../diagnosis/case-close-page.js')).CaseClosePage,

@@ -1,8 +1,9 @@
 import type { VacuumAnswer } from '@winter-jar/contracts';
-import { useParams } from 'react-router';
+import { Navigate, useParams } from 'react-router';
 import { useVacuumRecordQuery } from '../api/house-api.js';
 import { useNow } from '../device/use-now.js';
 import { usePrint } from '../device/use-print.js';
+import { WithPump } from '../entry/entry-page.js';
 import { LinkButton } from '../ui/button.js';
 import { PageHead } from '../ui/page-head.js';
 import { Empty, Loading, NotFetched } from '../ui/page-state.js';
@@ -31,6 +32,15 @@ export function VacuumRecordPage() {
     );
   if (!data) return <Loading what="the vacuum record" />;
   return <Sheet answer={data} words={{ print, zone: data.site.zone, now }} />;
+}
+
+/** The record of the set that a pump stands at. */
+export function RecordOfItsSetPage() {
+  return (
+    <WithPump needsOil={false}>
+      {({ page }) => <Navigate to={`/equipment/${page.setUp.pump.equipmentId}/vacuum`} replace />}
+    </WithPump>
+  );
 }
 
 function Sheet({ answer, words }: { answer: VacuumAnswer; words: Words }) {

@@ -128,6 +128,13 @@ export const PUMP_ACTIONS = {
     kinds: VANE,
     offered: ['link', 'search'],
   },
+  vacuumRecord: {
+    path: 'vacuum-record',
+    words: 'Vacuum record of its set',
+    short: 'Vacuum record',
+    kinds: VANE,
+    offered: ['link', 'search'],
+  },
   inlet: {
     path: 'inlet',
     words: 'Hose and in-line filter',
