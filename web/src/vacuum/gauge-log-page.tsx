@@ -21,7 +21,6 @@ import { useKept } from '../device/use-kept.js';
 import { useUnits } from '../device/use-units.js';
 import { useWide } from '../device/use-wide.js';
 import { Remark } from '../forms/remark.js';
-import { Button } from '../ui/button.js';
 import { Chips } from '../ui/chips.js';
 import { TextField } from '../ui/field.js';
 import { Hatches } from '../ui/hatches.js';
@@ -42,6 +41,8 @@ import {
 } from './log-form.js';
 import { QuantityField } from '../ui/quantity-field.js';
 import { RecordSeries } from './record-series.js';
+import { HowToLog } from './how-to-log.js';
+import { LogWaiting } from './log-waiting.js';
 import { PressureChart } from './pressure-chart.js';
 import { Understood } from './understood.js';
 import { useLogJudge } from './use-judged-log.js';
@@ -134,7 +135,7 @@ function GaugeLog(props: EntryPageProps) {
   const figures = read ? (
     <LogFigures by={read.by} print={words.print} pumpingSpeedM3h={pumpingSpeedM3h} gauge={values.gauge} small={small} />
   ) : (
-    <HowTo />
+    <HowToLog />
   );
 
   return (
@@ -179,7 +180,7 @@ function GaugeLog(props: EntryPageProps) {
         </section>
       )}
       {values.logId && judged === undefined && (
-        <Waiting
+        <LogWaiting
           isStopped={stopped === key}
           readShare={readShare}
           lack={asked ? null : (lackOf(values, unit)?.right ?? '')}
@@ -303,68 +304,3 @@ const SERIES_OF_LOG: Readonly<Record<LogOf, VacuumSeriesOf>> = {
   bagDrop: 'bagRise',
   cycles: 'pullDown',
 };
-
-/** A log that is not judged yet: what is missing, how far it is, or that it was stopped. */
-function Waiting({
-  isStopped,
-  readShare,
-  lack,
-  onStop,
-  onAgain,
-}: {
-  isStopped: boolean;
-  readShare: number;
-  lack: string | null;
-  onStop: () => void;
-  onAgain: () => void;
-}) {
-  if (lack !== null)
-    return (
-      <p aria-live="polite" className="border-l-4 border-look-sooner pl-3 font-semibold">
-        {lack} Then it is judged.
-      </p>
-    );
-  if (isStopped)
-    return (
-      <div className="flex flex-wrap items-center gap-3">
-        <p>Stopped before it was judged.</p>
-        <Button onClick={onAgain}>Judge it</Button>
-      </div>
-    );
-  return (
-    <div className="flex flex-wrap items-center gap-3">
-      <p aria-live="polite">{readShare < 1 ? 'Reading it …' : 'Fitting it …'}</p>
-      <progress aria-label="How much of the log was read" max={1} value={readShare} className="h-2 min-w-0 flex-1" />
-      <Button onClick={onStop}>Stop</Button>
-    </div>
-  );
-}
-
-/** Before a file is there. */
-function HowTo() {
-  return (
-    <div className="flex flex-col gap-3 text-[15px] leading-6">
-      <h2 className="text-[18px]">How to log it</h2>
-      <p>
-        <strong>Rise of pressure:</strong> pump the empty, dry chamber down, close its valve with the trap shut off, and
-        log the gauge for a quarter to half an hour. A leak goes on straight; moisture rises and flattens.
-      </p>
-      <p>
-        <strong>Pump-down:</strong> log from the moment the pump starts, at the air’s own pressure, until the gauge
-        hardly falls any more. Ballast closed, oil warm.
-      </p>
-      <p>
-        <strong>Pump blanked off:</strong> a blank with a gauge on the pump’s own inlet, ballast closed, half an hour
-        warm. Vent before a flange is opened.
-      </p>
-      <p>
-        <strong>Bag drop test:</strong> bag down and settled, valve closed, gauge at the far end, ten minutes; before
-        resin goes in.
-      </p>
-      <p>
-        <strong>Cycle pull-down:</strong> some cycles, empty, from the start of the pull to the set pressure.
-      </p>
-      <p className="text-ink-2">Site rules and the maker’s manual come first.</p>
-    </div>
-  );
-}
