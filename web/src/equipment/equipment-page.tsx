@@ -112,7 +112,11 @@ function Known({ page, words }: { page: Page; words: Words }) {
       </Fact>
       <Fact name="Last rise, closed">
         {lastRise ? `${stateName('rateOfRise', lastRise.state)}, ${when(lastRise.at)}` : 'not looked at yet'}
-        <Link to="vacuum" relative="path" className="no-print flex min-h-11 items-center text-[15px] text-ink">
+        <Link
+          to="vacuum"
+          relative="path"
+          className="no-print inline-flex min-h-11 items-center text-[15px] font-semibold text-ink underline decoration-edge underline-offset-4"
+        >
           Vacuum record
         </Link>
       </Fact>

@@ -164,9 +164,9 @@ function Costs({
             <tr key={s.chamberPa} className="border-b border-rule-soft">
               <td className="figure py-1">{print.pressure(s.chamberPa)}</td>
               {[s.air, s.vapour].map((speed, i) => (
-                <td key={i} className="figure py-1 text-right">
+                <td key={i} className="figure py-1 pl-3 text-right">
                   {print.flow(speed)}
-                  <span className="ml-2 text-ink-2">{number((speed / speedM3h) * 100)} %</span>
+                  <span className="block text-ink-2 sm:ml-2 sm:inline">{number((speed / speedM3h) * 100)} %</span>
                 </td>
               ))}
             </tr>

@@ -92,13 +92,15 @@ export function InlineFilter({ page, costs }: { page: PumpPage; costs: InletCost
                 ))}
               </dl>
               <ul className="mt-3 flex flex-col gap-2 text-[15px] leading-6">
-                <li>
-                  {worth.breakEvenShare === null
-                    ? 'It would not pay even if particles made every oil change.'
-                    : worth.breakEvenShare === 0
-                      ? 'It pays by the wear alone.'
-                      : `It pays where particles make ${percent(worth.breakEvenShare)} of the oil changes or more.`}
-                </li>
+                {!everyRun && (
+                  <li>
+                    {worth.breakEvenShare === null
+                      ? 'It would not pay even if particles made every oil change.'
+                      : worth.breakEvenShare === 0
+                        ? 'It pays by the wear alone.'
+                        : `It pays where particles make ${percent(worth.breakEvenShare)} of the oil changes or more.`}
+                  </li>
+                )}
                 <li>
                   {everyRun
                     ? 'This pump’s oil is changed after every run whatever is in it: a filter keeps none of that until it stays in longer.'
