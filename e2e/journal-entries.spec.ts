@@ -169,6 +169,8 @@ test('what nobody knows yet is saved, counts on the cautious side, and is told l
   await page.getByLabel('Of it water', { exact: true }).fill('12');
   await expect(page.getByLabel('not read yet')).not.toBeChecked();
   await page.getByRole('button', { name: 'Save the correction' }).click();
+  await expect(page.getByText('Correction saved').first()).toBeVisible();
+  await expect(page.getByText(/^1 run not told\./).first()).toBeVisible();
   await page
     .getByRole('link', { name: /^Tell the run of/ })
     .first()
