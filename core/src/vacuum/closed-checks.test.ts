@@ -121,6 +121,8 @@ test.each([
   // Over the last six of thirty minutes it falls by 1 - e^(-360/600) = 45 %.
   ['falling still, above its limit', log(30, (s) => 100 * Math.exp(-s / 600)), 1.5, 'undecided', 6.7, ['stillFalling']],
   ['falling still, below its limit', log(30, (s) => 10 * Math.exp(-s / 600)), 1.5, 'asGood', 0.67, ['stillFalling']],
+  ['vented at its end', log(30, (s) => (s < 1440 ? 0.6 + 40 * Math.exp(-s / 90) : 101_300)), 1.5, 'asGood', 0.6, []],
+  ['never pumped', log(10, () => 101_300), 1.5, 'undecided', 101_300, ['neverFell']],
   ['swings between 1 and 5 Pa', log(30, (s) => 3 + 2 * Math.sin(s / 7)), 1.5, 'wornOrDirty', 3, ['swings']],
 ] as const)('blanked off: %s', (_, points, limitPa, verdict, ultimate, notes) => {
   const found = judgeUltimate({ points, limitPa });

@@ -196,6 +196,7 @@ export const NOTE_WORDS: Readonly<Record<LogNote, string>> = {
   refrigerationCycle:
     'It swings with a period of its own, as a trap does whose refrigeration goes on and off: that is taken out.',
   stillFalling: 'It was still falling when the log ended.',
+  neverFell: 'It never came down: was the pump running, and the gauge on its inlet?',
   swings: 'It swings by more than twice: oil that is not degassed, or a gauge that is fouled.',
   settles: 'It slows down: film, breather and resin give way at first, so its later half is judged.',
   airCameIn: 'Air came in at once before ten minutes were over: if nobody opened the valve, the bag gave way.',
