@@ -194,6 +194,7 @@ export {
 } from './fold/index.js';
 export {
   backPressuresOf,
+  blankOffHeldToPa,
   blankOffLimit,
   type HeldTo,
   isFairBlankOff,

@@ -8,6 +8,7 @@ export {
   type PressureLimit,
 } from './machine-finding.js';
 export {
+  blankOffHeldToPa,
   blankOffLimit,
   GOOD_TESTS,
   type HeldTo,

@@ -56,6 +56,10 @@ export const setTargetPa = (
   setUp: Pick<PumpSetUp, 'pump' | 'model' | 'equipment'>,
 ): number => setUp.equipment.targetUltimatePa ?? OWN_TIMES * pumpUltimatePa(goodPa, setUp);
 
+/** What a log of the pump blanked off is held to, Pa: its limit, else three times what such pumps come to. */
+export const blankOffHeldToPa = (goodPa: readonly number[], setUp: Pick<PumpSetUp, 'pump' | 'model'>): number =>
+  blankOffLimit(goodPa, setUp)?.limitPa ?? OWN_TIMES * pumpUltimatePa(goodPa, setUp);
+
 export const isByTheGauge = ({ pump }: Pick<PumpSetUp, 'pump'>): boolean => pump.preset === 'byTheGauge';
 
 /**

@@ -1,5 +1,5 @@
 import {
-  blankOffLimit,
+  blankOffHeldToPa,
   GAUGE_KINDS,
   goodPullDownS,
   LOGS_OF,
@@ -71,7 +71,7 @@ function GaugeLog(props: EntryPageProps) {
   const ofSet = {
     pumpingSpeedM3h,
     ultimatePa,
-    blankOffLimitPa: blankOffLimit(goodPa, page.setUp)?.limitPa ?? POOR_TIMES * ultimatePa,
+    blankOffLimitPa: blankOffHeldToPa(goodPa, page.setUp),
     inlet: page.setUp.equipment.inlet ?? [],
     // A test that is corrected is not held against itself.
     goodPullDownS: goodPullDownS(pullDowns.filter((p) => p.entryId !== correctId)),
@@ -284,8 +284,6 @@ function GaugeLog(props: EntryPageProps) {
     </EntryScreen>
   );
 }
-
-const POOR_TIMES = 3;
 
 /** What its field for litres is called; a pump by itself and a bag have none. */
 const HAS_VOLUME: Readonly<Record<LogOf, string | null>> = {
