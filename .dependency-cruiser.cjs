@@ -4,7 +4,7 @@
 const ROOMS = {
   core: [
     ...['units', 'statistics', 'journal', 'limits', 'set-up', 'notebook', 'oil', 'machine', 'water', 'job'],
-    ...['gauge-log', 'vacuum'],
+    ...['gauge-log', 'vacuum', 'instruments'],
     ...['fold', 'equipment', 'standing', 'cautions', 'story', 'diagnosis', 'service', 'store', 'simulate', 'testing'],
   ],
   server: [
@@ -12,6 +12,7 @@ const ROOMS = {
     ...[
       'photos',
       'gauge-logs',
+      'instruments',
       'round',
       'pumps',
       'equipment',

@@ -102,6 +102,23 @@ export type {
   WasteAnswer,
 } from './store.js';
 export type { GaugeLogBytes, GaugeLogKept } from './gauge-log-bodies.js';
+export {
+  INSTRUMENT_STATES,
+  INSTRUMENT_TROUBLES,
+  LOST_REASONS,
+  type ChannelNow,
+  type InstrumentConnect,
+  type InstrumentNow,
+  type InstrumentsAnswer,
+  type InstrumentState,
+  type InstrumentStatus,
+  type InstrumentTrouble,
+  type LostReason,
+  type ReadingsAnswer,
+  type ReadingsRecord,
+  type ReadingsRecorded,
+  type ReadingsSent,
+} from './instruments.js';
 export type { PhotoBytes, PhotoKept } from './photos.js';
 export {
   IMPORT_NAMES,

@@ -44,6 +44,8 @@ export const MAX_RIDERS = 8;
 
 /** Steps of a house's own, of one model, and the words of each. */
 export const MAX_OWN_STEPS = 100;
+/** Channels of one instrument. */
+export const MAX_CHANNELS = 12;
 export const MAX_INLET_PARTS = 20;
 export const MAX_OWN_WORDS = 400;
 

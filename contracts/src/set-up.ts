@@ -1,5 +1,14 @@
 import 'reflect-metadata';
 import {
+  CHANNEL_MEANINGS,
+  CHANNEL_NEEDS,
+  GAUGE_KINDS,
+  INSTRUMENT_TALKS,
+  LOG_UNIT_NAMES,
+  PRESSURE_REFERENCES,
+  REGISTER_FORMATS,
+  REGISTER_TABLES,
+  readPattern,
   INLET_PART_KINDS,
   INLET_PART_NEEDS,
   LEVEL_MARKS,
@@ -20,7 +29,15 @@ import {
   VERDICT_LEVELS,
   VESSELS,
   WASTE_KINDS,
+  type ChannelMeaning,
+  type GaugeKind,
   type InletPart,
+  type InstrumentChannel,
+  type InstrumentTalk,
+  type LogUnit,
+  type PressureReference,
+  type RegisterFormat,
+  type RegisterTable,
   type InletPartKind,
   type Limits,
   type ModelFacts,
@@ -52,7 +69,7 @@ import {
 } from 'class-validator';
 import { Maybe, PhotoId, Uuid } from './body-rules.js';
 import { IsInstant, IsZone } from './instant.js';
-import { MAX_INLET_PARTS, MAX_OIL_LIMIT, MAX_OWN_STEPS, MAX_OWN_WORDS } from './limits.js';
+import { MAX_CHANNELS, MAX_INLET_PARTS, MAX_OIL_LIMIT, MAX_OWN_STEPS, MAX_OWN_WORDS } from './limits.js';
 
 const PROCESSES = ['freezeDrying', 'packaging', 'composites', 'industrial'] as const;
 const SCHOOL_IDS = Object.keys(SCHOOLS);
@@ -396,6 +413,86 @@ export class FilterMediaDto {
   @Maybe(Between(0, 1_000_000, 'money')) price?: number | null;
 }
 
+/** A pattern of lines that can be read. */
+function IsPattern(): PropertyDecorator {
+  return (target, key) =>
+    registerDecorator({
+      name: 'isPattern',
+      target: target.constructor,
+      propertyName: key as string,
+      options: { message: 'a pattern with {value} once, such as P1 {value} {unit}' },
+      validator: { validate: (text) => typeof text === 'string' && text.length <= 200 && readPattern(text).ok },
+    });
+}
+
+/** Each found in the way its instrument speaks, each with a key of its own. */
+function AreChannels(): PropertyDecorator {
+  const isFound = (channel: InstrumentChannel, talks: InstrumentTalk): boolean =>
+    (CHANNEL_NEEDS[talks] ?? []).every((field) => channel[field] !== null && channel[field] !== undefined);
+  const isInOrder = ({ believedFromPa, believedToPa }: InstrumentChannel): boolean =>
+    (believedFromPa ?? 0) < (believedToPa ?? Infinity);
+  return (target, key) =>
+    registerDecorator({
+      name: 'areChannels',
+      target: target.constructor,
+      propertyName: key as string,
+      options: {
+        message:
+          'channels with keys of their own and the lower limit first; for lines with a pattern, for Modbus with table, register and format, for MQTT with a topic',
+      },
+      validator: {
+        validate: (channels, args) =>
+          !Array.isArray(channels) ||
+          (channels.every((c: InstrumentChannel) => isFound(c, (args?.object as InstrumentDto).talks) && isInOrder(c)) &&
+            new Set(channels.map((c: InstrumentChannel) => c.key)).size === channels.length),
+      },
+    });
+}
+
+export class InstrumentChannelDto implements InstrumentChannel {
+  @Matches(/^[A-Za-z0-9-]{1,40}$/, { message: 'letters, digits and dashes, at most 40' }) key!: string;
+  @IsIn(CHANNEL_MEANINGS, oneOf(CHANNEL_MEANINGS)) means!: ChannelMeaning;
+  @Maybe(IsPattern()) pattern?: string | null;
+  @Maybe(IsIn(REGISTER_TABLES, oneOf(REGISTER_TABLES))) table?: RegisterTable | null;
+  @IsOptional() @IsInt(whole) @Between(0, 65_534, 'register') register?: number | null;
+  @Maybe(IsIn(REGISTER_FORMATS, oneOf(REGISTER_FORMATS))) format?: RegisterFormat | null;
+  @IsOptional() @IsString(text(200)) @Length(1, 200, text(200)) topic?: string | null;
+  @IsOptional() @IsString(text(120)) @MaxLength(120, text(120)) path?: string | null;
+  @IsOptional() @IsString(text(120)) @MaxLength(120, text(120)) timePath?: string | null;
+  @Maybe(Between(-1e9, 1e9, 'factor')) scale?: number | null;
+  @Maybe(Between(-1e9, 1e9, 'number')) offset?: number | null;
+  @Maybe(IsIn(LOG_UNIT_NAMES, oneOf(LOG_UNIT_NAMES))) unit?: LogUnit | null;
+  @Maybe(IsIn(PRESSURE_REFERENCES, oneOf(PRESSURE_REFERENCES))) reference?: PressureReference | null;
+  @Maybe(IsIn(GAUGE_KINDS, oneOf(GAUGE_KINDS))) gauge?: GaugeKind | null;
+  @Maybe(Between(1e-8, 200_000, PRESSURE)) believedFromPa?: number | null;
+  @Maybe(Between(1e-8, 200_000, PRESSURE)) believedToPa?: number | null;
+  @Maybe(Between(-1e9, 1e9, 'number')) onAbove?: number | null;
+}
+
+const HOST = { message: 'a name or an address on the network, such as 192.168.1.20 or gauge-3.local' };
+
+export class InstrumentDto {
+  @IsName() name!: string;
+  @Length(1, 64, id) equipmentId!: string;
+  @IsOptional() @Length(1, 64, id) pumpId?: string | null;
+  @IsIn(INSTRUMENT_TALKS, oneOf(INSTRUMENT_TALKS)) talks!: InstrumentTalk;
+  @Matches(/^[A-Za-z0-9][A-Za-z0-9.:-]{0,252}$/, HOST) host!: string;
+  @IsInt(whole) @Between(1, 65_535, 'port') port!: number;
+  @IsOptional() @IsInt(whole) @Between(1, 247, 'unit') unitId?: number | null;
+  @IsOptional() @IsInt(whole) @Between(50, 60_000, 'milliseconds') everyMs?: number | null;
+  @IsOptional() @IsString(text(120)) @MaxLength(120, text(120)) user?: string | null;
+  @Maybe(Between(-500, 9000, 'metres')) altitudeM?: number | null;
+  @IsOptional() @IsBoolean(trueOrFalse) simulated?: boolean | null;
+  @IsOptional()
+  @IsArray({ message: 'a list of channels' })
+  @ArrayMaxSize(MAX_CHANNELS, { message: `at most ${MAX_CHANNELS} channels` })
+  @AreChannels()
+  @ValidateNested({ each: true, message: 'a list of channels' })
+  @Type(() => InstrumentChannelDto)
+  channels?: InstrumentChannelDto[] | null;
+  @AreFieldNames() assumed?: string[] | null;
+}
+
 export class HouseRulesDto {
   @AreLimits() limits!: object;
   @IsOptional() @AreOilLimits() oilLimits?: object | null;
@@ -419,6 +516,7 @@ export const SET_UP_CLASSES = {
   jarShape: JarShapeDto,
   container: ContainerDto,
   filterMedia: FilterMediaDto,
+  instrument: InstrumentDto,
   houseRules: HouseRulesDto,
 } as const;
 

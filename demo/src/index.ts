@@ -1,2 +1,3 @@
 export { seedYard } from './seed.js';
 export { yardHistory, type Yard } from './yard-history.js';
+export { connectStandIns, startStandIns } from './stand-ins/start-stand-ins.js';

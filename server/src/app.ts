@@ -22,6 +22,7 @@ import { EntryLogModule } from './entry-log/entry-log.module.js';
 import { HouseModule, type HouseOptions } from './house/house.module.js';
 import { headers } from './network/headers.js';
 import { GaugeLogsModule } from './gauge-logs/gauge-logs.module.js';
+import { InstrumentsModule } from './instruments/instruments.module.js';
 import { PhotosModule } from './photos/photos.module.js';
 import { bodyProblem } from './problems/body-problem.js';
 import { PumpsModule } from './pumps/pumps.module.js';
@@ -50,6 +51,7 @@ const FEATURES = [
   DownloadsModule,
   PhotosModule,
   GaugeLogsModule,
+  InstrumentsModule,
   StoreModule,
 ];
 

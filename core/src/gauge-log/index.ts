@@ -8,7 +8,7 @@ export {
   type Understood,
 } from './log-reader.js';
 export { type LogGap } from './log-series.js';
-export { ambientAtPa } from './pressure-unit.js';
+export { absolutePa, ambientAtPa, LOG_UNITS, pressureUnitIn } from './pressure-unit.js';
 export { type GaugeLog, type GaugePoint, readGaugeLog } from './read-gauge-log.js';
 export { type StampForm } from './stamp.js';
 export { thinned } from './thin.js';

@@ -67,3 +67,16 @@ export {
 } from './set-up-book.js';
 
 export { INLET_PART_KINDS, INLET_PART_NEEDS, type InletPart, type InletPartKind } from './inlet.js';
+export {
+  CHANNEL_MEANINGS,
+  CHANNEL_NEEDS,
+  type ChannelMeaning,
+  type Instrument,
+  INSTRUMENT_TALKS,
+  type InstrumentChannel,
+  type InstrumentTalk,
+  REGISTER_FORMATS,
+  REGISTER_TABLES,
+  type RegisterFormat,
+  type RegisterTable,
+} from './instrument.js';

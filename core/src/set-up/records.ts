@@ -1,5 +1,6 @@
 import type { SumpKey } from '../journal/index.js';
 import type { InletPart } from './inlet.js';
+import type { Instrument } from './instrument.js';
 import type { PumpKind, SchoolId, SparseLimits, JarShape, SparseOilLimits } from '../limits/index.js';
 
 /** The four kinds of customer of docs/trade.md 1, and what lies beside them. */
@@ -293,6 +294,7 @@ export interface SetUpBodies {
   jarShape: JarShape;
   container: Container;
   filterMedia: FilterMedia;
+  instrument: Instrument;
   houseRules: HouseRules;
 }
 
@@ -308,6 +310,7 @@ const KINDS: Readonly<Record<SetUpKind, true>> = {
   jarShape: true,
   container: true,
   filterMedia: true,
+  instrument: true,
   houseRules: true,
 };
 /** Every kind of record there is: the compiler asks for one that is missing. */

@@ -12,5 +12,6 @@ import { GaugeLogsController } from './gauge-logs.controller.js';
       inject: [Database],
     },
   ],
+  exports: [GaugeLogStore],
 })
 export class GaugeLogsModule {}

@@ -15,6 +15,7 @@ const REFERENCES: Readonly<Partial<Record<SetUpKind, Readonly<Record<string, Set
   equipment: { siteId: 'site' },
   pumpModel: { usualProductId: 'oilProduct' },
   container: { siteId: 'site' },
+  instrument: { equipmentId: 'equipment', pumpId: 'pump' },
   pump: { modelId: 'pumpModel', siteId: 'site', equipmentId: 'equipment', oilProductId: 'oilProduct' },
 };
 
@@ -30,6 +31,7 @@ const NAMED_BY_PUMPS: Readonly<Record<SetUpKind, 'modelId' | 'siteId' | 'equipme
   jarShape: null,
   container: null,
   filterMedia: null,
+  instrument: null,
   houseRules: null,
 };
 

@@ -279,6 +279,38 @@ const injectedRtkApi = api.injectEndpoints({
     gaugeLog: build.query<GaugeLogApiResponse, GaugeLogApiArg>({
       query: (queryArg) => ({ url: `/api/gauge-logs/${queryArg}` }),
     }),
+    instruments: build.query<InstrumentsApiResponse, InstrumentsApiArg>({
+      query: () => ({ url: `/api/instruments` }),
+    }),
+    connectInstrument: build.mutation<ConnectInstrumentApiResponse, ConnectInstrumentApiArg>({
+      query: (queryArg) => ({
+        url: `/api/instruments/${queryArg.id}/connect`,
+        method: 'POST',
+        body: queryArg.instrumentConnect,
+      }),
+    }),
+    disconnectInstrument: build.mutation<DisconnectInstrumentApiResponse, DisconnectInstrumentApiArg>({
+      query: (queryArg) => ({
+        url: `/api/instruments/${queryArg}/disconnect`,
+        method: 'POST',
+      }),
+    }),
+    readings: build.query<ReadingsApiResponse, ReadingsApiArg>({
+      query: (queryArg) => ({
+        url: `/api/instruments/${queryArg.id}/readings/${queryArg.key}`,
+        params: {
+          fromMs: queryArg.fromMs,
+          toMs: queryArg.toMs,
+        },
+      }),
+    }),
+    recordReadings: build.mutation<RecordReadingsApiResponse, RecordReadingsApiArg>({
+      query: (queryArg) => ({
+        url: `/api/instruments/${queryArg.id}/record`,
+        method: 'POST',
+        body: queryArg.readingsRecord,
+      }),
+    }),
     store: build.query<StoreApiResponse, StoreApiArg>({
       query: () => ({ url: `/api/store` }),
     }),
@@ -483,6 +515,30 @@ export type KeepGaugeLogApiResponse =
 export type KeepGaugeLogApiArg = GaugeLogBytes;
 export type GaugeLogApiResponse = /** status 200 A gauge log, as it came */ GaugeLogBytes;
 export type GaugeLogApiArg = string;
+export type InstrumentsApiResponse = /** status 200 All instruments, and how each stands */ InstrumentsAnswer;
+export type InstrumentsApiArg = void;
+export type ConnectInstrumentApiResponse =
+  /** status 200 Listen to an instrument at the address that its record says */ InstrumentsAnswer;
+export type ConnectInstrumentApiArg = {
+  id: string;
+  instrumentConnect: InstrumentConnect;
+};
+export type DisconnectInstrumentApiResponse =
+  /** status 200 Listen to an instrument no longer, and forget its password */ InstrumentsAnswer;
+export type DisconnectInstrumentApiArg = string;
+export type ReadingsApiResponse = /** status 200 What a channel sent between two moments */ ReadingsAnswer;
+export type ReadingsApiArg = {
+  id: string;
+  key: string;
+  fromMs: number;
+  toMs: number;
+};
+export type RecordReadingsApiResponse =
+  /** status 201 Keep readings as a gauge log, before the test that cites it */ ReadingsRecorded;
+export type RecordReadingsApiArg = {
+  id: string;
+  readingsRecord: ReadingsRecord;
+};
 export type StoreApiResponse = /** status 200 The oil store: every container as it stands */ StoreAnswer;
 export type StoreApiArg = void;
 export type WasteApiResponse = /** status 200 What carriers took, the last first */ WasteAnswer;
@@ -2179,6 +2235,63 @@ export type FilterMedia = {
   lifeSludgeMl?: number | null;
   price?: number | null;
 };
+export type InstrumentTalk = 'lines' | 'modbus' | 'mqtt';
+export type ChannelMeaning = 'pressure' | 'running' | 'valveOpen' | 'cycles';
+export type RegisterTable = 'holding' | 'input' | 'coil' | 'discrete';
+export type RegisterFormat =
+  'float32' | 'float32Swapped' | 'uint16' | 'int16' | 'uint32' | 'uint32Swapped' | 'int32' | 'int32Swapped' | 'bit';
+export type LogUnit =
+  'hPa' | 'mbar' | 'Pa' | 'kPa' | 'Torr' | 'mTorr' | 'bar' | '\u00B5bar' | 'mPa' | 'psi' | 'inHg' | 'cmHg' | '%';
+export type PressureReference = 'absolute' | 'gauge' | 'belowAmbient' | 'percentVacuum';
+export type GaugeKind = 'capacitance' | 'thermal';
+export type InstrumentChannel = {
+  /** Its own within the instrument: its readings are kept by it. */
+  key: string;
+  means: ChannelMeaning;
+  /** Of lines: what a line looks like, with {value}, and {unit} or {time} where it says them, and {*} for what differs. */
+  pattern?: string | null;
+  /** Of registers. */
+  table?: RegisterTable | null;
+  register?: number | null;
+  format?: RegisterFormat | null;
+  /** Of messages: the topic, and where in the message the value and its time stand; no path is the message itself. */
+  topic?: string | null;
+  path?: string | null;
+  timePath?: string | null;
+  /** value = sent × scale + offset, before its unit. Missing means 1 and 0. */
+  scale?: number | null;
+  offset?: number | null;
+  /** Of a pressure that says no unit itself, and what it counts from. */
+  unit?: LogUnit | null;
+  reference?: PressureReference | null;
+  gauge?: GaugeKind | null;
+  /** A pressure outside is not believed: the gauge shows its end, or nonsense. */
+  believedFromPa?: number | null;
+  believedToPa?: number | null;
+  /** Of what is on or off and sent as a number, a current say: on above it. Missing means 0.5. */
+  onAbove?: number | null;
+};
+export type Instrument = {
+  name: string;
+  equipmentId: string;
+  /** The pump that it stands at; runs are counted where it tells whether that one turns. */
+  pumpId?: string | null;
+  talks: InstrumentTalk;
+  host: string;
+  port: number;
+  /** Of Modbus: 1 to 247. */
+  unitId?: number | null;
+  /** Of Modbus: how often it is asked. Missing means once a second. */
+  everyMs?: number | null;
+  /** Of a broker that asks for it. */
+  user?: string | null;
+  /** Of relative gauges: the height of the place. */
+  altitudeM?: number | null;
+  /** A stand-in, no real instrument: the interface says so wherever its readings stand. */
+  simulated?: boolean | null;
+  channels?: readonly InstrumentChannel[] | null;
+  assumed?: readonly string[] | null;
+};
 export type ReuseSchool = 'newOnly' | 'reuse' | 'chosenPumps';
 export type HouseRules = {
   limits: SparseLimits;
@@ -2226,6 +2339,9 @@ export type HouseSetUp = {
   };
   filterMedia: {
     [key: string]: FilterMedia;
+  };
+  instrument: {
+    [key: string]: Instrument;
   };
   houseRules: {
     [key: string]: HouseRules;
@@ -3765,9 +3881,6 @@ export type MeasuredPressure = {
 export type LogOf = 'rise' | 'pumpDown' | 'ultimate' | 'bagDrop' | 'cycles';
 export type Separator = '\t' | ';' | '|' | ',' | ' ';
 export type DecimalMark = '.' | ',';
-export type LogUnit =
-  'hPa' | 'mbar' | 'Pa' | 'kPa' | 'Torr' | 'mTorr' | 'bar' | '\u00B5bar' | 'mPa' | 'psi' | 'inHg' | 'cmHg' | '%';
-export type PressureReference = 'absolute' | 'gauge' | 'belowAmbient' | 'percentVacuum';
 export type ElapsedUnit = 'ms' | 's' | 'min' | 'h' | 'd';
 export type LogSettings = {
   separator?: Separator;
@@ -3791,7 +3904,6 @@ export type LogSettings = {
   ambientPa?: number;
   altitudeM?: number;
 };
-export type GaugeKind = 'capacitance' | 'thermal';
 export type LogVerdict =
   | 'tight'
   | 'leak'
@@ -5124,6 +5236,14 @@ export type SetUpVersion =
     }
   | {
       id: string;
+      kind: 'instrument';
+      subjectId: string;
+      validFrom: string;
+      recordedAt: string;
+      body: Instrument;
+    }
+  | {
+      id: string;
       kind: 'houseRules';
       subjectId: string;
       validFrom: string;
@@ -5228,6 +5348,12 @@ export type SetUpFileRecord =
       id: string;
       seen?: string | null;
       body: FilterMedia;
+    }
+  | {
+      kind: 'instrument';
+      id: string;
+      seen?: string | null;
+      body: Instrument;
     }
   | {
       kind: 'houseRules';
@@ -5387,6 +5513,102 @@ export type GaugeLogKept = {
   bytes: number;
 };
 export type GaugeLogBytes = string;
+export type InstrumentState = 'notConnected' | 'connecting' | 'live' | 'silent' | 'lost';
+export type LostReason =
+  'refused' | 'unknownName' | 'noAnswer' | 'unreachable' | 'closed' | 'notLetIn' | 'flood' | 'failed';
+export type InstrumentTrouble = 'tooMany' | 'lineTooLong' | 'messageTooLong' | 'registerRefused' | 'clockWrong';
+export type RawReading =
+  | {
+      kind: 'line';
+      line: string;
+    }
+  | {
+      kind: 'registers';
+      table: RegisterTable;
+      register: number;
+      words: readonly number[];
+    }
+  | {
+      kind: 'message';
+      topic: string;
+      payload: string;
+    };
+export type ReadingIssueCode =
+  | 'notThisLine'
+  | 'badPattern'
+  | 'notANumber'
+  | 'overflow'
+  | 'noUnit'
+  | 'unknownUnit'
+  | 'notBelieved'
+  | 'belowNothing'
+  | 'tooFewWords'
+  | 'notJson'
+  | 'noSuchPath';
+export type ChannelNow = {
+  key: string;
+  /** The last that was believed; null while there is none. */
+  atMs: number | null;
+  value: number | null;
+  /** What was wrong with the last that came, where it was not believed. */
+  issue: {
+    code: ReadingIssueCode;
+    found: string;
+    atMs: number;
+  } | null;
+};
+export type InstrumentStatus = {
+  state: InstrumentState;
+  /** Of this state; of a silent or lost one when it was last heard. Null where it never was. */
+  sinceMs: number | null;
+  reason: LostReason | null;
+  trouble: {
+    code: InstrumentTrouble;
+    found: string;
+    atMs: number;
+  } | null;
+  perSecond: number;
+  /** The last things that came, the newest first. */
+  raw: readonly {
+    atMs: number;
+    raw: RawReading;
+  }[];
+  channels: readonly ChannelNow[];
+};
+export type InstrumentNow = {
+  id: string;
+  instrument: Instrument;
+  hasPassword: boolean;
+  status: InstrumentStatus;
+};
+export type InstrumentsAnswer = {
+  nowMs: number;
+  instruments: readonly InstrumentNow[];
+};
+export type InstrumentConnect = {
+  /** Of its broker; null keeps the one that is known. It stays with the server and leaves in no file. */
+  password?: string | null;
+};
+export type ReadingsAnswer = {
+  key: string;
+  fromMs: number;
+  toMs: number;
+  /** Of all, before they were thinned. */
+  count: number;
+  atMs: readonly number[];
+  value: readonly number[];
+};
+export type ReadingsRecorded = {
+  logId: string;
+  bytes: number;
+  name: string;
+  readings: number;
+};
+export type ReadingsRecord = {
+  key: string;
+  fromMs: number;
+  toMs: number;
+};
 export type SubjectRef = {
   type: string;
   id: string;

@@ -1,0 +1,5 @@
+/** A simulated instrument that answers on this machine alone. */
+export interface StandIn {
+  readonly port: number;
+  stop(): Promise<void>;
+}
