@@ -40,6 +40,7 @@ const ROOMS = {
       'water',
       'diagnosis',
       'vacuum',
+      'instruments',
     ],
     ...['round', 'equipment', 'pumps', 'labels', 'backup', 'phone', 'entry-log', 'notebook', 'app', 'testing'],
   ],

@@ -16,14 +16,16 @@ export async function modbusGauge(of: {
     view.setFloat32(0, of.paNow());
     return [view.getUint16(0), view.getUint16(2)];
   };
-  const nothing = () => Promise.reject(Object.assign(new Error('no such register'), { modbusErrorCode: 2 }));
+  const nothing = (): never => {
+    throw Object.assign(new Error('no such register'), { modbusErrorCode: 2 });
+  };
   const server = new modbusSerial.ServerTCP(
     {
-      getInputRegister: (register: number) => (register < 2 ? Promise.resolve(words()[register] ?? 0) : nothing()),
+      getInputRegister: (register: number) => (register < 2 ? (words()[register] ?? 0) : nothing()),
       // Both words of one moment.
       getMultipleInputRegisters: (register: number, length: number) =>
-        register === 0 && length === 2 ? Promise.resolve(words()) : nothing(),
-      getDiscreteInput: (input: number) => (input === 0 ? Promise.resolve(of.valveOpen()) : nothing()),
+        register === 0 && length === 2 ? words() : nothing(),
+      getDiscreteInput: (input: number) => (input === 0 ? of.valveOpen() : nothing()),
     },
     { host: '127.0.0.1', port: of.port, unitID: 1 },
   );

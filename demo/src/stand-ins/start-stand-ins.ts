@@ -31,15 +31,16 @@ const STANDS: Inputs = { running: false, inlet: 'shut', ballast: 'closed' };
 
 /** The map cabinet of the ferry: its door’s gasket lets in as much as its record tells. */
 const CABINET: Build = {
-  ...{ speedM3S: 16 / 3600, lineM3S: 12 / 3600, chamberM3: 0.18, ultimatePa: 0.5, ballastPa: 3, ballastM3S: 2e-4 },
+  ...{ speedM3S: 16 / 3600, lineM3S: 64 / 3600, chamberM3: 0.18, ultimatePa: 0.5, ballastPa: 3, ballastM3S: 2e-4 },
   ...{ outgasPaM3S: 1e-5, boosterTimes: 1, chargeMl: 1200, marksMl: 300, v40: 68, riseK: 45, roomC: 20 },
   ...{ humidity: 0.5, trapC: -55, trapHoldsG: 6000 },
 };
+const PUMP_DOWN_S = 720;
 /** Pumped down, its rise of pressure looked at, pumped on, vented: over and over, as somebody who tests it would. */
 const CABINET_DAY: readonly Phase[] = [
-  { seconds: 420, inputs: PULLS, vents: true },
+  { seconds: PUMP_DOWN_S, inputs: PULLS, vents: true },
   { seconds: 720, inputs: { ...SHUT, trapIsolated: true } },
-  { seconds: 240, inputs: PULLS },
+  { seconds: 180, inputs: PULLS },
   { seconds: 60, inputs: STANDS },
 ];
 
@@ -134,6 +135,8 @@ function lineMonitor(nowMs: number): { now: () => MonitorSays; seen: MonitorSays
 /** Starts the simulated instruments of the demo yard on this machine: two gauges at the map cabinet, a monitor of line 4's pump. */
 export async function startStandIns(): Promise<{ readonly standIns: readonly StandIn[] }> {
   const cabinet = new LivingSet(new SimulatedPump(CABINET, { ...AS_NEW, leakPaM3S: 4.5e-4 }), CABINET_DAY);
+  // Whoever looks finds it nearly pumped down.
+  cabinet.to(Date.now() - (PUMP_DOWN_S - 60) * 1000);
   const random = seededRandom(11);
   const noisy = (pa: number): number => pa * random.between([0.996, 1.004]);
   const at = (): LivingSet => {

@@ -8,6 +8,7 @@ const BODY_TYPES: Readonly<Record<string, string>> = {
   beginLogImport: 'text/csv',
   cancelLogImport: 'application/json',
   checkBackup: 'application/gzip',
+  disconnectInstrument: 'application/json',
   importJournal: 'application/x-ndjson',
   openDemoYard: 'application/json',
   stopDownload: 'application/json',

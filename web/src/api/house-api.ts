@@ -36,6 +36,7 @@ import type {
   TakenBack,
   TraceAnswer,
   UnsettledAnswer,
+  ReadingsRecorded,
   VacuumAnswer,
   WasteAnswer,
   WaterAnswer,
@@ -77,6 +78,7 @@ interface Answers {
   oilStory: OilStory;
   equipment: EquipmentPage;
   vacuumRecord: VacuumAnswer;
+  recordReadings: ReadingsRecorded;
   water: WaterAnswer;
   diagnosis: DiagnosisAnswer;
   caseInFull: CaseAnswer;
@@ -195,6 +197,9 @@ export const {
   useDownloadQuery,
   useStopDownloadMutation,
   useSetUpQuery,
+  useConnectInstrumentMutation,
+  useDisconnectInstrumentMutation,
+  useRecordReadingsMutation,
   useRecordQuery,
   usePostSetUpMutation,
   usePreviewSetUpMutation,

@@ -1,5 +1,6 @@
 // Every field of the set-up in one list, in one view: longer than other files.
 import { MODEL_FACTS, type Dimension, type SetUpKind } from '@winter-jar/core';
+import { TALK_WORDS } from '../words/instrument-words.js';
 import { LEVEL_MARK_WORDS, MODEL_FACT_WORDS } from '../words/model-words.js';
 import { SERVICE_WORDS } from '../words/service-words.js';
 import { PROCESS_WORDS } from '../words/process-words.js';
@@ -454,6 +455,51 @@ export const FIELD_SPECS: Readonly<Record<SetUpKind, readonly FieldSpec[]>> = {
     { path: 'lifeL', label: 'Lasts', type: 'number', unit: 'L of oil', wanted: true },
     { path: 'lifeSludgeMl', label: 'Clogs with', type: 'number', unit: 'mL of solids' },
     { path: 'price', label: 'Price', type: 'number', unit: 'your money' },
+  ],
+  instrument: [
+    name,
+    { path: 'equipmentId', label: 'Stands at', type: 'reference', to: 'equipment', wanted: true },
+    {
+      path: 'pumpId',
+      label: 'Its pump',
+      type: 'reference',
+      to: 'pump',
+      hint: 'runs are counted where it tells whether that one turns',
+    },
+    { path: 'talks', label: 'It sends', type: 'choice', chips: chipsOf(TALK_WORDS), wanted: true, section: 'On the network' },
+    { path: 'host', label: 'Address', type: 'text', wanted: true, hint: 'its name or number, such as 192.168.1.20' },
+    { path: 'port', label: 'Port', type: 'number', unit: '', wanted: true, hint: 'Modbus mostly 502, a broker 1883' },
+    {
+      path: 'unitId',
+      label: 'Unit',
+      type: 'number',
+      unit: '',
+      hint: 'behind a gateway; empty: 1',
+      when: (v) => v.talks === 'modbus',
+    },
+    {
+      path: 'everyMs',
+      label: 'Asked every',
+      type: 'number',
+      unit: 'ms',
+      hint: 'empty: once a second',
+      when: (v) => v.talks === 'modbus',
+    },
+    {
+      path: 'user',
+      label: 'User name',
+      type: 'text',
+      hint: 'where its broker asks for one; the password is said where it is listened to',
+      when: (v) => v.talks === 'mqtt',
+    },
+    {
+      path: 'altitudeM',
+      label: 'Height of the place',
+      type: 'number',
+      unit: 'm',
+      hint: 'for gauges that count from the air around; empty: the sea',
+    },
+    { path: 'simulated', label: 'A simulated stand-in', type: 'flag', initial: 'no', unmarked: true },
   ],
   houseRules: [
     {

@@ -15,6 +15,7 @@ type Body = Record<string, unknown>;
 const SAID_ELSEWHERE: Readonly<Partial<Record<SetUpKind, readonly string[]>>> = {
   pumpModel: ['ownSteps'],
   equipment: ['inlet'],
+  instrument: ['channels'],
 };
 
 /** Fields that a kind of record shows now. */
@@ -113,6 +114,8 @@ export function readRecord(kind: SetUpKind, values: RecordValues, units: Units, 
   }
   // What is said elsewhere of the same record stays.
   for (const path of SAID_ELSEWHERE[kind] ?? []) if (origin?.body[path]) body[path] = origin.body[path];
+  // What another way of speaking sends is found otherwise.
+  if (kind === 'instrument' && origin?.body.talks !== body.talks) delete body.channels;
   if (kind === 'pumpModel') body.sumps = sumpsOf(values.kind as PumpKind, (body.sumps ?? {}) as Body);
   const assumed = (values.assumed ?? '').split(' ').filter((path) => shown.some((spec) => spec.path === path));
   if (assumed.length > 0) body.assumed = assumed;

@@ -293,6 +293,11 @@ function RecordEditor({
           <LinkButton to={`/equipment/${history.subjectId}`}>What ran on it, and notes about it</LinkButton>
         </p>
       )}
+      {kind === 'instrument' && history && (
+        <p className="mt-6">
+          <LinkButton to={`/instruments/${history.subjectId}`}>What it shows now, and what it sends</LinkButton>
+        </p>
+      )}
       {kind === 'pump' && history && <ExchangePump house={house} pumpId={history.subjectId} />}
       {history && kind !== 'houseRules' && <RemoveRecord kind={kind} id={history.subjectId} name={title} back={back} />}
       {history && history.versions.length > 1 && <Versions history={history} now={now} />}

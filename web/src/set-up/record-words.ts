@@ -1,6 +1,7 @@
 import { number } from '../ui/number.js';
 import type { Print } from '../device/use-print.js';
 import { capacityMl, materialFactor, type HouseSetUp, type SetUpKind } from '@winter-jar/core';
+import { TALK_WORDS } from '../words/instrument-words.js';
 import { PLACE_WORDS } from '../words/place-words.js';
 import { PROCESS_WORDS } from '../words/process-words.js';
 import { SCHOOL_WORDS } from '../words/school-words.js';
@@ -51,6 +52,11 @@ export const RECORD_KIND_WORDS: Readonly<Record<SetUpKind, KindWords>> = {
     one: 'Filter media',
     many: 'Filter media',
     about: 'Papers, cartridges and beds of your own. Common ones come with Winter Jar.',
+  },
+  instrument: {
+    one: 'Instrument',
+    many: 'Instruments',
+    about: 'Gauges and monitors on your network. What they send, and whether they are listened to, is said on their pages.',
   },
   houseRules: {
     one: 'Care rules',
@@ -137,6 +143,10 @@ export function recordFacts(house: HouseSetUp, kind: SetUpKind, id: string, prin
     case 'filterMedia': {
       const m = house.filterMedia[id];
       return m ? joined([`soaks up ${print.volume(m.holdUpMl)}`, `${m.lifeL} L`]) : '';
+    }
+    case 'instrument': {
+      const i = house.instrument[id];
+      return i ? joined([of('equipment', i.equipmentId), TALK_WORDS[i.talks], `${i.host}:${i.port}`]) : '';
     }
     case 'person':
     case 'houseRules':

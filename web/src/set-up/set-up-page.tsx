@@ -23,6 +23,7 @@ const ORDER: readonly SetUpKind[] = [
   'jarShape',
   'container',
   'filterMedia',
+  'instrument',
   'person',
 ];
 /** Lists longer than this can be searched. */

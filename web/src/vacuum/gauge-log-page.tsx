@@ -6,11 +6,12 @@ import {
   pumpUltimatePa,
   setTargetPa,
   type Entry,
+  type GaugeKind,
   type LogOf,
   type Subject,
   type VacuumSeriesOf,
 } from '@winter-jar/core';
-import { Link } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { useVacuumRecordQuery } from '../api/house-api.js';
 import { useEffect } from 'react';
 import { complaintOf } from '../diagnosis/case-form.js';
@@ -79,11 +80,13 @@ function GaugeLog(props: EntryPageProps) {
   const keyOf = (v: LogValues): string =>
     JSON.stringify([v.logId, v.said, v.of, v.volume, v.gauge, v.bagLimit, v.setPressure, ofSet]);
 
+  const [search] = useSearchParams();
+  const recorded = recordedIn(search);
   const form = useEntryForm<'test', LogValues>({
     kind: 'test',
     page,
-    draft: 'gauge-log',
-    defaults: noLog(page.setUp.equipment.chamberVolumeL ?? null, zone, unit),
+    draft: recorded ? `gauge-log/${recorded.logId}` : 'gauge-log',
+    defaults: { ...noLog(page.setUp.equipment.chamberVolumeL ?? null, zone, unit), ...recorded },
     read: (v, idFor) => {
       const judged = done?.key === keyOf(v) ? done.judged : null;
       const smallLeak = judged?.ok === true && isSmallLeak(judged.by, heldTo);
@@ -302,3 +305,10 @@ const SERIES_OF_LOG: Readonly<Record<LogOf, VacuumSeriesOf>> = {
   bagDrop: 'bagRise',
   cycles: 'pullDown',
 };
+
+/** A log that was recorded from an instrument, as its page names it; null where none is named. */
+function recordedIn(search: URLSearchParams): Pick<LogValues, 'logId' | 'name' | 'gauge'> | null {
+  const [logId, name, gauge] = ['log', 'name', 'gauge'].map((key) => search.get(key));
+  if (!logId || !/^[0-9a-f]{64}$/.test(logId)) return null;
+  return { logId, name: (name ?? '').slice(0, 200), gauge: GAUGE_KINDS.find((g): g is GaugeKind => g === gauge) ?? 'capacitance' };
+}

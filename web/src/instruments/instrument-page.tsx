@@ -1,0 +1,286 @@
+import type { InstrumentNow, ReadingsRecorded } from '@winter-jar/contracts';
+import { localTime, type HouseSetUp, type InstrumentChannel } from '@winter-jar/core';
+import { Flag, Settings2 } from 'lucide-react';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import { useRecordReadingsMutation, useSetUpQuery } from '../api/house-api.js';
+import { usePrint } from '../device/use-print.js';
+import { useUnits } from '../device/use-units.js';
+import { Button, LinkButton } from '../ui/button.js';
+import { Chips } from '../ui/chips.js';
+import { number } from '../ui/number.js';
+import { PageHead } from '../ui/page-head.js';
+import { PageTitle } from '../ui/page-title.js';
+import { Empty, Loading, Trouble } from '../ui/page-state.js';
+import { CHANNEL_WORDS, READING_ISSUE_WORDS, statusWords, TROUBLE_WORDS, valueWords } from '../words/instrument-words.js';
+import { LiveChart } from './live-chart.js';
+import { StateSign } from './state-sign.js';
+import { NO_TRACE, pointsIn, withReadings, type Trace } from './trace.js';
+import { useLive } from './use-live.js';
+
+const MINUTE_MS = 60_000;
+const DAY_MIN = 1440;
+const WINDOWS = [
+  { value: '2', words: '2 min' },
+  { value: '10', words: '10 min' },
+  { value: '30', words: '30 min' },
+  { value: '120', words: '2 h' },
+  { value: '480', words: '8 h' },
+  { value: '1440', words: '1 day' },
+  { value: '10080', words: '7 days' },
+] as const;
+const FEWEST = 20;
+
+/** One instrument as it shows now, and what of it is kept as a check. */
+export function InstrumentPage() {
+  const { instrumentId = '' } = useParams();
+  const { data } = useSetUpQuery();
+  const instrument = data?.house.instrument[instrumentId];
+  if (!data) return <Loading what="the instrument" />;
+  if (!instrument)
+    return <Trouble title="There is no such instrument">Choose one under “Instruments” in the set-up.</Trouble>;
+  return <Live key={instrumentId} id={instrumentId} house={data.house} />;
+}
+
+function Live({ id, house }: { id: string; house: HouseSetUp }) {
+  const [trace, setTrace] = useState<Trace>(NO_TRACE);
+  const [minutes, setMinutes] = useState<string>('10');
+  const [markMs, setMarkMs] = useState<number | null>(null);
+  const instrument = house.instrument[id]!;
+  const channel = (instrument.channels ?? []).find((c) => c.means === 'pressure') ?? null;
+  const key = channel?.key ?? null;
+  const windowMs = Number(minutes) * MINUTE_MS;
+  const { answer, broken } = useLive(id, (readings) => {
+    const fresh = key === null ? undefined : readings[key];
+    if (fresh) setTrace((known) => withReadings(known, fresh));
+  });
+  const known = answer !== null;
+  const serverMs = useRef({ nowMs: 0, hereMs: 0 });
+  useEffect(() => {
+    if (answer) serverMs.current = { nowMs: answer.nowMs, hereMs: Date.now() };
+  }, [answer]);
+
+  // What came before this page was opened, or is left out of what is held at its full fineness.
+  const [fetched, setFetched] = useState<string | null>(null);
+  const fetchBefore = useCallback(async () => {
+    if (key === null) return;
+    const toMs = serverMs.current.nowMs + 1000;
+    const query = `fromMs=${Math.round(toMs - windowMs)}&toMs=${Math.round(toMs)}`;
+    const response = await fetch(`/api/instruments/${id}/readings/${key}?${query}`).catch(() => null);
+    if (!response?.ok) return setFetched('The readings of before could not be fetched.');
+    const before = (await response.json()) as Trace;
+    setTrace(({ atMs, value }) => {
+      const lastMs = before.atMs.at(-1) ?? -Infinity;
+      const since = atMs.findIndex((ms) => ms > lastMs);
+      const behind = since < 0 ? atMs.length : since;
+      return { atMs: [...before.atMs, ...atMs.slice(behind)], value: [...before.value, ...value.slice(behind)] };
+    });
+    setFetched('');
+  }, [id, key, windowMs]);
+  useEffect(() => {
+    if (known) void fetchBefore();
+  }, [known, fetchBefore]);
+
+  const now = answer?.instruments.find((i) => i.id === id) ?? null;
+  const site = house.site[house.equipment[instrument.equipmentId]?.siteId ?? ''];
+  const zone = site?.zone ?? 'UTC';
+  const pumpId = instrument.pumpId ?? pumpAt(house, instrument.equipmentId);
+  const above = [
+    house.equipment[instrument.equipmentId]?.name,
+    pumpId ? house.pump[pumpId]?.name : null,
+    instrument.simulated ? 'simulated' : null,
+  ].filter(Boolean);
+  return (
+    <main className="mx-auto w-full max-w-[1120px] px-4 pb-10 pt-4 wide:px-6">
+      <PageTitle title={instrument.name} />
+      <div className="flex flex-wrap items-center justify-between gap-3">
+        <PageHead back="/instruments" backWords="Back to the instruments" above={above.join(' · ')}>
+          {instrument.name}
+        </PageHead>
+        <LinkButton to={`/instruments/${id}/channels`}>
+          <Settings2 size={18} aria-hidden="true" /> What it sends
+        </LinkButton>
+      </div>
+      {broken && (
+        <p role="alert" className="mt-3 font-semibold text-stop">
+          The server does not answer. What it hears meanwhile is fetched when it is back.
+        </p>
+      )}
+      {answer && now && (
+        <Stands now={now} zone={zone} at={new Date(answer.nowMs).toISOString()} silent={now.status.state !== 'live'} />
+      )}
+      {channel === null ? (
+        <Empty inside title="It tells no pressure yet">
+          Say what it sends, and what of it is the pressure.
+        </Empty>
+      ) : (
+        <Shown
+          {...{ id, channel, trace, minutes, setMinutes, markMs, setMarkMs, zone, pumpId, serverMs, fetched }}
+          name={instrument.name}
+        />
+      )}
+    </main>
+  );
+}
+
+/** The pump that stands at an equipment. */
+const pumpAt = (house: HouseSetUp, equipmentId: string): string | null =>
+  Object.entries(house.pump).find(
+    ([, p]) => p.equipmentId === equipmentId && (p.place === null || p.place === undefined || p.place === 'inService'),
+  )?.[0] ?? null;
+
+/** Its state, and each channel’s last value. */
+function Stands({ now, zone, at, silent }: { now: InstrumentNow; zone: string; at: string; silent: boolean }) {
+  const print = usePrint();
+  const { status, instrument, id } = now;
+  return (
+    <>
+      <div className="mt-4 flex flex-wrap items-baseline gap-x-8 gap-y-2">
+        {(instrument.channels ?? []).map((channel) => {
+          const of = status.channels.find((c) => c.key === channel.key);
+          const large = channel.means === 'pressure';
+          return (
+            <p key={channel.key} className="min-w-0">
+              <span className="text-[14px] text-ink-2">{CHANNEL_WORDS[channel.means]}</span>{' '}
+              <span className={`figure ${large ? 'text-[34px]' : 'text-[20px]'} ${silent ? 'text-ink-2' : ''}`}>
+                {of?.value === null || of?.value === undefined ? '–' : valueWords(channel, of.value, print)}
+              </span>
+              {of?.issue && (
+                <span className="block text-[14px] font-semibold text-stop">
+                  {READING_ISSUE_WORDS[of.issue.code](of.issue.found)}
+                </span>
+              )}
+            </p>
+          );
+        })}
+        <StateSign status={status} words={statusWords(status, zone, at)} />
+      </div>
+      {status.trouble && Date.parse(at) - status.trouble.atMs < MINUTE_MS && (
+        <p className="mt-2 border-l-4 border-before-next-run pl-3 text-[15px]">
+          {TROUBLE_WORDS[status.trouble.code](status.trouble.found)}
+        </p>
+      )}
+      {status.state === 'notConnected' && (
+        <p className="mt-3">
+          <LinkButton to={`/instruments/${id}/channels`} look="solid">
+            Listen to it
+          </LinkButton>
+        </p>
+      )}
+    </>
+  );
+}
+
+interface ShownOf {
+  readonly id: string;
+  readonly name: string;
+  readonly channel: InstrumentChannel;
+  readonly trace: Trace;
+  readonly minutes: string;
+  readonly setMinutes: (minutes: string) => void;
+  readonly markMs: number | null;
+  readonly setMarkMs: (ms: number | null) => void;
+  readonly zone: string;
+  readonly pumpId: string | null;
+  readonly serverMs: { readonly current: { readonly nowMs: number; readonly hereMs: number } };
+  readonly fetched: string | null;
+}
+
+/** The trace, and what of it is kept. */
+function Shown({
+  id,
+  name,
+  channel,
+  trace,
+  minutes,
+  setMinutes,
+  markMs,
+  setMarkMs,
+  zone,
+  pumpId,
+  serverMs,
+  fetched,
+}: ShownOf) {
+  const unit = useUnits().pressure;
+  const navigate = useNavigate();
+  const [record, { isLoading }] = useRecordReadingsMutation();
+  const [trouble, setTrouble] = useState('');
+  const lastMs = trace.atMs.at(-1) ?? serverMs.current.nowMs;
+  const toMs = Math.max(lastMs, serverMs.current.nowMs);
+  const fromMs = toMs - Number(minutes) * MINUTE_MS;
+  const points = pointsIn(trace, { fromMs, toMs: toMs + 1 });
+  const words = WINDOWS.find((w) => w.value === minutes)?.words ?? '';
+  const clock = (ms: number) => {
+    const at = new Date(ms).toISOString();
+    return `${localTime({ at, zone })}:${at.slice(17, 19)}`;
+  };
+  async function keep(from: number) {
+    setTrouble('');
+    const answer = await record({
+      id,
+      readingsRecord: { key: channel.key, fromMs: Math.round(from), toMs: Math.round(toMs) },
+    });
+    if ('error' in answer)
+      return setTrouble('Nothing was kept: the server does not answer, or nothing came in that time. Try again.');
+    const { logId, name: logName } = answer.data as ReadingsRecorded;
+    const query = new URLSearchParams({ log: logId, name: logName, gauge: channel.gauge ?? 'capacitance' });
+    void navigate(`/pumps/${pumpId}/gauge-log?${query.toString()}`);
+  }
+  const isDay = Number(minutes) <= DAY_MIN;
+  return (
+    <section className="mt-4">
+      {points.length === 0 ? (
+        <p className="border-y border-rule py-6 text-ink-2">
+          {fetched === null ? 'Fetching what it sent …' : fetched || `Nothing came in the last ${words}.`}
+        </p>
+      ) : (
+        <LiveChart
+          {...{ points, fromMs, toMs, markMs, unit, zone }}
+          label={`Pressure of ${name} in the last ${words}, ${number(points.length)} points`}
+        />
+      )}
+      <p className="text-[14px] text-ink-2">{unit}</p>
+      <div className="desk mt-3">
+        <Chips label="What is shown" hideLabel value={minutes} onChange={setMinutes} chips={WINDOWS} />
+      </div>
+      {pumpId === null ? (
+        <p className="mt-4 text-ink-2">No pump stands at its equipment: there is nobody’s record to keep a check in.</p>
+      ) : (
+        <div className="mt-5 flex flex-wrap items-center gap-3 border-t border-rule pt-4">
+          {markMs === null ? (
+            <Button size="field" onClick={() => setMarkMs(toMs)}>
+              <Flag size={18} aria-hidden="true" /> A check begins now
+            </Button>
+          ) : (
+            <>
+              <Button size="field" look="solid" disabled={isLoading} onClick={() => void keep(markMs)}>
+                Judge it since {clock(markMs)}
+              </Button>
+              <Button size="field" look="plain" onClick={() => setMarkMs(null)}>
+                Take the mark away
+              </Button>
+            </>
+          )}
+          {markMs === null && isDay && (
+            <Button
+              size="field"
+              look="solid"
+              disabled={isLoading || points.length < FEWEST}
+              onClick={() => void keep(fromMs)}
+            >
+              Judge these {words}
+            </Button>
+          )}
+          <p className="basis-full text-[15px] text-ink-2">
+            What is judged is kept as a gauge log. What is not is gone after seven days.
+          </p>
+          {trouble && (
+            <p role="alert" className="basis-full font-semibold text-stop">
+              {trouble}
+            </p>
+          )}
+        </div>
+      )}
+    </section>
+  );
+}
