@@ -15,3 +15,16 @@ export {
   readRaw,
   wordsOf,
 } from './read-raw.js';
+export { type OwnClock, type Placed, readingTimes, type Stamped } from './reading-time.js';
+export {
+  forgetBefore,
+  type Heard,
+  hearSignal,
+  type LoadBy,
+  nothingHeard,
+  RUN_RULES,
+  type RunRules,
+  runsSeen,
+  type SeenRun,
+  type SeenRuns,
+} from './runs-seen.js';

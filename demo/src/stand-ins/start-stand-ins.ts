@@ -45,7 +45,7 @@ const CABINET_DAY: readonly Phase[] = [
 ];
 
 const LINE: Build = {
-  ...{ speedM3S: 63 / 3600, lineM3S: 50 / 3600, chamberM3: 0.06, ultimatePa: 50, ballastPa: 150, ballastM3S: 1e-3 },
+  ...{ speedM3S: 63 / 3600, lineM3S: 50 / 3600, chamberM3: 0.02, ultimatePa: 50, ballastPa: 150, ballastM3S: 1e-3 },
   ...{ outgasPaM3S: 1e-3, boosterTimes: 1, chargeMl: 2000, marksMl: 500, v40: 100, riseK: 48, roomC: 14 },
   ...{ humidity: 0.7, trapC: null, trapHoldsG: 0 },
 };
@@ -62,10 +62,10 @@ const LINE_DAY: readonly Phase[] = (() => {
     { seconds: 1200, inputs: SHUT },
     ...cyclesFor(5.5 * HOUR_S),
     { seconds: 1800, inputs: { ...SHUT, ballast: 'open' } },
-    { seconds: 2400, inputs: STANDS },
+    { seconds: 2400, inputs: STANDS, vents: true },
     ...cyclesFor(4 * HOUR_S),
     { seconds: 1800, inputs: { ...SHUT, ballast: 'open' } },
-    { seconds: HOUR_S, inputs: STANDS },
+    { seconds: HOUR_S, inputs: STANDS, vents: true },
     { seconds: 480, inputs: SHUT },
   ];
   const used = phases.reduce((sum, p) => sum + p.seconds, 0);

@@ -73,6 +73,10 @@ export function LogFigures({
   );
 }
 
+/** A figure whose ends lie further apart is none. */
+const TOLD_TIMES = 30;
+const SCATTER = 'Readings scatter by';
+
 const isLeak = ({ verdict }: { verdict: LogVerdict }): boolean => verdict === 'leak' || verdict === 'leakAndMoisture';
 
 function toldOf(by: JudgedBy, print: Print): Told {
@@ -83,6 +87,12 @@ function toldOf(by: JudgedBy, print: Print): Told {
       const { verdict, speedM3h, speedShare } = by.judged;
       const rows = pumpRows(by.judged, print);
       if (verdict === 'leak') return { ...leakTold(by.judged, print), rows };
+      if (verdict === 'undecided' && speedM3h.p90 > TOLD_TIMES * speedM3h.p10)
+        return {
+          head: 'It tells no speed',
+          range: 'The readings fit no single pump-down.',
+          rows: rows.filter(([name]) => name === SCATTER),
+        };
       const ofWhat = `${number(speedShare * 100)} % of what it should be`;
       return {
         head: `Speed ${print.flow(speedM3h.p50)}`,
@@ -157,7 +167,7 @@ function riseRows(judged: Of<'rise'>, print: Print): Row[] {
           ['with a time constant of', secondsWords(tauS ?? 0)] as const,
         ]),
     ['A leak is one from', leakWords(limits.leakPaM3PerS, print)],
-    ['Readings scatter by', `${number(scatterShare * 100, 1)} %`],
+    [SCATTER, `${number(scatterShare * 100, 1)} %`],
     ...(straightTimesWorse > 1.5 ? [['A leak alone would fit', `${number(straightTimesWorse)} × worse`] as const] : []),
   ];
 }
@@ -174,6 +184,6 @@ function pumpRows(judged: Of<'pumpDown'>, print: Print): Row[] {
     ...(leakPaM3PerS.p90 > 0 && leakPaM3PerS.p50 === 0
       ? [['A leak would be at most', leakWords(leakPaM3PerS.p90, print)] as const]
       : []),
-    ['Readings scatter by', `${number(scatterShare * 100, 1)} %`],
+    [SCATTER, `${number(scatterShare * 100, 1)} %`],
   ];
 }
