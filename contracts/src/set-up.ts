@@ -482,6 +482,7 @@ export class InstrumentDto {
   @IsOptional() @IsInt(whole) @Between(50, 60_000, 'milliseconds') everyMs?: number | null;
   @IsOptional() @IsString(text(120)) @MaxLength(120, text(120)) user?: string | null;
   @Maybe(Between(-500, 9000, 'metres')) altitudeM?: number | null;
+  @Maybe(Between(1e-6, 110_000, PRESSURE)) loadAbovePa?: number | null;
   @IsOptional() @IsBoolean(trueOrFalse) simulated?: boolean | null;
   @IsOptional()
   @IsArray({ message: 'a list of channels' })

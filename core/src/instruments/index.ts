@@ -1,3 +1,4 @@
+export { loadAbovePaOf, loadByOf } from './load-by.js';
 export {
   type LineFound,
   type LinePattern,
@@ -16,6 +17,7 @@ export {
   wordsOf,
 } from './read-raw.js';
 export { type OwnClock, type Placed, readingTimes, type Stamped } from './reading-time.js';
+export { type Interval, onIntervals, type Span } from './spans.js';
 export {
   forgetBefore,
   type Heard,

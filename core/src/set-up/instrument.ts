@@ -77,6 +77,8 @@ export interface Instrument {
   readonly user?: string | null;
   /** Of relative gauges: the height of the place. */
   readonly altitudeM?: number | null;
+  /** Of an inlet pressure that tells when a run is on: above it gas flows. Missing follows from the pump’s model. */
+  readonly loadAbovePa?: number | null;
   /** A stand-in, no real instrument: the interface says so wherever its readings stand. */
   readonly simulated?: boolean | null;
   readonly channels?: readonly InstrumentChannel[] | null;

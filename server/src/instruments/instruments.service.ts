@@ -20,6 +20,7 @@ import type { Instrument, InstrumentChannel } from '@winter-jar/core';
 import { Observable, Subject, takeUntil } from 'rxjs';
 import { CLOCK, isoNow, type Clock } from '../clock/clock.js';
 import { Database } from '../database/open.js';
+import { Reading } from '../database/reading.js';
 import { GaugeLogStore } from '../gauge-logs/gauge-log-store.js';
 import type { Actor } from '../journal/actor.js';
 import { JournalWriter } from '../journal/journal-writer.js';
@@ -27,11 +28,13 @@ import { SetUpStore } from '../journal/set-up-store.js';
 import { Doors } from './doors.js';
 import { logText } from './log-text.js';
 import { ReadingFiles } from './readings.js';
+import { RunCounting } from './run-counting.js';
 import { Watch, type HeardReading } from './watch.js';
 
 const SENT_EVERY_MS = 100;
 const STATUS_EVERY_MS = 1000;
 const FLUSH_MS = 1000;
+const COUNTED_EVERY_MS = 10_000;
 const PURGE_MS = 600_000;
 /** Of a screen. */
 const MOST_POINTS = 4000;
@@ -52,6 +55,7 @@ const NOT_CONNECTED: InstrumentStatus = {
 export class InstrumentsService implements OnModuleInit, OnModuleDestroy {
   private readonly doors: Doors;
   private readonly files: ReadingFiles;
+  private readonly counting: RunCounting;
   private readonly watches = new Map<string, { readonly watch: Watch; readonly of: string }>();
   private readonly heard = new Subject<Heard>();
   private readonly ended = new Subject<void>();
@@ -63,10 +67,12 @@ export class InstrumentsService implements OnModuleInit, OnModuleDestroy {
     private readonly store: SetUpStore,
     private readonly writer: JournalWriter,
     private readonly logs: GaugeLogStore,
+    reading: Reading,
     database: Database,
   ) {
     this.doors = new Doors(database.folder);
     this.files = new ReadingFiles(database.folder);
+    this.counting = new RunCounting(database.folder, clock, store, reading, writer, this.files);
   }
 
   onModuleInit(): void {
@@ -77,6 +83,7 @@ export class InstrumentsService implements OnModuleInit, OnModuleDestroy {
     this.timers = [
       setInterval(() => void this.files.flush(), FLUSH_MS),
       setInterval(() => this.watches.forEach(({ watch }) => watch.tick()), FLUSH_MS),
+      setInterval(() => void this.counting.look(this.listenedTo()), COUNTED_EVERY_MS),
       setInterval(() => void this.files.purge(this.clock.nowMs()), PURGE_MS),
     ];
     for (const timer of this.timers) timer.unref();
@@ -170,6 +177,10 @@ export class InstrumentsService implements OnModuleInit, OnModuleDestroy {
     return this.store.book.at(isoNow(this.clock)).instrument;
   }
 
+  private listenedTo(): Readonly<Record<string, Instrument>> {
+    return Object.fromEntries([...this.watches].map(([id, { watch }]) => [id, watch.instrument]));
+  }
+
   private record(id: string): Instrument {
     const records = this.records();
     const found = Object.hasOwn(records, id) ? records[id] : undefined;
@@ -210,6 +221,8 @@ export class InstrumentsService implements OnModuleInit, OnModuleDestroy {
 
   private take(instrumentId: string, readings: readonly HeardReading[]): void {
     for (const { key, atMs, value } of readings) this.files.add(instrumentId, key, atMs, value);
+    const instrument = this.watches.get(instrumentId)?.watch.instrument;
+    if (instrument) this.counting.take(instrumentId, instrument, readings);
     this.heard.next({ instrumentId, readings });
   }
 }

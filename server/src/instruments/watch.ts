@@ -1,15 +1,13 @@
 import type { ChannelNow, InstrumentStatus, InstrumentTrouble, LostReason } from '@winter-jar/contracts';
-import { readRaw, type Instrument, type RawReading } from '@winter-jar/core';
+import { readingTimes, readRaw, type Instrument, type OwnClock, type RawReading } from '@winter-jar/core';
 import { ADAPTERS } from './adapters/adapters.js';
 import { MOST_PER_SECOND } from './adapters/adapter.js';
-import { KEPT_MS } from './readings.js';
 
 const RAW_SHOWN = 12;
 const AGAIN_MS = [1000, 2000, 5000, 10_000, 30_000];
 const SILENT_MS = 10_000;
 /** Of a line that stands and says nothing: it is hung up and dialled anew after so many times of what it is silent by. */
 const REDIAL_TIMES = 6;
-const AHEAD_MS = 120_000;
 
 export interface HeardReading {
   readonly key: string;
@@ -30,6 +28,7 @@ export class Watch {
   private trouble: InstrumentStatus['trouble'] = null;
   private raws: { readonly atMs: number; readonly raw: RawReading }[] = [];
   private readonly channels = new Map<string, ChannelNow>();
+  private readonly clocks = new Map<string, OwnClock<number>>();
   private second = 0;
   private inSecond = 0;
   private perSecond = 0;
@@ -143,9 +142,9 @@ export class Watch {
     for (const read of reads) {
       const known = this.channels.get(read.key);
       if (read.ok) {
-        const atMs = this.timeOf(read.saidAtMs, nowMs);
-        readings.push({ key: read.key, atMs, value: read.value });
-        if (atMs >= (known?.atMs ?? 0)) this.channels.set(read.key, { key: read.key, atMs, value: read.value, issue: null });
+        readings.push(...this.placed(read.key, read.value, read.saidAtMs, nowMs));
+        const last = readings.findLast((r) => r.key === read.key);
+        if (last && last.atMs >= (known?.atMs ?? 0)) this.channels.set(read.key, { ...last, issue: null });
       } else if (read.issue.code !== 'notThisLine' || !fits)
         this.channels.set(read.key, {
           ...{ key: read.key, atMs: known?.atMs ?? null, value: known?.value ?? null },
@@ -155,12 +154,11 @@ export class Watch {
     if (readings.length > 0) this.heard(readings);
   }
 
-  /** What was sent late counts at its own time; a clock that cannot be right does not count. */
-  private timeOf(saidAtMs: number | null, nowMs: number): number {
-    if (saidAtMs === null) return nowMs;
-    if (saidAtMs <= nowMs + AHEAD_MS && saidAtMs > nowMs - KEPT_MS) return saidAtMs;
-    this.troubled('clockWrong', stampOf(saidAtMs));
-    return nowMs;
+  private placed(key: string, value: number, saidMs: number | null, cameMs: number): HeardReading[] {
+    const { clock, placed, wrongByMs } = readingTimes(this.clocks.get(key) ?? null, { saidMs, cameMs, of: value });
+    if (clock) this.clocks.set(key, clock);
+    if (wrongByMs !== null) this.troubled('clockWrong', stampOf(saidMs ?? cameMs));
+    return placed.map(({ atMs, of }) => ({ key, atMs, value: of }));
   }
 }
 

@@ -2287,6 +2287,8 @@ export type Instrument = {
   user?: string | null;
   /** Of relative gauges: the height of the place. */
   altitudeM?: number | null;
+  /** Of an inlet pressure that tells when a run is on: above it gas flows. Missing follows from the pump’s model. */
+  loadAbovePa?: number | null;
   /** A stand-in, no real instrument: the interface says so wherever its readings stand. */
   simulated?: boolean | null;
   channels?: readonly InstrumentChannel[] | null;

@@ -499,6 +499,12 @@ export const FIELD_SPECS: Readonly<Record<SetUpKind, readonly FieldSpec[]>> = {
       unit: 'm',
       hint: 'for gauges that count from the air around; empty: the sea',
     },
+    {
+      path: 'loadAbovePa',
+      label: 'A run is on above',
+      hint: 'where only the inlet pressure tells it; empty: five times what the pump comes to by itself',
+      ...pressure,
+    },
     { path: 'simulated', label: 'A simulated stand-in', type: 'flag', initial: 'no', unmarked: true },
   ],
   houseRules: [
