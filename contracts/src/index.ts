@@ -118,6 +118,8 @@ export {
   type ReadingsRecord,
   type ReadingsRecorded,
   type ReadingsSent,
+  type UntoldAnswer,
+  type UntoldRun,
 } from './instruments.js';
 export type { PhotoBytes, PhotoKept } from './photos.js';
 export {

@@ -1,4 +1,4 @@
-import type { Instrument, RawReading, ReadingIssueCode } from '@winter-jar/core';
+import type { Entry, Instrument, RawReading, ReadingIssueCode, UsualMaterial } from '@winter-jar/core';
 
 /**
  * How it stands with an instrument. `notConnected`: nobody has said that it may be listened to, at this address; `silent`: the line
@@ -20,7 +20,13 @@ export const LOST_REASONS = [
 export type LostReason = (typeof LOST_REASONS)[number];
 
 /** What is wrong with what comes, while it comes. */
-export const INSTRUMENT_TROUBLES = ['tooMany', 'lineTooLong', 'messageTooLong', 'registerRefused', 'clockWrong'] as const;
+export const INSTRUMENT_TROUBLES = [
+  'tooMany',
+  'lineTooLong',
+  'messageTooLong',
+  'registerRefused',
+  'clockWrong',
+] as const;
 export type InstrumentTrouble = (typeof INSTRUMENT_TROUBLES)[number];
 
 export interface ChannelNow {
@@ -90,4 +96,20 @@ export interface ReadingsRecorded {
   readonly bytes: number;
   readonly name: string;
   readonly readings: number;
+}
+
+/** A run of which nobody has said what went in. */
+export interface UntoldRun {
+  readonly pumpId: string;
+  readonly equipmentId: string;
+  readonly zone: string;
+  readonly entry: Extract<Entry, { kind: 'run' }>;
+  /** By the habit of its equipment; null where nothing is known of it. */
+  readonly usual: UsualMaterial | null;
+}
+
+export interface UntoldAnswer {
+  readonly at: string;
+  /** The newest first. */
+  readonly runs: readonly UntoldRun[];
 }

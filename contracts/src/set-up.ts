@@ -443,7 +443,9 @@ function AreChannels(): PropertyDecorator {
       validator: {
         validate: (channels, args) =>
           !Array.isArray(channels) ||
-          (channels.every((c: InstrumentChannel) => isFound(c, (args?.object as InstrumentDto).talks) && isInOrder(c)) &&
+          (channels.every(
+            (c: InstrumentChannel) => isFound(c, (args?.object as InstrumentDto).talks) && isInOrder(c),
+          ) &&
             new Set(channels.map((c: InstrumentChannel) => c.key)).size === channels.length),
       },
     });

@@ -782,6 +782,8 @@ export {
   RUN_RULES,
   runsSeen,
   type SeenRun,
+  type UsualMaterial,
+  usualMaterial,
   type ReadingIssueCode,
   readPattern,
   readRaw,

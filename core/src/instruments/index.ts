@@ -30,3 +30,4 @@ export {
   type SeenRun,
   type SeenRuns,
 } from './runs-seen.js';
+export { type UsualMaterial, usualMaterial } from './usual-material.js';

@@ -49,8 +49,7 @@ export function readingTimes<T>(clock: OwnClock<T> | null, reading: Stamped<T>):
     ...{ lastSaidMs: -Infinity, onTimeMs: cameMs, usualMs: 0, held: [], wrongByMs: null, sameOff: null },
   };
   if (Math.abs(offMs) <= OFF_MS) return onTime(known, reading, saidMs);
-  if (offMs > AHEAD_MS || offMs < -OLDEST_MS)
-    return { clock: known, placed: [{ atMs: cameMs, of }], wrongByMs: offMs };
+  if (offMs > AHEAD_MS || offMs < -OLDEST_MS) return { clock: known, placed: [{ atMs: cameMs, of }], wrongByMs: offMs };
   if (known.wrongByMs !== null && Math.abs(offMs - known.wrongByMs) <= OFF_MS)
     return { clock: known, placed: [{ atMs: cameMs, of }], wrongByMs: offMs };
   const isSame = known.sameOff !== null && Math.abs(offMs - known.sameOff.byMs) <= OFF_MS / 10;

@@ -71,7 +71,8 @@ export function hearSignal(
   else heard.cycles.push({ fromMs: countedMs, toMs: countedMs, on: true });
   const minuteMs = Math.floor(atMs / MINUTE_MS) * MINUTE_MS;
   const counted = heard.counted.at(-1);
-  if (counted?.minuteMs === minuteMs) heard.counted[heard.counted.length - 1] = { minuteMs, cycles: counted.cycles + cycles };
+  if (counted?.minuteMs === minuteMs)
+    heard.counted[heard.counted.length - 1] = { minuteMs, cycles: counted.cycles + cycles };
   else heard.counted.push({ minuteMs, cycles });
 }
 
@@ -113,7 +114,8 @@ export function runsSeen(input: { heard: Heard; loadBy: LoadBy; nowMs: number; r
   function seenRun({ fromMs, toMs, beginSeen, end }: Interval, settlesMs: number): SeenRun {
     const lastMs = Math.max(toMs, heard.running.at(-1)?.toMs ?? 0);
     // It may be taken up again yet; and who is silent for long has ended, unseen.
-    const isOver = end === 'going' ? nowMs - lastMs > rules.bridgeMs : nowMs - toMs > Math.max(settlesMs, rules.restartMs);
+    const isOver =
+      end === 'going' ? nowMs - lastMs > rules.bridgeMs : nowMs - toMs > Math.max(settlesMs, rules.restartMs);
     return {
       ...{ startMs: fromMs, endMs: isOver ? toMs : null, startSeen: beginSeen, endSeen: end === 'seen' },
       cycles: heard.lastCount === null ? null : cyclesIn(heard, fromMs, toMs),
@@ -127,12 +129,10 @@ function loadsOf(heard: Heard, loadBy: Exclude<LoadBy, 'running'>, rules: RunRul
     return joined(onIntervals(withoutFlaps(heard.pressure, rules.flapMs), rules.bridgeMs), rules.loadGapMs);
   const lastMs = heard.lastCount?.atMs ?? 0;
   return joined(
-    heard.cycles.map(
-      ({ fromMs, toMs }): Interval => ({
-        ...{ fromMs, toMs, beginSeen: true },
-        end: lastMs - toMs > rules.cycleGapMs ? 'seen' : 'going',
-      }),
-    ),
+    heard.cycles.map(({ fromMs, toMs }): Interval => ({
+      ...{ fromMs, toMs, beginSeen: true },
+      end: lastMs - toMs > rules.cycleGapMs ? 'seen' : 'going',
+    })),
     rules.cycleGapMs,
   );
 }

@@ -27,7 +27,15 @@ export interface MonitoredLife {
   readonly faults: Readonly<Record<MonitorFault, number>>;
 }
 
-export const MONITOR_FAULTS = ['flapping', 'restart', 'serverDown', 'clockJump', 'sentLate', 'silent', 'powerCut'] as const;
+export const MONITOR_FAULTS = [
+  'flapping',
+  'restart',
+  'serverDown',
+  'clockJump',
+  'sentLate',
+  'silent',
+  'powerCut',
+] as const;
 export type MonitorFault = (typeof MONITOR_FAULTS)[number];
 
 const SECOND = 1000;
@@ -38,7 +46,16 @@ const DAY = 24 * HOUR;
 /** Composites: bags that leak a little, so that the inlet tells when one is on the pump. */
 const BAGS: Build = {
   ...{ speedM3S: 25 / 3600, lineM3S: 60 / 3600, chamberM3: 0.12, ultimatePa: 1, ballastPa: 20, ballastM3S: 3e-4 },
-  ...{ outgasPaM3S: 0.02, boosterTimes: 1, chargeMl: 1500, marksMl: 400, v40: 100, riseK: 45, roomC: 20, humidity: 0.5 },
+  ...{
+    outgasPaM3S: 0.02,
+    boosterTimes: 1,
+    chargeMl: 1500,
+    marksMl: 400,
+    v40: 100,
+    riseK: 45,
+    roomC: 20,
+    humidity: 0.5,
+  },
   ...{ trapC: null, trapHoldsG: 0 },
 };
 
@@ -133,7 +150,11 @@ export function monitoredLife(input: {
 
     for (let at = midnight; at < midnight + DAY; at += everyS * SECOND) {
       const ms = at + Math.floor(random.next() * 300);
-      const doing = doings.findLast((d) => d.fromMs <= ms) ?? { fromMs: 0, inputs: use === 'central' ? SHUT : STANDS, run: false };
+      const doing = doings.findLast((d) => d.fromMs <= ms) ?? {
+        fromMs: 0,
+        inputs: use === 'central' ? SHUT : STANDS,
+        run: false,
+      };
       const tripped = fault === 'restart' && ms >= inRun && ms < trips;
       const inputs = tripped ? STANDS : doing.inputs;
       if (doing.vents && doing.fromMs > lastMs) {
@@ -143,7 +164,8 @@ export function monitoredLife(input: {
       pump.advance((ms - lastMs) / SECOND, inputs);
       lastMs = ms;
       const pulls = inputs.running && inputs.inlet === 'chamber';
-      if (pulls && (doing.run || random.next() < 0.02)) cycles += everyS >= 20 ? 1 : random.next() < everyS / 20 ? 1 : 0;
+      if (pulls && (doing.run || random.next() < 0.02))
+        cycles += everyS >= 20 ? 1 : random.next() < everyS / 20 ? 1 : 0;
 
       // What the fault does to the telling of it.
       if (fault === 'powerCut' && ms >= inRun && ms < powerBack) continue;

@@ -53,8 +53,7 @@ const CYCLE: readonly Phase[] = [
   { seconds: 18, inputs: PULLS, vents: true, cycle: true },
   { seconds: 10, inputs: SHUT },
 ];
-const cyclesFor = (seconds: number): Phase[] =>
-  Array.from({ length: Math.round(seconds / 28) }, () => CYCLE).flat();
+const cyclesFor = (seconds: number): Phase[] => Array.from({ length: Math.round(seconds / 28) }, () => CYCLE).flat();
 /** A day of line 4, from midnight UTC: warmed up, two shifts, purged after each, a short leak test in the evening. */
 const LINE_DAY: readonly Phase[] = (() => {
   const phases: Phase[] = [
@@ -124,7 +123,13 @@ function lineMonitor(nowMs: number): { now: () => MonitorSays; seen: MonitorSays
     set.to(ms);
     const amps = set.runs ? fullAmps * set.pump.current : 0.1;
     const { cycles } = set;
-    return { at: new Date(ms).toISOString(), running: set.runs, amps, inletPa: Math.max(1, set.pump.gaugePa()), cycles };
+    return {
+      at: new Date(ms).toISOString(),
+      running: set.runs,
+      amps,
+      inletPa: Math.max(1, set.pump.gaugePa()),
+      cycles,
+    };
   };
   const fromMs = (Math.floor(nowMs / (DAY_S * 1000)) - 1) * DAY_S * 1000;
   const seen: MonitorSays[] = [];
@@ -170,9 +175,7 @@ export async function connectStandIns({ address }: { address: string }): Promise
   const nowMs = Date.now();
   const from = new Date(nowMs - 10 * DAY_S * 1000).toISOString();
   const version = <K extends SetUpKind>(kind: K, subjectId: string, body: SetUpBodies[K]) =>
-    house[kind][subjectId]
-      ? []
-      : [{ id: randomUUID(), kind, subjectId, validFrom: from, recordedAt: from, body }];
+    house[kind][subjectId] ? [] : [{ id: randomUUID(), kind, subjectId, validFrom: from, recordedAt: from, body }];
   const isNew = !house.pump['qp-04'];
   const versions = [
     ...version('equipment', 'quay-4', LINE_4),

@@ -136,7 +136,8 @@ export class InstrumentsService implements OnModuleInit, OnModuleDestroy {
   async keepRecord(actor: Actor, id: string, of: ReadingsRecord): Promise<ReadingsRecorded> {
     const instrument = this.record(id);
     const channel = this.channel(id, of.key);
-    if (channel.means !== 'pressure') throw new BadRequestException(`key: a channel of a pressure; "${of.key}" is none`);
+    if (channel.means !== 'pressure')
+      throw new BadRequestException(`key: a channel of a pressure; "${of.key}" is none`);
     const { fromMs, toMs } = inOrder(of, LONGEST_RECORD_MS);
     const readings = await this.files.between({ instrumentId: id, key: of.key, fromMs, toMs });
     if (readings.count === 0)
@@ -191,8 +192,7 @@ export class InstrumentsService implements OnModuleInit, OnModuleDestroy {
   private channel(id: string, key: string): InstrumentChannel {
     const channels = this.record(id).channels ?? [];
     const found = channels.find((c) => c.key === key);
-    if (!found)
-      throw new BadRequestException(`key: one of ${channels.map((c) => c.key).join(', ') || 'its channels'}`);
+    if (!found) throw new BadRequestException(`key: one of ${channels.map((c) => c.key).join(', ') || 'its channels'}`);
     return found;
   }
 
@@ -228,7 +228,10 @@ export class InstrumentsService implements OnModuleInit, OnModuleDestroy {
 }
 
 /** @throws BadRequestException */
-function inOrder({ fromMs, toMs }: { fromMs: number; toMs: number }, longestMs: number): { fromMs: number; toMs: number } {
+function inOrder(
+  { fromMs, toMs }: { fromMs: number; toMs: number },
+  longestMs: number,
+): { fromMs: number; toMs: number } {
   const right = Number.isFinite(fromMs) && Number.isFinite(toMs) && fromMs < toMs && toMs - fromMs <= longestMs;
   if (!right)
     throw new BadRequestException(

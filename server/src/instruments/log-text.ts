@@ -10,7 +10,9 @@ export function* logText(instrument: Instrument, channel: InstrumentChannel, rea
   for (let from = 0; from < readings.atMs.length; from += ROWS_AT_ONCE) {
     const rows: string[] = [];
     for (let i = from; i < Math.min(readings.atMs.length, from + ROWS_AT_ONCE); i++)
-      rows.push(`${new Date(readings.atMs[i] ?? 0).toISOString()},${Number((readings.value[i] ?? 0).toPrecision(7))}\n`);
+      rows.push(
+        `${new Date(readings.atMs[i] ?? 0).toISOString()},${Number((readings.value[i] ?? 0).toPrecision(7))}\n`,
+      );
     yield rows.join('');
   }
 }

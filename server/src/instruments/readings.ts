@@ -144,8 +144,7 @@ function readingsOf(bytes: Buffer, hour: number, fromMs: number, toMs: number): 
   }
   // What was sent late stands behind what was sent in time.
   const order = inOrder ? null : [...atMs.keys()].sort((a, b) => (atMs[a] ?? 0) - (atMs[b] ?? 0) || a - b);
-  const column = (list: number[]) =>
-    order ? Float64Array.from(order, (i) => list[i] ?? 0) : Float64Array.from(list);
+  const column = (list: number[]) => (order ? Float64Array.from(order, (i) => list[i] ?? 0) : Float64Array.from(list));
   return { atMs: column(atMs), value: column(value), count: atMs.length };
 }
 

@@ -114,7 +114,11 @@ export class RunCounting {
     // What comes meanwhile is in the files when its hour is read.
     const of: Listening = { heard, lastMs: 0, lateAtMs: null };
     const keys = (instrument.channels ?? []).map((c) => c.key);
-    for (let fromMs = Math.floor((nowMs - KEPT_MS) / HOUR_MS) * HOUR_MS; fromMs <= this.clock.nowMs(); fromMs += HOUR_MS) {
+    for (
+      let fromMs = Math.floor((nowMs - KEPT_MS) / HOUR_MS) * HOUR_MS;
+      fromMs <= this.clock.nowMs();
+      fromMs += HOUR_MS
+    ) {
       const parts = await Promise.all(
         keys.map(async (key) => {
           const toMs = fromMs + HOUR_MS - 1;
@@ -149,9 +153,16 @@ export class RunCounting {
     const told = this.memory.of(id);
     const stretch = { fromMs: run.startMs, toMs: run.endMs ?? nowMs };
     const known =
-      told.runs.find((k) => isSameRun({ fromMs: k.startMs, toMs: Math.max(k.endMs ?? nowMs, k.startMs) }, stretch)) ?? null;
+      told.runs.find((k) => isSameRun({ fromMs: k.startMs, toMs: Math.max(k.endMs ?? nowMs, k.startMs) }, stretch)) ??
+      null;
     // Told to its end, and nothing of it has moved since.
-    if (known && known.startMs === run.startMs && known.endMs === run.endMs && run.endMs !== null && !this.isFresh(run, nowMs))
+    if (
+      known &&
+      known.startMs === run.startMs &&
+      known.endMs === run.endMs &&
+      run.endMs !== null &&
+      !this.isFresh(run, nowMs)
+    )
       return;
     const logged = await this.loggedOf(pumpId);
     const corrections = known ? await this.reading.records.correctionsOf(known.entryId) : [];
@@ -167,7 +178,8 @@ export class RunCounting {
     const takenOnAt = known?.entryId === standsFor ? known.takenOnAt : now;
     const others = told.runs.filter((k) => k !== known && nowMs - k.startMs < 2 * KEPT_MS);
     const counted = { entryId: standsFor, startMs: run.startMs, endMs: run.endMs, takenOnAt };
-    if (JSON.stringify(known) !== JSON.stringify(counted)) await this.memory.put(id, { ...told, runs: [...others, counted] });
+    if (JSON.stringify(known) !== JSON.stringify(counted))
+      await this.memory.put(id, { ...told, runs: [...others, counted] });
   }
 
   /** Somebody may log it by hand yet, some days later. */

@@ -163,4 +163,5 @@ export class Watch {
 }
 
 /** As long as it is a day at all. */
-const stampOf = (ms: number): string => (Math.abs(ms) <= 8.64e15 ? new Date(ms).toISOString().slice(0, 16) : String(ms));
+const stampOf = (ms: number): string =>
+  Math.abs(ms) <= 8.64e15 ? new Date(ms).toISOString().slice(0, 16) : String(ms);

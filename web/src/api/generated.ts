@@ -104,6 +104,9 @@ const injectedRtkApi = api.injectEndpoints({
     unsettled: build.query<UnsettledApiResponse, UnsettledApiArg>({
       query: () => ({ url: `/api/unsettled` }),
     }),
+    untold: build.query<UntoldApiResponse, UntoldApiArg>({
+      query: () => ({ url: `/api/untold` }),
+    }),
     setUp: build.query<SetUpApiResponse, SetUpApiArg>({
       query: () => ({ url: `/api/set-up` }),
     }),
@@ -417,6 +420,9 @@ export type PreviewEntriesApiArg = EntriesPost;
 export type UnsettledApiResponse =
   /** status 200 Corrections that were kept and do not count: what they wait for, or what has to be settled */ UnsettledAnswer;
 export type UnsettledApiArg = void;
+export type UntoldApiResponse =
+  /** status 200 Runs of which nobody has said what went in, with what usually does */ UntoldAnswer;
+export type UntoldApiArg = void;
 export type SetUpApiResponse = /** status 200 All records of the set-up in force now */ SetUpAnswer;
 export type SetUpApiArg = void;
 export type PostSetUpApiResponse = /** status 201 Add versions to the set-up, all or none */ SetUpPosted;
@@ -5144,6 +5150,44 @@ export type UnsettledAnswer = {
   lines: readonly UnsettledLine[];
   /** All there are, where the lines are not all of them. */
   total: number;
+};
+export type UsualMaterial = {
+  materialId: string;
+  /** It went in on so many of the last such weekdays; both null where only the last run speaks for it. */
+  times: number | null;
+  ofTimes: number | null;
+};
+export type UntoldRun = {
+  pumpId: string;
+  equipmentId: string;
+  zone: string;
+  entry: {
+    kind: 'run';
+    body: RunBody;
+    /** UUID made by the client. */
+    id: string;
+    /** Entries of one deed share it; they are written and undone together. */
+    actId: string;
+    subjects: readonly Subject[];
+    happenedAt: string;
+    /** IANA zone of the site. */
+    zone: string;
+    precision: Precision;
+    recordedAt: string;
+    who?: string | null;
+    device?: string | null;
+    /** Codes of the soft questions the person has answered with yes. */
+    acknowledged: readonly string[];
+    /** At which its body was written, see body-version.ts. */
+    bodyVersion: number;
+  };
+  /** By the habit of its equipment; null where nothing is known of it. */
+  usual: UsualMaterial | null;
+};
+export type UntoldAnswer = {
+  at: string;
+  /** The newest first. */
+  runs: readonly UntoldRun[];
 };
 export type SetUpAnswer = {
   at: string;

@@ -36,6 +36,7 @@ import type {
   TakenBack,
   TraceAnswer,
   UnsettledAnswer,
+  UntoldAnswer,
   ReadingsRecorded,
   VacuumAnswer,
   WasteAnswer,
@@ -106,6 +107,7 @@ interface Answers {
   download: DownloadAnswer;
   stopDownload: DownloadAnswer;
   unsettled: UnsettledAnswer;
+  untold: UntoldAnswer;
   takenBack: TakenBack;
   job: JobAnswer;
   serviceTimes: ServiceTimes;
@@ -149,6 +151,7 @@ export const houseApi = generatedApi.enhanceEndpoints<TagTypesFromApi<typeof gen
     diagnosis: { providesTags: (_answer, _error, { pumpId }) => [...ofPump(pumpId), 'Cases'] },
     entry: { providesTags: ['Entry'] },
     unsettled: { providesTags: ['Entry'] },
+    untold: { providesTags: ['Entry'] },
     caseInFull: { providesTags: ['Cases'] },
     suspects: { providesTags: ['Cases'] },
     setUp: { providesTags: ['SetUp'] },
@@ -198,6 +201,7 @@ export const {
   useStopDownloadMutation,
   useSetUpQuery,
   useConnectInstrumentMutation,
+  useUntoldQuery,
   useDisconnectInstrumentMutation,
   useRecordReadingsMutation,
   useRecordQuery,

@@ -37,8 +37,7 @@ export interface TypedChannel {
 export type ChannelField = Exclude<keyof TypedChannel, 'key' | 'means'>;
 export type ChannelIssues = Readonly<Partial<Record<ChannelField, string>>>;
 export type ChannelRead =
-  | { readonly ok: true; readonly channel: InstrumentChannel }
-  | { readonly ok: false; readonly issues: ChannelIssues };
+  { readonly ok: true; readonly channel: InstrumentChannel } | { readonly ok: false; readonly issues: ChannelIssues };
 
 /** What each meaning is sent as, mostly. */
 const PATTERN: Readonly<Record<ChannelMeaning, string>> = {
@@ -110,7 +109,8 @@ export function channelOf(v: TypedChannel, talks: InstrumentTalk, pressureUnit: 
         : said({ onAbove: figure('onAbove') })),
   };
   const { believedFromPa, believedToPa } = channel;
-  if ((believedFromPa ?? 0) >= (believedToPa ?? Infinity)) issues.believedTo = 'Right would be more than the lower limit.';
+  if ((believedFromPa ?? 0) >= (believedToPa ?? Infinity))
+    issues.believedTo = 'Right would be more than the lower limit.';
   return Object.keys(issues).length > 0 ? { ok: false, issues } : { ok: true, channel };
 }
 

@@ -240,4 +240,5 @@ function Channels({
   );
 }
 
-const isOtherLine = (read: ReturnType<typeof readRaw>[number]): boolean => !read.ok && read.issue.code === 'notThisLine';
+const isOtherLine = (read: ReturnType<typeof readRaw>[number]): boolean =>
+  !read.ok && read.issue.code === 'notThisLine';

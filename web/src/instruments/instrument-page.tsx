@@ -12,7 +12,13 @@ import { number } from '../ui/number.js';
 import { PageHead } from '../ui/page-head.js';
 import { PageTitle } from '../ui/page-title.js';
 import { Empty, Loading, Trouble } from '../ui/page-state.js';
-import { CHANNEL_WORDS, READING_ISSUE_WORDS, statusWords, TROUBLE_WORDS, valueWords } from '../words/instrument-words.js';
+import {
+  CHANNEL_WORDS,
+  READING_ISSUE_WORDS,
+  statusWords,
+  TROUBLE_WORDS,
+  valueWords,
+} from '../words/instrument-words.js';
 import { LiveChart } from './live-chart.js';
 import { StateSign } from './state-sign.js';
 import { NO_TRACE, pointsIn, withReadings, type Trace } from './trace.js';

@@ -23,9 +23,12 @@ export function InstrumentsPage() {
       <PageTitle title="Instruments" />
       <div className="flex flex-wrap items-center justify-between gap-3">
         <h1 className="text-[28px]">Instruments</h1>
-        <LinkButton to="/set-up/instrument/new?back=/instruments" look="solid">
-          <Plus size={18} aria-hidden="true" /> New instrument
-        </LinkButton>
+        <span className="flex flex-wrap gap-3">
+          <LinkButton to="/untold">What went in?</LinkButton>
+          <LinkButton to="/set-up/instrument/new?back=/instruments" look="solid">
+            <Plus size={18} aria-hidden="true" /> New instrument
+          </LinkButton>
+        </span>
       </div>
       {broken && (
         <p role="alert" className="mt-3 font-semibold text-stop">

@@ -66,6 +66,11 @@ function Untold({ pumpId, entries, words }: { pumpId: string; entries: readonly 
           Tell the {kind} of {momentWords(at, words.zone, words.now)}
         </Link>
       ))}
+      {entries.filter(({ kind }) => kind === 'run').length > 1 && (
+        <Link to="/untold" className="inline-flex min-h-11 items-center underline underline-offset-4">
+          All that is not told
+        </Link>
+      )}
     </span>
   );
 }

@@ -466,7 +466,14 @@ export const FIELD_SPECS: Readonly<Record<SetUpKind, readonly FieldSpec[]>> = {
       to: 'pump',
       hint: 'runs are counted where it tells whether that one turns',
     },
-    { path: 'talks', label: 'It sends', type: 'choice', chips: chipsOf(TALK_WORDS), wanted: true, section: 'On the network' },
+    {
+      path: 'talks',
+      label: 'It sends',
+      type: 'choice',
+      chips: chipsOf(TALK_WORDS),
+      wanted: true,
+      section: 'On the network',
+    },
     { path: 'host', label: 'Address', type: 'text', wanted: true, hint: 'its name or number, such as 192.168.1.20' },
     { path: 'port', label: 'Port', type: 'number', unit: '', wanted: true, hint: 'Modbus mostly 502, a broker 1883' },
     {

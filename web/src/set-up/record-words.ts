@@ -56,7 +56,8 @@ export const RECORD_KIND_WORDS: Readonly<Record<SetUpKind, KindWords>> = {
   instrument: {
     one: 'Instrument',
     many: 'Instruments',
-    about: 'Gauges and monitors on your network. What they send, and whether they are listened to, is said on their pages.',
+    about:
+      'Gauges and monitors on your network. What they send, and whether they are listened to, is said on their pages.',
   },
   houseRules: {
     one: 'Care rules',

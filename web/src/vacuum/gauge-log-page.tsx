@@ -310,5 +310,9 @@ const SERIES_OF_LOG: Readonly<Record<LogOf, VacuumSeriesOf>> = {
 function recordedIn(search: URLSearchParams): Pick<LogValues, 'logId' | 'name' | 'gauge'> | null {
   const [logId, name, gauge] = ['log', 'name', 'gauge'].map((key) => search.get(key));
   if (!logId || !/^[0-9a-f]{64}$/.test(logId)) return null;
-  return { logId, name: (name ?? '').slice(0, 200), gauge: GAUGE_KINDS.find((g): g is GaugeKind => g === gauge) ?? 'capacitance' };
+  return {
+    logId,
+    name: (name ?? '').slice(0, 200),
+    gauge: GAUGE_KINDS.find((g): g is GaugeKind => g === gauge) ?? 'capacitance',
+  };
 }
