@@ -27,7 +27,7 @@ export function readPattern(text: string): PatternRead {
     if (part.startsWith('{')) {
       const place = PLACES[part];
       if (!place) return refuse('unknownPlace', part);
-      if (last && 'place' in last && (last.place === 'any' || place === 'any')) return refuse('twoInOne', part);
+      if (last && 'place' in last && last.place === 'any' && place !== 'value') return refuse('twoInOne', part);
       tokens.push({ place });
     } else if (part.trim() === '') tokens.push({ blanks: true });
     else tokens.push({ text: part });

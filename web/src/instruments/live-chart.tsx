@@ -54,12 +54,17 @@ export const LiveChart = memo(function LiveChart({ points, fromMs, toMs, markMs,
   );
 });
 
+/** So few, and steps within them are marked as well. */
+const FEW_DECADES = 2;
+
 /** Whole decades around what is shown; at least one. */
 function decades(low: number, high: number): number[] {
   if (!(low > 0)) return [0.1, 1, 10];
   const from = Math.floor(Math.log10(low) + 1e-9);
   const to = Math.max(from + 1, Math.ceil(Math.log10(high) - 0.1));
-  return Array.from({ length: to - from + 1 }, (_, i) => Number((10 ** (from + i)).toPrecision(3)));
+  const ticks = Array.from({ length: to - from + 1 }, (_, i) => 10 ** (from + i));
+  const all = to - from <= FEW_DECADES ? ticks.flatMap((p, i) => (i === to - from ? [p] : [p, 2 * p, 5 * p])) : ticks;
+  return all.map((p) => Number(p.toPrecision(3)));
 }
 
 /** With the day where more than one is shown, with seconds where it is a few minutes. */
