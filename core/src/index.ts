@@ -572,6 +572,12 @@ export {
 } from './gauge-log/index.js';
 export {
   BAG_LIMIT_PA,
+  compareGauges,
+  type GaugesCompared,
+  type GaugesState,
+  valveMoved,
+  type ValveWatched,
+  type WatchedReading,
   type BagJudged,
   type BagNote,
   type Between,

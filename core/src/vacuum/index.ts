@@ -38,3 +38,5 @@ export {
 export { BAG_LIMIT_PA, type BagJudged, type BagNote, judgeBag } from './judge-bag.js';
 export { type CyclesJudged, type CyclesNote, judgeCycles } from './judge-cycles.js';
 export { judgeUltimate, type UltimateJudged, type UltimateNote } from './judge-ultimate.js';
+export { compareGauges, type GaugesCompared, type GaugesState } from './compare-gauges.js';
+export { valveMoved, type ValveWatched, type WatchedReading } from './valve-moved.js';

@@ -1,5 +1,5 @@
 import { once } from 'node:events';
-import modbusSerial from 'modbus-serial';
+import { ServerTCP } from 'modbus-serial';
 import type { StandIn } from './stand-in.js';
 
 /**
@@ -19,7 +19,7 @@ export async function modbusGauge(of: {
   const nothing = (): never => {
     throw Object.assign(new Error('no such register'), { modbusErrorCode: 2 });
   };
-  const server = new modbusSerial.ServerTCP(
+  const server = new ServerTCP(
     {
       getInputRegister: (register: number) => (register < 2 ? (words()[register] ?? 0) : nothing()),
       // Both words of one moment.

@@ -28,6 +28,7 @@ import { Chips } from '../ui/chips.js';
 import { TextField } from '../ui/field.js';
 import { QuantityField } from '../ui/quantity-field.js';
 import { Loading } from '../ui/page-state.js';
+import { ValveWatch } from '../instruments/valve-watch.js';
 import { complaintOf } from './case-form.js';
 import {
   causeName,
@@ -86,6 +87,7 @@ function Test({ answer, ...props }: TestProps & { answer: DiagnosisAnswer | null
   const [search] = useSearchParams();
   const asked = search.get('finding');
   const hunting = search.get('step');
+  const told = toldBefore(checkId, search);
   // The pump knows its case, also where the evidence could not be fetched.
   const open = page.state.case?.status === 'open' ? page.state.case.caseId : null;
   const from = hunting
@@ -95,12 +97,13 @@ function Test({ answer, ...props }: TestProps & { answer: DiagnosisAnswer | null
   const form = useEntryForm<'test', TestValues>({
     kind: 'test',
     page,
-    draft: checkId || (hunting ?? asked ?? 'seen'),
+    draft: told ? `${checkId}/${told.state}` : checkId || (hunting ?? asked ?? 'seen'),
     defaults: {
       ...nothingFound(zone),
       checkId,
       leakStep: hunting ?? '',
-      found: asked ? { [asked]: '' } : {},
+      found: told ? { [told.finding]: told.state } : asked ? { [asked]: '' } : {},
+      remark: told?.remark ?? '',
     },
     read: (v, idFor) => {
       const read = readTest(v, units, zone, Date.now());
@@ -169,6 +172,19 @@ function Test({ answer, ...props }: TestProps & { answer: DiagnosisAnswer | null
       {how && how.cautions.length > 0 && (
         <Caution>{cautionWords(how.cautions).join(' ')} Site rules and the maker’s manual come first.</Caution>
       )}
+      {(step ? step.checkId : values.checkId) === 'turnValves' && !correctId && (
+        <ValveWatch
+          equipmentId={page.setUp.pump.equipmentId}
+          zone={zone}
+          onTurned={(turned, words) => {
+            const sure = turned.flatMap(({ found }) => (found.ok ? [found.moved] : []));
+            set('remark')(words);
+            if (sure.length === 0) return;
+            if (step) set('passed')(sure.includes(true) ? 'no' : 'yes');
+            else setState('flicker')(sure.includes(true) ? 'yes' : 'no');
+          }}
+        />
+      )}
       {measuresOf(values) && <MeasuredFields props={props} form={form} />}
       {step ? (
         <Chips
@@ -223,6 +239,17 @@ function Test({ answer, ...props }: TestProps & { answer: DiagnosisAnswer | null
       <Remark form={form} />
     </EntryScreen>
   );
+}
+
+/** What an instrument has found already: the state of the one finding that the test settles, and how it was. */
+function toldBefore(
+  checkId: string,
+  search: URLSearchParams,
+): { finding: FindingId; state: string; remark: string } | null {
+  const [finding] = checkOf(checkId)?.settles ?? [];
+  const state = search.get('state') ?? '';
+  if (!finding || !Object.hasOwn(FINDINGS[finding].states, state)) return null;
+  return { finding, state, remark: (search.get('remark') ?? '').slice(0, 500) };
 }
 
 /** What the gauge showed, and what it is held to. */

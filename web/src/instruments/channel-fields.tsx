@@ -72,7 +72,7 @@ export function ChannelFields({
             <SelectField
               label="Table"
               value={channel.table}
-              onChange={(v) => set('table')(v as RegisterTable)}
+              onChange={(v) => set('table')(v)}
               options={optionsOf(REGISTER_TABLES, REGISTER_TABLE_WORDS)}
             />
             <TextField label="Register, counted from 0" inputMode="numeric" {...field('register')} />
@@ -81,7 +81,7 @@ export function ChannelFields({
                 <SelectField
                   label="What stands in it"
                   value={channel.format}
-                  onChange={(v) => set('format')(v as RegisterFormat)}
+                  onChange={(v) => set('format')(v)}
                   options={optionsOf(
                     REGISTER_FORMATS.filter((f) => f !== 'bit'),
                     REGISTER_FORMAT_WORDS,
@@ -109,7 +109,7 @@ export function ChannelFields({
             <SelectField
               label="Unit"
               value={channel.unit}
-              onChange={(v) => set('unit')(v as LogUnit)}
+              onChange={(v) => set('unit')(v)}
               options={optionsOf(LOG_UNIT_NAMES, UNIT_WORDS)}
               empty={talks === 'lines' ? 'as the line says' : 'choose …'}
             />
@@ -117,7 +117,7 @@ export function ChannelFields({
               <SelectField
                 label="The gauge"
                 value={channel.gauge}
-                onChange={(v) => set('gauge')(v as GaugeKind)}
+                onChange={(v) => set('gauge')(v)}
                 options={optionsOf(GAUGE_KINDS, GAUGE_WORDS)}
               />
             </div>
@@ -154,7 +154,7 @@ export function ChannelFields({
                 <SelectField
                   label="It counts"
                   value={channel.reference}
-                  onChange={(v) => set('reference')(v as PressureReference)}
+                  onChange={(v) => set('reference')(v)}
                   options={optionsOf(PRESSURE_REFERENCES, REFERENCE_WORDS)}
                 />
               </>

@@ -19,6 +19,7 @@ import {
   TROUBLE_WORDS,
   valueWords,
 } from '../words/instrument-words.js';
+import { GaugeBeside } from './gauge-beside.js';
 import { LiveChart } from './live-chart.js';
 import { StateSign } from './state-sign.js';
 import { NO_TRACE, pointsIn, withReadings, type Trace } from './trace.js';
@@ -123,10 +124,25 @@ function Live({ id, house }: { id: string; house: HouseSetUp }) {
         <Shown
           {...{ id, channel, trace, minutes, setMinutes, markMs, setMarkMs, zone, pumpId, serverMs, fetched }}
           name={instrument.name}
+          beside={besideOf(answer?.instruments ?? [], id)}
         />
       )}
     </main>
   );
+}
+
+/** Another gauge at the same equipment; null for none. */
+function besideOf(instruments: readonly InstrumentNow[], id: string): Beside | null {
+  const here = instruments.find((i) => i.id === id)?.instrument.equipmentId;
+  for (const other of instruments) {
+    const channel = (other.instrument.channels ?? []).find((c) => c.means === 'pressure');
+    if (other.id !== id && other.instrument.equipmentId === here && channel) return { other, otherChannel: channel };
+  }
+  return null;
+}
+interface Beside {
+  readonly other: InstrumentNow;
+  readonly otherChannel: InstrumentChannel;
 }
 
 /** The pump that stands at an equipment. */
@@ -190,6 +206,7 @@ interface ShownOf {
   readonly pumpId: string | null;
   readonly serverMs: { readonly current: { readonly nowMs: number; readonly hereMs: number } };
   readonly fetched: string | null;
+  readonly beside: Beside | null;
 }
 
 /** The trace, and what of it is kept. */
@@ -206,6 +223,7 @@ function Shown({
   pumpId,
   serverMs,
   fetched,
+  beside,
 }: ShownOf) {
   const unit = useUnits().pressure;
   const navigate = useNavigate();
@@ -228,7 +246,7 @@ function Shown({
     });
     if ('error' in answer)
       return setTrouble('Nothing was kept: the server does not answer, or nothing came in that time. Try again.');
-    const { logId, name: logName } = answer.data as ReadingsRecorded;
+    const { logId, name: logName } = answer.data;
     const query = new URLSearchParams({ log: logId, name: logName, gauge: channel.gauge ?? 'capacitance' });
     void navigate(`/pumps/${pumpId}/gauge-log?${query.toString()}`);
   }
@@ -287,6 +305,7 @@ function Shown({
           )}
         </div>
       )}
+      {beside && <GaugeBeside {...{ id, channel, pumpId, fromMs, toMs, words }} {...beside} />}
     </section>
   );
 }

@@ -1,6 +1,8 @@
 import type { InstrumentState, InstrumentStatus, InstrumentTrouble, LostReason } from '@winter-jar/contracts';
 import type {
   ChannelMeaning,
+  GaugesCompared,
+  GaugesState,
   InstrumentChannel,
   InstrumentTalk,
   RawReading,
@@ -123,4 +125,15 @@ export const CHANNEL_WORDS: Readonly<Record<ChannelMeaning, string>> = {
   running: 'The pump',
   valveOpen: 'The chamber valve',
   cycles: 'Cycles',
+};
+
+export const COMPARED_WORDS: Readonly<Record<GaugesState, string>> = {
+  agree: 'They agree.',
+  gapCloses: 'The gap between them closes: vapour, no fault.',
+  gapStays: 'The gap between them stays: one of them lies.',
+};
+
+export const NOT_COMPARED_WORDS: Readonly<Record<Extract<GaugesCompared, { ok: false }>['code'], string>> = {
+  tooFew: 'Too few readings at the same moments: show a longer time.',
+  restless: 'They do not go together at all: are both at one port, and at rest?',
 };

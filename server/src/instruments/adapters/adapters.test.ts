@@ -3,7 +3,7 @@ import { createServer, type AddressInfo, type Server, type Socket } from 'node:n
 import { setTimeout as wait } from 'node:timers/promises';
 import type { Instrument, InstrumentChannel, InstrumentTalk, RawReading } from '@winter-jar/core';
 import { Aedes } from 'aedes';
-import modbusSerial from 'modbus-serial';
+import { ServerTCP } from 'modbus-serial';
 import { ADAPTERS } from './adapters.js';
 
 interface Heard {
@@ -137,7 +137,7 @@ describe('Modbus TCP', () => {
     const { port, server } = await serve(() => undefined);
     server.close();
     await once(server, 'close');
-    const served = new modbusSerial.ServerTCP(vector, { host: '127.0.0.1', port, unitID: 3 });
+    const served = new ServerTCP(vector, { host: '127.0.0.1', port, unitID: 3 });
     await once(served, 'initialized');
     ends.push(() => new Promise<void>((done) => served.close(() => done())));
     return port;

@@ -1,11 +1,11 @@
 import type { InstrumentChannel, RegisterTable } from '@winter-jar/core';
 import { wordsOf } from '@winter-jar/core';
 import modbusSerial from 'modbus-serial';
+import type { ModbusRTU } from 'modbus-serial/ModbusRTU.js';
 import { DIAL_MS, lostReason, type Adapter } from './adapter.js';
 
-/** A package of the older kind of modules: the class stands under its default, and that under ours. */
-const ModbusClient = modbusSerial.default;
-type ModbusClient = InstanceType<typeof ModbusClient>;
+/** A package of the older kind of modules: its whole is the class, which its types do not say in every way of resolving them. */
+const ModbusClient = modbusSerial as unknown as new () => ModbusRTU;
 
 const EVERY_MS = 1000;
 const ANSWER_MS = 2000;
@@ -30,7 +30,7 @@ function placesOf(channels: readonly InstrumentChannel[]): Place[] {
   return [...places.values()];
 }
 
-async function ask(client: ModbusClient, { table, register, words }: Place): Promise<number[]> {
+async function ask(client: ModbusRTU, { table, register, words }: Place): Promise<number[]> {
   switch (table) {
     case 'holding':
       return (await client.readHoldingRegisters(register, words)).data;
