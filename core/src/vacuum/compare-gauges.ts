@@ -1,3 +1,4 @@
+import type { GaugeKind } from '../journal/index.js';
 import type { WatchedReading } from './valve-moved.js';
 
 export const GAUGES_STATES = ['agree', 'gapCloses', 'gapStays'] as const;
@@ -12,13 +13,15 @@ export type GaugesCompared =
       readonly timesAtLast: number;
       readonly pairs: number;
     }
-  | { readonly ok: false; readonly code: 'tooFew' | 'restless' };
+  | { readonly ok: false; readonly code: 'tooFew' | 'restless' | 'maybeVapour' };
 
 /** Read at one moment: no further apart. */
 const TOGETHER_MS = 2000;
 const FEWEST = 24;
 /** Two sound gauges of different kinds are some 15 % apart at most in dry gas; our own limit. */
 const AGREE_TIMES = 1.2;
+/** Water vapour makes a thermal gauge show 1.6 times what there is; with what gauges differ by. */
+const VAPOUR_TIMES = 1.75;
 /** Within a stretch the two go together, or nothing can be said. */
 const RESTLESS_TIMES = 1.5;
 
@@ -28,13 +31,16 @@ const apart = (times: number): number => Math.max(times, 1 / times);
 
 /**
  * A second gauge held against the first over one stretch of time: the median of their quotient in its first and its last quarter. A gap
- * that closes is vapour, which a thermal gauge shows some 1.6 times too high; one that stays is a gauge that lies.
+ * that closes is vapour, which a thermal gauge shows some 1.6 times too high; one that stays is a gauge that lies,
+ * unless it is a thermal gauge above the other by no more than vapour makes: then only dry gas tells.
  */
 export function compareGauges(input: {
   first: readonly WatchedReading[];
   second: readonly WatchedReading[];
+  firstKind?: GaugeKind | null;
+  secondKind?: GaugeKind | null;
 }): GaugesCompared {
-  const { first, second } = input;
+  const { first, second, firstKind, secondKind } = input;
   const quotients: number[] = [];
   let s = 0;
   for (const { atMs, pa } of first) {
@@ -53,6 +59,16 @@ export function compareGauges(input: {
   if (parts.some((part) => quantile(part, 0.9) / quantile(part, 0.1) > RESTLESS_TIMES))
     return { ok: false, code: 'restless' };
   const isOff = apart(timesAtLast) > AGREE_TIMES;
+  const thermalTimes =
+    firstKind === secondKind
+      ? null
+      : secondKind === 'thermal'
+        ? timesAtLast
+        : firstKind === 'thermal'
+          ? 1 / timesAtLast
+          : null;
+  if (isOff && thermalTimes !== null && thermalTimes > 1 && thermalTimes <= VAPOUR_TIMES)
+    return { ok: false, code: 'maybeVapour' };
   const state = isOff ? 'gapStays' : apart(timesAtFirst) > AGREE_TIMES ? 'gapCloses' : 'agree';
   return { ok: true, state, timesAtFirst, timesAtLast, pairs: quotients.length };
 }

@@ -37,14 +37,22 @@ test('what it showed is said: from 3 to 4 Pa', () => {
 });
 
 /** Ten minutes of two gauges; the second shows so many times the first. */
-const compared = (times: (minute: number) => number, pa: (minute: number) => number = () => 10, everyS = 2) => {
+const compared = (
+  times: (minute: number) => number,
+  pa: (minute: number) => number = () => 10,
+  everyS = 2,
+  kinds: Pick<Parameters<typeof compareGauges>[0], 'firstKind' | 'secondKind'> = {},
+) => {
   const at = Array.from({ length: 600 / everyS }, (_, i) => i * everyS);
   const noisy = () => 1 + 0.01 * random.between([-1, 1]);
   return compareGauges({
+    ...kinds,
     first: at.map((s) => ({ atMs: s * 1000, pa: pa(s / 60) * noisy() })),
     second: at.map((s) => ({ atMs: s * 1000 + 400, pa: pa(s / 60) * times(s / 60) * noisy() })),
   });
 };
+const CAPACITANCE_FIRST = { firstKind: 'capacitance', secondKind: 'thermal' } as const;
+const THERMAL_FIRST = { firstKind: 'thermal', secondKind: 'capacitance' } as const;
 test.each<[string, ReturnType<typeof compared>, object]>([
   ['show the same', compared(() => 1.05), { state: 'agree' }],
   ['differ by vapour that is pumped away', compared((m) => 1 + 0.6 * Math.exp(-m / 1.5)), { state: 'gapCloses' }],
@@ -68,6 +76,14 @@ test.each<[string, ReturnType<typeof compared>, object]>([
     ),
     { code: 'tooFew' },
   ],
+  [
+    'differ by what vapour makes of a thermal one',
+    compared(() => 1.6, undefined, 2, CAPACITANCE_FIRST),
+    { code: 'maybeVapour' },
+  ],
+  ['differ by that the other way round', compared(() => 1 / 1.6, undefined, 2, THERMAL_FIRST), { code: 'maybeVapour' }],
+  ['differ by more than vapour makes', compared(() => 2, undefined, 2, CAPACITANCE_FIRST), { state: 'gapStays' }],
+  ['differ, the thermal one below', compared(() => 0.6, undefined, 2, CAPACITANCE_FIRST), { state: 'gapStays' }],
   ['know nothing of one another', compared((m) => (Math.floor(m * 30) % 2 ? 1 : 3)), { code: 'restless' }],
 ])('two gauges that %s', (_, found, expected) => expect(found).toMatchObject(expected));
 

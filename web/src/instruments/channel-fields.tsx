@@ -4,12 +4,7 @@ import {
   PRESSURE_REFERENCES,
   REGISTER_FORMATS,
   REGISTER_TABLES,
-  type GaugeKind,
   type InstrumentTalk,
-  type LogUnit,
-  type PressureReference,
-  type RegisterFormat,
-  type RegisterTable,
 } from '@winter-jar/core';
 import { Trash2 } from 'lucide-react';
 import { Button } from '../ui/button.js';

@@ -43,7 +43,11 @@ export function GaugeBeside({
       readingsOf(id, channel.key, fromMs, toMs),
       readingsOf(other.id, otherChannel.key, fromMs, toMs),
     ]);
-    setFound(first && second ? compareGauges({ first, second }) : 'failed');
+    setFound(
+      first && second
+        ? compareGauges({ first, second, firstKind: channel.gauge, secondKind: otherChannel.gauge })
+        : 'failed',
+    );
   }
   const told = found !== null && found !== 'failed' && found.ok ? found : null;
   const times = told && `${number(told.timesAtFirst, 2)} times at first, ${number(told.timesAtLast, 2)} times at last.`;

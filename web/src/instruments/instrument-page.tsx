@@ -1,4 +1,4 @@
-import type { InstrumentNow, ReadingsRecorded } from '@winter-jar/contracts';
+import type { InstrumentNow } from '@winter-jar/contracts';
 import { localTime, type HouseSetUp, type InstrumentChannel } from '@winter-jar/core';
 import { Flag, Settings2 } from 'lucide-react';
 import { useCallback, useEffect, useRef, useState } from 'react';

@@ -135,5 +135,7 @@ export const COMPARED_WORDS: Readonly<Record<GaugesState, string>> = {
 
 export const NOT_COMPARED_WORDS: Readonly<Record<Extract<GaugesCompared, { ok: false }>['code'], string>> = {
   tooFew: 'Too few readings at the same moments: show a longer time.',
+  maybeVapour:
+    'The thermal gauge shows more, but no more than water vapour makes it: hold them together again in dry gas, or late in drying.',
   restless: 'They do not go together at all: are both at one port, and at rest?',
 };

@@ -189,7 +189,7 @@ describe('Modbus TCP', () => {
 describe('MQTT', () => {
   async function broker(
     password?: string,
-  ): Promise<{ port: number; aedes: Aedes; publish(topic: string, payload: string): void }> {
+  ): Promise<{ port: number; aedes: Aedes; publish: (topic: string, payload: string) => void }> {
     const aedes = await Aedes.createBroker(
       password === undefined
         ? {}
