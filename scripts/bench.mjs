@@ -10,6 +10,7 @@ import { coverageByUse } from './bench-forecast.mjs';
 import { benchDiagnosis } from './bench-diagnosis.mjs';
 import { benchFlush } from './bench-flush.mjs';
 import { benchImport } from './bench-import.mjs';
+import { benchLive, countedDays } from './bench-instruments.mjs';
 import { benchTrace } from './bench-store.mjs';
 import { benchFit, benchReader, judgedPumpDowns, judgedRises } from './bench-vacuum.mjs';
 import { benchWater, trapCoverage } from './bench-water.mjs';

@@ -1,9 +1,8 @@
 import { inUnit, localTime } from '@winter-jar/core';
-import { memo } from 'react';
-import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
+import { useEffect, useRef } from 'react';
+import uPlot from 'uplot';
+import 'uplot/dist/uPlot.min.css';
 import { shortDayWords } from '../words/dates.js';
-
-const TICK = { fill: 'var(--ink-2)', fontSize: 13 };
 
 interface Drawn {
   readonly points: readonly { readonly ms: number; readonly value: number | null }[];
@@ -15,71 +14,133 @@ interface Drawn {
   readonly label: string;
 }
 
-/** Pressure over time on a log axis, as it comes. */
-export const LiveChart = memo(function LiveChart({ points, fromMs, toMs, markMs, unit, zone, label }: Drawn) {
-  const data = points.map(({ ms, value }) => ({ ms, p: value === null ? null : inUnit({ value, unit }) }));
-  const ps = data.flatMap(({ p }) => (p === null ? [] : [p]));
-  const ticks = decades(Math.min(...ps), Math.max(...ps));
-  return (
-    <div className="h-[280px] wide:h-[320px]" role="img" aria-label={label}>
-      <ResponsiveContainer width="100%" height="100%">
-        <LineChart data={data} margin={{ top: 8, right: 16, bottom: 4, left: 0 }} accessibilityLayer={false}>
-          <CartesianGrid stroke="var(--rule-soft)" vertical={false} />
-          <XAxis
-            type="number"
-            dataKey="ms"
-            domain={[fromMs, toMs]}
-            ticks={roundMoments(fromMs, toMs)}
-            tickFormatter={(ms: number) => clockWords(ms, zone, toMs - fromMs)}
-            tick={TICK}
-            stroke="var(--edge)"
-            allowDataOverflow
-          />
-          <YAxis
-            type="number"
-            scale="log"
-            domain={[ticks[0] ?? 1, Math.max(ticks.at(-1) ?? 10, ...ps.map((p) => p * 1.2))]}
-            ticks={ticks}
-            tickFormatter={(p: number) => String(Number(p.toPrecision(2)))}
-            tick={TICK}
-            stroke="var(--edge)"
-            width={64}
-            allowDataOverflow
-          />
-          {markMs !== null && <ReferenceLine x={markMs} stroke="var(--ink)" strokeWidth={2} strokeDasharray="4 4" />}
-          <Line dataKey="p" stroke="var(--ink)" strokeWidth={2} dot={false} isAnimationActive={false} />
-        </LineChart>
-      </ResponsiveContainer>
-    </div>
-  );
-});
+const HEIGHT = 300;
 
-/** So few, and steps within them are marked as well. */
-const FEW_DECADES = 2;
-
-/** Whole decades around what is shown; at least one. */
-function decades(low: number, high: number): number[] {
-  if (!(low > 0)) return [0.1, 1, 10];
-  const from = Math.floor(Math.log10(low) + 1e-9);
-  const to = Math.max(from + 1, Math.ceil(Math.log10(high) - 0.1));
-  const ticks = Array.from({ length: to - from + 1 }, (_, i) => 10 ** (from + i));
-  const all = to - from <= FEW_DECADES ? ticks.flatMap((p, i) => (i === to - from ? [p] : [p, 2 * p, 5 * p])) : ticks;
-  return all.map((p) => Number(p.toPrecision(3)));
+/**
+ * Pressure over time on a log axis, as it comes. On a canvas, other than the charts that stand still: ten times a second a chart of
+ * elements took a frame in eight.
+ */
+export function LiveChart({ points, fromMs, toMs, markMs, unit, zone, label }: Drawn) {
+  const place = useRef<HTMLDivElement>(null);
+  const chart = useRef<uPlot | null>(null);
+  /** What the axes and the mark are drawn by. */
+  const shown = useRef({ fromMs, toMs, markMs, zone });
+  useEffect(() => {
+    shown.current = { fromMs, toMs, markMs, zone };
+  });
+  useEffect(() => {
+    const at = place.current;
+    if (!at) return;
+    const plot = new uPlot(optionsOf(at, shown), [[], []], at);
+    chart.current = plot;
+    const sized = new ResizeObserver(() => plot.setSize({ width: at.clientWidth, height: HEIGHT }));
+    sized.observe(at);
+    return () => {
+      sized.disconnect();
+      plot.destroy();
+      chart.current = null;
+    };
+  }, []);
+  useEffect(() => {
+    const plot = chart.current;
+    if (!plot) return;
+    const ps = points.map(({ value }) => (value === null ? null : inUnit({ value, unit })));
+    plot.batch(() => {
+      plot.setData([points.map(({ ms }) => ms), ps], false);
+      plot.setScale('x', { min: fromMs, max: toMs });
+      const known = ps.filter((p) => p !== null);
+      const [low, high] = [Math.min(...known), Math.max(...known)];
+      if (low > 0) plot.setScale('p', { min: 10 ** Math.floor(Math.log10(low) + 1e-9), max: topOf(low, high) });
+    });
+  }, [points, fromMs, toMs, markMs, unit]);
+  return <div ref={place} className="w-full" style={{ height: HEIGHT }} role="img" aria-label={label} />;
 }
 
-/** With the day where more than one is shown, with seconds where it is a few minutes. */
-function clockWords(ms: number, zone: string, windowMs: number): string {
-  const at = new Date(ms).toISOString();
-  if (windowMs > DAY_MS) return `${shortDayWords(at, zone)} ${localTime({ at, zone })}`;
-  return windowMs < 240_000 ? `${localTime({ at, zone })}:${at.slice(17, 19)}` : localTime({ at, zone });
+/** The decade above, or a little more than the highest where that would leave the most of the chart empty. */
+const topOf = (low: number, high: number): number =>
+  Math.max(10 ** Math.ceil(Math.log10(high) - 0.1), high * 1.2, 10 ** (Math.floor(Math.log10(low) + 1e-9) + 1));
+
+function optionsOf(
+  at: HTMLElement,
+  shown: { readonly current: { fromMs: number; toMs: number; markMs: number | null; zone: string } },
+): uPlot.Options {
+  const ink = (name: string): string => getComputedStyle(at).getPropertyValue(name).trim();
+  const axis = {
+    stroke: ink('--ink-2'),
+    font: `13px ${ink('--font-mono')}`,
+    ticks: { stroke: ink('--edge'), size: 6 },
+  };
+  return {
+    width: at.clientWidth,
+    height: HEIGHT,
+    legend: { show: false },
+    cursor: { show: false },
+    scales: { x: { time: false, auto: false }, p: { distr: 3, auto: false } },
+    axes: [
+      {
+        ...axis,
+        splits: () => roundMoments(shown.current.fromMs, shown.current.toMs),
+        values: (_plot, splits) =>
+          splits.map((ms) => clockWords(ms, shown.current.zone, shown.current.toMs - shown.current.fromMs)),
+        grid: { show: false },
+      },
+      {
+        ...axis,
+        scale: 'p',
+        size: 64,
+        splits: (_plot, _axis, min, max) => ticksBetween(min, max),
+        values: (_plot, splits) => splits.map((p) => String(Number(p.toPrecision(2)))),
+        grid: { stroke: ink('--rule-soft'), width: 1 },
+      },
+    ],
+    series: [{}, { scale: 'p', stroke: ink('--ink'), width: 2, points: { show: false }, spanGaps: false }],
+    hooks: {
+      draw: [
+        (plot) => {
+          const { markMs } = shown.current;
+          if (markMs === null) return;
+          const x = plot.valToPos(markMs, 'x', true);
+          const { ctx, bbox } = plot;
+          ctx.save();
+          ctx.strokeStyle = ink('--ink');
+          ctx.lineWidth = 2;
+          ctx.setLineDash([4, 4]);
+          ctx.beginPath();
+          ctx.moveTo(x, bbox.top);
+          ctx.lineTo(x, bbox.top + bbox.height);
+          ctx.stroke();
+          ctx.restore();
+        },
+      ],
+    },
+  };
+}
+
+/** So few decades, and steps within them are marked as well. */
+const FEW_DECADES = 2;
+
+/** Whole decades, with 2 and 5 where they are few. */
+function ticksBetween(min: number, max: number): number[] {
+  if (!(min > 0)) return [];
+  const [from, to] = [Math.floor(Math.log10(min) + 1e-9), Math.floor(Math.log10(max) + 1e-9)];
+  const decades = Array.from({ length: to - from + 1 }, (_, i) => 10 ** (from + i));
+  const all = to - from <= FEW_DECADES ? decades.flatMap((p) => [p, 2 * p, 5 * p]) : decades;
+  return all.filter((p) => p >= min * 0.999 && p <= max * 1.001);
 }
 
 const DAY_MS = 86_400_000;
 const STEPS_MIN = [0.5, 1, 2, 5, 10, 15, 30, 60, 120, 240, 480, 1440];
 
+/** With the day where more than one is shown, with seconds where it is a few minutes. */
+function clockWords(ms: number, zone: string, windowMs: number): string {
+  const at = new Date(ms).toISOString();
+  if (windowMs > DAY_MS) return shortDayWords(at, zone);
+  return windowMs < 240_000 ? `${localTime({ at, zone })}:${at.slice(17, 19)}` : localTime({ at, zone });
+}
+
 /** Some five moments of the clock. */
 function roundMoments(fromMs: number, toMs: number): number[] {
   const stepMs = (STEPS_MIN.find((m) => (toMs - fromMs) / (m * 60_000) <= 6) ?? 1440) * 60_000;
   const first = Math.ceil(fromMs / stepMs) * stepMs;
-  return Array.from({ length: Math.floor((toMs - first) / stepMs) + 1 }, (_, i) => first + i * stepMs);
+  return Array.from({ length: Math.max(0, Math.floor((toMs - first) / stepMs) + 1) }, (_, i) => first + i * stepMs);
 }
