@@ -413,6 +413,29 @@ report(
   );
   if (scipy) report('its time beside scipy’s', ms / scipy.ms, 1, `${scipy.ms.toFixed(0)} ms`);
 }
+{
+  const days = await countedDays({ seed: 7 });
+  report(
+    'runs of a thousand monitored days not counted once within a minute of their ends',
+    1 - days.counted / days.runs,
+    0,
+    `${days.runs} runs`,
+  );
+  report('runs counted that were none', days.beside, 0, 'the same days');
+  const live = await benchLive();
+  report(
+    'twenty instruments at 10 Hz, share of a core',
+    live.beside,
+    0.5,
+    `${(live.alone * 100).toFixed(1)} % without`,
+  );
+  report(
+    'frames of a live trace of a day that its script and layout make late',
+    live.page.late,
+    0.05,
+    `${live.page.workMsPerS.toFixed(0)} ms of work a second; an empty page ${(live.empty.late * 100).toFixed(1)} %`,
+  );
+}
 await benchDrag();
 await benchRound();
 if (results.includes(false)) process.exit(1);

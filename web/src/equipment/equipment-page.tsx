@@ -119,6 +119,18 @@ function Known({ page, words }: { page: Page; words: Words }) {
         >
           Vacuum record
         </Link>
+        {Object.entries(house.instrument).map(
+          ([id, instrument]) =>
+            instrument.equipmentId === page.equipmentId && (
+              <Link
+                key={id}
+                to={`/instruments/${id}`}
+                className="no-print flex min-h-11 items-center text-[15px] font-semibold text-ink underline decoration-edge underline-offset-4"
+              >
+                {instrument.name}, live
+              </Link>
+            ),
+        )}
       </Fact>
       <Fact name="Its own hour meter">
         {meter ? `${meterWords(meter.minutes)}, ${when(meter.at)}` : 'not read yet'}

@@ -1,5 +1,5 @@
 import { MATERIAL_LIBRARY, SET_UP_KINDS, type HouseSetUp, type SetUpKind } from '@winter-jar/core';
-import { Archive, FileJson, ListOrdered, Plus, QrCode, Smartphone } from 'lucide-react';
+import { Archive, FileJson, Gauge, ListOrdered, Plus, QrCode, Smartphone } from 'lucide-react';
 import { useState } from 'react';
 import { Link, NavLink, useParams } from 'react-router';
 import { v7 as newId } from 'uuid';
@@ -76,7 +76,10 @@ function Kinds({ house }: { house: HouseSetUp }) {
       >
         {RECORD_KIND_WORDS.houseRules.many}
       </NavLink>
-      <Link to="/set-up/file" className={`${plain} wide:mt-4`}>
+      <Link to="/instruments" className={`${plain} wide:mt-4`}>
+        <Gauge size={18} aria-hidden="true" /> Instruments, live
+      </Link>
+      <Link to="/set-up/file" className={plain}>
         <FileJson size={18} aria-hidden="true" /> Set-up as a file
       </Link>
       <Link to="/backup" className={plain}>
