@@ -6,7 +6,7 @@ const MINUTE_MS = 60 * SECOND_MS;
 /** What turns signals into runs: defaults of the trade, each with its reason. */
 export const RUN_RULES = {
   /** A contact bounces for seconds; nobody stops a pump for less. */
-  flapMs: 45 * SECOND_MS,
+  flapMs: 60 * SECOND_MS,
   /** Three readings missed at the slowest rate that a monitor is set to. */
   silentMs: 3 * MINUTE_MS,
   /** A server that is updated, a network that is mended: what ran before and runs behind it ran meanwhile. */

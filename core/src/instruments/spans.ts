@@ -33,23 +33,26 @@ export function hear(spans: Span[], { atMs, on }: { atMs: number; on: boolean },
   }
 }
 
-/** A contact that bounces and a current that swings about its limit: what is shorter counts as what lies around it. The shortest goes first. */
+/**
+ * A contact that bounces and a current that swings about its limit: off for less than a flap counts as on, since nobody stops a pump
+ * for so little; on for less, with off all round, counts as off then.
+ */
 export function withoutFlaps(spans: readonly Span[], flapMs: number): Span[] {
-  let known: Span[] = [...spans];
-  for (const shorterMs of [flapMs / 16, flapMs / 8, flapMs / 4, flapMs / 2, flapMs]) {
-    const kept: Span[] = [];
-    known.forEach((span, i) => {
-      const before = kept.at(-1);
-      const next = known[i + 1];
-      const joins = before !== undefined && before.toMs === span.fromMs;
-      const goesOn = next !== undefined && next.fromMs === span.toMs;
-      const flaps = joins && goesOn && span.toMs - span.fromMs < shorterMs;
-      if (before && joins && (flaps || before.on === span.on)) kept[kept.length - 1] = { ...before, toMs: span.toMs };
-      else kept.push(span);
-    });
-    known = kept;
+  return merged(merged(spans, { on: false, flapMs }), { on: true, flapMs });
+}
+
+/** Spans of one kind that are shorter than a flap are taken for what lies on both their sides. */
+function merged(spans: readonly Span[], short: { readonly on: boolean; readonly flapMs: number }): Span[] {
+  const kept: Span[] = [];
+  for (const [i, span] of spans.entries()) {
+    const before = kept.at(-1);
+    const joins = before !== undefined && before.toMs === span.fromMs;
+    const goesOn = spans[i + 1]?.fromMs === span.toMs;
+    const flaps = joins && goesOn && span.on === short.on && span.toMs - span.fromMs < short.flapMs;
+    if (before && joins && (flaps || before.on === span.on)) kept[kept.length - 1] = { ...before, toMs: span.toMs };
+    else kept.push(span);
   }
-  return known;
+  return kept;
 }
 
 /**

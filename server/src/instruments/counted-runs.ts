@@ -100,11 +100,15 @@ function asSeen(entry: RunEntry, run: SeenRun, saidByPerson: boolean, nowMs: num
   return { do: 'correct', entry, startMs, body: endedBody(told, run, startMs, endMs) };
 }
 
+/** As whom it speaks: a stand-in is called one wherever its word stands. */
+export const saidBy = ({ name, simulated }: Pick<Instrument, 'name' | 'simulated'>): string =>
+  simulated ? `${name.slice(0, 52)} (simulated)` : name;
+
 /** What every entry of an instrument says of itself. */
 const byInstrument = (instrument: Instrument, at: string) => ({
   recordedAt: at,
   who: null,
-  device: instrument.name.slice(0, 60),
+  device: saidBy(instrument),
   acknowledged: [],
   bodyVersion: BODY_VERSION,
 });

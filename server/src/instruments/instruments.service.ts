@@ -26,6 +26,7 @@ import type { Actor } from '../journal/actor.js';
 import { JournalWriter } from '../journal/journal-writer.js';
 import { SetUpStore } from '../journal/set-up-store.js';
 import { Doors } from './doors.js';
+import { saidBy } from './counted-runs.js';
 import { logText } from './log-text.js';
 import { ReadingFiles } from './readings.js';
 import { RunCounting } from './run-counting.js';
@@ -68,7 +69,7 @@ export class InstrumentsService implements OnModuleInit, OnModuleDestroy {
     private readonly writer: JournalWriter,
     private readonly logs: GaugeLogStore,
     reading: Reading,
-    database: Database,
+    private readonly database: Database,
   ) {
     this.doors = new Doors(database.folder);
     this.files = new ReadingFiles(database.folder);
@@ -77,6 +78,8 @@ export class InstrumentsService implements OnModuleInit, OnModuleDestroy {
 
   onModuleInit(): void {
     this.follow();
+    // Other data may hold other instruments.
+    this.database.onReopened(() => this.follow());
     this.unfollow = this.writer.changes.follow(({ kind }) => {
       if (kind === 'setUp') this.follow();
     });
@@ -145,7 +148,7 @@ export class InstrumentsService implements OnModuleInit, OnModuleDestroy {
     const kept = await this.logs.keep(Readable.from(logText(instrument, channel, readings)));
     if (!kept.ok) throw new BadRequestException(kept.issue.right);
     this.writer.noteFile(actor);
-    const name = `${instrument.name}, ${new Date(fromMs).toISOString().slice(0, 16).replace('T', ' ')} UTC`;
+    const name = `${saidBy(instrument)}, ${new Date(fromMs).toISOString().slice(0, 16).replace('T', ' ')} UTC`;
     return { ...kept.log, name, readings: readings.count };
   }
 

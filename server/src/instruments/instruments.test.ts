@@ -106,52 +106,25 @@ test('readings become a gauge log that reads as what was sent', async () => {
   expect(log.points.map((p) => p.pa)).toEqual([1, 2.5]);
 });
 
-test.each<[string, string, number, object?]>([
-  ['an instrument that there is not', 'post /api/instruments/x/connect', 404, {}],
-  ['a channel that there is not', 'get /api/instruments/g1/readings/x?fromMs=1&toMs=2', 400],
-  ['no time', 'get /api/instruments/g1/readings/pressure', 400],
-  ['an end before the beginning', 'get /api/instruments/g1/readings/pressure?fromMs=2&toMs=1', 400],
-  ['more than a week', 'get /api/instruments/g1/readings/pressure?fromMs=0&toMs=700000000', 400],
-  ['a record of two days', 'post /api/instruments/g1/record', 400, { key: 'pressure', fromMs: 0, toMs: 180_000_000 }],
-  ['a record of nothing', 'post /api/instruments/g1/record', 400, { key: 'pressure', fromMs: 0, toMs: 1000 }],
-  ['a record without a key', 'post /api/instruments/g1/record', 400, { fromMs: 0, toMs: 1000 }],
-  ['a password that is a list', 'post /api/instruments/g1/connect', 400, { password: ['x'] }],
-])('%s is told what would be right', async (_, route, status, body = {}) => {
+const WRONG: readonly [string, number, object?][] = [
+  ['post /api/instruments/x/connect', 404, {}],
+  ['get /api/instruments/g1/readings/x?fromMs=1&toMs=2', 400],
+  ['get /api/instruments/g1/readings/pressure', 400],
+  ['get /api/instruments/g1/readings/pressure?fromMs=2&toMs=1', 400],
+  ['get /api/instruments/g1/readings/pressure?fromMs=0&toMs=700000000', 400],
+  ['post /api/instruments/g1/record', 400, { key: 'pressure', fromMs: 0, toMs: 180_000_000 }],
+  ['post /api/instruments/g1/record', 400, { key: 'pressure', fromMs: 0, toMs: 1000 }],
+  ['post /api/instruments/g1/record', 400, { fromMs: 0, toMs: 1000 }],
+  ['post /api/instruments/g1/connect', 400, { password: ['x'] }],
+];
+test('what is asked wrongly is told what would be right', async () => {
   await keep(lines());
-  const [method, path] = route.split(' ') as ['get' | 'post', string];
-  const answer = await (method === 'get' ? served.get(path) : served.post(path, body));
-  expect(answer.status).toBe(status);
-  expect((answer.body as { right: string }).right.length).toBeGreaterThan(10);
-});
-
-test.each<[string, object, string]>([
-  ['no address', { host: '' }, 'host'],
-  ['an address with a path', { host: 'gauge/../etc' }, 'host'],
-  ['no port', { port: 0 }, 'port'],
-  ['an equipment that there is not', { equipmentId: 'x' }, 'equipmentId'],
-  ['a pattern without a value', { channels: [{ key: 'p', means: 'pressure', pattern: 'P1' }] }, 'channels.0.pattern'],
-  ['lines without a pattern', { channels: [{ key: 'p', means: 'pressure', topic: 't' }] }, 'channels'],
-  [
-    'two channels of one key',
-    { channels: [1, 2].map(() => ({ key: 'p', means: 'pressure', pattern: '{value}' })) },
-    'channels',
-  ],
-  [
-    'limits the wrong way round',
-    { channels: [{ key: 'p', means: 'pressure', pattern: '{value}', believedFromPa: 9, believedToPa: 1 }] },
-    'channels',
-  ],
-  [
-    'a register for a path out of its folder',
-    { channels: [{ key: '../x', means: 'pressure', pattern: '{value}' }] },
-    'channels.0.key',
-  ],
-])('a record with %s is refused where it is wrong', async (_, wrong, field) => {
-  const { status, body } = await keep(lines(wrong));
-  expect(status).toBe(400);
-  expect((body as { issues: { field: string }[] }).issues.map((i) => i.field)).toContainEqual(
-    expect.stringContaining(field),
-  );
+  for (const [route, status, body = {}] of WRONG) {
+    const [method, path] = route.split(' ') as ['get' | 'post', string];
+    const answer = await (method === 'get' ? served.get(path) : served.post(path, body));
+    expect([route, answer.status]).toEqual([route, status]);
+    expect((answer.body as { right: string }).right.length).toBeGreaterThan(10);
+  }
 });
 
 test('a password stays with the server: in no answer, no set-up file and no backup, and for its own address alone', async () => {

@@ -23,7 +23,7 @@ import type { Reading } from '../database/reading.js';
 import type { Actor } from '../journal/actor.js';
 import type { JournalWriter } from '../journal/journal-writer.js';
 import type { SetUpStore } from '../journal/set-up-store.js';
-import { actOn, correctionOf, isSameRun, runEntry, type RunAct, type RunEntry } from './counted-runs.js';
+import { actOn, correctionOf, isSameRun, runEntry, saidBy, type RunAct, type RunEntry } from './counted-runs.js';
 import { CountingMemory, type Told } from './counting-memory.js';
 import { KEPT_MS, type ReadingFiles } from './readings.js';
 import type { HeardReading } from './watch.js';
@@ -245,7 +245,7 @@ export class RunCounting {
     const meter = (minutes: number, atMs: number): Entry => ({
       ...{ id: newId(), actId: newId(), kind: 'meter', subjects: [{ type: 'pump', id: pumpId }], zone },
       ...{ happenedAt: new Date(atMs).toISOString(), precision: 'exact', recordedAt: isoNow(this.clock), who: null },
-      ...{ device: instrument.name.slice(0, 60), acknowledged: [], bodyVersion: BODY_VERSION },
+      ...{ device: saidBy(instrument), acknowledged: [], bodyVersion: BODY_VERSION },
       body: { action: 'read', minutes },
     });
     if (told.turned === null) {
@@ -275,5 +275,5 @@ const meansOf = (instrument: Instrument, key: string): LoadBy =>
 /** Since the entry stands for the run. */
 function lastWordIsAPersons(corrections: readonly Correction[], instrument: Instrument, since: string): boolean {
   const last = [...corrections].sort((a, b) => (a.recordedAt < b.recordedAt ? -1 : 1)).at(-1);
-  return last !== undefined && last.recordedAt > since && last.device !== instrument.name.slice(0, 60);
+  return last !== undefined && last.recordedAt > since && last.device !== saidBy(instrument);
 }
