@@ -27,6 +27,7 @@ const ELSEWHERE: Readonly<Partial<Record<SetUpKind, readonly string[]>>> = {
   pumpModel: ['assumed', 'limits', 'ownSteps', 'sumps'],
   pump: ['limits', 'oilLimits'],
   oilProduct: ['assumed', 'limits', 'oilLimits'],
+  instrument: ['channels'],
   houseRules: ['limits', 'oilLimits'],
 };
 

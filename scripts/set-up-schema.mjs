@@ -52,6 +52,7 @@ export function setUpSchema(
     'ModelFactsDto',
     'OwnStepDto',
     'InletPartDto',
+    'InstrumentChannelDto',
     'JarPointDto',
   ];
   const record = ([kind, type]) => ({

@@ -493,7 +493,6 @@ export class InstrumentDto {
   @ValidateNested({ each: true, message: 'a list of channels' })
   @Type(() => InstrumentChannelDto)
   channels?: InstrumentChannelDto[] | null;
-  @AreFieldNames() assumed?: string[] | null;
 }
 
 export class HouseRulesDto {

@@ -82,5 +82,4 @@ export interface Instrument {
   /** A stand-in, no real instrument: the interface says so wherever its readings stand. */
   readonly simulated?: boolean | null;
   readonly channels?: readonly InstrumentChannel[] | null;
-  readonly assumed?: readonly string[] | null;
 }

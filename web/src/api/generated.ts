@@ -2298,7 +2298,6 @@ export type Instrument = {
   /** A stand-in, no real instrument: the interface says so wherever its readings stand. */
   simulated?: boolean | null;
   channels?: readonly InstrumentChannel[] | null;
-  assumed?: readonly string[] | null;
 };
 export type ReuseSchool = 'newOnly' | 'reuse' | 'chosenPumps';
 export type HouseRules = {
