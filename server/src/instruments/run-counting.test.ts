@@ -1,3 +1,5 @@
+import { copyFileSync } from 'node:fs';
+import { join } from 'node:path';
 import type { Entry, Instrument } from '@winter-jar/core';
 import { at, correctionAt, entryAt, runAt } from '@winter-jar/core/testing';
 import { SERVER } from '../journal/actor.js';
@@ -172,4 +174,15 @@ test('a pump whose hour meter is read by hand gets no readings of ours', async (
   house.writer.writeTogether(SERVER, [entryAt(hours(-60), 'meter', { action: 'read', minutes: 6000 })]);
   await goOn(450, PLAIN);
   expect(house.states().p1?.meter?.minutes).toBe(6000);
+});
+
+test('of a house whose data were put back from before, what was counted since is told again', async () => {
+  await goOn(450, PLAIN);
+  const older = await openHouse();
+  copyFileSync(join(house.folder, 'instrument-runs.json'), join(older.folder, 'instrument-runs.json'));
+  await house.close();
+  house = older;
+  counting = start();
+  await look();
+  expect(await runs()).toEqual([[99.875, 240, null, 'Monitor']]);
 });

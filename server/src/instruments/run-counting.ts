@@ -152,9 +152,11 @@ export class RunCounting {
     if (!pumpId || !pump) return;
     const told = this.memory.of(id);
     const stretch = { fromMs: run.startMs, toMs: run.endMs ?? nowMs };
-    const known =
+    const remembered =
       told.runs.find((k) => isSameRun({ fromMs: k.startMs, toMs: Math.max(k.endMs ?? nowMs, k.startMs) }, stretch)) ??
       null;
+    // Of data that were put back from before, what was told since is told again.
+    const known = remembered && (await this.reading.records.original(remembered.entryId)) ? remembered : null;
     // Told to its end, and nothing of it has moved since.
     if (
       known &&
@@ -176,7 +178,7 @@ export class RunCounting {
     const standsFor = entryId ?? known?.entryId;
     if (standsFor === undefined) return;
     const takenOnAt = known?.entryId === standsFor ? known.takenOnAt : now;
-    const others = told.runs.filter((k) => k !== known && nowMs - k.startMs < 2 * KEPT_MS);
+    const others = told.runs.filter((k) => k !== remembered && nowMs - k.startMs < 2 * KEPT_MS);
     const counted = { entryId: standsFor, startMs: run.startMs, endMs: run.endMs, takenOnAt };
     if (JSON.stringify(known) !== JSON.stringify(counted))
       await this.memory.put(id, { ...told, runs: [...others, counted] });

@@ -124,6 +124,7 @@ function Live({ id, house }: { id: string; house: HouseSetUp }) {
         <Shown
           {...{ id, channel, trace, minutes, setMinutes, markMs, setMarkMs, zone, pumpId, serverMs, fetched }}
           name={instrument.name}
+          isVane={house.pumpModel[house.pump[pumpId ?? '']?.modelId ?? '']?.kind === 'vane'}
           beside={besideOf(answer?.instruments ?? [], id)}
         />
       )}
@@ -204,6 +205,8 @@ interface ShownOf {
   readonly setMarkMs: (ms: number | null) => void;
   readonly zone: string;
   readonly pumpId: string | null;
+  /** Logs are judged for vane pumps alone. */
+  readonly isVane: boolean;
   readonly serverMs: { readonly current: { readonly nowMs: number; readonly hereMs: number } };
   readonly fetched: string | null;
   readonly beside: Beside | null;
@@ -221,11 +224,13 @@ function Shown({
   setMarkMs,
   zone,
   pumpId,
+  isVane,
   serverMs,
   fetched,
   beside,
 }: ShownOf) {
   const unit = useUnits().pressure;
+  const judgedFor = isVane ? pumpId : null;
   const navigate = useNavigate();
   const [record, { isLoading }] = useRecordReadingsMutation();
   const [trouble, setTrouble] = useState('');
@@ -267,8 +272,10 @@ function Shown({
       <div className="desk mt-3">
         <Chips label="What is shown" hideLabel value={minutes} onChange={setMinutes} chips={WINDOWS} />
       </div>
-      {pumpId === null ? (
-        <p className="mt-4 text-ink-2">No pump stands at its equipment: there is nobody’s record to keep a check in.</p>
+      {judgedFor === null ? (
+        <p className="mt-4 text-ink-2">
+          No vane pump stands at its equipment: there is nobody’s record to keep a check in.
+        </p>
       ) : (
         <div className="mt-5 flex flex-wrap items-center gap-3 border-t border-rule pt-4">
           {markMs === null ? (
@@ -305,7 +312,7 @@ function Shown({
           )}
         </div>
       )}
-      {beside && <GaugeBeside {...{ id, channel, pumpId, fromMs, toMs, words }} {...beside} />}
+      {beside && <GaugeBeside {...{ id, channel, pumpId: judgedFor, fromMs, toMs, words }} {...beside} />}
     </section>
   );
 }
