@@ -492,6 +492,9 @@ export {
 } from './standing/index.js';
 export { ownLimit, type Trend, trendOf } from './statistics/index.js';
 export {
+  type BroughtLine,
+  type BroughtMeasure,
+  filterBrought,
   type ChargeStory,
   type ChargeTrend,
   chargeTrends,

@@ -8,3 +8,4 @@ export {
   type StoryPoint,
 } from './oil-story.js';
 export { type WaterRun, waterStory, type WaterStory } from './water-story.js';
+export { type BroughtLine, type BroughtMeasure, filterBrought } from './filter-brought.js';

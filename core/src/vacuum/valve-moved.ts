@@ -1,3 +1,5 @@
+import { median } from '../statistics/index.js';
+
 /** A reading of a gauge that is watched. */
 export interface WatchedReading {
   readonly atMs: number;
@@ -24,12 +26,6 @@ const LASTS_MS = 250;
 const RESTLESS_SHARE = 0.15;
 const MAD_TO_SIGMA = 1.4826;
 
-const medianOf = (values: readonly number[]): number => {
-  const sorted = [...values].sort((a, b) => a - b);
-  const middle = Math.floor(sorted.length / 2);
-  return sorted.length % 2 === 1 ? (sorted[middle] ?? 0) : ((sorted[middle - 1] ?? 0) + (sorted[middle] ?? 0)) / 2;
-};
-
 /**
  * Whether a gauge moved when a valve was turned: its readings leave the line on which they went before, by five times their scatter and
  * 2 % at least, for a quarter of a second and two readings at least. The line is Theil and Sen's (Sen 1968), so that a spike before does
@@ -45,14 +41,14 @@ export function valveMoved(input: { readings: readonly WatchedReading[]; turnedM
   const slopes = before.flatMap((a, i) =>
     before.slice(i + 1).flatMap((b) => (b.atMs > a.atMs ? [(b.pa - a.pa) / (b.atMs - a.atMs)] : [])),
   );
-  const slope = medianOf(slopes);
-  const level = medianOf(before.map((r) => r.pa - slope * (r.atMs - turnedMs)));
+  const slope = median(slopes);
+  const level = median(before.map((r) => r.pa - slope * (r.atMs - turnedMs)));
   const lineAt = (atMs: number): number => level + slope * (atMs - turnedMs);
-  const scatter = MAD_TO_SIGMA * medianOf(before.map((r) => Math.abs(r.pa - lineAt(r.atMs))));
+  const scatter = MAD_TO_SIGMA * median(before.map((r) => Math.abs(r.pa - lineAt(r.atMs))));
   if (scatter > RESTLESS_SHARE * level) return { ok: false, code: 'restless' };
   const threshold = Math.max(SCATTERS * scatter, LEAST_SHARE * level);
   const offs = after.map((r) => r.pa - lineAt(r.atMs));
-  const everyMs = medianOf(after.slice(1).map((r, i) => r.atMs - (after[i]?.atMs ?? 0)));
+  const everyMs = median(after.slice(1).map((r, i) => r.atMs - (after[i]?.atMs ?? 0)));
   const needed = Math.max(2, Math.ceil(LASTS_MS / Math.max(1, everyMs)));
   let row = 0;
   let longest = 0;

@@ -19,6 +19,7 @@ import {
   type InletCosts,
   type TypedPart,
 } from './inlet-form.js';
+import { FilterBrought } from './filter-brought.js';
 import { InlineFilter } from './inline-filter.js';
 
 /** What lies between chamber and pump, what it costs, and whether a filter in it pays. */
@@ -121,6 +122,7 @@ function Inlet({ page, words }: EntryPageProps) {
         {costs && parts && <Costs costs={costs} parts={parts} speedM3h={pumpingSpeedM3h} words={words} />}
       </div>
       <InlineFilter page={page} costs={costs} />
+      <FilterBrought page={page} />
     </main>
   );
 }

@@ -1,4 +1,11 @@
-import type { InletPart, InletPartKind, InlineFilterAssumption, InlineFilterLine } from '@winter-jar/core';
+import type {
+  BroughtLine,
+  BroughtMeasure,
+  InletPart,
+  InletPartKind,
+  InlineFilterAssumption,
+  InlineFilterLine,
+} from '@winter-jar/core';
 import { number } from '../ui/number.js';
 
 export const INLET_PART_WORDS: Readonly<Record<InletPartKind, { readonly one: string; readonly add: string }>> = {
@@ -50,3 +57,20 @@ export const ASSUMPTION_WORDS: Readonly<Record<InlineFilterAssumption, string>> 
   leaksPerJointYear: 'how often its joints leak',
   elementsPerYear: 'how often its element is changed',
 };
+
+export const BROUGHT_WORDS: Readonly<Record<BroughtMeasure, { readonly name: string; readonly digits: number }>> = {
+  runs: { name: 'Weighted runs', digits: 1 },
+  colourRise: { name: 'Darkening per weighted run, steps', digits: 2 },
+  ironPpmPer100h: { name: 'Iron per 100\u00a0h, ppm', digits: 1 },
+  siliconPpm: { name: 'Silicon, ppm', digits: 1 },
+  particleClass: { name: 'Particle class at 6\u00a0µm', digits: 1 },
+};
+
+/** "5.1 less (2.0 to 7.3 less)"; where its ends lie on both sides nothing is told. */
+export function broughtWords({ measure, shift }: BroughtLine): string {
+  const { digits } = BROUGHT_WORDS[measure];
+  const one = (value: number): string => `${number(Math.abs(value), digits)} ${value < 0 ? 'less' : 'more'}`;
+  if (shift.p10 < 0 && shift.p90 > 0) return `nothing that can be told (${one(shift.p10)} to ${one(shift.p90)})`;
+  const [near, far] = shift.p50 < 0 ? [shift.p90, shift.p10] : [shift.p10, shift.p90];
+  return `${one(shift.p50)} (${number(Math.abs(near), digits)} to ${number(Math.abs(far), digits)})`;
+}
