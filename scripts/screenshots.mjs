@@ -87,11 +87,19 @@ const pasteRows = async (page) => {
   await page.getByRole('heading', { name: 'what you pasted: 5 rows' }).waitFor();
   await page.getByText('Or paste rows').click();
 };
+/** What the gauge had kept has come in. */
+const afterAnHour = async (page) => {
+  await page.getByRole('radio', { name: '2 h' }).click();
+  await page.waitForTimeout(30_000);
+  await page.getByRole('radio', { name: '10 min' }).click();
+  await page.getByRole('radio', { name: '2 h' }).click();
+  await page.waitForTimeout(3000);
+};
 const SHOTS = [
   { name: 'round', path: '/?pump=lf-01', size: DESK },
   { name: 'pump', path: '/pumps/lf-01', size: TALL },
   { name: 'read-the-jar', path: '/pumps/lf-01/look', size: DESK, act: readJar },
-  { name: 'set-up', path: '/set-up/material', size: DESK },
+  { name: 'instrument', path: '/instruments/cabinet-gauge', size: DESK, act: afterAnHour },
   { name: 'care-rules', path: '/set-up/houseRules/house', size: DESK, act: askRule },
   { name: 'equipment', path: '/equipment/ferry-b', size: DESK },
   { name: 'job-card', path: '/pumps/lf-01/job-cards/oilChange', size: TALL },
@@ -122,10 +130,13 @@ const browser = await chromium.launch({
 async function shoot({ shots, demo, port }) {
   const data = mkdtempSync(join(tmpdir(), 'winter-jar-shots-'));
   const server = await startServer({ data, port, demo, quiet: true });
+  let standIns = [];
   try {
     if (demo) {
-      const { seedYard } = await import(join(root, 'demo/dist/index.js'));
+      const { connectStandIns, seedYard, startStandIns } = await import(join(root, 'demo/dist/index.js'));
       await seedYard({ address: server.address, now: new Date().toISOString() });
+      ({ standIns } = await startStandIns());
+      await connectStandIns(server);
     }
     for (const { name, path, size, act } of shots) {
       const page = await browser.newPage({ viewport: size });
@@ -138,6 +149,7 @@ async function shoot({ shots, demo, port }) {
       console.log(`docs/screenshots/${name}.png`);
     }
   } finally {
+    for (const standIn of standIns) await standIn.stop();
     await stopServer(server);
   }
   rmSync(data, { recursive: true, force: true });

@@ -13,7 +13,7 @@ import {
   type SetUpBodies,
   type SetUpKind,
 } from '@winter-jar/core';
-import { linesGauge } from './lines-gauge.js';
+import { linesGauge, type KeptReading } from './lines-gauge.js';
 import { LivingSet, type Phase } from './living-set.js';
 import { modbusGauge } from './modbus-gauge.js';
 import { pumpMonitor, type MonitorSays } from './pump-monitor.js';
@@ -43,6 +43,8 @@ const CABINET_DAY: readonly Phase[] = [
   { seconds: 180, inputs: PULLS },
   { seconds: 60, inputs: STANDS },
 ];
+
+const CABINET_ROUND_S = CABINET_DAY.reduce((sum, p) => sum + p.seconds, 0);
 
 const LINE: Build = {
   ...{ speedM3S: 63 / 3600, lineM3S: 50 / 3600, chamberM3: 0.02, ultimatePa: 50, ballastPa: 150, ballastM3S: 1e-3 },
@@ -85,7 +87,7 @@ const INSTRUMENTS: Readonly<Record<string, Instrument>> = {
     ...{ talks: 'lines', host: '127.0.0.1', port: PORTS.lines },
     channels: [
       {
-        ...{ key: 'pressure', means: 'pressure', pattern: 'P1 {value} {unit}', gauge: 'capacitance' },
+        ...{ key: 'pressure', means: 'pressure', pattern: '{time} P1 {value} {unit}', gauge: 'capacitance' },
         ...{ believedFromPa: 0.01, believedToPa: 110_000 },
       },
     ],
@@ -140,16 +142,21 @@ function lineMonitor(nowMs: number): { now: () => MonitorSays; seen: MonitorSays
 /** Starts the simulated instruments of the demo yard on this machine: two gauges at the map cabinet, a monitor of line 4's pump. */
 export async function startStandIns(): Promise<{ readonly standIns: readonly StandIn[] }> {
   const cabinet = new LivingSet(new SimulatedPump(CABINET, { ...AS_NEW, leakPaM3S: 4.5e-4 }), CABINET_DAY);
-  // Whoever looks finds it nearly pumped down.
-  cabinet.to(Date.now() - (PUMP_DOWN_S - 60) * 1000);
   const random = seededRandom(11);
   const noisy = (pa: number): number => pa * random.between([0.996, 1.004]);
   const at = (): LivingSet => {
     cabinet.to(Date.now());
     return cabinet;
   };
+  // Whoever looks finds it nearly pumped down, after two such rounds.
+  const nowMs = Date.now();
+  const kept: KeptReading[] = [];
+  for (let ms = nowMs - (2 * CABINET_ROUND_S + PUMP_DOWN_S - 60) * 1000; ms < nowMs; ms += 2000) {
+    cabinet.to(ms);
+    kept.push({ atMs: ms, pa: noisy(cabinet.pump.gaugePa()) });
+  }
   const standIns = [
-    await linesGauge({ port: PORTS.lines, paNow: () => noisy(at().pump.gaugePa()) }),
+    await linesGauge({ port: PORTS.lines, paNow: () => noisy(at().pump.gaugePa()), kept }),
     await modbusGauge({
       port: PORTS.modbus,
       paNow: () => noisy(at().pump.gaugePa(true)) * 1.06,

@@ -95,6 +95,7 @@ function Sheet({ page, words, older }: { page: Page; words: Words; older: boolea
 function Known({ page, words }: { page: Page; words: Words }) {
   const { state, house } = page;
   const { lastRun, meter, lastRise } = state;
+  const instruments = Object.entries(house.instrument).filter(([, i]) => i.equipmentId === page.equipmentId);
   const when = (at: string) => dayWords(at, words.zone, words.now);
   return (
     <dl className="mt-4 grid gap-x-6 gap-y-4 border-y border-rule py-4 wide:grid-cols-4">
@@ -115,27 +116,28 @@ function Known({ page, words }: { page: Page; words: Words }) {
         <Link
           to="vacuum"
           relative="path"
-          className="no-print inline-flex min-h-11 items-center text-[15px] font-semibold text-ink underline decoration-edge underline-offset-4"
+          className="no-print flex min-h-11 w-fit items-center text-[15px] font-semibold text-ink underline decoration-edge underline-offset-4"
         >
           Vacuum record
         </Link>
-        {Object.entries(house.instrument).map(
-          ([id, instrument]) =>
-            instrument.equipmentId === page.equipmentId && (
-              <Link
-                key={id}
-                to={`/instruments/${id}`}
-                className="no-print flex min-h-11 items-center text-[15px] font-semibold text-ink underline decoration-edge underline-offset-4"
-              >
-                {instrument.name}, live
-              </Link>
-            ),
-        )}
       </Fact>
       <Fact name="Its own hour meter">
         {meter ? `${meterWords(meter.minutes)}, ${when(meter.at)}` : 'not read yet'}
         <MeterField equipmentId={page.equipmentId} zone={words.zone} />
       </Fact>
+      {instruments.length > 0 && (
+        <Fact name="Instruments at it">
+          {instruments.map(([id, instrument]) => (
+            <Link
+              key={id}
+              to={`/instruments/${id}`}
+              className="no-print flex min-h-11 w-fit items-center font-semibold text-ink underline decoration-edge underline-offset-4"
+            >
+              {instrument.name}
+            </Link>
+          ))}
+        </Fact>
+      )}
     </dl>
   );
 }

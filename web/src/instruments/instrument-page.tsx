@@ -37,6 +37,9 @@ const WINDOWS = [
   { value: '10080', words: '7 days' },
 ] as const;
 const FEWEST = 20;
+/** A reading so old was sent late. */
+const LATE_MS = 5000;
+const LATE_FETCHED_MS = 3000;
 
 /** One instrument as it shows now, and what of it is kept as a check. */
 export function InstrumentPage() {
@@ -57,12 +60,21 @@ function Live({ id, house }: { id: string; house: HouseSetUp }) {
   const channel = (instrument.channels ?? []).find((c) => c.means === 'pressure') ?? null;
   const key = channel?.key ?? null;
   const windowMs = Number(minutes) * MINUTE_MS;
+  const serverMs = useRef({ nowMs: 0, hereMs: 0 });
+  /** What was sent late is fetched, some at a time. */
+  const lateTimer = useRef<ReturnType<typeof setTimeout> | null>(null);
   const { answer, broken } = useLive(id, (readings) => {
     const fresh = key === null ? undefined : readings[key];
-    if (fresh) setTrace((known) => withReadings(known, fresh));
+    if (!fresh) return;
+    setTrace((known) => withReadings(known, fresh));
+    const [firstMs = Infinity] = fresh.map(([ms]) => ms);
+    if (serverMs.current.nowMs - firstMs > LATE_MS && lateTimer.current === null)
+      lateTimer.current = setTimeout(() => {
+        lateTimer.current = null;
+        void fetchBefore();
+      }, LATE_FETCHED_MS);
   });
   const known = answer !== null;
-  const serverMs = useRef({ nowMs: 0, hereMs: 0 });
   useEffect(() => {
     if (answer) serverMs.current = { nowMs: answer.nowMs, hereMs: Date.now() };
   }, [answer]);
