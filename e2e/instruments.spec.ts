@@ -84,6 +84,15 @@ test('a gauge is set up, watched, its rise judged and kept as evidence; unplugge
   await expect(page.getByText('Live', { exact: true })).toBeVisible();
   await expect(page.getByText(/^0\.4[5-9]\d*\shPa$/)).toBeVisible({ timeout: 30_000 });
   expect(await moderateOrWorse(page)).toEqual([]);
+  // A part of it is drawn over, and let go again.
+  const trace = await page.getByRole('img', { name: /^Pressure of Cabinet gauge/ }).boundingBox();
+  if (!trace) throw new Error('no trace');
+  await page.mouse.move(trace.x + trace.width * 0.6, trace.y + 80);
+  await page.mouse.down();
+  await page.mouse.move(trace.x + trace.width * 0.8, trace.y + 80, { steps: 4 });
+  await page.mouse.up();
+  await expect(page.getByRole('button', { name: /^Judge \d\d:\d\d:\d\d to \d\d:\d\d:\d\d$/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Take the choice away' }).click();
   await page.setViewportSize({ width: 390, height: 844 });
   await noSidewaysScroll(page);
   await page.getByRole('button', { name: 'Judge these 30 min' }).click();

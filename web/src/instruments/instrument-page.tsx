@@ -20,7 +20,7 @@ import {
   valueWords,
 } from '../words/instrument-words.js';
 import { GaugeBeside } from './gauge-beside.js';
-import { LiveChart } from './live-chart.js';
+import { LiveChart, type Stretch } from './live-chart.js';
 import { StateSign } from './state-sign.js';
 import { NO_TRACE, pointsIn, withReadings, type Trace } from './trace.js';
 import { useLive } from './use-live.js';
@@ -246,6 +246,7 @@ function Shown({
   const navigate = useNavigate();
   const [record, { isLoading }] = useRecordReadingsMutation();
   const [trouble, setTrouble] = useState('');
+  const [chosen, setChosen] = useState<Stretch | null>(null);
   const lastMs = trace.atMs.at(-1) ?? serverMs.current.nowMs;
   const toMs = Math.max(lastMs, serverMs.current.nowMs);
   const fromMs = toMs - Number(minutes) * MINUTE_MS;
@@ -255,11 +256,11 @@ function Shown({
     const at = new Date(ms).toISOString();
     return `${localTime({ at, zone })}:${at.slice(17, 19)}`;
   };
-  async function keep(from: number) {
+  async function keep(from: number, until = toMs) {
     setTrouble('');
     const answer = await record({
       id,
-      readingsRecord: { key: channel.key, fromMs: Math.round(from), toMs: Math.round(toMs) },
+      readingsRecord: { key: channel.key, fromMs: Math.round(from), toMs: Math.round(until) },
     });
     if ('error' in answer)
       return setTrouble('Nothing was kept: the server does not answer, or nothing came in that time. Try again.');
@@ -276,7 +277,8 @@ function Shown({
         </p>
       ) : (
         <LiveChart
-          {...{ points, fromMs, toMs, markMs, unit, zone }}
+          {...{ points, fromMs, toMs, markMs, unit, zone, chosen }}
+          onChosen={setChosen}
           label={`Pressure of ${name} in the last ${words}, ${number(points.length)} points`}
         />
       )}
@@ -290,7 +292,22 @@ function Shown({
         </p>
       ) : (
         <div className="mt-5 flex flex-wrap items-center gap-3 border-t border-rule pt-4">
-          {markMs === null ? (
+          {chosen && (
+            <>
+              <Button
+                size="field"
+                look="solid"
+                disabled={isLoading}
+                onClick={() => void keep(chosen.fromMs, chosen.toMs)}
+              >
+                Judge {clock(chosen.fromMs)} to {clock(chosen.toMs)}
+              </Button>
+              <Button size="field" look="plain" onClick={() => setChosen(null)}>
+                Take the choice away
+              </Button>
+            </>
+          )}
+          {chosen ? null : markMs === null ? (
             <Button size="field" onClick={() => setMarkMs(toMs)}>
               <Flag size={18} aria-hidden="true" /> A check begins now
             </Button>
@@ -304,7 +321,7 @@ function Shown({
               </Button>
             </>
           )}
-          {markMs === null && isDay && (
+          {!chosen && markMs === null && isDay && (
             <Button
               size="field"
               look="solid"
@@ -315,7 +332,8 @@ function Shown({
             </Button>
           )}
           <p className="basis-full text-[15px] text-ink-2">
-            What is judged is kept as a gauge log. What is not is gone after seven days.
+            Draw over a part of the trace to judge that part. What is judged is kept as a gauge log. What is not is gone
+            after seven days.
           </p>
           {trouble && (
             <p role="alert" className="basis-full font-semibold text-stop">

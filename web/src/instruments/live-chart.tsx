@@ -4,6 +4,12 @@ import uPlot from 'uplot';
 import 'uplot/dist/uPlot.min.css';
 import { shortDayWords } from '../words/dates.js';
 
+/** A part of the trace that somebody drew over. */
+export interface Stretch {
+  readonly fromMs: number;
+  readonly toMs: number;
+}
+
 interface Drawn {
   readonly points: readonly { readonly ms: number; readonly value: number | null }[];
   readonly fromMs: number;
@@ -12,21 +18,24 @@ interface Drawn {
   readonly unit: string;
   readonly zone: string;
   readonly label: string;
+  readonly chosen: Stretch | null;
+  readonly onChosen: (stretch: Stretch) => void;
 }
 
 const HEIGHT = 300;
+const LEAST_DRAWN_PX = 8;
 
 /**
  * Pressure over time on a log axis, as it comes. On a canvas, other than the charts that stand still: ten times a second a chart of
  * elements took a frame in eight.
  */
-export function LiveChart({ points, fromMs, toMs, markMs, unit, zone, label }: Drawn) {
+export function LiveChart({ points, fromMs, toMs, markMs, unit, zone, label, chosen, onChosen }: Drawn) {
   const place = useRef<HTMLDivElement>(null);
   const chart = useRef<uPlot | null>(null);
   /** What the axes and the mark are drawn by. */
-  const shown = useRef({ fromMs, toMs, markMs, zone });
+  const shown = useRef({ fromMs, toMs, markMs, zone, chosen, onChosen });
   useEffect(() => {
-    shown.current = { fromMs, toMs, markMs, zone };
+    shown.current = { fromMs, toMs, markMs, zone, chosen, onChosen };
   });
   useEffect(() => {
     const at = place.current;
@@ -52,7 +61,7 @@ export function LiveChart({ points, fromMs, toMs, markMs, unit, zone, label }: D
       const [low, high] = [Math.min(...known), Math.max(...known)];
       if (low > 0) plot.setScale('p', { min: 10 ** Math.floor(Math.log10(low) + 1e-9), max: topOf(low, high) });
     });
-  }, [points, fromMs, toMs, markMs, unit]);
+  }, [points, fromMs, toMs, markMs, chosen, unit]);
   return <div ref={place} className="w-full" style={{ height: HEIGHT }} role="img" aria-label={label} />;
 }
 
@@ -62,7 +71,7 @@ const topOf = (low: number, high: number): number =>
 
 function optionsOf(
   at: HTMLElement,
-  shown: { readonly current: { fromMs: number; toMs: number; markMs: number | null; zone: string } },
+  shown: { readonly current: Pick<Drawn, 'fromMs' | 'toMs' | 'markMs' | 'zone' | 'chosen' | 'onChosen'> },
 ): uPlot.Options {
   const ink = (name: string): string => getComputedStyle(at).getPropertyValue(name).trim();
   const axis = {
@@ -74,7 +83,7 @@ function optionsOf(
     width: at.clientWidth,
     height: HEIGHT,
     legend: { show: false },
-    cursor: { show: false },
+    cursor: { x: false, y: false, points: { show: false }, drag: { x: true, y: false, setScale: false } },
     scales: { x: { time: false, auto: false }, p: { distr: 3, auto: false } },
     axes: [
       {
@@ -97,11 +106,18 @@ function optionsOf(
     hooks: {
       draw: [
         (plot) => {
-          const { markMs } = shown.current;
-          if (markMs === null) return;
-          const x = plot.valToPos(markMs, 'x', true);
+          const { markMs, chosen } = shown.current;
           const { ctx, bbox } = plot;
+          const at = (ms: number): number => plot.valToPos(ms, 'x', true);
           ctx.save();
+          if (chosen) {
+            ctx.fillStyle = ink('--oil');
+            ctx.globalAlpha = 0.25;
+            ctx.fillRect(at(chosen.fromMs), bbox.top, at(chosen.toMs) - at(chosen.fromMs), bbox.height);
+            ctx.globalAlpha = 1;
+          }
+          if (markMs === null) return ctx.restore();
+          const x = at(markMs);
           ctx.strokeStyle = ink('--ink');
           ctx.lineWidth = 2;
           ctx.setLineDash([4, 4]);
@@ -110,6 +126,15 @@ function optionsOf(
           ctx.lineTo(x, bbox.top + bbox.height);
           ctx.stroke();
           ctx.restore();
+        },
+      ],
+      // What was drawn over lies at moments, not at places: the trace moves on beneath it.
+      setSelect: [
+        (plot) => {
+          const { left, width } = plot.select;
+          if (width < LEAST_DRAWN_PX) return;
+          shown.current.onChosen({ fromMs: plot.posToVal(left, 'x'), toMs: plot.posToVal(left + width, 'x') });
+          plot.setSelect({ left: 0, top: 0, width: 0, height: 0 }, false);
         },
       ],
     },
