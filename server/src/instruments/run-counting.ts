@@ -51,6 +51,7 @@ export class RunCounting {
   private readonly memory: CountingMemory;
   private readonly listening = new Map<string, Listening>();
   private readonly logger = new Logger('Counted runs');
+  private readonly lastSeen = new Map<string, string>();
   private busy = false;
 
   constructor(
@@ -81,17 +82,14 @@ export class RunCounting {
   async look(instruments: Readonly<Record<string, Instrument>>): Promise<void> {
     if (this.busy) return;
     this.busy = true;
-    try {
-      for (const [id, instrument] of Object.entries(instruments)) {
-        const loadBy = loadByOf(instrument);
-        const pump = this.pumpOf(instrument);
-        if (loadBy !== null && pump) await this.lookAt(id, instrument, loadBy, pump);
-      }
-    } catch (error) {
-      this.logger.error(error);
-    } finally {
-      this.busy = false;
+    for (const [id, instrument] of Object.entries(instruments)) {
+      const loadBy = loadByOf(instrument);
+      const pump = this.pumpOf(instrument);
+      if (loadBy === null || !pump) continue;
+      // One that cannot be counted keeps no other waiting.
+      await this.lookAt(id, instrument, loadBy, pump).catch((error: unknown) => this.logger.error(error));
     }
+    this.busy = false;
   }
 
   private async lookAt(id: string, instrument: Instrument, loadBy: LoadBy, pump: PumpSetUp): Promise<void> {
@@ -103,8 +101,18 @@ export class RunCounting {
     }
     forgetBefore(of.heard, nowMs - KEPT_MS);
     const { runs } = runsSeen({ heard: of.heard, loadBy, nowMs });
-    for (const run of runs) await this.tell(id, instrument, run);
+    const seen = JSON.stringify([runs, await this.standing(instrument)]);
+    if (this.lastSeen.get(id) !== seen) {
+      for (const run of runs) await this.tell(id, instrument, run);
+      this.lastSeen.set(id, seen);
+    }
     await this.tellTurning(id, instrument, of.heard, runs);
+  }
+
+  /** How the runs of its pump stand in the journal: where neither that nor what was seen has moved, nothing is to be told. */
+  private async standing({ pumpId }: Instrument): Promise<unknown> {
+    const logged = await this.loggedOf(pumpId ?? '');
+    return logged.map((e) => [e.id, e.happenedAt, e.body.minutes, e.body.stillRunning, e.body.session]);
   }
 
   /** All that is kept of it, hour by hour: others come in between. */
@@ -157,15 +165,6 @@ export class RunCounting {
       null;
     // Of data that were put back from before, what was told since is told again.
     const known = remembered && (await this.reading.records.original(remembered.entryId)) ? remembered : null;
-    // Told to its end, and nothing of it has moved since.
-    if (
-      known &&
-      known.startMs === run.startMs &&
-      known.endMs === run.endMs &&
-      run.endMs !== null &&
-      !this.isFresh(run, nowMs)
-    )
-      return;
     const logged = await this.loggedOf(pumpId);
     const corrections = known ? await this.reading.records.correctionsOf(known.entryId) : [];
     const cycles = pump.equipment.cyclesPerRun ? run.cycles : null;
@@ -182,11 +181,6 @@ export class RunCounting {
     const counted = { entryId: standsFor, startMs: run.startMs, endMs: run.endMs, takenOnAt };
     if (JSON.stringify(known) !== JSON.stringify(counted))
       await this.memory.put(id, { ...told, runs: [...others, counted] });
-  }
-
-  /** Somebody may log it by hand yet, some days later. */
-  private isFresh({ endMs }: SeenRun, nowMs: number): boolean {
-    return nowMs - (endMs ?? nowMs) < KEPT_MS;
   }
 
   /** @returns the entry that stands for the run from now on; null where that has not changed */
