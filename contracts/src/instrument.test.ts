@@ -15,6 +15,7 @@ test.each([
 ])('%s are taken', (_, body) => expect(checkRecord('instrument', body)).toMatchObject({ ok: true }));
 
 test.each<[string, object, string]>([
+  ['nothing for channels', { channels: [null, ''] }, 'channels'],
   ['no address', { host: '' }, 'host'],
   ['an address with a path', { host: 'gauge/../etc' }, 'host'],
   ['no port', { port: 0 }, 'port'],

@@ -441,12 +441,16 @@ function AreChannels(): PropertyDecorator {
           'channels with keys of their own and the lower limit first; for lines with a pattern, for Modbus with table, register and format, for MQTT with a topic',
       },
       validator: {
-        validate: (channels, args) =>
-          !Array.isArray(channels) ||
-          (channels.every(
-            (c: InstrumentChannel) => isFound(c, (args?.object as InstrumentDto).talks) && isInOrder(c),
-          ) &&
-            new Set(channels.map((c: InstrumentChannel) => c.key)).size === channels.length),
+        validate: (channels: unknown, args) => {
+          if (!Array.isArray(channels)) return true;
+          const known = channels.filter((c): c is InstrumentChannel => typeof c === 'object' && c !== null);
+          const { talks } = args?.object as InstrumentDto;
+          return (
+            known.length === channels.length &&
+            known.every((c) => isFound(c, talks) && isInOrder(c)) &&
+            new Set(known.map((c) => c.key)).size === known.length
+          );
+        },
       },
     });
 }
