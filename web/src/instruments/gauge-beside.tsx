@@ -6,6 +6,20 @@ import { Button, LinkButton } from '../ui/button.js';
 import { number } from '../ui/number.js';
 import { COMPARED_WORDS, NOT_COMPARED_WORDS } from '../words/instrument-words.js';
 
+/** Another gauge at the same equipment; null for none. */
+export function besideOf(instruments: readonly InstrumentNow[], id: string): Beside | null {
+  const here = instruments.find((i) => i.id === id)?.instrument.equipmentId;
+  for (const other of instruments) {
+    const channel = (other.instrument.channels ?? []).find((c) => c.means === 'pressure');
+    if (other.id !== id && other.instrument.equipmentId === here && channel) return { other, otherChannel: channel };
+  }
+  return null;
+}
+export interface Beside {
+  readonly other: InstrumentNow;
+  readonly otherChannel: InstrumentChannel;
+}
+
 async function readingsOf(id: string, key: string, fromMs: number, toMs: number): Promise<WatchedReading[] | null> {
   const query = `fromMs=${Math.round(fromMs)}&toMs=${Math.round(toMs)}`;
   const response = await fetch(`/api/instruments/${id}/readings/${key}?${query}`).catch(() => null);

@@ -1,14 +1,11 @@
 import type { InstrumentNow } from '@winter-jar/contracts';
-import { localTime, type HouseSetUp, type InstrumentChannel } from '@winter-jar/core';
-import { Flag, Settings2 } from 'lucide-react';
+import type { HouseSetUp } from '@winter-jar/core';
+import { Settings2 } from 'lucide-react';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { useNavigate, useParams } from 'react-router';
-import { useRecordReadingsMutation, useSetUpQuery } from '../api/house-api.js';
+import { useParams } from 'react-router';
+import { useSetUpQuery } from '../api/house-api.js';
 import { usePrint } from '../device/use-print.js';
-import { useUnits } from '../device/use-units.js';
-import { Button, LinkButton } from '../ui/button.js';
-import { Chips } from '../ui/chips.js';
-import { number } from '../ui/number.js';
+import { LinkButton } from '../ui/button.js';
 import { PageHead } from '../ui/page-head.js';
 import { PageTitle } from '../ui/page-title.js';
 import { Empty, Loading, Trouble } from '../ui/page-state.js';
@@ -19,24 +16,13 @@ import {
   TROUBLE_WORDS,
   valueWords,
 } from '../words/instrument-words.js';
-import { GaugeBeside } from './gauge-beside.js';
-import { LiveChart, type Stretch } from './live-chart.js';
+import { besideOf } from './gauge-beside.js';
+import { ShownTrace } from './shown-trace.js';
 import { StateSign } from './state-sign.js';
-import { NO_TRACE, pointsIn, withReadings, type Trace } from './trace.js';
+import { NO_TRACE, withReadings, type Trace } from './trace.js';
 import { useLive } from './use-live.js';
 
 const MINUTE_MS = 60_000;
-const DAY_MIN = 1440;
-const WINDOWS = [
-  { value: '2', words: '2 min' },
-  { value: '10', words: '10 min' },
-  { value: '30', words: '30 min' },
-  { value: '120', words: '2 h' },
-  { value: '480', words: '8 h' },
-  { value: '1440', words: '1 day' },
-  { value: '10080', words: '7 days' },
-] as const;
-const FEWEST = 20;
 /** A reading so old was sent late. */
 const LATE_MS = 5000;
 const LATE_FETCHED_MS = 3000;
@@ -97,8 +83,9 @@ function Live({ id, house }: { id: string; house: HouseSetUp }) {
     setFetched('');
   }, [id, key, windowMs]);
   useEffect(() => {
-    if (known) void fetchBefore();
-  }, [known, fetchBefore]);
+    // Also what came while the server was not heard.
+    if (known && !broken) void fetchBefore();
+  }, [known, broken, fetchBefore]);
 
   const now = answer?.instruments.find((i) => i.id === id) ?? null;
   const site = house.site[house.equipment[instrument.equipmentId]?.siteId ?? ''];
@@ -133,7 +120,7 @@ function Live({ id, house }: { id: string; house: HouseSetUp }) {
           Say what it sends, and what of it is the pressure.
         </Empty>
       ) : (
-        <Shown
+        <ShownTrace
           {...{ id, channel, trace, minutes, setMinutes, markMs, setMarkMs, zone, pumpId, serverMs, fetched }}
           name={instrument.name}
           isVane={house.pumpModel[house.pump[pumpId ?? '']?.modelId ?? '']?.kind === 'vane'}
@@ -142,20 +129,6 @@ function Live({ id, house }: { id: string; house: HouseSetUp }) {
       )}
     </main>
   );
-}
-
-/** Another gauge at the same equipment; null for none. */
-function besideOf(instruments: readonly InstrumentNow[], id: string): Beside | null {
-  const here = instruments.find((i) => i.id === id)?.instrument.equipmentId;
-  for (const other of instruments) {
-    const channel = (other.instrument.channels ?? []).find((c) => c.means === 'pressure');
-    if (other.id !== id && other.instrument.equipmentId === here && channel) return { other, otherChannel: channel };
-  }
-  return null;
-}
-interface Beside {
-  readonly other: InstrumentNow;
-  readonly otherChannel: InstrumentChannel;
 }
 
 /** The pump that stands at an equipment. */
@@ -203,146 +176,5 @@ function Stands({ now, zone, at, silent }: { now: InstrumentNow; zone: string; a
         </p>
       )}
     </>
-  );
-}
-
-interface ShownOf {
-  readonly id: string;
-  readonly name: string;
-  readonly channel: InstrumentChannel;
-  readonly trace: Trace;
-  readonly minutes: string;
-  readonly setMinutes: (minutes: string) => void;
-  readonly markMs: number | null;
-  readonly setMarkMs: (ms: number | null) => void;
-  readonly zone: string;
-  readonly pumpId: string | null;
-  /** Logs are judged for vane pumps alone. */
-  readonly isVane: boolean;
-  readonly serverMs: { readonly current: { readonly nowMs: number; readonly hereMs: number } };
-  readonly fetched: string | null;
-  readonly beside: Beside | null;
-}
-
-/** The trace, and what of it is kept. */
-function Shown({
-  id,
-  name,
-  channel,
-  trace,
-  minutes,
-  setMinutes,
-  markMs,
-  setMarkMs,
-  zone,
-  pumpId,
-  isVane,
-  serverMs,
-  fetched,
-  beside,
-}: ShownOf) {
-  const unit = useUnits().pressure;
-  const judgedFor = isVane ? pumpId : null;
-  const navigate = useNavigate();
-  const [record, { isLoading }] = useRecordReadingsMutation();
-  const [trouble, setTrouble] = useState('');
-  const [chosen, setChosen] = useState<Stretch | null>(null);
-  const lastMs = trace.atMs.at(-1) ?? serverMs.current.nowMs;
-  const toMs = Math.max(lastMs, serverMs.current.nowMs);
-  const fromMs = toMs - Number(minutes) * MINUTE_MS;
-  const points = pointsIn(trace, { fromMs, toMs: toMs + 1 });
-  const words = WINDOWS.find((w) => w.value === minutes)?.words ?? '';
-  const clock = (ms: number) => {
-    const at = new Date(ms).toISOString();
-    return `${localTime({ at, zone })}:${at.slice(17, 19)}`;
-  };
-  async function keep(from: number, until = toMs) {
-    setTrouble('');
-    const answer = await record({
-      id,
-      readingsRecord: { key: channel.key, fromMs: Math.round(from), toMs: Math.round(until) },
-    });
-    if ('error' in answer)
-      return setTrouble('Nothing was kept: the server does not answer, or nothing came in that time. Try again.');
-    const { logId, name: logName } = answer.data;
-    const query = new URLSearchParams({ log: logId, name: logName, gauge: channel.gauge ?? 'capacitance' });
-    void navigate(`/pumps/${pumpId}/gauge-log?${query.toString()}`);
-  }
-  const isDay = Number(minutes) <= DAY_MIN;
-  return (
-    <section className="mt-4">
-      {points.length === 0 ? (
-        <p className="border-y border-rule py-6 text-ink-2">
-          {fetched === null ? 'Fetching what it sent …' : fetched || `Nothing came in the last ${words}.`}
-        </p>
-      ) : (
-        <LiveChart
-          {...{ points, fromMs, toMs, markMs, unit, zone, chosen }}
-          onChosen={setChosen}
-          label={`Pressure of ${name} in the last ${words}, ${number(points.length)} points`}
-        />
-      )}
-      <p className="text-[14px] text-ink-2">{unit}</p>
-      <div className="desk mt-3">
-        <Chips label="What is shown" hideLabel value={minutes} onChange={setMinutes} chips={WINDOWS} />
-      </div>
-      {judgedFor === null ? (
-        <p className="mt-4 text-ink-2">
-          No vane pump stands at its equipment: there is nobody’s record to keep a check in.
-        </p>
-      ) : (
-        <div className="mt-5 flex flex-wrap items-center gap-3 border-t border-rule pt-4">
-          {chosen && (
-            <>
-              <Button
-                size="field"
-                look="solid"
-                disabled={isLoading}
-                onClick={() => void keep(chosen.fromMs, chosen.toMs)}
-              >
-                Judge {clock(chosen.fromMs)} to {clock(chosen.toMs)}
-              </Button>
-              <Button size="field" look="plain" onClick={() => setChosen(null)}>
-                Take the choice away
-              </Button>
-            </>
-          )}
-          {chosen ? null : markMs === null ? (
-            <Button size="field" onClick={() => setMarkMs(toMs)}>
-              <Flag size={18} aria-hidden="true" /> A check begins now
-            </Button>
-          ) : (
-            <>
-              <Button size="field" look="solid" disabled={isLoading} onClick={() => void keep(markMs)}>
-                Judge it since {clock(markMs)}
-              </Button>
-              <Button size="field" look="plain" onClick={() => setMarkMs(null)}>
-                Take the mark away
-              </Button>
-            </>
-          )}
-          {!chosen && markMs === null && isDay && (
-            <Button
-              size="field"
-              look="solid"
-              disabled={isLoading || points.length < FEWEST}
-              onClick={() => void keep(fromMs)}
-            >
-              Judge these {words}
-            </Button>
-          )}
-          <p className="basis-full text-[15px] text-ink-2">
-            Draw over a part of the trace to judge that part. What is judged is kept as a gauge log. What is not is gone
-            after seven days.
-          </p>
-          {trouble && (
-            <p role="alert" className="basis-full font-semibold text-stop">
-              {trouble}
-            </p>
-          )}
-        </div>
-      )}
-      {beside && <GaugeBeside {...{ id, channel, pumpId: judgedFor, fromMs, toMs, words }} {...beside} />}
-    </section>
   );
 }
