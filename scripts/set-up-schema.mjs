@@ -32,9 +32,12 @@ export function setUpSchema(
     classTransformerMetadataStorage: defaultMetadataStorage,
     refPointerPrefix: '#/$defs/',
     additionalConverters: {
+      // What a schema cannot say of a list: it is told when the file is taken in.
+      areChannels: () => ({}),
       areLimits: () => limits,
       areOilLimits: () => oilLimits,
       isInstant: () => INSTANT,
+      isPattern: () => ({ type: 'string', maxLength: 200 }),
       isZone: () => ({ type: 'string', description: 'an IANA time zone' }),
     },
   });
