@@ -1,3 +1,4 @@
+// The rules of every kind of record in one view, as the set-up's schema is made from them: longer than other files.
 import 'reflect-metadata';
 import {
   CHANNEL_MEANINGS,

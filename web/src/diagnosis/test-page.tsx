@@ -1,3 +1,4 @@
+// One screen for every test, with and without a step of the hunt, and what each measures: longer than other files.
 import type { DiagnosisAnswer } from '@winter-jar/contracts';
 import {
   blankOffLimit,

@@ -1,3 +1,4 @@
+// One page for five kinds of log that differ in a field or two: longer than other files.
 import {
   blankOffHeldToPa,
   GAUGE_KINDS,
