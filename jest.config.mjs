@@ -2,7 +2,7 @@ import { fileURLToPath } from 'node:url';
 
 const transform = {
   '^.+\\.tsx?$': [
-    '@swc/jest',
+    fileURLToPath(new URL('scripts/test-transform.mjs', import.meta.url)),
     {
       jsc: {
         parser: { syntax: 'typescript', tsx: true, decorators: true },
