@@ -2,8 +2,7 @@
 import { parentPort, workerData } from 'node:worker_threads';
 import BetterSqlite3 from 'better-sqlite3';
 import { JOURNAL_LINES_JOB } from './backup/journal-lines.js';
-import { BACKUP_JOB } from './backup/make-backup.js';
-import { CONTENTS_JOB, WHOLE_CHECK_JOB } from './backup/whole-check.js';
+import { BACKUP_JOB, CONTENTS_JOB, WHOLE_CHECK_JOB } from './backup/backup-jobs.js';
 import { NAMED_IN_JOURNAL_JOB, PUMPS_NAMING_JOB } from './set-up/pumps-naming.js';
 import { readingStatements } from './database/statements.js';
 import { SUSPECTS_JOB } from './diagnosis/suspects.js';

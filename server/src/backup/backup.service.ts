@@ -20,7 +20,8 @@ import { BACKUP_FORMAT, BACKUP_VERSION, DATABASE, MANIFEST, type Manifest } from
 import { copyKept, thinOutKept } from './kept-data.js';
 import { dropWorkFolder, newWorkFolder, takeIn } from '../files/work-folder.js';
 import { JobCancelled, WorkQueue } from '../work/work-queue.js';
-import { CONTENTS_JOB, WHOLE_CHECK_JOB, type WholeAnswer } from './whole-check.js';
+import { CONTENTS_JOB, WHOLE_CHECK_JOB } from './backup-jobs.js';
+import type { WholeAnswer } from './whole-check.js';
 
 interface Checked {
   readonly folder: string;

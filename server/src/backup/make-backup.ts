@@ -2,7 +2,7 @@ import { closeSync, fdatasyncSync, openSync, statSync, writeFileSync } from 'nod
 import { join } from 'node:path';
 import * as tar from 'tar';
 import { sha256Of } from '../files/kept-files.js';
-import type { FileAsked, FileJob, JobTools } from '../work/job.js';
+import type { FileAsked, JobTools } from '../work/job.js';
 import { dropWorkFolder } from '../files/work-folder.js';
 import { writeStream } from '../files/write-file.js';
 import { linkFiles } from './backup-files.js';
@@ -93,12 +93,3 @@ export async function makeBackup(
   }
   await dropWorkFolder(into, fileName);
 }
-
-export const BACKUP_JOB: FileJob = {
-  name: 'backup',
-  lane: 'file',
-  async run(tools, asked) {
-    await makeBackup(tools, asked);
-    return null;
-  },
-};

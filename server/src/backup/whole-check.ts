@@ -17,10 +17,9 @@ import { JournalWriter } from '../journal/journal-writer.js';
 import { SetUpStore } from '../journal/set-up-store.js';
 import { rowOf } from '../round/round-row.js';
 import { checkVersions } from '../set-up/check-versions.js';
-import type { Job } from '../work/job.js';
-import { checkDatabaseFile, contentsOf, issueOf } from './database-check.js';
+import { checkDatabaseFile, issueOf } from './database-check.js';
 
-interface Aside {
+export interface Aside {
   /** A folder with a database file of its own, which may be changed. */
   readonly folder: string;
   readonly nowMs: number;
@@ -141,16 +140,3 @@ export async function checkWhole(aside: Aside, progress: (share: number) => void
   const issue = await wholeCheck(aside, progress);
   return issue ? { issue } : { contents: checked.contents };
 }
-
-export const WHOLE_CHECK_JOB: Job<Aside, WholeAnswer> = {
-  name: 'whole check',
-  lane: 'file',
-  run: ({ progress }, aside) => checkWhole(aside, progress),
-};
-
-/** What the data hold that are served now: every entry is counted. */
-export const CONTENTS_JOB: Job<null, BackupContents> = {
-  name: 'contents',
-  lane: 'screen',
-  run: ({ db }) => contentsOf(db),
-};

@@ -12,7 +12,7 @@ import {
 } from '@nestjs/common';
 import type { DownloadAnswer, DownloadName } from '@winter-jar/contracts';
 import { JOURNAL_LINES_JOB } from '../backup/journal-lines.js';
-import { BACKUP_JOB } from '../backup/make-backup.js';
+import { BACKUP_JOB } from '../backup/backup-jobs.js';
 import { CLOCK, isoNow, stampOf, type Clock } from '../clock/clock.js';
 import { Database } from '../database/open.js';
 import { LOG_FILE_JOBS } from '../entry-log/log-files.js';

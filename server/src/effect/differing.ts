@@ -1,6 +1,6 @@
 import type { PumpEffect, RoundRow } from '@winter-jar/contracts';
 import { initialState, type PumpState } from '@winter-jar/core';
-import { ofAnyVersion } from '../database/reading.js';
+import { ofAnyVersion } from '../database/pump-state-in.js';
 import type { SetUpStore } from '../journal/set-up-store.js';
 import { onTheRound, rowOf } from '../round/round-row.js';
 

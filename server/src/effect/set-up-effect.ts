@@ -9,7 +9,7 @@ import {
   type PumpState,
   type SetUpVersion,
 } from '@winter-jar/core';
-import { pumpStateIn } from '../database/reading.js';
+import { pumpStateIn } from '../database/pump-state-in.js';
 import type { ReadingStatements } from '../database/statements.js';
 import { bearingOf, freshIn } from '../journal/set-up-bearing.js';
 import { SetUpStore } from '../journal/set-up-store.js';

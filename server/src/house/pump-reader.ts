@@ -1,7 +1,8 @@
 import { Inject, Injectable, NotFoundException } from '@nestjs/common';
 import { standingAt, type PumpSetUp, type PumpState, type Standing } from '@winter-jar/core';
 import { CLOCK, isoNow, type Clock } from '../clock/clock.js';
-import { ofAnyVersion, pumpStateIn, Reading } from '../database/reading.js';
+import { ofAnyVersion, pumpStateIn } from '../database/pump-state-in.js';
+import { Reading } from '../database/reading.js';
 import { SetUpStore } from '../journal/set-up-store.js';
 
 /** A pump as it is read: its set-up or a 404, its state or the first one, and how it stands now. */

@@ -12,7 +12,7 @@ import { Logger } from '@nestjs/common';
 import { v7 as newId } from 'uuid';
 import type { Clock } from '../clock/clock.js';
 import { EPOCH, type Database } from '../database/open.js';
-import { pumpStateIn } from '../database/reading.js';
+import { pumpStateIn } from '../database/pump-state-in.js';
 import { writingStatements, type WritingStatements } from '../database/statements.js';
 import { isDiskFull } from '../files/disk-full.js';
 import type { InJournal } from './set-up-removal.js';

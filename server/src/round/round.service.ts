@@ -2,7 +2,8 @@ import { Inject, Injectable } from '@nestjs/common';
 import type { RoundAnswer, RoundRow } from '@winter-jar/contracts';
 import { localDay } from '@winter-jar/core';
 import { CLOCK, isoNow, type Clock } from '../clock/clock.js';
-import { ofAnyVersion, pumpStateIn, Reading } from '../database/reading.js';
+import { ofAnyVersion, pumpStateIn } from '../database/pump-state-in.js';
+import { Reading } from '../database/reading.js';
 import { SetUpStore } from '../journal/set-up-store.js';
 import { inNeedOfHands, onTheRound, rowOf } from './round-row.js';
 
