@@ -13,7 +13,7 @@ const program = (name, file, cleanDir, more = {}) =>
     cwd: import.meta.dirname,
     platform: 'node',
     external: LEFT_OUT,
-    output: { dir: 'run', format: 'esm', sourcemap: true, keepNames: true, cleanDir },
+    output: { dir: 'run', format: 'esm', sourcemap: true, keepNames: true, strictExecutionOrder: true, cleanDir },
   });
 
 /** A thread starts often: of the packages that check values it takes their modules, of which only those are kept that are used. */
