@@ -1,4 +1,5 @@
-import { rebuild } from '../fold/index.js';
+import { initialState, rebuild, refoldPump } from '../fold/index.js';
+import { compareOrder } from '../journal/index.js';
 import { standingAt } from '../standing/index.js';
 import { at, bookOf, START } from '../testing/small-yard.js';
 import { simulatePump, type PumpProfile } from './pump-life.js';
@@ -57,6 +58,13 @@ test.each<[string, Partial<PumpProfile>]>([
   for (let seed = 100; seed < 114; seed++) {
     const entries = simulate(seed, use);
     const changes = entries.flatMap((e, i) => (e.kind === 'change' && i > 0 ? [i] : []));
+    let [state, folded] = [initialState('p1'), 0];
+    /** As it was after so many entries; asked for in their order. */
+    const stateAfter = (count: number) => {
+      ({ state } = refoldPump({ from: state, entries: entries.slice(folded, count).sort(compareOrder), book }));
+      folded = count;
+      return state;
+    };
     for (const [n, change] of changes.entries()) {
       if (n < 3) continue;
       const runsBefore = entries
@@ -65,17 +73,13 @@ test.each<[string, Partial<PumpProfile>]>([
       const last = entries[runsBefore.at(-1) ?? 0];
       const first = runsBefore[0];
       if (!last || last.kind !== 'run' || first === undefined || runsBefore.length < 3) continue;
-      const seen = entries.slice(0, first + 1);
       const firstRun = entries[first];
       if (!firstRun || firstRun.kind !== 'run') continue;
       const nowMs = Date.parse(firstRun.happenedAt) + (firstRun.body.minutes ?? 0) * 60_000;
       const now = new Date(nowMs).toISOString();
       const setUp = book.pumpAt({ pumpId: 'p1', instant: now });
       const task =
-        setUp &&
-        standingAt({ state: rebuild({ pumpId: 'p1', entries: seen, book }), setUp, now }).tasks.find(
-          (t) => t.task === 'oilChange',
-        );
+        setUp && standingAt({ state: stateAfter(first + 1), setUp, now }).tasks.find((t) => t.task === 'oilChange');
       if (!task?.forecast) continue;
       const cameDays = (Date.parse(last.happenedAt) + (last.body.minutes ?? 0) * 60_000 - nowMs) / 86_400_000;
       asked += 1;

@@ -8,7 +8,8 @@ import { v7 as newId } from 'uuid';
 import { download, startServer, type RunningServer } from '../testing/running-server.js';
 import { openHouse, rebuiltStates } from '../testing/test-house.js';
 
-/** Some twenty starts of a server, on a slow machine too. */
+// A sample: `npm run bench:kill` kills a hundred times.
+/** Some ten starts of a server, on a slow machine too. */
 const PATIENCE_MS = 600_000;
 const YEARS_BACK_MS = 8 * 365 * 86_400_000;
 const back = (instant: string) => new Date(Date.parse(instant) - YEARS_BACK_MS).toISOString();
@@ -89,7 +90,7 @@ test(
     expect((await restore(uploadId)).status).toBe(200);
     const restoreMs = performance.now() - began;
     let held = 60;
-    for (const [round, part] of [0, 0.1, 0.2, 0.35, 0.5, 0.65, 0.8, 0.9, 1, 1.2].entries()) {
+    for (const [round, part] of [0.1, 0.35, 0.6, 0.5, 0.9].entries()) {
       if (round % 4 === 3) {
         await killDuring(() => download(server!.address, 'backup'), part * restoreMs);
         expect(await lookInside()).toBe(held);
@@ -117,7 +118,7 @@ test(
       return `P-1,Chamber,${started},50,any-empty`;
     });
     const csv = ['pump,equipment,started,minutes,material', ...rows].join('\n');
-    const empty = await lookAfterKills(() => importLog(csv), [80, 250, 450, 700, 1000, 1400, 2000]);
+    const empty = await lookAfterKills(() => importLog(csv), [250, 700, 1400]);
     expect([...empty].every((n) => n === 0 || n === 4000)).toBe(true);
     if (![...empty].includes(4000)) await importLog(csv);
 
@@ -125,10 +126,7 @@ test(
     await server!.kill();
     rmSync(folder, { recursive: true, force: true });
     await start();
-    const found = await lookAfterKills(
-      () => send('/api/journal', 'application/x-ndjson', everything),
-      [100, 400, 800, 1200],
-    );
+    const found = await lookAfterKills(() => send('/api/journal', 'application/x-ndjson', everything), [300, 900]);
     expect([...found].every((n) => n === 0 || n === 4000)).toBe(true);
   },
   PATIENCE_MS,

@@ -17,7 +17,7 @@ const inThePast = <T extends { happenedAt: string; recordedAt: string }>(e: T): 
   recordedAt: new Date(Date.parse(e.recordedAt) - YEARS_BACK_MS).toISOString(),
 });
 
-test('kill -9 in a stream of writes, 20 times: every acknowledged entry is there once, none half-written', async () => {
+test('kill -9 in a stream of writes, 8 times: every acknowledged entry is there once, none half-written', async () => {
   const folder = mkdtempSync(join(tmpdir(), 'winter-jar-crash-'));
   let address = '';
   const post = (path: string, body: unknown) =>
@@ -37,7 +37,7 @@ test('kill -9 in a stream of writes, 20 times: every acknowledged entry is there
     return members.map((e) => inThePast({ ...e, id: newId(), actId }) as Entry);
   }
 
-  for (let round = 0; round < 20; round++) {
+  for (let round = 0; round < 8; round++) {
     const server = await startServer({ folder });
     address = server.address;
     if (round === 0) {
@@ -73,7 +73,7 @@ test('kill -9 in a stream of writes, 20 times: every acknowledged entry is there
 
   const house = await openHouse({ folder });
   const stored = house.journal().map((e) => e.id);
-  expect(acknowledged.size).toBeGreaterThan(100);
+  expect(acknowledged.size).toBeGreaterThan(50);
   expect(new Set(stored).size).toBe(stored.length);
   expect([...acknowledged].filter((id) => !stored.includes(id))).toEqual([]);
   for (const act of sent) expect([0, act.length]).toContain(act.filter((id) => stored.includes(id)).length);
