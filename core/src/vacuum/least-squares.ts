@@ -2,40 +2,45 @@
 export type Matrix = readonly (readonly number[])[];
 
 /**
- * Inverse of a symmetric positive definite matrix by its Cholesky factor (Golub & Van Loan 2013, Matrix Computations, 4.2).
- * @returns null where it is not positive definite: two columns say the same
+ * Makes a symmetric positive definite matrix, all rows after one another, its inverse, by its Cholesky factor (Golub & Van Loan 2013,
+ * Matrix Computations, 4.2). A grid of time constants asks for it thousands of times.
+ * @returns the logarithm of its determinant; null where it is not positive definite: two columns say the same
  */
-export function inverseOf(matrix: Matrix): { readonly inverse: number[][]; readonly logDeterminant: number } | null {
-  const n = matrix.length;
-  const l = matrix.map((row) => [...row]);
-  const at = (m: number[][], i: number, j: number): number => m[i]?.[j] ?? 0;
+function invert(matrix: Float64Array, n: number): number | null {
+  const l = matrix.slice();
   let logDeterminant = 0;
   for (let j = 0; j < n; j++) {
     for (let i = j; i < n; i++) {
-      let sum = at(l, i, j);
-      for (let k = 0; k < j; k++) sum -= at(l, i, k) * at(l, j, k);
+      let sum = l[i * n + j] as number;
+      for (let k = 0; k < j; k++) sum -= (l[i * n + k] as number) * (l[j * n + k] as number);
       if (i === j) {
-        if (!(sum > 1e-13 * (matrix[j]?.[j] ?? 0))) return null;
+        if (!(sum > 1e-13 * (matrix[j * n + j] as number))) return null;
         logDeterminant += Math.log(sum);
-        (l[j] as number[])[j] = Math.sqrt(sum);
-      } else (l[i] as number[])[j] = sum / at(l, j, j);
+        l[j * n + j] = Math.sqrt(sum);
+      } else l[i * n + j] = sum / (l[j * n + j] as number);
     }
   }
-  const inverse = matrix.map(() => new Array<number>(n).fill(0));
+  // Column by column: forwards through the factor, back through its transpose.
   for (let c = 0; c < n; c++) {
-    const y = new Array<number>(n).fill(0);
     for (let i = 0; i < n; i++) {
       let sum = i === c ? 1 : 0;
-      for (let k = 0; k < i; k++) sum -= at(l, i, k) * (y[k] ?? 0);
-      y[i] = sum / at(l, i, i);
+      for (let k = 0; k < i; k++) sum -= (l[i * n + k] as number) * (matrix[k * n + c] as number);
+      matrix[i * n + c] = sum / (l[i * n + i] as number);
     }
     for (let i = n - 1; i >= 0; i--) {
-      let sum = y[i] ?? 0;
-      for (let k = i + 1; k < n; k++) sum -= at(l, k, i) * at(inverse, k, c);
-      (inverse[i] as number[])[c] = sum / at(l, i, i);
+      let sum = matrix[i * n + c] as number;
+      for (let k = i + 1; k < n; k++) sum -= (l[k * n + i] as number) * (matrix[k * n + c] as number);
+      matrix[i * n + c] = sum / (l[i * n + i] as number);
     }
   }
-  return { inverse, logDeterminant };
+  return logDeterminant;
+}
+
+/** Inverse of a symmetric positive definite matrix; null where it is not positive definite. */
+export function inverseOf(matrix: Matrix): number[][] | null {
+  const n = matrix.length;
+  const flat = Float64Array.from(matrix.flat());
+  return invert(flat, n) === null ? null : matrix.map((_, i) => Array.from(flat.subarray(i * n, (i + 1) * n)));
 }
 
 /** Sums that a weighted linear fit needs: of each two columns, of each with what was measured, and of that with itself. */
@@ -47,8 +52,8 @@ export interface NormalSums {
 
 export interface LinearFit {
   readonly values: readonly number[];
-  /** For a scatter of one. */
-  readonly covariance: Matrix;
+  /** For a scatter of one; all rows after one another. */
+  readonly covariance: Float64Array;
   readonly logDeterminant: number;
   /** What is left, weighted. */
   readonly chiSquared: number;
@@ -56,13 +61,34 @@ export interface LinearFit {
 
 /** Weighted linear least squares from its sums; null where two columns say the same. */
 export function solve({ columns, withMeasured, measured }: NormalSums): LinearFit | null {
+  const n = columns.length;
   // Columns of one size make one scale of what is too small to tell.
-  const scale = columns.map((row, i) => 1 / Math.sqrt(row[i] || 1));
-  const found = inverseOf(columns.map((row, i) => row.map((v, j) => v * (scale[i] ?? 1) * (scale[j] ?? 1))));
-  if (!found) return null;
-  const covariance = found.inverse.map((row, i) => row.map((v, j) => v * (scale[i] ?? 1) * (scale[j] ?? 1)));
-  const values = covariance.map((row) => row.reduce((sum, v, j) => sum + v * (withMeasured[j] ?? 0), 0));
-  const explained = values.reduce((sum, v, j) => sum + v * (withMeasured[j] ?? 0), 0);
-  const logDeterminant = found.logDeterminant - 2 * scale.reduce((sum, v) => sum + Math.log(v), 0);
-  return { values, covariance, logDeterminant, chiSquared: Math.max(0, measured - explained) };
+  const scale = new Float64Array(n);
+  for (let i = 0; i < n; i++) scale[i] = 1 / Math.sqrt(columns[i]?.[i] || 1);
+  const covariance = new Float64Array(n * n);
+  const scaled = () => {
+    for (let i = 0; i < n; i++)
+      for (let j = 0; j < n; j++)
+        covariance[i * n + j] = (covariance[i * n + j] as number) * (scale[i] as number) * (scale[j] as number);
+  };
+  for (let i = 0; i < n; i++) for (let j = 0; j < n; j++) covariance[i * n + j] = columns[i]?.[j] ?? 0;
+  scaled();
+  let logDeterminant = invert(covariance, n);
+  if (logDeterminant === null) return null;
+  scaled();
+  const values = new Float64Array(n);
+  let explained = 0;
+  for (let i = 0; i < n; i++) {
+    let value = 0;
+    for (let j = 0; j < n; j++) value += (covariance[i * n + j] as number) * (withMeasured[j] ?? 0);
+    values[i] = value;
+    explained += value * (withMeasured[i] ?? 0);
+    logDeterminant -= 2 * Math.log(scale[i] as number);
+  }
+  return {
+    values: Array.from(values),
+    covariance,
+    logDeterminant,
+    chiSquared: Math.max(0, measured - explained),
+  };
 }

@@ -45,7 +45,7 @@ export function levenbergMarquardt(input: {
   let normal = normalOf();
   for (; rounds < MOST_ROUNDS && !converged; rounds++) {
     const damped = normal.matrix.map((row, i) => row.map((v, j) => (i === j ? v * (1 + damping) + 1e-12 : v)));
-    const inverse = inverseOf(damped)?.inverse;
+    const inverse = inverseOf(damped);
     const step = inverse?.map((row) => row.reduce((sum, v, j) => sum + v * (normal.gradient[j] ?? 0), 0));
     const tried = step ? bounded(values.map((v, i) => v + (step[i] ?? 0))) : values;
     const then = model(tried);
@@ -63,7 +63,7 @@ export function levenbergMarquardt(input: {
   // What does not act at all is not known at all, and takes the others' certainty with it as little as it acts.
   const largest = Math.max(...normal.matrix.map((row, i) => row[i] ?? 0));
   const held = normal.matrix.map((row, i) => row.map((v, j) => (i === j ? v + largest * HELD : v)));
-  return { values, covariance: inverseOf(held)?.inverse ?? null, chiSquared, rounds, converged };
+  return { values, covariance: inverseOf(held), chiSquared, rounds, converged };
 
   function normalOf() {
     const slopes = values.map((v, i) => {

@@ -1,10 +1,10 @@
 /** Standard deviation of what is left, by its median so that spikes do not count. */
 export function spreadOf(residuals: Float64Array, weights: Float64Array): number {
-  const sizes = residuals
-    .map(Math.abs)
-    .filter((_, i) => (weights[i] ?? 0) > 0)
-    .sort();
-  return (sizes[sizes.length >> 1] ?? 0) * 1.4826;
+  const sizes = new Float64Array(residuals.length);
+  let n = 0;
+  for (let i = 0; i < residuals.length; i++) if ((weights[i] ?? 0) > 0) sizes[n++] = Math.abs(residuals[i] ?? 0);
+  sizes.subarray(0, n).sort();
+  return (sizes[n >> 1] ?? 0) * 1.4826;
 }
 
 const MOST_LIKENESS = 50;

@@ -35,6 +35,7 @@ const SHORTEST_TAU_READINGS = 5;
 const OF_ONE = 32;
 const OF_TWO = 10;
 const PASSES = 4;
+const ROUGH_PASSES = 2;
 /** Belief in a time constant, against the likeliest, that is looked at closer. */
 const LOOKED_AT = 1e-4;
 
@@ -102,7 +103,7 @@ const above = (mean: number, sigma: number): number => (sigma > 0 ? normalTail(-
  * @param input.weights one over the variance of each reading, 0 for one that is left out
  * @param input.inflation of the variance, where readings that follow each other err alike
  * @param input.steps columns of the gauge itself, fitted along: where it changed its range
- * @param input.twoTerms whether two terms are tried as well: of no use while it is told which readings count
+ * @param input.closeness `rough` while it is told which readings count; `closer` to see what is left; `whole` tries two terms as well
  * @param input.slight how much leaks into a tight chamber, and flattens in a dry one: half the belief, before anything was read, is that this one is such
  */
 export function fitRise(input: {
@@ -113,7 +114,7 @@ export function fitRise(input: {
   inflation: number;
   steps: readonly Float64Array[];
   slight: { readonly leakPaPerS: number; readonly flattensPa: number };
-  twoTerms: boolean;
+  closeness: 'rough' | 'closer' | 'whole';
 }): RiseFit {
   const { columns, weights, inflation } = input;
   const { s, pa } = columns;
@@ -142,7 +143,7 @@ export function fitRise(input: {
 
   const straight = fitted([], []);
   const singles = ofOneTerm();
-  const pairs = input.twoTerms ? ofTwoTerms() : [];
+  const pairs = input.closeness === 'whole' ? ofTwoTerms() : [];
   const ways = [...straight, ...singles, ...pairs];
   const most = Math.max(...ways.map((w) => w.logWeight));
   const weighed = ways.map((w) => ({ ...w, weight: Math.exp(w.logWeight - most) })).filter((w) => w.weight > 1e-4);
@@ -157,7 +158,8 @@ export function fitRise(input: {
   function ofOneTerm(): Weighed[] {
     let [from, to] = [shortest, lastS * LONGEST_TAU];
     let found: Weighed[] = [];
-    for (let pass = 0; pass < PASSES; pass++) {
+    const passes = input.closeness === 'rough' ? ROUGH_PASSES : PASSES;
+    for (let pass = 0; pass < passes; pass++) {
       const taus = spaced(from, to, OF_ONE);
       const width = Math.log((taus[1] ?? 1) / (taus[0] ?? 1));
       found = taus.flatMap((tau) => fitted([tau], [bend(tau)])).map((w) => withPrior(w, width / range));
@@ -226,7 +228,7 @@ function wayOf(input: {
 }): Weighed[] {
   const { fit, taus, believed, lastS, highest, inflation } = input;
   const { values, chiSquared } = fit;
-  const covariance = (i: number, j: number) => (fit.covariance[i]?.[j] ?? 0) * inflation;
+  const covariance = (i: number, j: number) => (fit.covariance[i * values.length + j] ?? 0) * inflation;
   const sigma = (i: number) => Math.sqrt(covariance(i, i));
   if (believed.some((_, k) => (values[1 + k] ?? 0) < -CANNOT_BE * sigma(1 + k))) return [];
   const prior = (by: number | null, k: number): number => {

@@ -13,7 +13,8 @@ export function spikesIn({ pa }: Columns, scatter: Scatter): Uint8Array {
   const { pa: floor, share } = scatter;
   // The first and the last have neighbours on one side alone: a fit tells whether they lie off.
   for (let i = BESIDE; i + BESIDE < pa.length; i++) {
-    let [low, high] = [Infinity, -Infinity];
+    let low = Infinity;
+    let high = -Infinity;
     for (let j = i - BESIDE; j <= i + BESIDE; j++) {
       const p = pa[j] ?? 0;
       if (p < low) low = p;
