@@ -19,14 +19,7 @@ export default tseslint.config(
   {
     languageOptions: {
       parserOptions: {
-        project: [
-          'core/tsconfig.json',
-          'contracts/tsconfig.json',
-          'server/tsconfig.json',
-          'demo/tsconfig.json',
-          'web/tsconfig.json',
-          'tsconfig.tests.json',
-        ],
+        project: 'tsconfig.lint.json',
         tsconfigRootDir: import.meta.dirname,
       },
     },

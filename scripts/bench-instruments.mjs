@@ -17,35 +17,16 @@ const FRAME_MS = 1000 / 60;
 const PORT = 4894;
 const FIRST_GAUGE = 4900;
 
-const LOAD_BY = { valve: 'valveOpen', cycles: 'cycles', inlet: 'pressure', central: 'pressure' };
-
 /** @returns how many runs there were in a thousand days, and how many were counted once within a minute of their ends */
 export async function countedDays({ seed, days = 1000 }) {
-  const { monitoredLife, MONITORED_USES } = await import(join(root, 'core/dist/simulate/index.js'));
-  const { hearSignal, nothingHeard, readingTimes, runsSeen } = await import(
-    join(root, 'core/dist/instruments/index.js')
-  );
+  const { monitoredLife, MONITORED_USES, runsOfSignals } = await import(join(root, 'core/dist/simulate/index.js'));
   const fromMs = Date.UTC(2031, 2, 1);
   const part = Math.round(days / MONITORED_USES.length);
   let [runs, counted, beside] = [0, 0, 0];
   for (const [i, use] of MONITORED_USES.entries()) {
     const life = monitoredLife({ use, days: part, seed: seed + i, fromMs });
-    const clocks = {};
-    const placed = life.signals.flatMap((signal) => {
-      const read = readingTimes(clocks[signal.means] ?? null, {
-        saidMs: signal.saidMs,
-        cameMs: signal.cameMs,
-        of: signal,
-      });
-      clocks[signal.means] = read.clock;
-      return read.placed;
-    });
-    placed.sort((a, b) => a.atMs - b.atMs);
-    const heard = nothingHeard();
-    for (const { atMs, of } of placed)
-      hearSignal(heard, { means: of.means, value: of.value, atMs }, { loadAbovePa: 40 });
     const nowMs = fromMs + part * 86_400_000 + 3_600_000;
-    const seen = runsSeen({ heard, loadBy: LOAD_BY[use], nowMs }).runs;
+    const seen = runsOfSignals({ signals: life.signals, use, nowMs });
     const near = (a, b) => Math.abs(a - b) <= 60_000;
     const once = life.runs.filter(
       (run) => seen.filter((s) => near(s.startMs, run.startMs) && near(s.endMs ?? 0, run.endMs)).length === 1,

@@ -765,6 +765,7 @@ export {
   CHANNEL_NEEDS,
   type ChannelMeaning,
   type Instrument,
+  pressureChannelOf,
   INSTRUMENT_TALKS,
   type InstrumentChannel,
   type InstrumentTalk,

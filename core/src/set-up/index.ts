@@ -79,4 +79,5 @@ export {
   REGISTER_TABLES,
   type RegisterFormat,
   type RegisterTable,
+  pressureChannelOf,
 } from './instrument.js';

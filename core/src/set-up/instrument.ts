@@ -83,3 +83,7 @@ export interface Instrument {
   readonly simulated?: boolean | null;
   readonly channels?: readonly InstrumentChannel[] | null;
 }
+
+/** The channel that tells the pressure at an instrument's place; null for none. */
+export const pressureChannelOf = ({ channels }: Pick<Instrument, 'channels'>): InstrumentChannel | null =>
+  (channels ?? []).find((c) => c.means === 'pressure') ?? null;

@@ -4,6 +4,7 @@ export { type Random, seededRandom } from './random.js';
 export { FAULTS } from './faults.js';
 export { AS_NEW, NO_LOAD, SimulatedPump, type Build, type Condition, type Inputs, type Load } from './pump.js';
 export { buildOfSetUp } from './set-of-pump.js';
+export { runsOfSignals } from './heard-runs.js';
 export {
   type MonitoredLife,
   monitoredLife,

@@ -1,5 +1,11 @@
 import type { InstrumentNow, ReadingsAnswer } from '@winter-jar/contracts';
-import { compareGauges, type GaugesCompared, type InstrumentChannel, type WatchedReading } from '@winter-jar/core';
+import {
+  compareGauges,
+  pressureChannelOf,
+  type GaugesCompared,
+  type InstrumentChannel,
+  type WatchedReading,
+} from '@winter-jar/core';
 import { useState } from 'react';
 import { usePrint } from '../device/use-print.js';
 import { Button, LinkButton } from '../ui/button.js';
@@ -10,7 +16,7 @@ import { COMPARED_WORDS, NOT_COMPARED_WORDS } from '../words/instrument-words.js
 export function besideOf(instruments: readonly InstrumentNow[], id: string): Beside | null {
   const here = instruments.find((i) => i.id === id)?.instrument.equipmentId;
   for (const other of instruments) {
-    const channel = (other.instrument.channels ?? []).find((c) => c.means === 'pressure');
+    const channel = pressureChannelOf(other.instrument);
     if (other.id !== id && other.instrument.equipmentId === here && channel) return { other, otherChannel: channel };
   }
   return null;

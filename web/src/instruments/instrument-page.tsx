@@ -1,5 +1,5 @@
 import type { InstrumentNow } from '@winter-jar/contracts';
-import type { HouseSetUp } from '@winter-jar/core';
+import { pressureChannelOf, type HouseSetUp } from '@winter-jar/core';
 import { Settings2 } from 'lucide-react';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { useParams } from 'react-router';
@@ -43,7 +43,7 @@ function Live({ id, house }: { id: string; house: HouseSetUp }) {
   const [minutes, setMinutes] = useState<string>('10');
   const [markMs, setMarkMs] = useState<number | null>(null);
   const instrument = house.instrument[id]!;
-  const channel = (instrument.channels ?? []).find((c) => c.means === 'pressure') ?? null;
+  const channel = pressureChannelOf(instrument);
   const key = channel?.key ?? null;
   const windowMs = Number(minutes) * MINUTE_MS;
   const serverMs = useRef({ nowMs: 0, hereMs: 0 });

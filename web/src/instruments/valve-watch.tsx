@@ -1,4 +1,4 @@
-import { valveMoved, type ValveWatched, type WatchedReading } from '@winter-jar/core';
+import { pressureChannelOf, valveMoved, type ValveWatched, type WatchedReading } from '@winter-jar/core';
 import { useRef, useState } from 'react';
 import { useSetUpQuery } from '../api/house-api.js';
 import { usePrint, type Print } from '../device/use-print.js';
@@ -30,7 +30,7 @@ export function ValveWatch({
 }) {
   const { data } = useSetUpQuery();
   for (const [id, instrument] of Object.entries(data?.house.instrument ?? {})) {
-    const channel = (instrument.channels ?? []).find((c) => c.means === 'pressure');
+    const channel = pressureChannelOf(instrument);
     if (instrument.equipmentId === equipmentId && channel)
       return <Watch {...{ id, zone, onTurned }} channelKey={channel.key} />;
   }
