@@ -11,7 +11,7 @@ export function Remark<V extends Remarked>({ form }: { form: FormFields<V> }) {
           id={id}
           rows={2}
           maxLength={500}
-          className={`${inputClass(invalid)} py-3`}
+          className={`${inputClass(invalid)} field-sizing-content min-h-20 py-3`}
           value={form.values.remark}
           onChange={(e) => set('remark')(e.target.value)}
           aria-describedby={describedBy}
