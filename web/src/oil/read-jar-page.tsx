@@ -62,26 +62,34 @@ function OnShelfOrNot(props: EntryPageProps) {
       key={id}
       {...props}
       onShelf={data?.containers.find((c) => c.id === id) ?? null}
-      standsInId={standsIn?.id ?? null}
+      standsIn={standsIn ?? null}
     />
   );
 }
 
 function ReadJar({
   onShelf,
-  standsInId,
+  standsIn,
   ...props
-}: EntryPageProps & { onShelf: StoreContainer | null; standsInId: string | null }) {
+}: EntryPageProps & {
+  /** The container that the shelf sent here with. */
+  onShelf: StoreContainer | null;
+  /** The container in which the jar of the last change stands. */
+  standsIn: StoreContainer | null;
+}) {
   const { page, words, correctId } = props;
   const units = useUnits();
   const { zone } = page.row;
   const asked = useAskedSump(page);
   // As the verdict says it: a jar that nobody read in a week is let go.
   const isReady = page.standing.reasons.some((reason) => reason.code === 'jarToRead' && reason.ready);
-  const waiting = onShelf
-    ? jarStood(onShelf, units, Date.parse(words.now))
-    : isReady && !correctId && !asked
-      ? { ...jarWaiting(page.state, Date.parse(words.now)), containerId: standsInId ?? '' }
+  const fromRound = isReady && !correctId && !asked;
+  // What the shelf knows of a jar is the same, whoever sent here.
+  const stands = onShelf ?? (fromRound ? standsIn : null);
+  const waiting = stands
+    ? jarStood(stands, units, Date.parse(words.now))
+    : fromRound
+      ? jarWaiting(page.state, Date.parse(words.now))
       : {};
   const held = waiting.source ? likelyMl(page.state.jars, waiting.source, chargeMlOf(page, 'oil')) : null;
   const lookedAtMl = waiting.lookedAtMl ?? quantityText(held, units.volume);
@@ -110,9 +118,12 @@ function ReadJar({
     set('drawnId')(source === 'drained' ? (page.state.toRead?.entryId ?? '') : '');
     // Only what came out of the pump stands on the shelf.
     const onIt = source === 'drained' || (source === 'bleed' && onShelf);
-    set('containerId')(onIt ? (onShelf?.id ?? standsInId ?? '') : '');
+    set('containerId')(onIt ? (onShelf?.id ?? standsIn?.id ?? '') : '');
     if (source === 'sightGlass' || values.lookedAtMl.trim() !== '') return;
-    const ml = likelyMl(page.state.jars, source, chargeMlOf(page, values.sump));
+    const ml =
+      source === 'drained' && standsIn
+        ? Math.round(standsIn.shelf.heldMl)
+        : likelyMl(page.state.jars, source, chargeMlOf(page, values.sump));
     if (ml !== null) set('lookedAtMl')(quantityText(ml, units.volume));
   };
   const settling = settlingOfFields(values, units, page.state, page.setUp);
