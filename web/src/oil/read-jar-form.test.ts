@@ -3,6 +3,7 @@ import { initialState, OIL_LIMITS, readOil, type Entry } from '@winter-jar/core'
 import { unitsOf } from '../device/units-of.js';
 import {
   initialValues,
+  jarOnShelf,
   readJar,
   settlingOfFields,
   totalMlOf,
@@ -164,4 +165,22 @@ test('how long this oil needs is said before how long it has stood', () => {
 test('while the amount cannot be understood the jar is empty', () => {
   expect(totalMlOf({ lookedAtMl: '2 tbsp' }, UNITS)).toBeCloseTo(29.57, 1);
   expect(totalMlOf({ lookedAtMl: 'some' }, UNITS)).toBe(0);
+});
+
+// Of the drain `d`: the jar that is to be read stands where its oil went last, and nobody has read it there.
+test.each<[string, { outIds: string[]; read?: boolean; wasteKind?: string }, boolean]>([
+  ['its jar', { outIds: ['d'] }, true],
+  ['its jar, of oil that was round before', { outIds: ['c', 'd'] }, true],
+  ['another one’s', { outIds: ['c'] }, false],
+  ['poured together with a later one', { outIds: ['d', 'e'] }, false],
+  ['read already', { outIds: ['d'], read: true }, false],
+  ['all of it went to the waste drum, a jar was kept apart', { outIds: ['d'], wasteKind: 'oil' }, false],
+  ['empty', { outIds: [] }, false],
+])('where the jar of a change stands: %s', (_, { outIds, read, wasteKind }, stands) => {
+  const one = {
+    container: { wasteKind: wasteKind ?? null },
+    state: { reading: read ? {} : null, marks: { stays: outIds.map((outId) => ({ outId })) } },
+  } as unknown as Parameters<typeof jarOnShelf>[0][number];
+  const toRead = { entryId: 'd', at: START, fromAt: START };
+  expect([jarOnShelf([one], toRead), jarOnShelf([one], null)]).toEqual([stands ? one : null, null]);
 });

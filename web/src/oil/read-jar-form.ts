@@ -175,6 +175,16 @@ export function jarStood(
   };
 }
 
+/** Where the jar of the last change stands on the shelf; null where it was kept apart, and the rest went to waste. */
+export const jarOnShelf = (containers: readonly StoreContainer[], toRead: PumpState['toRead']): StoreContainer | null =>
+  containers.find(
+    ({ state, container }) =>
+      toRead !== null &&
+      !container.wasteKind &&
+      state.reading === null &&
+      state.marks.stays.at(-1)?.outId === toRead.entryId,
+  ) ?? null;
+
 /** The jar of the last change, once it can be read: what the page begins with then. */
 export function jarWaiting({ toRead }: PumpState, nowMs: number): Partial<ReadJarValues> {
   if (!toRead) return {};

@@ -21,6 +21,7 @@ import { PhotoField } from '../forms/photo-field.js';
 import { DrawnFields, JarFields, OilFields, StoodField } from './read-jar-fields.js';
 import {
   initialValues,
+  jarOnShelf,
   jarStood,
   jarWaiting,
   jarOf,
@@ -54,15 +55,12 @@ function OnShelfOrNot(props: EntryPageProps) {
   const asked = id !== null || (toRead !== null && !props.correctId);
   const { data, isError } = useStoreQuery(undefined, { skip: !asked });
   if (asked && !data && !isError) return <Loading what="the jar" />;
-  const standsIn = data?.containers.find(
-    ({ state }) => toRead !== null && state.reading === null && state.marks.stays.at(-1)?.outId === toRead.entryId,
-  );
   return (
     <ReadJar
       key={id}
       {...props}
       onShelf={data?.containers.find((c) => c.id === id) ?? null}
-      standsIn={standsIn ?? null}
+      standsIn={jarOnShelf(data?.containers ?? [], toRead)}
     />
   );
 }
