@@ -85,7 +85,7 @@ export function JarFields({
   const holdsUp = product?.waterBehaviour === 'detergent' || holdsDenserOil(page.state, page.setUp, values.sump);
   return (
     <div className="flex flex-col gap-3">
-      <div className="grid grid-cols-2 gap-4 sm:grid-cols-3">
+      <div className="grid grid-cols-2 gap-4">
         <QuantityField label="In the jar, all of it" dimension="volume" {...boundTo(form, 'lookedAtMl')} min={1} />
         <QuantityField
           label="Jar’s warmth"
