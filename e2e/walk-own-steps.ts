@@ -64,6 +64,11 @@ export function ownStepsWalk(): void {
     // From beside the pump: it opens at that step, and what was said can be taken off again.
     await page.getByRole('link', { name: 'Done otherwise in this house?' }).click();
     await expect(page.getByLabel('What to do')).toHaveValue(/^Yellow tap at the back/);
+    // One right after the other, while what the first wrote is still read.
+    await page.route('**/api/set-up', async (route) => {
+      if (route.request().method() === 'GET') await new Promise((wait) => setTimeout(wait, 500));
+      await route.continue();
+    });
     await page.getByRole('button', { name: /^Take it off: Yellow tap/ }).click();
     await expect(page.getByText(/^Yellow tap/)).toHaveCount(0);
     await page.getByRole('button', { name: /^Do it again: Fill plug in/ }).click();

@@ -12,17 +12,20 @@ function useKeepRecord<K extends 'pump' | 'pumpModel' | 'equipment'>(
   subjectId: string,
   shown: SetUpBodies[K],
 ) {
-  const { write, busy } = useWriteSetUp();
-  // As it stands at the server: what somebody else has said of it meanwhile stays.
-  const { data, refetch } = useSetUpQuery(undefined);
+  const { write } = useWriteSetUp();
+  const { refetch } = useSetUpQuery(undefined);
+  const [busy, setBusy] = useState(false);
   const [failed, setFailed] = useState(false);
   async function keep(more: (known: SetUpBodies[K]) => Partial<SetUpBodies[K]>): Promise<boolean> {
+    setBusy(true);
+    // As it stands at the server now: what was said of it a moment ago, here or by somebody else, stays.
+    const { data } = await refetch();
     const at = new Date().toISOString();
     const records: Readonly<Record<string, SetUpBodies[K]>> | undefined = data?.house[kind];
     const known = records?.[subjectId] ?? shown;
     const version = firstVersion(kind, { id: newId(), subjectId, at, body: { ...known, ...more(known) } });
     const result = await write([version], data?.tag ?? null);
-    if (result.kind === 'changedMeanwhile') void refetch();
+    setBusy(false);
     setFailed(result.kind !== 'written');
     return result.kind === 'written';
   }
