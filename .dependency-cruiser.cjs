@@ -5,11 +5,24 @@ const ROOMS = {
   core: [
     ...['units', 'statistics', 'journal', 'limits', 'set-up', 'notebook', 'oil', 'machine', 'water', 'job'],
     ...['gauge-log', 'vacuum', 'instruments'],
-    ...['fold', 'equipment', 'standing', 'cautions', 'story', 'diagnosis', 'service', 'store', 'simulate', 'testing'],
+    ...[
+      'fold',
+      'equipment',
+      'standing',
+      'cautions',
+      'story',
+      'diagnosis',
+      'service',
+      'people',
+      'store',
+      'simulate',
+      'testing',
+    ],
   ],
   server: [
-    ...['clock', 'api', 'network', 'database', 'work', 'files', 'problems', 'journal', 'house'],
+    ...['clock', 'api', 'network', 'database', 'people', 'work', 'files', 'problems', 'journal', 'house'],
     ...[
+      'door',
       'photos',
       'gauge-logs',
       'instruments',
@@ -42,7 +55,19 @@ const ROOMS = {
       'diagnosis',
       'vacuum',
     ],
-    ...['round', 'equipment', 'pumps', 'labels', 'backup', 'phone', 'entry-log', 'notebook', 'app', 'testing'],
+    ...[
+      'round',
+      'equipment',
+      'pumps',
+      'labels',
+      'backup',
+      'people',
+      'phone',
+      'entry-log',
+      'notebook',
+      'app',
+      'testing',
+    ],
   ],
 };
 /** Packages, and those that each may know besides itself. */

@@ -6,7 +6,7 @@ import { setTimeout as wait } from 'node:timers/promises';
 import { root, stop } from './build.mjs';
 
 /** @param quiet keeps the server's own lines back */
-export async function startServer({ data, port, host = '127.0.0.1', demo = false, https = false, quiet = false }) {
+export async function startServer({ data, port, host = '127.0.0.1', quiet = false, ...told }) {
   const args = [
     join(root, 'server/run/main.js'),
     '--data',
@@ -15,13 +15,12 @@ export async function startServer({ data, port, host = '127.0.0.1', demo = false
     String(port),
     '--host',
     host,
-    ...(demo ? ['--demo'] : []),
-    ...(https ? ['--https'] : []),
+    ...['demo', 'https', 'open', 'plain'].filter((flag) => told[flag]).map((flag) => `--${flag}`),
   ];
   const child = spawn('node', args, { cwd: root, stdio: ['ignore', quiet ? 'ignore' : 'inherit', 'inherit'] });
   // The server's certificate is its own; this is the same machine.
-  if (https) process.env.NODE_TLS_REJECT_UNAUTHORIZED = '0';
-  const address = `http${https ? 's' : ''}://${host === '0.0.0.0' ? '127.0.0.1' : host}:${port}`;
+  if (told.https) process.env.NODE_TLS_REJECT_UNAUTHORIZED = '0';
+  const address = `http${told.https ? 's' : ''}://${host === '0.0.0.0' ? '127.0.0.1' : host}:${port}`;
   // As long as it lives: a large folder that an update has to go through may take its time.
   for (let i = 1; ; i++) {
     if (child.exitCode !== null)
@@ -29,7 +28,7 @@ export async function startServer({ data, port, host = '127.0.0.1', demo = false
         `The server stopped at its start, see above. Where port ${port} is taken, try -- --port ${Number(port) + 1}.`,
       );
     try {
-      const answer = await fetch(`${address}/api/about`);
+      const answer = await fetch(`${address}/api/door`);
       if (answer.ok) return { child, address };
       // Its page says what can be put back; it goes on by itself when that was done.
       if (answer.status === 503) await wait(1000);

@@ -8,6 +8,8 @@ const { values } = parseArgs({
   options: {
     host: { type: 'string', default: '127.0.0.1' },
     https: { type: 'boolean', default: false },
+    open: { type: 'boolean', default: false },
+    plain: { type: 'boolean', default: false },
     port: { type: 'string', default: '4870' },
     data: { type: 'string', default: join(root, 'data/own') },
   },

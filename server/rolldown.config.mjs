@@ -3,7 +3,7 @@ import { defineConfig } from 'rolldown';
 
 /** With binaries of their own, or packages of other databases and transports that are not used here and not installed. */
 const LEFT_OUT =
-  /^(better-sqlite3|sharp|serialport|bufferutil|utf-8-validate|@nestjs\/(microservices|websockets)|@fastify\/static|class-transformer\/storage|@google-cloud\/spanner|@sap\/.*|mongodb|mssql|mysql2?|oracledb|pg|pg-native|pg-query-stream|redis|ioredis|sql\.js|sqlite3|typeorm-aurora-data-api-driver|react-native-sqlite-storage|expo-sqlite|hdb-pool)(\/.*)?$/;
+  /^(better-sqlite3|sharp|@node-rs\/argon2|serialport|bufferutil|utf-8-validate|@nestjs\/(microservices|websockets)|@fastify\/static|class-transformer\/storage|@google-cloud\/spanner|@sap\/.*|mongodb|mssql|mysql2?|oracledb|pg|pg-native|pg-query-stream|redis|ioredis|sql\.js|sqlite3|typeorm-aurora-data-api-driver|react-native-sqlite-storage|expo-sqlite|hdb-pool)(\/.*)?$/;
 
 /** Each for itself: what two entries share would be run before the packages that it needs. */
 const program = (name, file, cleanDir, more = {}) =>

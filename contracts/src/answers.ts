@@ -93,6 +93,8 @@ export interface ApiProblem {
     | 'busy'
     | 'tooMany'
     | 'forbidden'
+    /** Sign in first, or not with these words. */
+    | 'signIn'
     | 'unsupported'
     /** The server cannot read its own data: its page says what can be put back. */
     | 'unreadable'

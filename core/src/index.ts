@@ -1,6 +1,17 @@
 // The room's door: every name that leaves core stands in this one list, so it is longer than other files.
 export { cautionsAt, CAUTIONS, cautionWords, dangersOf, type CautionId, type Deed } from './cautions/index.js';
 export {
+  RIGHT_OF_RECORD,
+  rightOfCorrection,
+  rightOfEntry,
+  rightOfKind,
+  RIGHTS,
+  RIGHTS_OF_ROLE,
+  ROLES,
+  type Right,
+  type Role,
+} from './people/index.js';
+export {
   type JobEntry,
   type JobState,
   jobStory,

@@ -5,6 +5,7 @@ import {
   type Person,
   type Pump,
   type PumpModel,
+  type Role,
   type SetUpBodies,
   type SetUpKind,
   type Site,
@@ -267,6 +268,17 @@ export const PEOPLE: Record<string, Person> = {
   wren: { name: 'Wren', maySpecialist: true },
   corin: { name: 'Corin' },
   maud: { name: 'Maud' },
+  pell: { name: 'Pell' },
+  oda: { name: 'Oda' },
+};
+
+/** What each may in this yard, whose door is open: one steps into them. */
+export const ROLES_OF_PEOPLE: Readonly<Record<string, Role>> = {
+  wren: 'owner',
+  corin: 'technician',
+  maud: 'technician',
+  pell: 'operator',
+  oda: 'reader',
 };
 
 /** Every record of the yard: kind, id, body. */

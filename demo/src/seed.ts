@@ -2,6 +2,7 @@ import { setTimeout } from 'node:timers/promises';
 import { MAX_ENTRIES_PER_POST, type EntriesAnswer, type LogImportAnswer } from '@winter-jar/contracts';
 import type { Entry } from '@winter-jar/core';
 import { runLogText } from './run-log-text.js';
+import { ROLES_OF_PEOPLE } from './records.js';
 import { yardHistory } from './yard-history.js';
 
 const LOOK_EVERY_MS = 50;
@@ -36,6 +37,8 @@ async function importRuns(address: string, runs: readonly Entry[]): Promise<void
 export async function seedYard({ address, now }: { address: string; now: string }): Promise<{ entries: number }> {
   const yard = yardHistory(now);
   await post(`${address}/api/set-up`, 'application/json', JSON.stringify({ versions: yard.versions }));
+  for (const [personId, role] of Object.entries(ROLES_OF_PEOPLE))
+    await post(`${address}/api/people/${personId}/account`, 'application/json', JSON.stringify({ role }));
   for (const log of yard.gaugeLogs) await post(`${address}/api/gauge-logs`, 'text/csv', log);
   const inRunLog = (e: Entry) => e.kind === 'run' && !e.body.stillRunning;
   const runs = yard.entries.filter(inRunLog);

@@ -10,12 +10,14 @@ import {
 import { JOBS } from './jobs.js';
 import { LAST_DAYS } from './last-days.js';
 import { PROFILES } from './profiles.js';
-import { PEOPLE, YARD_RECORDS } from './records.js';
+import { PEOPLE, ROLES_OF_PEOPLE, YARD_RECORDS } from './records.js';
 import { withStore } from './store.js';
 import { vacuumTests } from './vacuum-tests.js';
 
 const SEED = 20_260;
-const WRITERS = Object.keys(PEOPLE);
+const WRITERS = Object.keys(PEOPLE).filter(
+  (id) => ROLES_OF_PEOPLE[id] === 'owner' || ROLES_OF_PEOPLE[id] === 'technician',
+);
 const DAY_MS = 86_400_000;
 const FIVE_MINUTES_MS = 300_000;
 const MONTHS_OF_HISTORY_DAYS = 182;

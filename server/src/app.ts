@@ -15,14 +15,17 @@ import { ClockHandModule } from './clock-hand/clock-hand.module.js';
 import type { OpenDemoYard } from './demo-yard/demo-yard.controller.js';
 import { DemoYardModule } from './demo-yard/demo-yard.module.js';
 import { DownloadsModule } from './downloads/downloads.module.js';
+import { DoorModule } from './door/door.module.js';
 import { DiagnosisModule } from './diagnosis/diagnosis.module.js';
 import { EquipmentModule } from './equipment/equipment.module.js';
 import { EntriesModule } from './entries/entries.module.js';
 import { EntryLogModule } from './entry-log/entry-log.module.js';
+import { Door } from './house/door.js';
 import { HouseModule, type HouseOptions } from './house/house.module.js';
 import { headers } from './network/headers.js';
 import { GaugeLogsModule } from './gauge-logs/gauge-logs.module.js';
 import { InstrumentsModule } from './instruments/instruments.module.js';
+import { People } from './people/people.js';
 import { PhotosModule } from './photos/photos.module.js';
 import { bodyProblem } from './problems/body-problem.js';
 import { PumpsModule } from './pumps/pumps.module.js';
@@ -30,7 +33,7 @@ import { RoundModule } from './round/round.module.js';
 import { SetUpModule } from './set-up/set-up.module.js';
 import { StoreModule } from './store/store.module.js';
 
-export interface AppOptions extends HouseOptions {
+export interface AppOptions extends Omit<HouseOptions, 'people'> {
   /** Folder of the built interface; none serves the API alone. */
   readonly webFolder?: string;
   readonly openDemoYard?: OpenDemoYard;
@@ -39,6 +42,7 @@ export interface AppOptions extends HouseOptions {
 /** All features. A new one is one more line here. */
 const FEATURES = [
   AboutModule,
+  DoorModule,
   ChangesModule,
   RoundModule,
   PumpsModule,
@@ -57,7 +61,7 @@ const FEATURES = [
 
 @Module({})
 class AppModule {
-  static of(options: AppOptions): DynamicModule {
+  static of(options: AppOptions & HouseOptions): DynamicModule {
     const imports = [
       HouseModule.on(options),
       ...FEATURES,
@@ -70,7 +74,8 @@ class AppModule {
 
 /** The whole server on an open data folder, not listening yet. */
 export async function createApp(options: AppOptions): Promise<INestApplication> {
-  const app = await NestFactory.create<NestExpressApplication>(AppModule.of(options), {
+  const people = await People.open(options.database.folder, options.clock);
+  const app = await NestFactory.create<NestExpressApplication>(AppModule.of({ ...options, people }), {
     logger: ['error', 'warn'],
     bodyParser: false,
     ...(options.certificate ? { httpsOptions: options.certificate } : {}),
@@ -82,7 +87,10 @@ export async function createApp(options: AppOptions): Promise<INestApplication> 
   app.use(compression());
   readBodies(app);
   let document: object | null = null;
-  app.use('/api/openapi.json', (_request: Request, response: Response) => response.json((document ??= openApi(app))));
+  const door = app.get(Door);
+  app.use('/api/openapi.json', (request: Request, response: Response) =>
+    door.actorOf(request) ? response.json((document ??= openApi(app))) : response.status(401).end(),
+  );
   if (options.webFolder && existsSync(options.webFolder)) serveWeb(app, options.webFolder);
   return app;
 }

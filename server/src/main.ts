@@ -4,6 +4,7 @@ import type { Server as SecureServer } from 'node:https';
 import type { AddressInfo } from 'node:net';
 import { fileURLToPath } from 'node:url';
 import { parseArgs } from 'node:util';
+import { Door } from './house/door.js';
 import { DEMO_DAY, HOUSE, type House } from './house/house.js';
 import { createApp } from './app.js';
 import { systemClock } from './clock/clock.js';
@@ -12,7 +13,6 @@ import { FolderTaken, lockFolder, type FolderLock } from './database/folder-lock
 import { databaseFile, openDatabase, type Database } from './database/open.js';
 import { secondServer } from './demo-yard/second-server.js';
 import { JournalWriter } from './journal/journal-writer.js';
-import { networkAddresses } from './network/addresses.js';
 import { limitByIdleness } from './network/idle-limits.js';
 import { repair } from './repair/repair-server.js';
 import { orderlyEnd } from './shut-down.js';
@@ -26,6 +26,10 @@ const { values } = parseArgs({
     demo: { type: 'boolean', default: false },
     /** Speak https, with a certificate of its own. */
     https: { type: 'boolean', default: false },
+    /** Nobody signs in: whoever reaches it may do everything. */
+    open: { type: 'boolean', default: false },
+    /** Passwords and pairing codes may cross the network over plain http. */
+    plain: { type: 'boolean', default: false },
     /** Fixes the clock, for screenshots and tests. */
     now: { type: 'string' },
     /** Lets tests move the clock by POST /api/clock; only on this machine's own address. */
@@ -33,11 +37,13 @@ const { values } = parseArgs({
   },
 });
 
-const LOCAL = ['127.0.0.1', 'localhost', '::1'];
+const THIS_MACHINE = '127.0.0.1';
+const LOCAL = [THIS_MACHINE, 'localhost', '::1'];
 const fixedMs = values.now ? Date.parse(values.now) : null;
 const openToNetwork = !LOCAL.includes(values.host);
 if (values['movable-clock'] && openToNetwork)
   throw new Error('--movable-clock: only with a host of this machine itself');
+const ways = { openToNetwork, isOpen: values.open || values.demo, isDemo: values.demo, isPlain: values.plain };
 const still = fixedMs === null ? systemClock : { nowMs: () => fixedMs };
 const clock = values['movable-clock'] ? new MovableClock(still) : still;
 /** Before anything in it is touched: what is half done in there may be another server's. */
@@ -70,7 +76,7 @@ const openDemoYard = values.demo
 async function opened(): Promise<{ app: Awaited<ReturnType<typeof createApp>>; database: Database }> {
   const database = await openDatabase(values.data);
   try {
-    const around = { clock, openToNetwork, webFolder, certificate, openDemoYard, workFile: built('work.js') };
+    const around = { clock, ways, webFolder, certificate, openDemoYard, workFile: built('work.js') };
     return { app: await createApp({ database, ...around }), database };
   } catch (error) {
     await database.close();
@@ -90,11 +96,13 @@ async function openedOrRepaired(port: number): ReturnType<typeof opened> {
     let taken = port;
     const listening = (at: number) => {
       taken = at;
-      console.error(`See ${scheme}://${openToNetwork ? 'localhost' : values.host}:${at} for what can be put back.`);
+      console.error(`See ${scheme}://localhost:${at} on this machine for what can be put back.`);
       process.send?.({ port: at });
     };
     const nowMs = () => clock.nowMs();
-    await repair({ folder: values.data, reason, host: values.host, port, certificate, nowMs, listening });
+    // Whoever mends it needs no account, and sits at this machine.
+    const host = ways.isOpen ? values.host : THIS_MACHINE;
+    await repair({ folder: values.data, reason, host, port, certificate, nowMs, listening });
     values.port = String(taken);
     return openedOrRepaired(taken);
   }
@@ -116,8 +124,8 @@ console.log(
 );
 process.send?.({ port });
 if (openToNetwork) {
-  console.log('Everyone on this network can reach it, read everything and write.');
-  for (const address of networkAddresses()) console.log(`From other devices: ${scheme}://${address}:${port}`);
+  const { sayWhoComesIn } = await import('./door/say-who-comes-in.js');
+  await sayWhoComesIn(app.get(Door), app.get<House>(HOUSE), (line) => console.log(line));
 }
 
 // As a second server it ends with the first.

@@ -2,7 +2,7 @@ import { Controller, Get, Inject } from '@nestjs/common';
 import type { About } from '@winter-jar/contracts';
 import { Documented } from '../api/documented.js';
 import { CLOCK, isoNow, type Clock } from '../clock/clock.js';
-import { networkAddresses } from '../network/addresses.js';
+import { addressesOf } from '../house/house-addresses.js';
 import { DEMO_DAY, HOUSE, VERSION, type House } from '../house/house.js';
 import { Needs } from '../house/needs.js';
 import { Reading } from '../database/reading.js';
@@ -20,13 +20,12 @@ export class AboutController {
   @Documented({ id: 'about', summary: 'Version, data folder and whether this is the demo', answer: 'About' })
   async about(): Promise<About> {
     const demoDay = await this.reading.records.fact(DEMO_DAY);
-    const { dataFolder, openToNetwork, certificate, port } = this.house;
-    const scheme = certificate ? 'https' : 'http';
+    const { dataFolder, openToNetwork, certificate } = this.house;
     return {
       version: VERSION,
       dataFolder,
       openToNetwork,
-      addresses: openToNetwork ? networkAddresses().map((a) => `${scheme}://${a}:${port ?? 0}`) : [],
+      addresses: openToNetwork ? addressesOf(this.house) : [],
       certificate: certificate?.fingerprint ?? null,
       demoDay,
       now: isoNow(this.clock),

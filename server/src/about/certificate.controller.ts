@@ -3,7 +3,7 @@ import { Documented } from '../api/documented.js';
 import { HOUSE, type House } from '../house/house.js';
 import { Needs } from '../house/needs.js';
 
-@Needs('read')
+@Needs('nothing')
 @Controller('api/certificate')
 export class CertificateController {
   constructor(@Inject(HOUSE) private readonly house: House) {}

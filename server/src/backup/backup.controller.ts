@@ -11,6 +11,7 @@ import {
 import type { Request } from 'express';
 import { Costly } from '../problems/costly.js';
 import { Documented } from '../api/documented.js';
+import { Door } from '../house/door.js';
 import { Acting, Needs } from '../house/needs.js';
 import type { Actor } from '../journal/actor.js';
 import { Database } from '../database/open.js';
@@ -26,6 +27,7 @@ export class BackupController {
     @Inject(Database) private readonly database: Database,
     @Inject(BackupService) private readonly backup: BackupService,
     @Inject(JournalFileService) private readonly journal: JournalFileService,
+    @Inject(Door) private readonly door: Door,
   ) {}
 
   @Post('restore/check')
@@ -64,8 +66,10 @@ export class BackupController {
     answer: 'RestoreResult',
     body: 'RestorePost',
   })
-  restore(@Body() body: { uploadId?: unknown }): Promise<RestoreResult> {
-    return this.backup.restore(typeof body?.uploadId === 'string' ? body.uploadId : '');
+  async restore(@Acting() actor: Actor, @Body() body: { uploadId?: unknown }): Promise<RestoreResult> {
+    const restored = await this.backup.restore(typeof body?.uploadId === 'string' ? body.uploadId : '');
+    await this.door.note(actor, 'restored');
+    return restored;
   }
 
   @Get('kept')

@@ -1,15 +1,20 @@
 import { Controller, Get, Header, Inject, Query, Sse, type MessageEvent } from '@nestjs/common';
 import { ApiExcludeEndpoint, ApiQuery } from '@nestjs/swagger';
 import type { ChangesAnswer } from '@winter-jar/contracts';
-import type { Observable } from 'rxjs';
+import { takeUntil, type Observable } from 'rxjs';
 import { Documented } from '../api/documented.js';
-import { Needs } from '../house/needs.js';
+import { Door } from '../house/door.js';
+import { Acting, Needs } from '../house/needs.js';
+import type { Actor } from '../journal/actor.js';
 import { ChangesService } from './changes.service.js';
 
 @Needs('read')
 @Controller('api/changes')
 export class ChangesController {
-  constructor(@Inject(ChangesService) private readonly service: ChangesService) {}
+  constructor(
+    @Inject(ChangesService) private readonly service: ChangesService,
+    @Inject(Door) private readonly door: Door,
+  ) {}
 
   @Get()
   @ApiQuery({ name: 'since', required: false, type: Number, description: 'The last number that was seen' })
@@ -24,7 +29,7 @@ export class ChangesController {
   @Header('Cache-Control', 'no-cache, no-transform')
   @Header('X-Accel-Buffering', 'no')
   @ApiExcludeEndpoint()
-  stream(): Observable<MessageEvent> {
-    return this.service.stream();
+  stream(@Acting() actor: Actor): Observable<MessageEvent> {
+    return this.service.stream().pipe(takeUntil(this.door.endOf(actor)));
   }
 }

@@ -5,13 +5,17 @@ import { Documented } from '../api/documented.js';
 import { Acting, Needs } from '../house/needs.js';
 import type { Actor } from '../journal/actor.js';
 import { Costly } from '../problems/costly.js';
+import { Door } from '../house/door.js';
 import { DownloadsService } from './downloads.service.js';
 
 /** Begun by a POST, which no foreign page can send, and fetched from an address that none can know. */
 @Needs('read')
 @Controller('api/downloads')
 export class DownloadsController {
-  constructor(@Inject(DownloadsService) private readonly service: DownloadsService) {}
+  constructor(
+    @Inject(DownloadsService) private readonly service: DownloadsService,
+    @Inject(Door) private readonly door: Door,
+  ) {}
 
   @Post()
   @Costly(30)
@@ -23,10 +27,12 @@ export class DownloadsController {
     status: 202,
     body: 'DownloadPost',
   })
-  begin(@Acting() actor: Actor, @Body() body: { what?: unknown }): DownloadAnswer {
+  async begin(@Acting() actor: Actor, @Body() body: { what?: unknown }): Promise<DownloadAnswer> {
     const what = DOWNLOAD_NAMES.find((name) => name === body?.what);
     if (!what) throw new BadRequestException(`what: one of ${DOWNLOAD_NAMES.join(', ')}`);
-    return this.service.begin(actor, what);
+    const begun = this.service.begin(actor, what);
+    await this.door.note(actor, 'fileMade', { detail: what });
+    return begun;
   }
 
   @Get(':id')

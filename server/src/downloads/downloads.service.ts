@@ -2,15 +2,9 @@ import { randomBytes } from 'node:crypto';
 import { createReadStream, statSync } from 'node:fs';
 import { join } from 'node:path';
 import { pipeline } from 'node:stream/promises';
-import {
-  ForbiddenException,
-  Inject,
-  Injectable,
-  Logger,
-  NotFoundException,
-  type OnModuleDestroy,
-} from '@nestjs/common';
+import { Inject, Injectable, Logger, NotFoundException, type OnModuleDestroy } from '@nestjs/common';
 import type { DownloadAnswer, DownloadName } from '@winter-jar/contracts';
+import type { Right } from '@winter-jar/core';
 import { JOURNAL_LINES_JOB } from '../backup/journal-lines.js';
 import { BACKUP_JOB } from '../backup/backup-jobs.js';
 import { CLOCK, isoNow, stampOf, type Clock } from '../clock/clock.js';
@@ -18,7 +12,8 @@ import { Database } from '../database/open.js';
 import { LOG_FILE_JOBS } from '../entry-log/log-files.js';
 import { isDiskFull } from '../files/disk-full.js';
 import { dropWorkFolder, newWorkFolder } from '../files/work-folder.js';
-import { mayDo, type Actor, type Right } from '../journal/actor.js';
+import { mustMay } from '../house/needs.js';
+import type { Actor } from '../journal/actor.js';
 import { TooMany } from '../problems/costly.js';
 import type { FileJob } from '../work/job.js';
 import { JobCancelled, WorkQueue } from '../work/work-queue.js';
@@ -107,7 +102,7 @@ export class DownloadsService implements OnModuleDestroy {
 
   /** @throws TooMany when enough are waiting; ForbiddenException */
   begin(by: Actor, what: DownloadName): DownloadAnswer {
-    if (!mayDo(by, KINDS[what].needs)) throw new ForbiddenException(`somebody who may ${KINDS[what].needs}`);
+    mustMay(by, KINDS[what].needs);
     const held = [...this.prepared.values()].filter(({ answer }) => ['preparing', 'ready'].includes(answer.state));
     if (held.length >= MOST_AT_ONCE) throw new TooMany(10);
     this.forgetTheOldest();

@@ -1,5 +1,11 @@
 import { BadRequestException, Body, Controller, HttpCode, Inject, Post, Res } from '@nestjs/common';
-import { HTTP_STATUS, MAX_ENTRIES_PER_POST, type EntriesAnswer, type EntriesEffect } from '@winter-jar/contracts';
+import {
+  HTTP_STATUS,
+  MAX_ENTRIES_PER_POST,
+  type EntriesAnswer,
+  type EntriesEffect,
+  type EntryAnswer,
+} from '@winter-jar/contracts';
 import type { Response } from 'express';
 import { Costly } from '../problems/costly.js';
 import { Documented } from '../api/documented.js';
@@ -8,7 +14,7 @@ import { Acting, Needs } from '../house/needs.js';
 import type { Actor } from '../journal/actor.js';
 import { JournalWriter } from '../journal/journal-writer.js';
 
-@Needs('write')
+@Needs('log')
 @Controller('api/entries')
 export class EntriesController {
   constructor(
@@ -29,7 +35,7 @@ export class EntriesController {
     const entries = entriesOf(body);
     const { value: answers, seqs } = this.writer.changes.gather(() => this.writer.write(actor, entries));
     const [only] = answers;
-    response.status(answers.length === 1 && only ? HTTP_STATUS[only.status] : 207);
+    response.status(answers.length === 1 && only ? statusOf(only) : 207);
     return { answers, changes: seqs };
   }
 
@@ -46,6 +52,9 @@ export class EntriesController {
     return this.effect.ofEntries(actor, entriesOf(body));
   }
 }
+
+const statusOf = (only: EntryAnswer): number =>
+  only.status === 'refused' && only.issues.every(({ code }) => code === 'mayNot') ? 403 : HTTP_STATUS[only.status];
 
 function entriesOf(body: unknown): unknown[] {
   const entries = typeof body === 'object' && body !== null && 'entries' in body ? body.entries : undefined;

@@ -67,6 +67,7 @@ export class EntryLogController {
   }
 
   @Get('logs/:log/contents')
+  @Needs('read')
   @ApiParam(LOG_PARAM)
   @Documented({ id: 'logContents', summary: 'What a log holds, by pump and month', answer: 'LogContents' })
   contents(@Param('log') log: string): Promise<LogContents> {

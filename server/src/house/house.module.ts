@@ -13,14 +13,17 @@ import { WorkQueue } from '../work/work-queue.js';
 import { OriginGuard } from '../problems/origin-guard.js';
 import { ProblemFilter } from '../problems/problem.filter.js';
 import { CatchingUp } from './catching-up.js';
+import { People } from '../people/people.js';
+import { Door, OWN_MACHINE, type DoorWays } from './door.js';
 import { HOUSE, type House } from './house.js';
 import { NeedsGuard } from './needs.js';
 import { PumpReader } from './pump-reader.js';
 
 export interface HouseOptions {
   readonly database: Database;
+  readonly people: People;
   readonly clock?: Clock;
-  readonly openToNetwork?: boolean;
+  readonly ways?: DoorWays;
   /** Speak https with this certificate. */
   readonly certificate?: OwnCertificate | null;
   /** The built worker thread; where it lies for sources when left out. */
@@ -33,8 +36,9 @@ export interface HouseOptions {
 export class HouseModule {
   static on({
     database,
+    people,
     clock = systemClock,
-    openToNetwork = false,
+    ways = OWN_MACHINE,
     certificate = null,
     workFile,
   }: HouseOptions): DynamicModule {
@@ -50,11 +54,18 @@ export class HouseModule {
       writer.reopened();
       writer.putInOrder();
     });
-    const house: House = { dataFolder: resolve(database.folder), openToNetwork, certificate, port: null };
+    const house: House = {
+      dataFolder: resolve(database.folder),
+      openToNetwork: ways.openToNetwork,
+      certificate,
+      port: null,
+    };
     const shared = [
       { provide: CLOCK, useValue: clock },
       { provide: HOUSE, useValue: house },
       { provide: Database, useValue: database },
+      { provide: People, useValue: people },
+      { provide: Door, useValue: new Door(people, ways) },
       { provide: Reading, useValue: reading },
       { provide: SetUpStore, useValue: store },
       { provide: JournalWriter, useValue: writer },

@@ -3,7 +3,7 @@ import { APP_GUARD, DiscoveryModule, NestFactory } from '@nestjs/core';
 import type { Server } from 'node:http';
 import request from 'supertest';
 import { mayDo } from '../journal/actor.js';
-import { serveHouse } from '../testing/served-house.js';
+import { Door } from './door.js';
 import { Needs, NeedsGuard } from './needs.js';
 
 @Controller()
@@ -19,7 +19,16 @@ class Rooms {
   }
 }
 
-@Module({ imports: [DiscoveryModule], controllers: [Rooms], providers: [{ provide: APP_GUARD, useClass: NeedsGuard }] })
+const anybody: Partial<Door> = { actorOf: () => ({ kind: 'device', from: '' }) };
+
+@Module({
+  imports: [DiscoveryModule],
+  controllers: [Rooms],
+  providers: [
+    { provide: APP_GUARD, useClass: NeedsGuard },
+    { provide: Door, useValue: anybody },
+  ],
+})
 class Small {}
 
 test('a route that does not say what it needs is closed', async () => {
@@ -29,20 +38,6 @@ test('a route that does not say what it needs is closed', async () => {
   await request(server).get('/said').expect(200);
   await request(server).get('/unsaid').expect(403);
   await app.close();
-});
-
-test('every route of the house says what it needs', async () => {
-  const served = await serveHouse();
-  const { body } = await served.get('/api/openapi.json');
-  for (const [path, methods] of Object.entries((body as { paths: Record<string, object> }).paths))
-    for (const method of Object.keys(methods)) {
-      const asked = request(served.server)[method as 'get'](path.replace(/\{[^}]+\}/g, 'none'));
-      const answer = await asked.set({ Host: 'localhost', 'content-type': 'application/json' });
-      expect([path, method, (answer.body as { right?: string }).right ?? '']).not.toContainEqual(
-        expect.stringMatching(/says what it needs/),
-      );
-    }
-  await served.close();
 });
 
 test('an instrument may write and nothing else; a browser of the house may do everything', () => {

@@ -20,8 +20,9 @@ import type {
   ReadingsRecord,
   ReadingsRecorded,
 } from '@winter-jar/contracts';
-import type { Observable } from 'rxjs';
+import { takeUntil, type Observable } from 'rxjs';
 import { Documented } from '../api/documented.js';
+import { Door } from '../house/door.js';
 import { Acting, Needs } from '../house/needs.js';
 import type { Actor } from '../journal/actor.js';
 import { Costly } from '../problems/costly.js';
@@ -32,7 +33,10 @@ const LONGEST_PASSWORD = 200;
 @Needs('read')
 @Controller('api/instruments')
 export class InstrumentsController {
-  constructor(@Inject(InstrumentsService) private readonly service: InstrumentsService) {}
+  constructor(
+    @Inject(InstrumentsService) private readonly service: InstrumentsService,
+    @Inject(Door) private readonly door: Door,
+  ) {}
 
   @Get()
   @Documented({ id: 'instruments', summary: 'All instruments, and how each stands', answer: 'InstrumentsAnswer' })
@@ -45,13 +49,13 @@ export class InstrumentsController {
   @Header('Cache-Control', 'no-cache, no-transform')
   @Header('X-Accel-Buffering', 'no')
   @ApiExcludeEndpoint()
-  stream(@Query('of') of?: string): Observable<MessageEvent> {
-    return this.service.stream(of ?? null);
+  stream(@Acting() actor: Actor, @Query('of') of?: string): Observable<MessageEvent> {
+    return this.service.stream(of ?? null).pipe(takeUntil(this.door.endOf(actor)));
   }
 
   @Post(':id/connect')
   @HttpCode(200)
-  @Needs('setUp')
+  @Needs('house')
   @Documented({
     ...{ id: 'connectInstrument', answer: 'InstrumentsAnswer', body: 'InstrumentConnect' },
     summary: 'Listen to an instrument at the address that its record says',
@@ -65,7 +69,7 @@ export class InstrumentsController {
 
   @Post(':id/disconnect')
   @HttpCode(200)
-  @Needs('setUp')
+  @Needs('house')
   @Documented({
     ...{ id: 'disconnectInstrument', answer: 'InstrumentsAnswer' },
     summary: 'Listen to an instrument no longer, and forget its password',

@@ -1,26 +1,34 @@
+import { RIGHTS, RIGHTS_OF_ROLE, type Right, type Role } from '@winter-jar/core';
+
 /**
- * Who acts, and from where: everything that is written and every route that is asked has one. Until people have accounts a browser
+ * Who acts, and from where: everything that is written and every route that is asked has one. Where nobody needs to sign in a browser
  * is a device that may do everything; what comes in as a file is an import, and the server itself puts its house in order.
  */
 export type Actor =
-  | { readonly kind: 'person'; readonly personId: string; readonly from: string }
+  | PersonActing
   | { readonly kind: 'device'; readonly from: string }
   | { readonly kind: 'instrument'; readonly instrumentId: string; readonly from: string }
   | { readonly kind: 'import'; readonly importId: string; readonly by: Actor }
   | { readonly kind: 'server' };
 
+export interface PersonActing {
+  readonly kind: 'person';
+  readonly personId: string;
+  readonly role: Role;
+  readonly sessionId: string;
+  readonly from: string;
+}
+
 export const SERVER: Actor = { kind: 'server' };
 
-/** What a route may ask for: look, write in the journal, change the set-up, hold the whole data in one's hands. */
-export const RIGHTS = ['read', 'write', 'setUp', 'keep'] as const;
-export type Right = (typeof RIGHTS)[number];
-
-const RIGHTS_OF: Readonly<Record<Actor['kind'], readonly Right[]>> = {
-  person: RIGHTS,
+const RIGHTS_OF: Readonly<Record<Exclude<Actor['kind'], 'person'>, readonly Right[]>> = {
   device: RIGHTS,
-  instrument: ['write'],
-  import: ['write'],
+  instrument: ['log', 'write'],
+  import: ['log', 'write'],
   server: RIGHTS,
 };
 
-export const mayDo = (actor: Actor, right: Right): boolean => RIGHTS_OF[actor.kind].includes(right);
+export const rightsOf = (actor: Actor): readonly Right[] =>
+  actor.kind === 'person' ? RIGHTS_OF_ROLE[actor.role] : RIGHTS_OF[actor.kind];
+
+export const mayDo = (actor: Actor, right: Right): boolean => rightsOf(actor).includes(right);

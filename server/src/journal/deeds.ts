@@ -16,13 +16,13 @@ const textAt = (sent: unknown, key: 'id' | 'actId'): string | null => {
 /** Sorts what was sent into deeds. @returns beside them, at their places, the answers to what is no right entry */
 export function deedsIn(
   raw: readonly unknown[],
-  check: (sent: unknown) => Checked<JournalEntry>,
+  check: (sent: unknown, place: number) => Checked<JournalEntry>,
 ): { deeds: readonly Deed[]; refused: EntryAnswer[] } {
   const refused: EntryAnswer[] = [];
   const members = new Map<string, { entry: JournalEntry; place: number }[]>();
   const broken = new Set<string | null>();
   raw.forEach((sent, place) => {
-    const checked = check(sent);
+    const checked = check(sent, place);
     if (checked.ok) {
       const { actId } = checked.value;
       members.set(actId, [...(members.get(actId) ?? []), { entry: checked.value, place }]);

@@ -1,4 +1,4 @@
-import type { EntryAnswer, FieldIssue, Unsettled } from '@winter-jar/contracts';
+import type { Checked, EntryAnswer, FieldIssue, Unsettled } from '@winter-jar/contracts';
 import {
   BODY_VERSION,
   pumpIdsOf,
@@ -26,6 +26,7 @@ import { DerivedTables } from './derived-tables.js';
 import { EntryChecks } from './entry-checks.js';
 import { questionsAbout } from './entry-rules.js';
 import { insertEntry } from './insert-entry.js';
+import { notTheirs, writtenBy } from './may-write.js';
 import { PROJECTIONS } from './projections.js';
 import { SetUpWriting, type FoundNaming } from './set-up-writing.js';
 import { isTaken, Settling, type Arrived, type Source } from './settling.js';
@@ -105,7 +106,13 @@ export class JournalWriter {
 
   /** Checks and writes entries, act by act, and answers each by itself. */
   write(actor: Actor, raw: readonly unknown[]): EntryAnswer[] {
-    const { deeds, refused: answers } = deedsIn(raw, (sent) => this.checks.ofSent(sent));
+    const checked = raw.map((sent) => this.sentBy(actor, sent));
+    const sentWith = checked.flatMap((c) => (c.ok ? [c.value] : []));
+    const { deeds, refused: answers } = deedsIn(raw, (_sent, place) => {
+      const one = checked[place] as Checked<JournalEntry>;
+      const issues = one.ok ? notTheirs(actor, one.value, sentWith, this.sql) : [];
+      return issues.length > 0 ? { ok: false, issues } : one;
+    });
     for (const { members, isBroken } of deeds) {
       const entries = members.map((m) => m.entry);
       const given = isBroken
@@ -117,6 +124,11 @@ export class JournalWriter {
       });
     }
     return answers;
+  }
+
+  private sentBy(actor: Actor, sent: unknown): Checked<JournalEntry> {
+    const checked = this.checks.ofSent(sent);
+    return checked.ok ? { ok: true, value: writtenBy(actor, checked.value) } : checked;
   }
 
   /** One act of several: where the server fails at it, the others are still what they are. */

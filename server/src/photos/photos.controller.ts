@@ -21,7 +21,7 @@ export class PhotosController {
 
   @Post()
   @Costly(120)
-  @Needs('write')
+  @Needs('log')
   @ApiConsumes('image/jpeg')
   @Documented({
     id: 'keepPhoto',

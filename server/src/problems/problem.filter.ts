@@ -6,6 +6,7 @@ import { isDiskFull } from '../files/disk-full.js';
 
 const CODES: Readonly<Record<number, ApiProblem['code']>> = {
   400: 'badRequest',
+  401: 'signIn',
   403: 'forbidden',
   404: 'notFound',
   409: 'busy',

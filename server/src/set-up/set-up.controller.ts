@@ -24,10 +24,10 @@ import type {
   SetUpPosted,
   SetUpRemoved,
 } from '@winter-jar/contracts';
-import { SET_UP_KINDS, type SetUpVersion } from '@winter-jar/core';
+import { RIGHT_OF_RECORD, SET_UP_KINDS, type SetUpKind, type SetUpVersion } from '@winter-jar/core';
 import { Costly } from '../problems/costly.js';
 import { Documented } from '../api/documented.js';
-import { Acting, Needs } from '../house/needs.js';
+import { Acting, mustMay, Needs } from '../house/needs.js';
 import type { Actor } from '../journal/actor.js';
 import { SetUpEffectsService } from '../effect/set-up-effects.service.js';
 import { CHANGED_MEANWHILE } from '../journal/set-up-bearing.js';
@@ -42,6 +42,11 @@ import setUpSchema from './set-up.schema.json' with { type: 'json' };
 function tagOf(header: string | undefined): number | null {
   const match = /^"?(\d+)"?$/.exec(header ?? '');
   return match ? Number(match[1]) : null;
+}
+
+/** People, instruments and the rules of the house are not everybody's who may change a pump. */
+function mustMayChange(actor: Actor, records: readonly { readonly kind: SetUpKind }[]): void {
+  for (const { kind } of records) mustMay(actor, RIGHT_OF_RECORD[kind]);
 }
 
 @Needs('read')
@@ -78,6 +83,7 @@ export class SetUpController {
   })
   async post(@Acting() actor: Actor, @Body() body: unknown, @Headers('if-match') tag?: string): Promise<SetUpPosted> {
     const versions = this.checked(body);
+    mustMayChange(actor, versions);
     const issues = await this.service.write(actor, versions, tagOf(tag));
     if (issues.some((i) => i.code === CHANGED_MEANWHILE))
       throw new PreconditionFailedException({ message: issues[0]?.right, issues });
@@ -95,8 +101,10 @@ export class SetUpController {
     answer: 'SetUpEffect',
     body: 'SetUpPost',
   })
-  preview(@Body() body: unknown): Promise<SetUpEffect> {
-    return this.effects.begin(this.checked(body));
+  preview(@Acting() actor: Actor, @Body() body: unknown): Promise<SetUpEffect> {
+    const versions = this.checked(body);
+    mustMayChange(actor, versions);
+    return this.effects.begin(versions);
   }
 
   @Post('remove')
@@ -111,6 +119,7 @@ export class SetUpController {
   })
   async remove(@Acting() actor: Actor, @Body() body: unknown): Promise<SetUpRemoved> {
     const records = recordsIn(body);
+    mustMayChange(actor, records);
     const issues = await this.service.remove(actor, records);
     if (issues.length > 0) throw refused(issues);
     return { removed: records.length };
@@ -138,7 +147,7 @@ export class SetUpController {
 
   @Post('file/preview')
   @Costly(120)
-  @Needs('setUp')
+  @Needs('house')
   @HttpCode(200)
   @Documented({
     id: 'previewSetUpFile',
@@ -151,7 +160,7 @@ export class SetUpController {
   }
 
   @Post('file')
-  @Needs('setUp')
+  @Needs('house')
   @HttpCode(200)
   @ApiQuery({ name: 'conflicting', required: true, enum: ['keep', 'take'] })
   @Documented({

@@ -1,6 +1,6 @@
 import type { INestApplication } from '@nestjs/common';
 import type { DownloadAnswer, DownloadName } from '@winter-jar/contracts';
-import type { SetUpKind, SetUpVersion } from '@winter-jar/core';
+import type { Role, SetUpKind, SetUpVersion } from '@winter-jar/core';
 import { at } from '@winter-jar/core/testing';
 import { existsSync, readdirSync } from 'node:fs';
 import type { Server } from 'node:http';
@@ -8,6 +8,7 @@ import { join } from 'node:path';
 import request from 'supertest';
 import { v7 as newId } from 'uuid';
 import { createApp } from '../app.js';
+import { Door, OWN_MACHINE, type DoorWays } from '../house/door.js';
 import { nowMs, openHouse, type TestHouse } from './test-house.js';
 
 /** A test house with the whole server on it. The server has a writer and a store of its own: write over it, or before it starts. */
@@ -20,9 +21,12 @@ export interface ServedHouse {
   close(): Promise<void>;
 }
 
-export async function serveHouse(options: Parameters<typeof openHouse>[0] = {}): Promise<ServedHouse> {
+export async function serveHouse(
+  options: Parameters<typeof openHouse>[0] & { readonly ways?: Partial<DoorWays> } = {},
+): Promise<ServedHouse> {
   const house = await openHouse(options);
-  const app = await createApp({ database: house.database, clock: { nowMs } });
+  const ways = { ...OWN_MACHINE, ...options.ways };
+  const app = await createApp({ database: house.database, clock: { nowMs }, ways });
   await app.init();
   const server = app.getHttpServer() as Server;
   return {
@@ -40,6 +44,18 @@ export async function serveHouse(options: Parameters<typeof openHouse>[0] = {}):
       await house.close();
     },
   };
+}
+
+/** Somebody who may sign in, past the door. @returns the cookie of a browser that they are signed in at */
+export async function signedIn(served: ServedHouse, name: string, role: Role): Promise<string> {
+  const { people } = served.app.get(Door);
+  const personId = name.toLowerCase();
+  if (people.accounts.of(personId) === null) {
+    await people.accounts.add({ personId, name, role });
+    await people.accounts.change(personId, { passwordHash: 'none that anybody knows' });
+  }
+  const { token } = await people.sessions.begin({ personId, kind: 'browser', name: 'A browser', address: '127.0.0.1' });
+  return `${people.cookie}=${token}`;
 }
 
 /** A version of a record of the house, with some of its fields changed. */

@@ -8,6 +8,92 @@ const injectedRtkApi = api.injectEndpoints({
     certificate: build.query<CertificateApiResponse, CertificateApiArg>({
       query: () => ({ url: `/api/certificate` }),
     }),
+    door: build.query<DoorApiResponse, DoorApiArg>({
+      query: () => ({ url: `/api/door` }),
+    }),
+    signIn: build.mutation<SignInApiResponse, SignInApiArg>({
+      query: (queryArg) => ({
+        url: `/api/door/sign-in`,
+        method: 'POST',
+        body: queryArg,
+      }),
+    }),
+    signOut: build.mutation<SignOutApiResponse, SignOutApiArg>({
+      query: () => ({ url: `/api/door/sign-out`, method: 'POST' }),
+    }),
+    lookAtCode: build.mutation<LookAtCodeApiResponse, LookAtCodeApiArg>({
+      query: (queryArg) => ({
+        url: `/api/door/look-at-code`,
+        method: 'POST',
+        body: queryArg,
+      }),
+    }),
+    claim: build.mutation<ClaimApiResponse, ClaimApiArg>({
+      query: (queryArg) => ({
+        url: `/api/door/claim`,
+        method: 'POST',
+        body: queryArg,
+      }),
+    }),
+    setPassword: build.mutation<SetPasswordApiResponse, SetPasswordApiArg>({
+      query: (queryArg) => ({
+        url: `/api/door/set-password`,
+        method: 'POST',
+        body: queryArg,
+      }),
+    }),
+    pairDevice: build.mutation<PairDeviceApiResponse, PairDeviceApiArg>({
+      query: (queryArg) => ({
+        url: `/api/door/pair`,
+        method: 'POST',
+        body: queryArg,
+      }),
+    }),
+    stepInto: build.mutation<StepIntoApiResponse, StepIntoApiArg>({
+      query: (queryArg) => ({
+        url: `/api/door/step-into`,
+        method: 'POST',
+        body: queryArg,
+      }),
+    }),
+    ownSessions: build.query<OwnSessionsApiResponse, OwnSessionsApiArg>({
+      query: () => ({ url: `/api/door/sessions` }),
+    }),
+    endSession: build.mutation<EndSessionApiResponse, EndSessionApiArg>({
+      query: (queryArg) => ({
+        url: `/api/door/sessions/${queryArg}/end`,
+        method: 'POST',
+      }),
+    }),
+    endOtherSessions: build.mutation<EndOtherSessionsApiResponse, EndOtherSessionsApiArg>({
+      query: () => ({ url: `/api/door/sessions/end-others`, method: 'POST' }),
+    }),
+    people: build.query<PeopleApiResponse, PeopleApiArg>({
+      query: () => ({ url: `/api/people` }),
+    }),
+    doorRecord: build.query<DoorRecordApiResponse, DoorRecordApiArg>({
+      query: () => ({ url: `/api/people/record` }),
+    }),
+    giveAccount: build.mutation<GiveAccountApiResponse, GiveAccountApiArg>({
+      query: (queryArg) => ({
+        url: `/api/people/${queryArg.personId}/account`,
+        method: 'POST',
+        body: queryArg.accountPost,
+      }),
+    }),
+    takeAccount: build.mutation<TakeAccountApiResponse, TakeAccountApiArg>({
+      query: (queryArg) => ({
+        url: `/api/people/${queryArg}/account/end`,
+        method: 'POST',
+      }),
+    }),
+    newCode: build.mutation<NewCodeApiResponse, NewCodeApiArg>({
+      query: (queryArg) => ({
+        url: `/api/people/${queryArg.personId}/code`,
+        method: 'POST',
+        body: queryArg.newCodePost,
+      }),
+    }),
     changes: build.query<ChangesApiResponse, ChangesApiArg>({
       query: (queryArg) => ({
         url: `/api/changes`,
@@ -351,6 +437,47 @@ export type AboutApiArg = void;
 export type CertificateApiResponse =
   /** status 200 The root of the server’s own certificate, to be trusted by a device */ Download;
 export type CertificateApiArg = void;
+export type DoorApiResponse =
+  /** status 200 How the door stands, who is signed in here, and what they may */ DoorAnswer;
+export type DoorApiArg = void;
+export type SignInApiResponse = /** status 200 Sign in with a name and its password */ DoorAnswer;
+export type SignInApiArg = SignInPost;
+export type SignOutApiResponse = DoorAnswer;
+export type SignOutApiArg = void;
+export type LookAtCodeApiResponse = /** status 200 What a one-time code is for */ CodeAnswer;
+export type LookAtCodeApiArg = CodePost;
+export type ClaimApiResponse = /** status 200 Become the first owner */ DoorAnswer;
+export type ClaimApiArg = ClaimPost;
+export type SetPasswordApiResponse =
+  /** status 200 Choose a password, with a code or with the present one */ DoorAnswer;
+export type SetPasswordApiArg = PasswordPost;
+export type PairDeviceApiResponse = /** status 200 Make this device somebody’s */ DoorAnswer;
+export type PairDeviceApiArg = PairPost;
+export type StepIntoApiResponse = /** status 200 In a demo yard: be one of its people */ DoorAnswer;
+export type StepIntoApiArg = StepIntoPost;
+export type OwnSessionsApiResponse = /** status 200 Where you are signed in */ SessionsAnswer;
+export type OwnSessionsApiArg = void;
+export type EndSessionApiResponse = /** status 200 Take a device off: yours, or as an owner anybody’s */ SessionsAnswer;
+export type EndSessionApiArg = string;
+export type EndOtherSessionsApiResponse = /** status 200 Sign out everywhere but here */ SessionsAnswer;
+export type EndOtherSessionsApiArg = void;
+export type PeopleApiResponse =
+  /** status 200 Everybody of the set-up, what they may and where they are signed in */ PeopleAnswer;
+export type PeopleApiArg = void;
+export type DoorRecordApiResponse = /** status 200 What happened at the doors, the latest first */ DoorRecordAnswer;
+export type DoorRecordApiArg = void;
+export type GiveAccountApiResponse = /** status 200 Let somebody sign in, or change what they may */ PeopleAnswer;
+export type GiveAccountApiArg = {
+  personId: string;
+  accountPost: AccountPost;
+};
+export type TakeAccountApiResponse = /** status 200 Somebody signs in no longer */ PeopleAnswer;
+export type TakeAccountApiArg = string;
+export type NewCodeApiResponse = /** status 200 A one-time code: to choose a password, or for a device */ NewCode;
+export type NewCodeApiArg = {
+  personId: string;
+  newCodePost: NewCodePost;
+};
 export type ChangesApiResponse = /** status 200 What changed since a number of the sequence */ ChangesAnswer;
 export type ChangesApiArg = {
   /** The last number that was seen */
@@ -576,6 +703,121 @@ export type About = {
   now: string;
 };
 export type Download = string;
+export type DoorState = 'free' | 'open' | 'unclaimed' | 'shut' | 'in';
+export type Role = 'owner' | 'technician' | 'operator' | 'reader';
+export type SignedIn = {
+  personId: string;
+  name: string;
+  role: Role;
+};
+export type Right = 'read' | 'log' | 'write' | 'setUp' | 'house' | 'keep';
+export type DoorAnswer = {
+  state: DoorState;
+  /** In a demo yard also where the door is open: whoever one has stepped into. */
+  who: SignedIn | null;
+  /** What may be asked for here. */
+  rights: readonly Right[];
+  /** False over plain http from another machine: a password would cross the network for all to read. */
+  passwordsHere: boolean;
+  /** People of a demo yard, to step into. */
+  stepInto: readonly SignedIn[];
+};
+export type SignInPost = {
+  name: string;
+  password: string;
+};
+export type CodePurpose = 'claim' | 'password' | 'pair';
+export type CodeAnswer = {
+  purpose: CodePurpose;
+  /** Whose it is; null for the first owner. */
+  name: string | null;
+};
+export type CodePost = {
+  code: string;
+};
+export type ClaimPost = {
+  code?: string | null;
+  name: string;
+  password: string;
+};
+export type PasswordPost = {
+  code?: string | null;
+  present?: string | null;
+  password: string;
+};
+export type PairPost = {
+  code: string;
+  device: string;
+};
+export type StepIntoPost = {
+  personId?: string | null;
+};
+export type OpenSession = {
+  id: string;
+  kind: 'browser' | 'device';
+  name: string;
+  address: string;
+  since: string;
+  lastUsedAt: string;
+  /** The one that asks. */
+  isThis: boolean;
+};
+export type SessionsAnswer = {
+  sessions: readonly OpenSession[];
+};
+export type PersonAccount = {
+  personId: string;
+  name: string;
+  /** Null for somebody of the set-up who cannot sign in. */
+  role: Role | null;
+  hasPassword: boolean;
+  sessions: readonly OpenSession[];
+};
+export type PeopleAnswer = {
+  people: readonly PersonAccount[];
+};
+export type DoorEventKind =
+  | 'claimed'
+  | 'signedIn'
+  | 'signInRefused'
+  | 'signedOut'
+  | 'sessionEnded'
+  | 'codeMade'
+  | 'codeRefused'
+  | 'paired'
+  | 'passwordSet'
+  | 'accountMade'
+  | 'roleChanged'
+  | 'accountEnded'
+  | 'refused'
+  | 'fileMade'
+  | 'restored';
+export type DoorEvent = {
+  at: string;
+  what: DoorEventKind;
+  /** Who did it, or tried to, by name; null where nobody is known. */
+  by: string | null;
+  /** Whom it is about, by name. */
+  about: string | null;
+  address: string;
+  detail: string | null;
+};
+export type DoorRecordAnswer = {
+  events: readonly DoorEvent[];
+};
+export type AccountPost = {
+  role: Role;
+};
+export type NewCode = {
+  code: string;
+  purpose: CodePurpose;
+  expiresAt: string;
+  /** Addresses at which it is used; the code stands behind the `#`, which no server is sent. */
+  addresses: readonly string[];
+};
+export type NewCodePost = {
+  purpose: 'password' | 'pair';
+};
 export type ChangeKind = 'entries' | 'setUp' | 'file' | 'takenBack';
 export type ChangesAnswer = {
   /** Another one than before: the data were replaced, and everything that was read is to be read anew. */

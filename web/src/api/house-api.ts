@@ -5,13 +5,19 @@ import type {
   ChangeKind,
   DemoYardOpened,
   DownloadAnswer,
+  CodeAnswer,
   DiagnosisAnswer,
+  DoorAnswer,
+  DoorRecordAnswer,
   EntriesEffect,
   EntryHistory,
   EquipmentPage,
   JournalFileResult,
   JournalPage,
   KeptAnswer,
+  NewCode,
+  PeopleAnswer,
+  SessionsAnswer,
   LogContents,
   LogImportAnswer,
   LogImportEffect,
@@ -116,6 +122,22 @@ interface Answers {
   container: ContainerAnswer;
   traceOil: TraceAnswer;
   waste: WasteAnswer;
+  door: DoorAnswer;
+  signIn: DoorAnswer;
+  signOut: DoorAnswer;
+  lookAtCode: CodeAnswer;
+  claim: DoorAnswer;
+  setPassword: DoorAnswer;
+  pairDevice: DoorAnswer;
+  stepInto: DoorAnswer;
+  ownSessions: SessionsAnswer;
+  endSession: SessionsAnswer;
+  endOtherSessions: SessionsAnswer;
+  people: PeopleAnswer;
+  giveAccount: PeopleAnswer;
+  takeAccount: PeopleAnswer;
+  newCode: NewCode;
+  doorRecord: DoorRecordAnswer;
   storeCost: StoreCostAnswer;
 }
 type Generated = DefinitionsFromApi<typeof generatedApi>;
@@ -174,6 +196,15 @@ export const houseApi = generatedApi.enhanceEndpoints<TagTypesFromApi<typeof gen
     keptData: { providesTags: ['About'] },
     restore: { invalidatesTags: ALL_TAGS },
     importJournal: { invalidatesTags: ALL_TAGS },
+    door: { providesTags: ['People'] },
+    people: { providesTags: ['People'] },
+    ownSessions: { providesTags: ['People'] },
+    doorRecord: { providesTags: ['People'] },
+    giveAccount: { invalidatesTags: ['People'] },
+    takeAccount: { invalidatesTags: ['People'] },
+    endSession: { invalidatesTags: ['People'] },
+    endOtherSessions: { invalidatesTags: ['People'] },
+    newCode: { invalidatesTags: ['People'] },
     writeLogImport: { invalidatesTags: ['Import'] },
     cancelLogImport: { invalidatesTags: ALL_TAGS },
     undoLogImport: { invalidatesTags: ['Import'] },
@@ -236,4 +267,20 @@ export const {
   useTraceOilQuery,
   useWasteQuery,
   useStoreCostQuery,
+  useDoorQuery,
+  useSignInMutation,
+  useSignOutMutation,
+  useLookAtCodeMutation,
+  useClaimMutation,
+  useSetPasswordMutation,
+  usePairDeviceMutation,
+  useStepIntoMutation,
+  useOwnSessionsQuery,
+  useEndSessionMutation,
+  useEndOtherSessionsMutation,
+  usePeopleQuery,
+  useGiveAccountMutation,
+  useTakeAccountMutation,
+  useNewCodeMutation,
+  useDoorRecordQuery,
 } = houseApi;

@@ -1,6 +1,8 @@
 import { useSyncExternalStore } from 'react';
 import { useAboutQuery } from '../api/house-api.js';
+import { useDoor } from '../device/use-door.js';
 import { wholeDayWords } from '../words/dates.js';
+import { ROLE_WORDS } from '../words/door-words.js';
 
 const useOnline = (): boolean =>
   useSyncExternalStore(
@@ -18,6 +20,7 @@ const useOnline = (): boolean =>
 /** Quiet lines above the page: whose data this is, who can reach it, and whether the server answers. */
 export function Banners() {
   const { data: about, isError } = useAboutQuery(undefined, { pollingInterval: 60_000 });
+  const door = useDoor();
   const online = useOnline();
   return (
     <section aria-label="About this data" className="no-print">
@@ -27,14 +30,15 @@ export function Banners() {
           saved.
         </p>
       )}
-      {about?.openToNetwork && (
+      {about?.openToNetwork && door?.state === 'open' && (
         <p className="border-b border-rule bg-sheet px-4 py-1.5 text-[14px] wide:px-5">
-          Open to this network: everyone on it can read and write here.
+          The door is open: everyone on this network can read and write here, and nobody is asked who they are.
         </p>
       )}
       {about?.demoDay && (
         <p className="border-b border-rule px-4 py-1.5 text-[14px] text-ink-2 wide:px-5">
-          Demo yard of {wholeDayWords(about.demoDay)}: made-up pumps and people, simulated history.
+          Demo yard of {wholeDayWords(about.demoDay)}: made-up pumps and people, simulated history, an open door.
+          {door?.who && ` You are ${door.who.name} here, ${ROLE_WORDS[door.who.role]}.`}
         </p>
       )}
     </section>

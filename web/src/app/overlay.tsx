@@ -29,7 +29,7 @@ export default function Overlay({
           <Suspense fallback={<Dialog.Title>One moment …</Dialog.Title>}>
             {open === 'palette' && <Palette close={close} show={show} />}
             {open === 'keys' && <KeysDialog />}
-            {open === 'prefs' && <PrefsDialog />}
+            {open === 'prefs' && <PrefsDialog close={close} />}
           </Suspense>
         </Dialog.Content>
       </Dialog.Portal>

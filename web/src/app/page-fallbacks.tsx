@@ -14,6 +14,20 @@ export function NotFound() {
   );
 }
 
+/** A page that the role of whoever is signed in does not open. */
+export function NotForYou() {
+  return (
+    <main className="p-6">
+      <PageTitle title="Not for your role" />
+      <h1 className="text-[26px]">Your role does not open this page</h1>
+      <p className="my-4 max-w-[60ch]">
+        What you see and may is said under your name at the top right. An owner of this house can change it.
+      </p>
+      <LinkButton to="/">Go to the Round</LinkButton>
+    </main>
+  );
+}
+
 /** While the first page's code is fetched. */
 export function Opening() {
   return <Loading what="the page" />;

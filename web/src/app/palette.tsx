@@ -3,6 +3,7 @@ import { Dialog } from 'radix-ui';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useRoundQuery, useSetUpQuery } from '../api/house-api.js';
+import { useMayOpen } from '../ui/may.js';
 import { containerMatches, paletteMatches } from './palette-matches.js';
 
 const ITEM =
@@ -15,35 +16,42 @@ export default function Palette({ close, show }: { close: () => void; show: (wha
   const navigate = useNavigate();
   const { data: setUp } = useSetUpQuery();
   const containers = containerMatches(setUp?.house.container ?? {}, search);
+  const mayOpen = useMayOpen();
   const { pumps, deeds } = paletteMatches(data?.rows ?? [], search);
   const go = (to: string) => {
     close();
     void navigate(to);
   };
-  const pages = [
-    { words: 'Add a pump', act: () => go('/set-up/add-pump') },
-    { words: 'Start runs', act: () => go('/start') },
-    { words: 'Set-up: pumps, sites, equipment, models, oils, materials, people', act: () => go('/set-up') },
-    { words: 'Oil store', act: () => go('/store') },
-    { words: 'Bring oil in', act: () => go('/store/bring-in') },
-    { words: 'Waste record', act: () => go('/store/waste') },
-    { words: 'Instruments: gauges and monitors', act: () => go('/instruments') },
-    { words: 'What went in? Runs not told yet', act: () => go('/untold') },
-    { words: 'Suspect materials', act: () => go('/suspects') },
-    { words: 'Set-up as a file', act: () => go('/set-up/file') },
-    { words: 'Backup and restore', act: () => go('/backup') },
-    { words: 'The Round on paper', act: () => go('/round/print') },
-    { words: 'Cart labels', act: () => go('/labels') },
-    { words: 'Phone and tablet', act: () => go('/phone') },
-    { words: 'Import a notebook or spreadsheet', act: () => go('/logs/notebook') },
-    { words: 'Import or export the run log', act: () => go('/logs/runs') },
-    { words: 'Import or export the look log', act: () => go('/logs/looks') },
-    { words: 'Import or export the oil changes', act: () => go('/logs/changes') },
-    { words: 'Import or export the movements of oil', act: () => go('/logs/pours') },
-    { words: 'Import or export the stocktakes', act: () => go('/logs/stocktakes') },
-    { words: 'Who, units and look', act: () => show('prefs') },
-    { words: 'All keys', act: () => show('keys') },
-  ].filter((p) => p.words.toLowerCase().includes(search.trim().toLowerCase()));
+  const pages = (
+    [
+      { words: 'Add a pump', to: '/set-up/add-pump' },
+      { words: 'Start runs', to: '/start' },
+      { words: 'Set-up: pumps, sites, equipment, models, oils, materials, people', to: '/set-up' },
+      { words: 'Oil store', to: '/store' },
+      { words: 'Bring oil in', to: '/store/bring-in' },
+      { words: 'Waste record', to: '/store/waste' },
+      { words: 'Instruments: gauges and monitors', to: '/instruments' },
+      { words: 'What went in? Runs not told yet', to: '/untold' },
+      { words: 'Suspect materials', to: '/suspects' },
+      { words: 'Set-up as a file', to: '/set-up/file' },
+      { words: 'Backup and restore', to: '/backup' },
+      { words: 'The Round on paper', to: '/round/print' },
+      { words: 'Cart labels', to: '/labels' },
+      { words: 'People and doors', to: '/people' },
+      { words: 'Your sign-in and devices', to: '/sign-in' },
+      { words: 'Phone and tablet', to: '/phone' },
+      { words: 'Import a notebook or spreadsheet', to: '/logs/notebook' },
+      { words: 'Import or export the run log', to: '/logs/runs' },
+      { words: 'Import or export the look log', to: '/logs/looks' },
+      { words: 'Import or export the oil changes', to: '/logs/changes' },
+      { words: 'Import or export the movements of oil', to: '/logs/pours' },
+      { words: 'Import or export the stocktakes', to: '/logs/stocktakes' },
+      { words: 'Who, units and look', over: 'prefs' },
+      { words: 'All keys', over: 'keys' },
+    ] as const
+  )
+    .filter((p) => p.words.toLowerCase().includes(search.trim().toLowerCase()))
+    .filter((p) => !('to' in p) || mayOpen(p.to));
   return (
     <>
       <Dialog.Title className="sr-only">Find or do</Dialog.Title>
@@ -78,15 +86,22 @@ export default function Palette({ close, show }: { close: () => void; show: (wha
               <span>{place ? `oil store · ${place}` : 'oil store'}</span>
             </Command.Item>
           ))}
-          {deeds.map(({ row, path, words }) => (
-            <Command.Item key={path} value={path} className={ITEM} onSelect={() => go(path)}>
-              <span className="figure font-semibold">{row.name}</span>
-              <span>{words}</span>
-            </Command.Item>
-          ))}
-          {pages.map(({ words, act }) => (
-            <Command.Item key={words} value={words} className={ITEM} onSelect={act}>
-              {words}
+          {deeds
+            .filter(({ path }) => mayOpen(path))
+            .map(({ row, path, words }) => (
+              <Command.Item key={path} value={path} className={ITEM} onSelect={() => go(path)}>
+                <span className="figure font-semibold">{row.name}</span>
+                <span>{words}</span>
+              </Command.Item>
+            ))}
+          {pages.map((page) => (
+            <Command.Item
+              key={page.words}
+              value={page.words}
+              className={ITEM}
+              onSelect={() => ('to' in page ? go(page.to) : show(page.over))}
+            >
+              {page.words}
             </Command.Item>
           ))}
         </Command.List>

@@ -1,6 +1,10 @@
 import { Dialog } from 'radix-ui';
-import { useAboutQuery, useSetUpQuery } from '../api/house-api.js';
+import type { DoorAnswer } from '@winter-jar/contracts';
+import { Link } from 'react-router';
+import { useAboutQuery, useSetUpQuery, useStepIntoMutation } from '../api/house-api.js';
+import { useDoor } from '../device/use-door.js';
 import { Chips } from '../ui/chips.js';
+import { ROLE_WORDS } from '../words/door-words.js';
 import {
   FLOW_UNITS,
   PRESSURE_UNITS,
@@ -12,7 +16,8 @@ import {
 import { useAppDispatch, useAppSelector } from '../device/store.js';
 
 const asChips = <V extends string>(values: readonly V[]) => values.map((value) => ({ value, words: value }));
-const NOBODY = '';
+/** No id: a chip without a value cannot be chosen. */
+const NOBODY = '-';
 const THEMES = [
   { value: 'system', words: 'as the device' },
   { value: 'light', words: 'light' },
@@ -23,8 +28,40 @@ const LETTERS = [
   { value: 'off', words: 'off' },
 ] as const;
 
+/** Of a demo yard, to see it as each of its people does. */
+function StepInto({ people, who }: Pick<DoorAnswer, 'who'> & { people: DoorAnswer['stepInto'] }) {
+  const [stepInto, { isLoading }] = useStepIntoMutation();
+  const be = (personId: string) =>
+    void stepInto({ personId: personId === NOBODY ? null : personId }).then(
+      (answer) => 'error' in answer || window.location.reload(),
+    );
+  return (
+    <Chips
+      label="Who you are in this yard"
+      chips={[
+        ...people.map(({ personId, name, role }) => ({ value: personId, words: `${name}, ${ROLE_WORDS[role]}` })),
+        { value: NOBODY, words: 'whoever is there' },
+      ]}
+      value={who?.personId ?? NOBODY}
+      onChange={isLoading ? () => undefined : be}
+      hint="Its door is open: be one of its people, and see what each sees and may."
+    />
+  );
+}
+
+function SignedIn({ who, close }: { who: NonNullable<DoorAnswer['who']>; close: () => void }) {
+  return (
+    <p className="text-[15px]">
+      Signed in as <span className="font-semibold">{who.name}</span>, {ROLE_WORDS[who.role]}.{' '}
+      <Link to="/sign-in" onClick={close}>
+        Your devices, password, sign out
+      </Link>
+    </p>
+  );
+}
+
 /** One tap per device; every entry from here then bears the name. */
-function Who({ value, onChange }: { value: string | null; onChange: (who: string | null) => void }) {
+function Chosen({ value, onChange }: { value: string | null; onChange: (who: string | null) => void }) {
   const { data } = useSetUpQuery();
   const people = Object.entries(data?.house.person ?? {}).map(([id, p]) => ({ value: id, words: p.name }));
   if (people.length === 0) {
@@ -46,15 +83,22 @@ function Who({ value, onChange }: { value: string | null; onChange: (who: string
 }
 
 /** Who writes here, and what this person picked, kept on this device and used everywhere at once. */
-export default function PrefsDialog() {
+export default function PrefsDialog({ close }: { close: () => void }) {
   const { data: about } = useAboutQuery();
+  const door = useDoor();
   const prefs = useAppSelector((s) => s.prefs);
   const dispatch = useAppDispatch();
   const choose = (chosen: Partial<Prefs>) => dispatch(prefsSlice.actions.chosen(chosen));
   return (
     <div className="flex flex-col gap-5">
       <Dialog.Title className="text-[22px]">Who, units and look</Dialog.Title>
-      <Who value={prefs.who} onChange={(who) => choose({ who })} />
+      {door && door.stepInto.length > 0 ? (
+        <StepInto people={door.stepInto} who={door.who} />
+      ) : door?.who ? (
+        <SignedIn who={door.who} close={close} />
+      ) : (
+        <Chosen value={prefs.who} onChange={(who) => choose({ who })} />
+      )}
       <Chips
         label="Pressure"
         chips={asChips(PRESSURE_UNITS)}

@@ -77,11 +77,22 @@ const PAGES: Readonly<Record<string, Page>> = {
   'logs/notebook': async () => (await import('../notebook/notebook-page.js')).NotebookPage,
   'logs/:log': async () => (await import('../entry-log/entry-log-page.js')).EntryLogPage,
   backup: async () => (await import('../backup/backup-page.js')).BackupPage,
+  people: async () => (await import('../people/people-page.js')).PeoplePage,
+  'people/first-owner': async () => (await import('../people/first-owner-page.js')).FirstOwnerPage,
+  'people/record': async () => (await import('../people/door-record-page.js')).DoorRecordPage,
+  'sign-in': async () => (await import('../people/own-sign-in-page.js')).OwnSignInPage,
   phone: async () => (await import('../phone/phone-page.js')).PhonePage,
 };
 
 export const createRouter = () =>
   createBrowserRouter([
+    // Outside: nothing of the house stands around it.
+    {
+      path: '/code',
+      HydrateFallback: Opening,
+      ErrorBoundary: PageFailed,
+      lazy: async () => ({ Component: (await import('../people/code-page.js')).CodePage }),
+    },
     {
       path: '/',
       Component: Shell,

@@ -2,12 +2,18 @@ import { configureStore } from '@reduxjs/toolkit';
 import { setupListeners } from '@reduxjs/toolkit/query';
 import { useDispatch, useSelector } from 'react-redux';
 import { baseApi } from '../api/base-api.js';
+import { doorSlice } from '../api/door-slice.js';
 import { prefsSlice, savePrefs } from './prefs-slice.js';
 import { toastsSlice } from './toasts-slice.js';
 
 export function createStore() {
   const store = configureStore({
-    reducer: { [baseApi.reducerPath]: baseApi.reducer, prefs: prefsSlice.reducer, toasts: toastsSlice.reducer },
+    reducer: {
+      [baseApi.reducerPath]: baseApi.reducer,
+      door: doorSlice.reducer,
+      prefs: prefsSlice.reducer,
+      toasts: toastsSlice.reducer,
+    },
     middleware: (defaults) => defaults().concat(baseApi.middleware),
   });
   let saved = store.getState().prefs;

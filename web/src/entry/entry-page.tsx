@@ -5,7 +5,7 @@ import type { FieldValues } from 'react-hook-form';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { usePumpQuery } from '../api/house-api.js';
 import { PageTitle } from '../ui/page-title.js';
-import { useAppSelector } from '../device/store.js';
+import { useWriterId } from '../device/use-door.js';
 import { useNow } from '../device/use-now.js';
 import { usePrint } from '../device/use-print.js';
 import { useWide } from '../device/use-wide.js';
@@ -196,7 +196,7 @@ function RootError<V extends FieldValues>({ form }: { form: EntryForm<V> }) {
 
 /** Whose name the entry will bear; nothing where the house has no names. */
 function Writer({ page }: { page: PumpPage }) {
-  const who = useAppSelector((s) => s.prefs.who);
+  const who = useWriterId();
   const people = page.setUp.house.person;
   if (Object.keys(people).length === 0) return null;
   const name = who === null ? null : people[who]?.name;

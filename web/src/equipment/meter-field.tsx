@@ -17,7 +17,12 @@ export function MeterField({ equipmentId, zone }: { equipmentId: string; zone: s
   const { write, busy } = useQuickEntry({ subject: { type: 'equipment', id: equipmentId }, zone });
   if (!open)
     return (
-      <Button look="plain" className="no-print !flex !min-h-8 !px-0 !text-[14px]" onClick={() => setOpen(true)}>
+      <Button
+        needs="log"
+        look="plain"
+        className="no-print !flex !min-h-8 !px-0 !text-[14px]"
+        onClick={() => setOpen(true)}
+      >
         Read it
       </Button>
     );

@@ -97,6 +97,7 @@ function Raw({ now, zone, at }: { now: InstrumentNow; zone: string; at: string }
       )}
       <div className="mt-3 flex flex-wrap gap-3">
         <Button
+          needs="house"
           look={off ? 'solid' : 'outline'}
           disabled={connecting.isLoading}
           onClick={() => {
@@ -107,7 +108,7 @@ function Raw({ now, zone, at }: { now: InstrumentNow; zone: string; at: string }
           {off ? 'Listen to it' : 'Call it anew'}
         </Button>
         {!off && (
-          <Button disabled={disconnecting.isLoading} onClick={() => void disconnect(id)}>
+          <Button needs="house" disabled={disconnecting.isLoading} onClick={() => void disconnect(id)}>
             Listen no longer
           </Button>
         )}

@@ -112,6 +112,7 @@ export function ShownTrace({
           {chosen && (
             <>
               <Button
+                needs="write"
                 size="field"
                 look="solid"
                 disabled={isLoading}
@@ -125,12 +126,12 @@ export function ShownTrace({
             </>
           )}
           {chosen ? null : markMs === null ? (
-            <Button size="field" onClick={() => setMarkMs(toMs)}>
+            <Button needs="write" size="field" onClick={() => setMarkMs(toMs)}>
               <Flag size={18} aria-hidden="true" /> A check begins now
             </Button>
           ) : (
             <>
-              <Button size="field" look="solid" disabled={isLoading} onClick={() => void keep(markMs)}>
+              <Button needs="write" size="field" look="solid" disabled={isLoading} onClick={() => void keep(markMs)}>
                 Judge it since {clock(markMs)}
               </Button>
               <Button size="field" look="plain" onClick={() => setMarkMs(null)}>
@@ -140,6 +141,7 @@ export function ShownTrace({
           )}
           {!chosen && markMs === null && isDay && (
             <Button
+              needs="write"
               size="field"
               look="solid"
               disabled={isLoading || points.length < FEWEST}

@@ -138,7 +138,7 @@ function Revisions({ history, page, words }: { history: EntryHistory; page: Pump
             </p>
           )}
           {saying.said && !saying.counts && (
-            <Button look="plain" className="!px-0" disabled={busy} onClick={() => void letCount(saying)}>
+            <Button needs="write" look="plain" className="!px-0" disabled={busy} onClick={() => void letCount(saying)}>
               Let this count
             </Button>
           )}
@@ -157,7 +157,9 @@ function TakeBack({ entryId, page, words }: { entryId: string; page: PumpPage; w
   if (!voids) {
     return (
       <div>
-        <Button onClick={() => void voidsOf(entryId).then(setVoids)}>Take it back …</Button>
+        <Button needs="log" onClick={() => void voidsOf(entryId).then(setVoids)}>
+          Take it back …
+        </Button>
       </div>
     );
   }

@@ -25,7 +25,7 @@ export function MoveSection({ history, page, words }: { history: EntryHistory; p
   if (!histories)
     return (
       <div>
-        <Button onClick={() => void historiesOf(history.original.id).then(setHistories)}>
+        <Button needs="write" onClick={() => void historiesOf(history.original.id).then(setHistories)}>
           It belongs to another pump{history.original.kind === 'run' ? ' or chamber' : ''} …
         </Button>
       </div>

@@ -125,7 +125,7 @@ function SetAside({ correction, words }: { correction: Correction; words: string
     dispatch(toastsSlice.actions.shown({ id: newId(), words: said, undo: null }));
   }
   return (
-    <Button disabled={busy} onClick={() => void setAside()}>
+    <Button needs="write" disabled={busy} onClick={() => void setAside()}>
       {words}
     </Button>
   );

@@ -53,6 +53,7 @@ function Notebook({ house, now }: { house: HouseSetUp; now: string }) {
         all of it.
       </p>
       <FileExchange
+        needs="write"
         wayOut={(wayIn) => (
           <div className="flex flex-wrap gap-3">
             {wayIn}

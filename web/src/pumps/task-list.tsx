@@ -1,12 +1,12 @@
 import { number } from '../ui/number.js';
 import { SERVICE_TASKS, type PumpPage } from '@winter-jar/contracts';
 import { PROCEDURES, type TaskId, type TaskStanding } from '@winter-jar/core';
-import { Link } from 'react-router';
 import { dayWords } from '../words/dates.js';
 import { dueWords, limitWords, TASK_WORDS } from '../words/messages.js';
 import type { Words } from '../words/words.js';
 import { useQuickEntry } from '../entry/use-quick-entry.js';
 import { actionOfTask, actionPath } from '../words/pump-actions.js';
+import { LinkIfMay } from '../ui/may.js';
 import { Button, LinkButton } from '../ui/button.js';
 
 const SHOWN = 3;
@@ -66,13 +66,13 @@ function Task({ task, page, words }: { task: TaskStanding; page: PumpPage; words
             .join(' · ')}
         </p>
         {leads && (
-          <Link
+          <LinkIfMay
             to={actionPath(page.row.pumpId, { action: 'jobCards', task: task.task })}
             aria-label={`Step by step: ${TASK_WORDS[task.task]}`}
             className="no-print inline-flex min-h-11 items-center text-[14px] underline underline-offset-4"
           >
             Step by step
-          </Link>
+          </LinkIfMay>
         )}
       </div>
       <span
@@ -91,6 +91,7 @@ function Task({ task, page, words }: { task: TaskStanding; page: PumpPage; words
       ) : (
         SERVICE_TASKS.includes(task.task) && (
           <Button
+            needs="write"
             className="no-print min-w-16 justify-center !px-2 !text-[14px]"
             disabled={busy}
             aria-label={`Done: ${TASK_WORDS[task.task]}`}

@@ -49,7 +49,7 @@ export function FirstScreen() {
                   The demo yard is open: {yard}
                 </a>
               ) : (
-                <Button disabled={opening.isLoading} onClick={() => void openYard()}>
+                <Button needs="keep" disabled={opening.isLoading} onClick={() => void openYard()}>
                   {opening.isLoading ? 'Opening, this takes a moment …' : 'Open the demo yard'}
                 </Button>
               )}

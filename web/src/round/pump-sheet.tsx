@@ -1,6 +1,5 @@
 import type { RoundRow } from '@winter-jar/contracts';
 import { CAUTIONS, type NotTold, type Reason } from '@winter-jar/core';
-import { Link } from 'react-router';
 import { dayWords, momentWords } from '../words/dates.js';
 import { stoodWords } from '../words/entry-words.js';
 import { jarNow, jarWords, layerWords, NOT_LOOKED_AT, waterWords } from '../words/jar-words.js';
@@ -10,6 +9,7 @@ import { actionPath, actionsOffered, correctPath, letterOf, rightAction, service
 import { LinkButton } from '../ui/button.js';
 import { Caution } from '../ui/caution.js';
 import { layersOf } from '../ui/jar-layout.js';
+import { LinkIfMay } from '../ui/may.js';
 import { Jar } from '../ui/jar.js';
 import { Verdict } from '../ui/verdict.js';
 import { Running } from './running.js';
@@ -58,18 +58,18 @@ function Untold({ pumpId, entries, words }: { pumpId: string; entries: readonly 
   return (
     <span className="flex flex-wrap gap-x-4">
       {entries.map(({ entryId, at, kind }) => (
-        <Link
+        <LinkIfMay
           key={entryId}
           to={correctPath(pumpId, { kind, id: entryId, subjects: [] })}
           className="inline-flex min-h-11 items-center underline underline-offset-4"
         >
           Tell the {kind} of {momentWords(at, words.zone, words.now)}
-        </Link>
+        </LinkIfMay>
       ))}
       {entries.filter(({ kind }) => kind === 'run').length > 1 && (
-        <Link to="/untold" className="inline-flex min-h-11 items-center underline underline-offset-4">
+        <LinkIfMay to="/untold" className="inline-flex min-h-11 items-center underline underline-offset-4">
           All that is not told
-        </Link>
+        </LinkIfMay>
       )}
     </span>
   );
@@ -117,9 +117,9 @@ function OneReason({ reason, pumpId, words }: { reason: Reason; pumpId: string; 
     <li className="mt-1 first:mt-0 first:font-semibold">
       {reasonWords(reason, words).full}
       {reason.code === 'unsettled' && (
-        <Link to="/unsettled" className="flex min-h-11 w-fit items-center underline underline-offset-4">
+        <LinkIfMay to="/unsettled" className="flex min-h-11 w-fit items-center underline underline-offset-4">
           Settle
-        </Link>
+        </LinkIfMay>
       )}
       {reason.code === 'notTold' && <Untold pumpId={pumpId} entries={reason.entries} words={words} />}
     </li>

@@ -1,7 +1,6 @@
 import type { UntoldRun } from '@winter-jar/contracts';
 import type { HouseSetUp } from '@winter-jar/core';
 import { useState } from 'react';
-import { Link } from 'react-router';
 import { v7 as newId } from 'uuid';
 import { houseApi, useSetUpQuery, useUntoldQuery } from '../api/house-api.js';
 import { usePrint } from '../device/use-print.js';
@@ -10,6 +9,7 @@ import { toastsSlice } from '../device/toasts-slice.js';
 import { useEnvelope } from '../entry/use-envelope.js';
 import { correctionOf } from '../entry/use-undo.js';
 import { useWriteEntries } from '../entry/use-write-entries.js';
+import { LinkIfMay } from '../ui/may.js';
 import { Button } from '../ui/button.js';
 import { oneOrMore } from '../ui/number.js';
 import { PageHead } from '../ui/page-head.js';
@@ -88,12 +88,12 @@ function Untold({ run, house, now }: { run: UntoldRun; house: HouseSetUp; now: s
     <li className="border-b border-rule py-4">
       <div className="flex flex-wrap items-baseline justify-between gap-x-4">
         <h2 className="text-[18px]">{title}</h2>
-        <Link
+        <LinkIfMay
           to={correctPath(pumpId, entry)}
           className="inline-flex min-h-11 items-center text-[15px] text-ink underline underline-offset-4"
         >
           More of it
-        </Link>
+        </LinkIfMay>
       </div>
       <p className="text-[15px] text-ink-2">
         {[

@@ -1,6 +1,7 @@
 import {
   guideOf,
   isProcedure,
+  rightOfEntry,
   serviceOfJob,
   type Step,
   type JobMovedBody,
@@ -13,6 +14,7 @@ import { usePrint } from '../device/use-print.js';
 import { useWakeLock } from '../device/use-wake-lock.js';
 import { WithPump, type EntryPageProps } from '../entry/entry-page.js';
 import { Button, LinkButton } from '../ui/button.js';
+import { useMayDo } from '../ui/may.js';
 import { PageHead } from '../ui/page-head.js';
 import { Empty } from '../ui/page-state.js';
 import { PageTitle } from '../ui/page-title.js';
@@ -30,20 +32,28 @@ import type { Answer } from './job-entries.js';
 
 /** The service under way at a pump: one step after another, beside the pump. */
 export function JobPage() {
+  const mayDo = useMayDo();
   return (
     <WithPump needsOil={false}>
-      {(props) =>
-        props.page.state.job ? (
-          <Guided {...props} job={props.page.state.job} />
-        ) : (
+      {(props) => {
+        const { row, state } = props.page;
+        if (state.job && mayDo(rightOfEntry('jobStep', state.job))) return <Guided {...props} job={state.job} />;
+        return (
           <main>
-            <PageTitle title={`Job, ${props.page.row.name}`} />
-            <Empty title={`No job is under way on ${props.page.row.name}`}>
-              <LinkButton to={`/pumps/${props.page.row.pumpId}/job-cards`}>Choose a service</LinkButton>
-            </Empty>
+            <PageTitle title={`Job, ${row.name}`} />
+            {state.job ? (
+              <Empty title="A technician’s service is under way">
+                Your role does what comes before and after a run, bleeds and purges.{' '}
+                <Link to={`/pumps/${row.pumpId}/jobs/${state.job.jobId}`}>How far it is</Link>
+              </Empty>
+            ) : (
+              <Empty title={`No job is under way on ${row.name}`}>
+                <LinkButton to={`/pumps/${row.pumpId}/job-cards`}>Choose a service</LinkButton>
+              </Empty>
+            )}
           </main>
-        )
-      }
+        );
+      }}
     </WithPump>
   );
 }

@@ -80,7 +80,7 @@ export function AskLevelMark({ page }: { page: PumpPage }) {
       </p>
       <div className="flex flex-wrap gap-2">
         {LEVEL_MARKS.map((mark: LevelMark) => (
-          <Button key={mark} disabled={busy} onClick={() => void keep(() => ({ levelMark: mark }))}>
+          <Button needs="setUp" key={mark} disabled={busy} onClick={() => void keep(() => ({ levelMark: mark }))}>
             {LEVEL_MARK_WORDS[mark]}
           </Button>
         ))}
@@ -116,7 +116,7 @@ export function BackPressureLimits({ page }: { page: PumpPage }) {
       </p>
       <div className="flex flex-wrap gap-2">
         {USUAL_BACK_PRESSURES.map(({ words, ...pressures }) => (
-          <Button key={words} disabled={busy} onClick={() => void keep(() => pressures)}>
+          <Button needs="setUp" key={words} disabled={busy} onClick={() => void keep(() => pressures)}>
             {words}
           </Button>
         ))}

@@ -16,6 +16,7 @@ export function SayOverhauled({ page, since }: { page: PumpPage; since: string }
   return (
     <div className="flex flex-col gap-3">
       <Button
+        needs="setUp"
         size="field"
         className="justify-center"
         disabled={busy}

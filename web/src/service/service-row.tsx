@@ -3,6 +3,7 @@ import {
   mayNot,
   personKind,
   ridersAt,
+  rightOfEntry,
   serviceAt,
   timesFor,
   type ProcedureId,
@@ -11,7 +12,7 @@ import {
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useServiceTimesQuery } from '../api/house-api.js';
-import { useAppSelector } from '../device/store.js';
+import { useWriterId } from '../device/use-door.js';
 import { usePrint } from '../device/use-print.js';
 import { Button } from '../ui/button.js';
 import { Tick } from '../ui/tick.js';
@@ -51,7 +52,7 @@ export function ServiceRow({
 }) {
   const { row, state, setUp } = page;
   const print = usePrint();
-  const who = useAppSelector((s) => s.prefs.who);
+  const who = useWriterId();
   const { data: times } = useServiceTimesQuery();
   const riders = ridersAt(id, state, setUp);
   const [others, setOthers] = useState<readonly ProcedureId[]>(() => ridersWanted(id, page));
@@ -88,6 +89,7 @@ export function ServiceRow({
           <span className="max-w-32 text-[14px] sm:max-w-56 text-ink-2">{MAY_NOT_WORDS[barred]}</span>
         ) : (
           <Button
+            needs={rightOfEntry('jobStarted', { procedure: id, with: others })}
             size="field"
             look={first ? 'solid' : 'outline'}
             disabled={busy}

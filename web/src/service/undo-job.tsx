@@ -11,6 +11,7 @@ export function UndoJob({ entryId, back }: { entryId: string; back: string }) {
   return (
     <div className="no-print mt-6">
       <Button
+        needs="log"
         disabled={busy}
         onClick={() => {
           setBusy(true);

@@ -1,5 +1,5 @@
 import type { RecordHistory, SetUpAnswer } from '@winter-jar/contracts';
-import { SET_UP_KINDS, type HouseSetUp, type SetUpKind, type SetUpVersion } from '@winter-jar/core';
+import { RIGHT_OF_RECORD, SET_UP_KINDS, type HouseSetUp, type SetUpKind, type SetUpVersion } from '@winter-jar/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { v7 as newId } from 'uuid';
@@ -15,6 +15,7 @@ import { EffectList } from '../effect/effect-list.js';
 import { useDraftedForm } from '../forms/use-drafted-form.js';
 import { issueWords } from '../words/issue-words.js';
 import { Button, LinkButton } from '../ui/button.js';
+import { useMayDo } from '../ui/may.js';
 import { PageHead } from '../ui/page-head.js';
 import { Loading, Trouble } from '../ui/page-state.js';
 import { ExchangePump } from './exchange-pump.js';
@@ -88,6 +89,7 @@ function RecordEditor({
   const drafted = useDraftedForm<Record<string, string>>(`set-up/${kind}/${history?.subjectId ?? 'new'}`, start);
   const { values, ids, show, form, ready } = drafted;
   const { write, effectOf, leave, busy } = useWriteSetUp();
+  const mayDo = useMayDo();
   const [shown, setShown] = useState<({ mode: Mode; key: string } & EffectSoFar) | null>(null);
   const [trouble, setTrouble] = useState<Exclude<SetUpResult, { kind: 'written' }> | null>(null);
   const [same, setSame] = useState<readonly string[]>([]);
@@ -274,13 +276,27 @@ function RecordEditor({
               </div>
             </section>
           )}
+          {!mayDo(RIGHT_OF_RECORD[kind]) && (
+            <p className="text-[14px] text-ink-2">Your role sees this record and does not change it.</p>
+          )}
           {!asked && (
             <div className="flex gap-3">
-              <Button type="submit" look="solid" disabled={busy} className="min-h-12 !px-3">
+              <Button
+                type="submit"
+                needs={RIGHT_OF_RECORD[kind]}
+                look="solid"
+                disabled={busy}
+                className="min-h-12 !px-3"
+              >
                 {busy ? 'One moment …' : isNew ? 'Add' : 'Change from now'}
               </Button>
               {history && (
-                <Button className="min-h-12 !px-3" disabled={busy} onClick={() => void ask('correct')}>
+                <Button
+                  needs={RIGHT_OF_RECORD[kind]}
+                  className="min-h-12 !px-3"
+                  disabled={busy}
+                  onClick={() => void ask('correct')}
+                >
                   Correct a wrong value …
                 </Button>
               )}
@@ -298,7 +314,7 @@ function RecordEditor({
           <LinkButton to={`/instruments/${history.subjectId}`}>What it shows now, and what it sends</LinkButton>
         </p>
       )}
-      {kind === 'pump' && history && <ExchangePump house={house} pumpId={history.subjectId} />}
+      {kind === 'pump' && history && mayDo('setUp') && <ExchangePump house={house} pumpId={history.subjectId} />}
       {history && kind !== 'houseRules' && <RemoveRecord kind={kind} id={history.subjectId} name={title} back={back} />}
       {history && history.versions.length > 1 && <Versions history={history} now={now} />}
     </main>

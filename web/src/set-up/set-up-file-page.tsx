@@ -60,6 +60,7 @@ export function SetUpFilePage() {
         imported before you have seen what it does.
       </p>
       <FileExchange
+        needs="house"
         wayOut={(wayIn) => (
           <div className="flex flex-wrap gap-3">
             <a href="/api/set-up/file" download="set-up.json" className={buttonClass('outline')}>

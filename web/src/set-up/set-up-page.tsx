@@ -1,5 +1,5 @@
 import { MATERIAL_LIBRARY, SET_UP_KINDS, type HouseSetUp, type SetUpKind } from '@winter-jar/core';
-import { Archive, FileJson, Gauge, ListOrdered, Plus, QrCode, Smartphone } from 'lucide-react';
+import { Archive, FileJson, Gauge, KeyRound, ListOrdered, Plus, QrCode, Smartphone } from 'lucide-react';
 import { useState } from 'react';
 import { Link, NavLink, useParams } from 'react-router';
 import { v7 as newId } from 'uuid';
@@ -8,6 +8,7 @@ import { usePrint } from '../device/use-print.js';
 import { dayWords } from '../words/dates.js';
 import { PageTitle } from '../ui/page-title.js';
 import { Button, LinkButton } from '../ui/button.js';
+import { LinkIfMay } from '../ui/may.js';
 import { Empty, Loading, Trouble } from '../ui/page-state.js';
 import { firstVersion } from './new-version.js';
 import { RECORD_KIND_WORDS, recordFacts, recordName } from './record-words.js';
@@ -82,15 +83,18 @@ function Kinds({ house }: { house: HouseSetUp }) {
       <Link to="/set-up/file" className={plain}>
         <FileJson size={18} aria-hidden="true" /> Set-up as a file
       </Link>
-      <Link to="/backup" className={plain}>
+      <LinkIfMay to="/backup" className={plain}>
         <Archive size={18} aria-hidden="true" /> Backup
-      </Link>
+      </LinkIfMay>
       <Link to="/logs/runs" className={plain}>
         <ListOrdered size={18} aria-hidden="true" /> Logs, and a notebook
       </Link>
       <Link to="/labels" className={plain}>
         <QrCode size={18} aria-hidden="true" /> Cart labels
       </Link>
+      <LinkIfMay to="/people" className={plain}>
+        <KeyRound size={18} aria-hidden="true" /> People and doors
+      </LinkIfMay>
       <Link to="/phone" className={plain}>
         <Smartphone size={18} aria-hidden="true" /> Phone and tablet
       </Link>
@@ -180,7 +184,7 @@ function NoMaterials() {
       Runs are weighed by what went in. Start with the {Object.keys(MATERIAL_LIBRARY).length} material classes of the
       house library; each can be changed.
       <span className="mt-3 block">
-        <Button look="solid" disabled={busy} onClick={() => void take()}>
+        <Button needs="setUp" look="solid" disabled={busy} onClick={() => void take()}>
           Take the house library
         </Button>
       </span>

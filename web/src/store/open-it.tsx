@@ -12,7 +12,7 @@ export function OpenIt({ one, zone }: { one: StoreContainer; zone: string }) {
     void save(deed, { subject: { type: 'container', id: one.id }, words: `${one.container.name} opened` });
   };
   return (
-    <Button onClick={write} disabled={busy} className="w-full justify-center">
+    <Button needs="write" onClick={write} disabled={busy} className="w-full justify-center">
       Opened now
     </Button>
   );

@@ -1,5 +1,7 @@
+import type { Right } from '@winter-jar/core';
 import type { ButtonHTMLAttributes, ReactNode } from 'react';
 import { Link, type LinkProps } from 'react-router';
+import { useMayDo, useMayOpen } from './may.js';
 
 type Look = 'solid' | 'outline' | 'plain';
 type Size = 'desk' | 'field';
@@ -31,14 +33,18 @@ function Letter({ letter }: { letter?: string | undefined }) {
   );
 }
 
+/** @param needs without which it is not there */
 export function Button({
   look,
   size,
   letter,
   children,
+  needs,
   className = '',
   ...rest
-}: Shared & ButtonHTMLAttributes<HTMLButtonElement>) {
+}: Shared & { needs?: Right } & ButtonHTMLAttributes<HTMLButtonElement>) {
+  const mayDo = useMayDo();
+  if (needs && !mayDo(needs)) return null;
   return (
     <button type="button" {...rest} className={`${buttonClass(look, size)} ${className}`}>
       {children}
@@ -47,7 +53,10 @@ export function Button({
   );
 }
 
+/** Not there for whoever may not open its page. */
 export function LinkButton({ look, size, letter, children, className = '', ...rest }: Shared & LinkProps) {
+  const mayOpen = useMayOpen();
+  if (!mayOpen(rest.to)) return null;
   return (
     <Link {...rest} className={`${buttonClass(look, size)} ${className}`}>
       {children}

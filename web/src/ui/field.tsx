@@ -52,16 +52,19 @@ export function TextField({
   error,
   hint,
   inputMode,
+  autoComplete,
 }: {
   label: string;
   value: string;
   onText: (text: string) => void;
-  type?: 'text' | 'date' | 'datetime-local';
+  type?: 'text' | 'password' | 'date' | 'datetime-local';
   error?: string | undefined;
   hint?: string;
   inputMode?: 'numeric' | 'decimal';
+  /** What a browser or a keeper of passwords may fill in, as HTML names it. */
+  autoComplete?: string;
 }) {
-  const said = type === 'text' ? null : typedDayWords(value);
+  const said = type === 'text' || type === 'password' ? null : typedDayWords(value);
   return (
     <Field label={label} error={error} hint={[said, hint].filter(Boolean).join(' · ') || undefined}>
       {({ id, describedBy, invalid }) => (
@@ -74,6 +77,7 @@ export function TextField({
           aria-describedby={describedBy}
           aria-invalid={invalid}
           {...(inputMode ? { inputMode } : {})}
+          {...(autoComplete ? { autoComplete } : {})}
         />
       )}
     </Field>

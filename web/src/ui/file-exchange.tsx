@@ -1,9 +1,12 @@
 import { FileUp } from 'lucide-react';
+import type { Right } from '@winter-jar/core';
 import type { ReactNode } from 'react';
 import { FilePicker } from './file-picker.js';
+import { useMayDo } from './may.js';
 
 /** A page's way out to a file and in from one: export, choose, what is going on, and what came of it. */
 export function FileExchange({
+  needs,
   wayOut,
   accept,
   onFile,
@@ -12,6 +15,8 @@ export function FileExchange({
   beside,
   children,
 }: {
+  /** Without which nothing comes in here. */
+  needs: Right;
   /** The way out, with the way in beside it. */
   wayOut: (wayIn: ReactNode) => ReactNode;
   accept: string;
@@ -23,6 +28,8 @@ export function FileExchange({
   beside?: ReactNode;
   children: ReactNode;
 }) {
+  const mayDo = useMayDo();
+  if (!mayDo(needs)) return <div className="mt-5">{wayOut(null)}</div>;
   return (
     <>
       <div className="mt-5">

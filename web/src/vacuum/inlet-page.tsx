@@ -108,7 +108,7 @@ function Inlet({ page, words }: EntryPageProps) {
             ))}
           </div>
           <div className="mt-4">
-            <Button look="solid" disabled={busy} onClick={() => void save()}>
+            <Button needs="setUp" look="solid" disabled={busy} onClick={() => void save()}>
               {`Keep it for ${row.equipmentName}`}
             </Button>
             <p className="mt-2 text-[15px]" aria-live="polite">

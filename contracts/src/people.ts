@@ -1,0 +1,170 @@
+import { ROLES, type Right, type Role } from '@winter-jar/core';
+import { Length, Matches } from 'class-validator';
+import { IdOf, Maybe, OneOf } from './body-rules.js';
+
+/** Long enough to be worth guessing at: one factor, ten tries in a quarter of an hour. */
+export const SHORTEST_PASSWORD = 12;
+const LONGEST_PASSWORD = 128;
+const right = `${SHORTEST_PASSWORD} to ${LONGEST_PASSWORD} characters: three or four words do`;
+
+/** A password that is chosen. */
+const NewPassword = (): PropertyDecorator => Length(SHORTEST_PASSWORD, LONGEST_PASSWORD, { message: right });
+const GivenPassword = (): PropertyDecorator => Length(1, LONGEST_PASSWORD, { message: 'your password' });
+const SignInName = (): PropertyDecorator =>
+  Matches(/^(?=.*\S)[^\p{Cc}]{1,60}$/u, { message: 'a name of 1 to 60 characters' });
+const Code = (): PropertyDecorator => Length(1, 40, { message: 'the eight letters and figures of the code' });
+
+/** Body of `POST /api/door/sign-in`. */
+export class SignInPost {
+  @SignInName() name!: string;
+  @GivenPassword() password!: string;
+}
+
+/** Body of `POST /api/door/look-at-code`. */
+export class CodePost {
+  @Code() code!: string;
+}
+
+/** Body of `POST /api/door/claim`: the first owner. A code is asked for where the server is open to a network. */
+export class ClaimPost {
+  @Maybe(Code()) code?: string | null;
+  @SignInName() name!: string;
+  @NewPassword() password!: string;
+}
+
+/** Body of `POST /api/door/set-password`: with a code, or with the present one by who is signed in. */
+export class PasswordPost {
+  @Maybe(Code()) code?: string | null;
+  @Maybe(GivenPassword()) present?: string | null;
+  @NewPassword() password!: string;
+}
+
+/** Body of `POST /api/door/pair`. */
+export class PairPost {
+  @Code() code!: string;
+  @SignInName() device!: string;
+}
+
+/** Body of `POST /api/door/step-into`, in a demo yard alone; null: whoever is there. */
+export class StepIntoPost {
+  @Maybe(IdOf('a person')) personId?: string | null;
+}
+
+/** Body of `POST /api/people/{personId}/account`. */
+export class AccountPost {
+  @OneOf(ROLES) role!: Role;
+}
+
+/** What a code lets one do, once. */
+export const CODE_PURPOSES = ['claim', 'password', 'pair'] as const;
+export type CodePurpose = (typeof CODE_PURPOSES)[number];
+
+/** Body of `POST /api/people/{personId}/code`. */
+export class NewCodePost {
+  @OneOf(['password', 'pair']) purpose!: Exclude<CodePurpose, 'claim'>;
+}
+
+/** Who is signed in here. */
+export interface SignedIn {
+  readonly personId: string;
+  readonly name: string;
+  readonly role: Role;
+}
+
+/**
+ * How the door stands for who asks. `free`: this machine alone, and nobody has an account; `open`: whoever reaches it may do
+ * everything, as it was told; `unclaimed`: open to a network, and the first owner is awaited; `shut`: sign in first; `in`: signed in.
+ */
+export type DoorState = 'free' | 'open' | 'unclaimed' | 'shut' | 'in';
+
+export interface DoorAnswer {
+  readonly state: DoorState;
+  /** In a demo yard also where the door is open: whoever one has stepped into. */
+  readonly who: SignedIn | null;
+  /** What may be asked for here. */
+  readonly rights: readonly Right[];
+  /** False over plain http from another machine: a password would cross the network for all to read. */
+  readonly passwordsHere: boolean;
+  /** People of a demo yard, to step into. */
+  readonly stepInto: readonly SignedIn[];
+}
+
+/** What a code is for, before it is used. */
+export interface CodeAnswer {
+  readonly purpose: CodePurpose;
+  /** Whose it is; null for the first owner. */
+  readonly name: string | null;
+}
+
+export interface NewCode {
+  readonly code: string;
+  readonly purpose: CodePurpose;
+  readonly expiresAt: string;
+  /** Addresses at which it is used; the code stands behind the `#`, which no server is sent. */
+  readonly addresses: readonly string[];
+}
+
+/** A browser that somebody signed in with, or a device that is somebody's until it is taken off. */
+export interface OpenSession {
+  readonly id: string;
+  readonly kind: 'browser' | 'device';
+  readonly name: string;
+  readonly address: string;
+  readonly since: string;
+  readonly lastUsedAt: string;
+  /** The one that asks. */
+  readonly isThis: boolean;
+}
+
+export interface SessionsAnswer {
+  readonly sessions: readonly OpenSession[];
+}
+
+export interface PersonAccount {
+  readonly personId: string;
+  readonly name: string;
+  /** Null for somebody of the set-up who cannot sign in. */
+  readonly role: Role | null;
+  readonly hasPassword: boolean;
+  readonly sessions: readonly OpenSession[];
+}
+
+export interface PeopleAnswer {
+  readonly people: readonly PersonAccount[];
+}
+
+/** What the record of the doors knows of. */
+export const DOOR_EVENTS = [
+  'claimed',
+  'signedIn',
+  'signInRefused',
+  'signedOut',
+  'sessionEnded',
+  'codeMade',
+  'codeRefused',
+  'paired',
+  'passwordSet',
+  'accountMade',
+  'roleChanged',
+  'accountEnded',
+  'refused',
+  'fileMade',
+  'restored',
+] as const;
+export type DoorEventKind = (typeof DOOR_EVENTS)[number];
+
+export interface DoorEvent {
+  readonly at: string;
+  readonly what: DoorEventKind;
+  /** Who did it, or tried to, by name; null where nobody is known. */
+  readonly by: string | null;
+  /** Whom it is about, by name. */
+  readonly about: string | null;
+  readonly address: string;
+  readonly detail: string | null;
+}
+
+/** The latest first. */
+export interface DoorRecordAnswer {
+  readonly events: readonly DoorEvent[];
+}

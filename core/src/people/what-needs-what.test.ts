@@ -1,0 +1,73 @@
+import { ENTRY_KINDS, type EntryKind } from '../journal/index.js';
+import { RIGHTS_OF_ROLE, ROLES, type Role } from './roles.js';
+import { rightOfCorrection, rightOfEntry } from './what-needs-what.js';
+
+const may = (role: Role, kind: EntryKind, job: Parameters<typeof rightOfEntry>[1] = null) =>
+  RIGHTS_OF_ROLE[role].includes(rightOfEntry(kind, job));
+
+// What each may write, said by hand: owner, technician, operator, reader.
+const KINDS: readonly (readonly [EntryKind, string])[] = [
+  ['run', 'otp-'],
+  ['look', 'otp-'],
+  ['meter', 'otp-'],
+  ['note', 'otp-'],
+  ['bleed', 'otp-'],
+  ['topUp', 'ot--'],
+  ['change', 'ot--'],
+  ['done', 'ot--'],
+  ['labSample', 'ot--'],
+  ['labResult', 'ot--'],
+  ['takeOver', 'ot--'],
+  ['test', 'ot--'],
+  ['caseOpened', 'ot--'],
+  ['caseClosed', 'ot--'],
+  ['caseChecked', 'ot--'],
+  ['jobStarted', 'ot--'],
+  ['jobStep', 'ot--'],
+  ['jobMoved', 'ot--'],
+  ['jobEnded', 'ot--'],
+  ['transfer', 'ot--'],
+  ['stocktake', 'ot--'],
+  ['opened', 'ot--'],
+  ['mediaChange', 'ot--'],
+];
+const LETTERS: Readonly<Record<Role, string>> = { owner: 'o', technician: 't', operator: 'p', reader: '-' };
+const said = (kind: EntryKind, job: Parameters<typeof rightOfEntry>[1] = null) =>
+  ROLES.map((role) => (may(role, kind, job) ? LETTERS[role] : '-')).join('');
+
+test('each kind of entry is for those who may do that work', () => {
+  expect(KINDS.map(([kind]) => kind).sort()).toEqual([...ENTRY_KINDS].sort());
+  for (const [kind, who] of KINDS) expect([kind, said(kind)]).toEqual([kind, who]);
+});
+
+test.each([
+  ['beforeRun', null, 'otp-'],
+  ['afterRun', null, 'otp-'],
+  ['bleed', null, 'otp-'],
+  ['ballastPurge', null, 'otp-'],
+  ['potsAndTrap', null, 'otp-'],
+  ['oilChange', null, 'ot--'],
+  ['overhaul', null, 'ot--'],
+  // What rides with it counts too.
+  ['beforeRun', ['oilChange'], 'ot--'],
+  ['afterRun', [], 'otp-'],
+  // Not one of ours: nobody's but theirs who may anything.
+  ['somethingElse', null, 'ot--'],
+  ['constructor', null, 'ot--'],
+] as const)('a job of %s with %j is for %s', (procedure, others, who) => {
+  expect(said('jobStarted', { procedure, with: others })).toBe(who);
+  expect(said('jobStep', { procedure, with: others })).toBe(who);
+  expect(said('jobEnded', { procedure, with: others })).toBe(who);
+});
+
+test.each([
+  ['ada', 'ada', 'void', 'log'],
+  ['ada', 'ada', 'replace', 'log'],
+  ['ada', 'ben', 'void', 'write'],
+  [null, 'ben', 'void', 'write'],
+  [undefined, 'ben', 'replace', 'write'],
+  // Other people's corrections are left out for good.
+  ['ada', 'ada', 'setAside', 'write'],
+] as const)('what %s wrote, corrected by %s with %s, needs %s', (who, by, action, right) => {
+  expect(rightOfCorrection(who === undefined ? {} : { who }, by, { action })).toBe(right);
+});

@@ -1,0 +1,48 @@
+import type { CorrectionBody, EntryKind, JobStartedBody } from '../journal/index.js';
+import { isProcedure, PROCEDURES } from '../service/index.js';
+import type { SetUpKind } from '../set-up/index.js';
+import type { Right } from './roles.js';
+
+/** Kinds that whoever runs a pump writes: what ran, what was seen, water that was let out, what its meter shows, and a word about it. */
+const LOGGED: readonly EntryKind[] = ['run', 'look', 'bleed', 'meter', 'note'];
+
+/** The right that an entry of a kind needs, where it is about no job. */
+export const rightOfKind = (kind: EntryKind): Right => (LOGGED.includes(kind) ? 'log' : 'write');
+
+/**
+ * The right that an entry needs.
+ * @param job what started the job that it is about; null where it is about none, or its start is not known
+ */
+export function rightOfEntry(kind: EntryKind, job: Pick<JobStartedBody, 'procedure' | 'with'> | null): Right {
+  // What a procedure calls an operator's work is theirs, guided too: before and after a run, bleeding, purging, pots and trap.
+  const procedures = job ? [job.procedure, ...(job.with ?? [])] : [];
+  const isOperators = (id: string) => isProcedure(id) && PROCEDURES[id].skill === 'operator';
+  return procedures.length > 0 && procedures.every(isOperators) ? 'log' : rightOfKind(kind);
+}
+
+/**
+ * The right that a correction needs, besides that of the kind which it corrects: one's own words one may take back, those of
+ * others, and what nobody put a name to, only who may write anything.
+ */
+export const rightOfCorrection = (
+  original: { readonly who?: string | null },
+  by: string,
+  { action }: Pick<CorrectionBody, 'action'>,
+): Right => (action !== 'setAside' && original.who === by ? 'log' : 'write');
+
+/** The right that a record of the set-up needs. */
+export const RIGHT_OF_RECORD: Readonly<Record<SetUpKind, Right>> = {
+  site: 'setUp',
+  equipment: 'setUp',
+  pumpModel: 'setUp',
+  pump: 'setUp',
+  oilProduct: 'setUp',
+  material: 'setUp',
+  jarShape: 'setUp',
+  container: 'setUp',
+  filterMedia: 'setUp',
+  // Who is who, whom the server calls, and what all judgements rest on.
+  person: 'house',
+  instrument: 'house',
+  houseRules: 'house',
+};

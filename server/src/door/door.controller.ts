@@ -1,0 +1,159 @@
+import { Body, Controller, Get, HttpCode, Inject, Param, Post, Req, Res } from '@nestjs/common';
+import {
+  ClaimPost,
+  CodePost,
+  PairPost,
+  PasswordPost,
+  SignInPost,
+  StepIntoPost,
+  type CodeAnswer,
+  type DoorAnswer,
+  type SessionsAnswer,
+} from '@winter-jar/contracts';
+import type { Request, Response } from 'express';
+import { Documented } from '../api/documented.js';
+import { Acting, Needs } from '../house/needs.js';
+import type { Actor } from '../journal/actor.js';
+import { DoorService } from './door.service.js';
+import { said } from './said.js';
+
+/** What whoever stands at the door may ask. */
+@Needs('nothing')
+@Controller('api/door')
+export class DoorController {
+  constructor(@Inject(DoorService) private readonly service: DoorService) {}
+
+  @Get()
+  @Documented({
+    id: 'door',
+    summary: 'How the door stands, who is signed in here, and what they may',
+    answer: 'DoorAnswer',
+  })
+  door(@Req() request: Request): DoorAnswer {
+    return this.service.answer({ request });
+  }
+
+  @Post('sign-in')
+  @HttpCode(200)
+  @Documented({
+    id: 'signIn',
+    summary: 'Sign in with a name and its password',
+    answer: 'DoorAnswer',
+    body: 'SignInPost',
+  })
+  signIn(
+    @Body() body: unknown,
+    @Req() request: Request,
+    @Res({ passthrough: true }) response: Response,
+  ): Promise<DoorAnswer> {
+    return this.service.signIn({ request, response }, said(SignInPost, body));
+  }
+
+  @Post('sign-out')
+  @HttpCode(200)
+  @Documented({ id: 'signOut', summary: 'Sign out here', answer: 'DoorAnswer' })
+  signOut(@Req() request: Request, @Res({ passthrough: true }) response: Response): Promise<DoorAnswer> {
+    return this.service.signOut({ request, response });
+  }
+
+  @Post('look-at-code')
+  @HttpCode(200)
+  @Documented({ id: 'lookAtCode', summary: 'What a one-time code is for', answer: 'CodeAnswer', body: 'CodePost' })
+  lookAtCode(
+    @Body() body: unknown,
+    @Req() request: Request,
+    @Res({ passthrough: true }) response: Response,
+  ): Promise<CodeAnswer> {
+    return this.service.lookAtCode({ request, response }, said(CodePost, body).code);
+  }
+
+  @Post('claim')
+  @HttpCode(200)
+  @Documented({ id: 'claim', summary: 'Become the first owner', answer: 'DoorAnswer', body: 'ClaimPost' })
+  claim(
+    @Body() body: unknown,
+    @Req() request: Request,
+    @Res({ passthrough: true }) response: Response,
+  ): Promise<DoorAnswer> {
+    return this.service.claim({ request, response }, said(ClaimPost, body));
+  }
+
+  @Post('set-password')
+  @HttpCode(200)
+  @Documented({
+    id: 'setPassword',
+    summary: 'Choose a password, with a code or with the present one',
+    answer: 'DoorAnswer',
+    body: 'PasswordPost',
+  })
+  setPassword(
+    @Body() body: unknown,
+    @Req() request: Request,
+    @Res({ passthrough: true }) response: Response,
+  ): Promise<DoorAnswer> {
+    return this.service.setPassword({ request, response }, said(PasswordPost, body));
+  }
+
+  @Post('pair')
+  @HttpCode(200)
+  @Documented({ id: 'pairDevice', summary: 'Make this device somebody’s', answer: 'DoorAnswer', body: 'PairPost' })
+  pair(
+    @Body() body: unknown,
+    @Req() request: Request,
+    @Res({ passthrough: true }) response: Response,
+  ): Promise<DoorAnswer> {
+    return this.service.pair({ request, response }, said(PairPost, body));
+  }
+
+  @Post('step-into')
+  @HttpCode(200)
+  @Documented({
+    id: 'stepInto',
+    summary: 'In a demo yard: be one of its people',
+    answer: 'DoorAnswer',
+    body: 'StepIntoPost',
+  })
+  stepInto(
+    @Body() body: unknown,
+    @Req() request: Request,
+    @Res({ passthrough: true }) response: Response,
+  ): Promise<DoorAnswer> {
+    return this.service.stepInto({ request, response }, said(StepIntoPost, body).personId ?? null);
+  }
+
+  @Get('sessions')
+  @Needs('read')
+  @Documented({ id: 'ownSessions', summary: 'Where you are signed in', answer: 'SessionsAnswer' })
+  sessions(@Acting() actor: Actor): SessionsAnswer {
+    return this.service.sessionsOf(actor);
+  }
+
+  @Post('sessions/:id/end')
+  @HttpCode(200)
+  @Needs('read')
+  @Documented({
+    id: 'endSession',
+    summary: 'Take a device off: yours, or as an owner anybody’s',
+    answer: 'SessionsAnswer',
+  })
+  end(
+    @Acting() actor: Actor,
+    @Param('id') id: string,
+    @Req() request: Request,
+    @Res({ passthrough: true }) response: Response,
+  ): Promise<SessionsAnswer> {
+    return this.service.endSession(actor, id, { request, response });
+  }
+
+  @Post('sessions/end-others')
+  @HttpCode(200)
+  @Needs('read')
+  @Documented({ id: 'endOtherSessions', summary: 'Sign out everywhere but here', answer: 'SessionsAnswer' })
+  endOthers(
+    @Acting() actor: Actor,
+    @Req() request: Request,
+    @Res({ passthrough: true }) response: Response,
+  ): Promise<SessionsAnswer> {
+    return this.service.endOthers(actor, { request, response });
+  }
+}

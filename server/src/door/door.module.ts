@@ -1,0 +1,12 @@
+import { Module } from '@nestjs/common';
+import { DoorController } from './door.controller.js';
+import { DoorService } from './door.service.js';
+import { PeopleController } from './people.controller.js';
+import { PeopleService } from './people.service.js';
+import { PersonRecords } from './person-records.js';
+
+@Module({
+  controllers: [DoorController, PeopleController],
+  providers: [DoorService, PeopleService, PersonRecords],
+})
+export class DoorModule {}

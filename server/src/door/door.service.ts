@@ -1,0 +1,241 @@
+import {
+  ConflictException,
+  ForbiddenException,
+  Inject,
+  Injectable,
+  NotFoundException,
+  UnauthorizedException,
+} from '@nestjs/common';
+import type {
+  ClaimPost,
+  CodeAnswer,
+  DoorAnswer,
+  PairPost,
+  PasswordPost,
+  SessionsAnswer,
+  SignedIn,
+  SignInPost,
+} from '@winter-jar/contracts';
+import type { Request, Response } from 'express';
+import { addressOf, Door } from '../house/door.js';
+import { rightsOf, type Actor, type PersonActing } from '../journal/actor.js';
+import type { Account } from '../people/accounts.js';
+import { hashOfPassword, isPassword } from '../people/passwords.js';
+import { shownSession, type Session } from '../people/sessions.js';
+import { browserName } from './browser-name.js';
+import { PersonRecords } from './person-records.js';
+import { Tries } from './tries.js';
+
+const A_CODE = 'a code';
+const YEAR_MS = 365 * 86_400_000;
+const signedIn = ({ personId, name, role }: Account): SignedIn => ({ personId, name, role });
+
+/** A request, and what it is answered with: cookies come by the one and go by the other. */
+export interface Knock {
+  readonly request: Request;
+  readonly response: Response;
+}
+
+/** Coming in, and going out. */
+@Injectable()
+export class DoorService {
+  private readonly tries = new Tries();
+
+  constructor(
+    @Inject(Door) private readonly door: Door,
+    @Inject(PersonRecords) private readonly persons: PersonRecords,
+  ) {}
+
+  private get people() {
+    return this.door.people;
+  }
+
+  answer({ request }: Pick<Knock, 'request'>): DoorAnswer {
+    return this.answerTo(this.door.actorOf(request), request);
+  }
+
+  private answerTo(actor: Actor | null, request: Request): DoorAnswer {
+    const { accounts } = this.people;
+    const account = actor?.kind === 'person' ? accounts.of(actor.personId) : null;
+    const { state } = this.door;
+    return {
+      state: account && state !== 'open' ? 'in' : state,
+      who: account ? signedIn(account) : null,
+      rights: actor ? rightsOf(actor) : [],
+      passwordsHere: this.door.mayCarryPasswords(request),
+      stepInto: this.door.ways.isDemo ? accounts.all.map(signedIn) : [],
+    };
+  }
+
+  async signIn(knock: Knock, { name, password }: SignInPost): Promise<DoorAnswer> {
+    this.mustBeSafe(knock);
+    const address = addressOf(knock.request);
+    await this.tries.take(name, address);
+    const account = this.people.accounts.named(name);
+    if (!(await isPassword(password, account?.passwordHash ?? null)) || !account) {
+      await this.people.record.note({ what: 'signInRefused', by: account?.name ?? null, address });
+      throw new UnauthorizedException('a name and its password, as they were set here');
+    }
+    await this.tries.wasRight(name, address);
+    await this.people.record.note({ what: 'signedIn', by: account.name, address });
+    return this.begin(knock, account, 'browser', browserName(knock.request));
+  }
+
+  async signOut(knock: Knock): Promise<DoorAnswer> {
+    const session = this.door.sessionOf(knock.request);
+    if (session) await this.endOne(session, knock, 'signedOut');
+    knock.response.clearCookie(this.people.cookie, { path: '/' });
+    const { state } = this.door;
+    const actor: Actor | null =
+      state === 'open' || state === 'free' ? { kind: 'device', from: addressOf(knock.request) } : null;
+    return this.answerTo(actor, knock.request);
+  }
+
+  /** What a code is for, without using it up. */
+  async lookAtCode({ request }: Knock, typed: string): Promise<CodeAnswer> {
+    await this.tries.take(A_CODE, addressOf(request));
+    const row = await this.people.codes.look(typed);
+    if (!row) return this.noSuchCode(request);
+    await this.tries.wasRight(A_CODE, addressOf(request));
+    return { purpose: row.purpose, name: row.personId && (this.people.accounts.of(row.personId)?.name ?? null) };
+  }
+
+  /** The first owner. On this machine alone no code is asked for: whoever sits at it can do everything anyway. */
+  async claim(knock: Knock, { code = null, name, password }: ClaimPost): Promise<DoorAnswer> {
+    this.mustBeSafe(knock);
+    const { state } = this.door;
+    if (state !== 'free' && state !== 'unclaimed')
+      throw new ConflictException('a house without an owner: this one has one, or its door is open');
+    if (state === 'unclaimed') await this.redeem(knock, code, 'claim');
+    const passwordHash = await hashOfPassword(password);
+    const personId = this.persons.named(name) ?? this.persons.add(name);
+    const { accounts, record } = this.people;
+    const known = accounts.of(personId) ?? (await accounts.add({ personId, name, role: 'owner' }));
+    if (!known) throw new ConflictException('a name that nobody else signs in with');
+    await accounts.change(personId, { role: 'owner', passwordHash });
+    await record.note({ what: 'claimed', by: name, address: addressOf(knock.request) });
+    return this.begin(knock, { ...known, role: 'owner' }, 'browser', browserName(knock.request));
+  }
+
+  /** A password, by a code that an owner or the terminal gave, or by the present one. Whoever was signed in with the old one no longer is. */
+  async setPassword(knock: Knock, { code = null, present = null, password }: PasswordPost): Promise<DoorAnswer> {
+    this.mustBeSafe(knock);
+    const account = code === null ? await this.whoKnows(knock, present) : await this.whoseCode(knock, code, 'password');
+    await this.people.accounts.change(account.personId, { passwordHash: await hashOfPassword(password) });
+    await this.people.sessions.end(this.people.sessions.ofPerson(account.personId).filter((s) => s.kind === 'browser'));
+    await this.people.record.note({ what: 'passwordSet', by: account.name, address: addressOf(knock.request) });
+    return this.begin(knock, account, 'browser', browserName(knock.request));
+  }
+
+  async pair(knock: Knock, { code, device }: PairPost): Promise<DoorAnswer> {
+    this.mustBeSafe(knock);
+    const account = await this.whoseCode(knock, code, 'pair');
+    const address = addressOf(knock.request);
+    await this.people.record.note({ what: 'paired', by: account.name, address, detail: device.trim() });
+    return this.begin(knock, account, 'device', device.trim());
+  }
+
+  /** In a demo yard alone. @param personId null: whoever is there */
+  async stepInto(knock: Knock, personId: string | null): Promise<DoorAnswer> {
+    if (!this.door.ways.isDemo) throw new ForbiddenException('a demo yard');
+    if (personId === null) return this.signOut(knock);
+    const account = this.people.accounts.of(personId);
+    if (!account) throw new NotFoundException('one of the people of this yard');
+    return this.begin(knock, account, 'browser', browserName(knock.request));
+  }
+
+  sessionsOf(actor: Actor): SessionsAnswer {
+    if (actor.kind !== 'person') return { sessions: [] };
+    const own = this.people.sessions.ofPerson(actor.personId);
+    return { sessions: own.map((s) => shownSession(s, actor.sessionId)) };
+  }
+
+  /** One's own, or as an owner anybody's. */
+  async endSession(actor: Actor, id: string, knock: Knock): Promise<SessionsAnswer> {
+    const session = this.people.sessions.byId(id);
+    const isOwn = actor.kind === 'person' && session?.personId === actor.personId;
+    if (!session || !(isOwn || rightsOf(actor).includes('house')))
+      throw new NotFoundException('a device that is signed in as you');
+    await this.endOne(session, knock, 'sessionEnded', actor);
+    return this.sessionsOf(actor);
+  }
+
+  /** Everywhere but here. */
+  async endOthers(actor: Actor, knock: Knock): Promise<SessionsAnswer> {
+    if (actor.kind === 'person')
+      for (const session of this.people.sessions.ofPerson(actor.personId))
+        if (session.id !== actor.sessionId) await this.endOne(session, knock, 'sessionEnded', actor);
+    return this.sessionsOf(actor);
+  }
+
+  private async endOne(session: Session, { request }: Knock, what: 'signedOut' | 'sessionEnded', by?: Actor) {
+    const { accounts, sessions, record } = this.people;
+    await sessions.end([session]);
+    const whose = accounts.of(session.personId)?.name ?? null;
+    const who = by?.kind === 'person' ? (accounts.of(by.personId)?.name ?? null) : by ? null : whose;
+    await record.note({ what, by: who, about: whose, address: addressOf(request), detail: session.name });
+  }
+
+  private async begin(knock: Knock, account: Account, kind: Session['kind'], name: string): Promise<DoorAnswer> {
+    const { request, response } = knock;
+    // Whatever was there before is not gone on with: a session that somebody else put there, say.
+    const before = this.door.sessionOf(request);
+    if (before) await this.people.sessions.end([before]);
+    const from = addressOf(request);
+    const { personId, role } = account;
+    const { token, id } = await this.people.sessions.begin({ personId, kind, name, address: from });
+    response.cookie(this.people.cookie, token, {
+      httpOnly: true,
+      sameSite: 'strict',
+      secure: request.secure,
+      path: '/',
+      maxAge: YEAR_MS,
+    });
+    const acting: PersonActing = { kind: 'person', personId, role, sessionId: id, from };
+    return this.answerTo(acting, request);
+  }
+
+  private mustBeSafe({ request }: Knock): void {
+    if (this.door.mayCarryPasswords(request)) return;
+    const right =
+      'https: over plain http everyone in the network could read it. Start the server with --https, or with --plain';
+    throw new ForbiddenException(right);
+  }
+
+  private async whoKnows({ request }: Knock, present: string | null): Promise<Account> {
+    const actor = this.door.actorOf(request);
+    const account = actor?.kind === 'person' ? this.people.accounts.of(actor.personId) : null;
+    if (!account) throw new UnauthorizedException('to sign in first');
+    const address = addressOf(request);
+    await this.tries.take(account.name, address);
+    if (!(await isPassword(present ?? '', account.passwordHash))) {
+      const right = 'your present password';
+      throw new ForbiddenException({
+        message: right,
+        issues: [{ field: 'present', value: null, code: 'notRight', right }],
+      });
+    }
+    await this.tries.wasRight(account.name, address);
+    return account;
+  }
+
+  private async whoseCode(knock: Knock, code: string, purpose: 'password' | 'pair'): Promise<Account> {
+    const personId = await this.redeem(knock, code, purpose);
+    const account = personId === null ? null : this.people.accounts.of(personId);
+    return account ?? this.noSuchCode(knock.request);
+  }
+
+  private async redeem({ request }: Knock, code: string | null, purpose: 'claim' | 'password' | 'pair') {
+    await this.tries.take(A_CODE, addressOf(request));
+    const row = await this.people.codes.redeem(code ?? '', purpose);
+    if (!row) return this.noSuchCode(request);
+    await this.tries.wasRight(A_CODE, addressOf(request));
+    return row.personId;
+  }
+
+  private async noSuchCode(request: Request): Promise<never> {
+    await this.people.record.note({ what: 'codeRefused', address: addressOf(request) });
+    const right = 'a code that was not used yet and has not run out; ask for a new one';
+    throw new NotFoundException({ message: right, issues: [{ field: 'code', value: null, code: 'notRight', right }] });
+  }
+}

@@ -1,0 +1,94 @@
+import { ConflictException, ForbiddenException, Inject, Injectable, NotFoundException } from '@nestjs/common';
+import type { NewCode, PeopleAnswer } from '@winter-jar/contracts';
+import type { Role } from '@winter-jar/core';
+import { Door } from '../house/door.js';
+import { HOUSE, type House } from '../house/house.js';
+import { addressesOf } from '../house/house-addresses.js';
+import { mayDo, type Actor } from '../journal/actor.js';
+import { shownSession } from '../people/sessions.js';
+import { PersonRecords } from './person-records.js';
+
+/** Who may sign in, and what they may: the owner's work. */
+@Injectable()
+export class PeopleService {
+  constructor(
+    @Inject(Door) private readonly door: Door,
+    @Inject(HOUSE) private readonly house: House,
+    @Inject(PersonRecords) private readonly persons: PersonRecords,
+  ) {}
+
+  private get people() {
+    return this.door.people;
+  }
+
+  all(actor: Actor): PeopleAnswer {
+    const { accounts, sessions } = this.people;
+    const present = actor.kind === 'person' ? actor.sessionId : null;
+    const named = new Map([
+      ...this.persons.all,
+      ...accounts.all.map(({ personId, name }) => [personId, name] as const),
+    ]);
+    const people = [...named].map(([personId, name]) => {
+      const account = accounts.of(personId);
+      return {
+        personId,
+        name,
+        role: account?.role ?? null,
+        hasPassword: Boolean(account?.passwordHash),
+        sessions: sessions.ofPerson(personId).map((s) => shownSession(s, present)),
+      };
+    });
+    return { people: people.sort((a, b) => a.name.localeCompare(b.name, 'en')) };
+  }
+
+  /** Lets somebody of the set-up sign in, or changes what they may, from now on. */
+  async give(actor: Actor, personId: string, role: Role): Promise<PeopleAnswer> {
+    const { accounts } = this.people;
+    const known = accounts.of(personId);
+    const name = known?.name ?? this.persons.all.get(personId);
+    if (name === undefined) throw new NotFoundException('somebody of the set-up: add them there first');
+    if (known?.role === role) return this.all(actor);
+    if (known) {
+      this.mustLeaveAnOwner(personId, role);
+      await accounts.change(personId, { role });
+      await this.door.note(actor, 'roleChanged', { about: name, detail: `${known.role} → ${role}` });
+    } else {
+      if ((await accounts.add({ personId, name, role })) === null)
+        throw new ConflictException(`a name that nobody else signs in with: there is a ${name} already`);
+      await this.door.note(actor, 'accountMade', { about: name, detail: role });
+    }
+    return this.all(actor);
+  }
+
+  /** They sign in no longer, here or anywhere, and what they wrote stays theirs. */
+  async take(actor: Actor, personId: string): Promise<PeopleAnswer> {
+    const { accounts, sessions } = this.people;
+    const known = accounts.of(personId);
+    if (!known) throw new NotFoundException('somebody who can sign in');
+    this.mustLeaveAnOwner(personId, null);
+    await accounts.end(personId);
+    await sessions.end(sessions.ofPerson(personId));
+    await this.door.note(actor, 'accountEnded', { about: known.name });
+    return this.all(actor);
+  }
+
+  /** A code for somebody: to choose a password, or for a device of theirs. For one's own device one needs no owner. */
+  async code(actor: Actor, personId: string, purpose: 'password' | 'pair'): Promise<NewCode> {
+    const isOwn = actor.kind === 'person' && actor.personId === personId && purpose === 'pair';
+    if (!isOwn && !mayDo(actor, 'house')) throw new ForbiddenException('an owner: this code is for somebody else');
+    const account = this.people.accounts.of(personId);
+    if (!account) throw new NotFoundException('somebody who can sign in: say first what they may');
+    const made = await this.people.codes.make(purpose, personId);
+    await this.door.note(actor, 'codeMade', { about: account.name, detail: purpose });
+    const addresses = addressesOf(this.house).map((address) => `${address}/code#${made.code}`);
+    return { ...made, purpose, addresses };
+  }
+
+  private mustLeaveAnOwner(personId: string, role: Role | null): void {
+    const { accounts } = this.people;
+    const account = accounts.of(personId);
+    if (role === 'owner' || account?.role !== 'owner' || account.passwordHash === null) return;
+    if (!accounts.hasOwnerBesides(personId))
+      throw new ConflictException('another owner with a password first: without one nobody could say who may what');
+  }
+}

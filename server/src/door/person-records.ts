@@ -1,0 +1,35 @@
+import { Inject, Injectable } from '@nestjs/common';
+import { v7 as newId } from 'uuid';
+import { CLOCK, isoNow, type Clock } from '../clock/clock.js';
+import { SERVER } from '../journal/actor.js';
+import { JournalWriter } from '../journal/journal-writer.js';
+import { SetUpStore } from '../journal/set-up-store.js';
+
+/** People as the set-up knows them: entries bear their ids, whether they can sign in or not. */
+@Injectable()
+export class PersonRecords {
+  constructor(
+    @Inject(CLOCK) private readonly clock: Clock,
+    @Inject(SetUpStore) private readonly store: SetUpStore,
+    @Inject(JournalWriter) private readonly writer: JournalWriter,
+  ) {}
+
+  /** Names by id. */
+  get all(): ReadonlyMap<string, string> {
+    return new Map(Object.entries(this.store.book.at(isoNow(this.clock)).person).map(([id, { name }]) => [id, name]));
+  }
+
+  named(name: string): string | null {
+    const same = (other: string) => other.trim().toLowerCase() === name.trim().toLowerCase();
+    return [...this.all].find(([, other]) => same(other))?.[0] ?? null;
+  }
+
+  add(name: string): string {
+    const subjectId = newId();
+    const now = isoNow(this.clock);
+    const version = { id: newId(), kind: 'person', subjectId, validFrom: now, recordedAt: now } as const;
+    const [issue] = this.writer.writeSetUp(SERVER, [{ ...version, body: { name: name.trim() } }]);
+    if (issue) throw new Error(`a person could not be added: ${issue.right}`);
+    return subjectId;
+  }
+}

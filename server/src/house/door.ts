@@ -1,0 +1,75 @@
+import type { Request } from 'express';
+import type { DoorEvent, DoorEventKind, DoorState } from '@winter-jar/contracts';
+import { parse } from 'cookie';
+import { NEVER, type Observable } from 'rxjs';
+import type { Actor } from '../journal/actor.js';
+import type { People } from '../people/people.js';
+import type { Session } from '../people/sessions.js';
+
+/** How the server was started, as far as the door is concerned. It never follows from where a request seems to come. */
+export interface DoorWays {
+  readonly openToNetwork: boolean;
+  /** Told to ask nobody who they are, or a demo yard. */
+  readonly isOpen: boolean;
+  /** In a demo yard one steps into its people. */
+  readonly isDemo: boolean;
+  /** Passwords may cross the network over plain http, as it was told. */
+  readonly isPlain: boolean;
+}
+
+export const OWN_MACHINE: DoorWays = { openToNetwork: false, isOpen: false, isDemo: false, isPlain: false };
+
+const LOOPBACK = /^(::ffff:)?127\.|^::1$/;
+export const addressOf = (request: Request): string => request.socket.remoteAddress ?? '';
+
+/** Who comes in, and as whom. */
+export class Door {
+  constructor(
+    readonly people: People,
+    readonly ways: DoorWays,
+  ) {}
+
+  /** For whoever is not signed in. */
+  get state(): Exclude<DoorState, 'in'> {
+    if (this.ways.isOpen) return 'open';
+    // Whoever no owner could let in again is not shut out.
+    if (this.people.accounts.hasOwnerBesides('')) return 'shut';
+    return this.ways.openToNetwork ? 'unclaimed' : 'free';
+  }
+
+  sessionOf(request: Request): Session | null {
+    const token = parse(request.headers.cookie ?? '')[this.people.cookie];
+    return token ? this.people.sessions.use(token) : null;
+  }
+
+  /** @returns null for somebody who has to sign in first */
+  actorOf(request: Request): Actor | null {
+    const from = addressOf(request);
+    const session = this.sessionOf(request);
+    const account = session && this.people.accounts.of(session.personId);
+    if (session && account)
+      return { kind: 'person', personId: account.personId, role: account.role, sessionId: session.id, from };
+    return this.state === 'open' || this.state === 'free' ? { kind: 'device', from } : null;
+  }
+
+  /** Whether what is said here stays between the two: by https, on this machine, or because it was told so. */
+  mayCarryPasswords(request: Request): boolean {
+    return this.ways.isPlain || request.secure || LOOPBACK.test(addressOf(request));
+  }
+
+  /** Into the record of the doors. */
+  async note(
+    actor: Actor,
+    what: DoorEventKind,
+    more: Partial<Pick<DoorEvent, 'about' | 'detail'>> = {},
+  ): Promise<void> {
+    const { accounts, record } = this.people;
+    const by = actor.kind === 'person' ? (accounts.of(actor.personId)?.name ?? null) : null;
+    await record.note({ what, by, address: 'from' in actor ? actor.from : '', ...more });
+  }
+
+  /** Speaks when whoever acts may do so no longer, for what stays open longer than one answer. */
+  endOf(actor: Actor): Observable<unknown> {
+    return actor.kind === 'person' ? this.people.sessions.endOf(actor.sessionId) : NEVER;
+  }
+}

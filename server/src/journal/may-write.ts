@@ -1,0 +1,61 @@
+import type { FieldIssue } from '@winter-jar/contracts';
+import {
+  jobIdOf,
+  rightOfCorrection,
+  rightOfEntry,
+  type Entry,
+  type JobStartedBody,
+  type JournalEntry,
+  type Right,
+} from '@winter-jar/core';
+import type { WritingStatements } from '../database/statements.js';
+import { mayDo, type Actor, type PersonActing } from './actor.js';
+
+type Asked = Pick<WritingStatements, 'entryById' | 'jobsStarted'>;
+
+const mayNot = (field: string, value: unknown, right: string): FieldIssue => ({ field, value, code: 'mayNot', right });
+
+/** An entry bears the person who wrote it, whether their device says so or not. */
+export const writtenBy = (actor: Actor, entry: JournalEntry): JournalEntry =>
+  actor.kind === 'person' && !entry.who ? { ...entry, who: actor.personId } : entry;
+
+function jobOf(entry: Entry, together: readonly JournalEntry[], sql: Asked): JobStartedBody | null {
+  if (entry.kind === 'jobStarted') return entry.body;
+  const jobId = jobIdOf(entry);
+  if (jobId === null) return null;
+  const kept = sql.jobsStarted.all(jobId).map((row) => JSON.parse(row.content) as JournalEntry);
+  const started = [...kept, ...together].find((e) => e.kind === 'jobStarted' && jobIdOf(e) === jobId);
+  return started?.kind === 'jobStarted' ? started.body : null;
+}
+
+/** What an entry needs; null for a correction of what is not here. */
+function rightFor(entry: JournalEntry, by: PersonActing, together: readonly JournalEntry[], sql: Asked): Right | null {
+  if (entry.kind !== 'correction') return rightOfEntry(entry.kind, jobOf(entry, together, sql));
+  const { targetId } = entry.body;
+  const row = sql.entryById.get(targetId);
+  const original = row ? (JSON.parse(row.content) as JournalEntry) : together.find((e) => e.id === targetId);
+  if (!original || original.kind === 'correction') return null;
+  const ofKind = rightOfEntry(original.kind, jobOf(original, together, sql));
+  return ofKind === 'log' ? rightOfCorrection(original, by.personId, entry.body) : ofKind;
+}
+
+/**
+ * Whether somebody may write an entry: as nobody else, and what their role allows. What corrects an entry that is not here is for
+ * those who may write anything: nobody knows yet whose it is.
+ * @param together what is sent with it
+ */
+export function notTheirs(
+  actor: Actor,
+  entry: JournalEntry,
+  together: readonly JournalEntry[],
+  sql: Asked,
+): FieldIssue[] {
+  if (actor.kind !== 'person') return [];
+  if (entry.who !== actor.personId)
+    return [mayNot('who', entry.who, 'whoever is signed in: nobody writes as somebody else')];
+  const right = rightFor(entry, actor, together, sql) ?? 'write';
+  if (mayDo(actor, right)) return [];
+  const asked =
+    entry.kind === 'correction' ? 'an entry of your own that your role may write' : 'work that your role may log';
+  return [mayNot('kind', entry.kind, `${asked}; this is a technician’s`)];
+}

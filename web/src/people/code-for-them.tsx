@@ -1,0 +1,61 @@
+import type { NewCode } from '@winter-jar/contracts';
+import { QRCodeSVG } from 'qrcode.react';
+import { useNewCodeMutation } from '../api/house-api.js';
+import { problemOf } from '../api/problem-of.js';
+import { Button } from '../ui/button.js';
+import { hereZone, momentWords } from '../words/dates.js';
+
+/** A code to hand over: to choose a password, or to make a device theirs. @param own it is for whoever asks */
+export function CodeForThem({ personId, name, own = false }: { personId: string; name: string; own?: boolean }) {
+  const [ask, { data: code, error, isLoading }] = useNewCodeMutation();
+  const get = (purpose: 'pair' | 'password') => void ask({ personId, newCodePost: { purpose } });
+  const problem = problemOf(error);
+  return (
+    <div className="flex flex-col gap-3">
+      <div className="flex flex-wrap gap-3">
+        <Button disabled={isLoading} onClick={() => get('pair')}>
+          {own ? 'Pair a phone or tablet' : `Pair a device for ${name}`}
+        </Button>
+        {!own && (
+          <Button disabled={isLoading} onClick={() => get('password')}>
+            A code to choose a password
+          </Button>
+        )}
+      </div>
+      {problem && (
+        <p role="alert" className="font-semibold text-stop">
+          {problem.words}
+        </p>
+      )}
+      {code && <HandOver code={code} />}
+    </div>
+  );
+}
+
+const DOES = {
+  pair: 'Scan it with the device that is to be theirs, or type the code there.',
+  password: 'Give it to them: by this address, or by the code, they choose a password of their own.',
+  claim: '',
+} as const;
+
+function HandOver({ code }: { code: NewCode }) {
+  const [address] = code.addresses;
+  return (
+    <div role="status" className="flex flex-wrap items-center gap-6 border border-edge bg-ground p-4">
+      {address && (
+        <span className="inline-block rounded-[6px] bg-white p-3">
+          <QRCodeSVG value={address} size={144} title={`Address ${address}`} />
+        </span>
+      )}
+      <div className="min-w-0 flex-1 basis-56">
+        <p className="figure text-[28px]">{code.code}</p>
+        <p>{DOES[code.purpose]}</p>
+        {address && <p className="figure mt-1 text-[14px] wrap-anywhere">{address}</p>}
+        <p className="mt-1 text-[14px] text-ink-2">
+          It works once, until {momentWords(code.expiresAt, hereZone())}. Whoever has it comes in: show it to nobody
+          else.
+        </p>
+      </div>
+    </div>
+  );
+}

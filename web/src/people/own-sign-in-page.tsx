@@ -1,0 +1,110 @@
+import { useState } from 'react';
+import {
+  useEndOtherSessionsMutation,
+  useOwnSessionsQuery,
+  useSetPasswordMutation,
+  useSignOutMutation,
+} from '../api/house-api.js';
+import { problemOf } from '../api/problem-of.js';
+import { useDoor } from '../device/use-door.js';
+import { Button } from '../ui/button.js';
+import { TextField } from '../ui/field.js';
+import { Empty, Loading } from '../ui/page-state.js';
+import { PageTitle } from '../ui/page-title.js';
+import { ROLE_MAY, ROLE_WORDS } from '../words/door-words.js';
+import { comeIn, useSending } from './at-the-door.js';
+import { ChosenPassword } from './code-page.js';
+import { CodeForThem } from './code-for-them.js';
+import { SessionList } from './session-list.js';
+
+/** What somebody does about their own sign-in. */
+export function OwnSignInPage() {
+  const door = useDoor();
+  const { data } = useOwnSessionsQuery();
+  const [signOut, leaving] = useSignOutMutation();
+  const [endOthers, ending] = useEndOtherSessionsMutation();
+  if (!door || !data) return <Loading what="your sign-in" />;
+  const { who } = door;
+  if (!who)
+    return (
+      <main>
+        <Empty title="Nobody is signed in here">Whoever opens this browser may do everything.</Empty>
+      </main>
+    );
+  return (
+    <main className="mx-auto flex w-full max-w-[760px] flex-col gap-8 px-4 pb-10 pt-5">
+      <PageTitle title="Your sign-in" />
+      <div>
+        <h1 className="text-[28px] wrap-anywhere">
+          {who.name}, {ROLE_WORDS[who.role]}
+        </h1>
+        <p className="mt-1 max-w-[68ch]">{ROLE_MAY[who.role]}</p>
+        <Button
+          className="mt-4"
+          look="solid"
+          disabled={leaving.isLoading}
+          onClick={() => void signOut().then((answer) => 'error' in answer || comeIn('/'))}
+        >
+          Sign out here
+        </Button>
+      </div>
+      <section className="flex flex-col gap-3">
+        <h2 className="text-[20px]">Your devices</h2>
+        <CodeForThem personId={who.personId} name={who.name} own />
+        <SessionList title="Signed in at" sessions={data.sessions} />
+        {data.sessions.length > 1 && (
+          <div>
+            <Button disabled={ending.isLoading} onClick={() => void endOthers()}>
+              Sign out everywhere else
+            </Button>
+          </div>
+        )}
+      </section>
+      <OtherPassword name={who.name} />
+    </main>
+  );
+}
+
+function OtherPassword({ name }: { name: string }) {
+  const [set, { error, data }] = useSetPasswordMutation();
+  const [present, setPresent] = useState('');
+  const [password, setPassword] = useState('');
+  const { busy, onSubmit } = useSending(async () => {
+    const answer = await set({ present, password });
+    if (!('error' in answer)) {
+      setPresent('');
+      setPassword('');
+    }
+    return false;
+  });
+  const problem = problemOf(error);
+  const at = (field: string) => (problem?.field === field ? problem.words : undefined);
+  return (
+    <section>
+      <h2 className="text-[20px]">Another password</h2>
+      <form onSubmit={onSubmit} className="mt-3 flex max-w-[440px] flex-col gap-5">
+        <input type="text" name="username" autoComplete="username" value={name} readOnly hidden />
+        <TextField
+          label="The present one"
+          type="password"
+          value={present}
+          onText={setPresent}
+          autoComplete="current-password"
+          error={at('present')}
+        />
+        <ChosenPassword label="The new one" value={password} onText={setPassword} error={at('password')} />
+        {problem && problem.field === null && (
+          <p role="alert" className="font-semibold text-stop">
+            {problem.words}
+          </p>
+        )}
+        {data && !error && <p role="status">It is kept. Other browsers of yours have to sign in again.</p>}
+        <div>
+          <Button type="submit" disabled={busy}>
+            Keep the new password
+          </Button>
+        </div>
+      </form>
+    </section>
+  );
+}

@@ -1,0 +1,158 @@
+import type { PersonAccount } from '@winter-jar/contracts';
+import { ROLES, type Role } from '@winter-jar/core';
+import { useState } from 'react';
+import { useGiveAccountMutation, usePeopleQuery, useTakeAccountMutation } from '../api/house-api.js';
+import { problemOf } from '../api/problem-of.js';
+import { useDoor } from '../device/use-door.js';
+import { Button, LinkButton } from '../ui/button.js';
+import { Chips } from '../ui/chips.js';
+import { Empty, Loading, Trouble } from '../ui/page-state.js';
+import { PageTitle } from '../ui/page-title.js';
+import { ROLE_MAY, ROLE_WORDS } from '../words/door-words.js';
+import { CodeForThem } from './code-for-them.js';
+import { SessionList } from './session-list.js';
+
+/** Who may sign in and what they may: the owner's page. */
+export function PeoplePage() {
+  const door = useDoor();
+  const { data, isError, refetch } = usePeopleQuery();
+  if (isError && !data)
+    return (
+      <Trouble title="The people could not be fetched" onRetry={() => void refetch()}>
+        The server does not answer, or this is not for you.
+      </Trouble>
+    );
+  if (!data || !door) return <Loading what="the people" />;
+  return (
+    <main className="mx-auto flex w-full max-w-[760px] flex-col gap-6 px-4 pb-10 pt-5">
+      <PageTitle title="People and doors" />
+      <div>
+        <h1 className="text-[28px]">People and doors</h1>
+        <p className="mt-1 max-w-[68ch]">{STANDS[door.state]}</p>
+        <div className="mt-4 flex flex-wrap gap-3">
+          {door.state === 'free' && (
+            <LinkButton look="solid" to="/people/first-owner">
+              Ask for a sign-in from now on
+            </LinkButton>
+          )}
+          <LinkButton to="/people/record">What happened at the doors</LinkButton>
+          <LinkButton look="plain" to="/set-up/person/new">
+            Add somebody
+          </LinkButton>
+        </div>
+      </div>
+      {data.people.length === 0 ? (
+        <Empty inside title="Nobody yet">
+          Add the people who write here; then say what each may.
+        </Empty>
+      ) : (
+        <ul className="flex flex-col gap-3">
+          {data.people.map((person) => (
+            <Person key={person.personId} person={person} />
+          ))}
+        </ul>
+      )}
+    </main>
+  );
+}
+
+const STANDS = {
+  free: 'Nobody needs to sign in: Winter Jar is open to this machine alone. Once there is an owner, everybody signs in, on this machine too.',
+  open: 'The door is open: whoever reaches this server may do everything. What is said here counts once it is not.',
+  in: 'Everybody signs in. Give each what they need for their work, and no more.',
+  shut: '',
+  unclaimed: '',
+} as const;
+
+function Person({ person }: { person: PersonAccount }) {
+  const [isOpen, setOpen] = useState(false);
+  const { name, role, hasPassword, sessions } = person;
+  const stands =
+    role === null
+      ? 'cannot sign in'
+      : `${ROLE_WORDS[role]}${hasPassword || sessions.length > 0 ? '' : ', has not come in yet'}`;
+  return (
+    <li className={`border-l-4 bg-sheet p-4 ${role === null ? 'border-l-rule' : 'border-l-ink'}`}>
+      <div className="flex flex-wrap items-center justify-between gap-3">
+        <div className="min-w-0">
+          <h2 dir="auto" className="text-[18px] wrap-anywhere">
+            {name}
+          </h2>
+          <p className="text-ink-2">{stands}</p>
+        </div>
+        <Button
+          aria-expanded={isOpen}
+          aria-label={`${role === null ? 'Let sign in' : 'Change'}: ${name}`}
+          onClick={() => setOpen(!isOpen)}
+        >
+          {role === null ? 'Let them sign in' : 'Change'}
+        </Button>
+      </div>
+      {isOpen && <Rights person={person} />}
+    </li>
+  );
+}
+
+function Rights({ person }: { person: PersonAccount }) {
+  const { personId, name, role, sessions } = person;
+  const [give, giving] = useGiveAccountMutation();
+  const [take, taking] = useTakeAccountMutation();
+  const [chosen, setChosen] = useState<Role | null>(role);
+  const [isAsked, setAsked] = useState(false);
+  const problem = problemOf(giving.error) ?? problemOf(taking.error);
+  return (
+    <div className="mt-4 flex flex-col gap-5 border-t border-rule-soft pt-4">
+      <Chips
+        label={`What ${name} may`}
+        chips={ROLES.map((value) => ({ value, words: ROLE_WORDS[value] }))}
+        value={chosen}
+        onChange={setChosen}
+        hint={chosen === null ? 'Choose one; it can be changed at any time.' : ROLE_MAY[chosen]}
+      />
+      {chosen !== role && chosen !== null && (
+        <div>
+          <Button
+            look="solid"
+            disabled={giving.isLoading}
+            onClick={() => void give({ personId, accountPost: { role: chosen } })}
+          >
+            {role === null ? `Let ${name} sign in` : `From now on ${ROLE_WORDS[chosen]}`}
+          </Button>
+        </div>
+      )}
+      {problem && (
+        <p role="alert" className="font-semibold text-stop">
+          {problem.words}
+        </p>
+      )}
+      {role !== null && (
+        <>
+          <CodeForThem personId={personId} name={name} />
+          {sessions.length > 0 && <SessionList title="Signed in at" sessions={sessions} />}
+          {isAsked ? (
+            <section aria-label="No sign-in any more" className="flex flex-col gap-3 border-l-4 border-stop pl-4">
+              <p>
+                {name} is signed out everywhere at once, and comes in again only with a new code. What {name} wrote
+                stays as it is, with the name.
+              </p>
+              <div className="flex flex-wrap gap-3">
+                <Button disabled={taking.isLoading} onClick={() => void take(personId)}>
+                  End {name}’s sign-in
+                </Button>
+                <Button look="solid" onClick={() => setAsked(false)}>
+                  Leave it
+                </Button>
+              </div>
+            </section>
+          ) : (
+            <div>
+              <Button look="plain" className="!px-0" onClick={() => setAsked(true)}>
+                {name} signs in no longer …
+              </Button>
+            </div>
+          )}
+        </>
+      )}
+    </div>
+  );
+}
