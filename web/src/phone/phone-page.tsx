@@ -1,13 +1,15 @@
 import { Download } from 'lucide-react';
 import { QRCodeSVG } from 'qrcode.react';
 import { useAboutQuery } from '../api/house-api.js';
+import { useDoor } from '../device/use-door.js';
 import { PageTitle } from '../ui/page-title.js';
-import { buttonClass } from '../ui/button.js';
+import { buttonClass, LinkButton } from '../ui/button.js';
 import { Loading } from '../ui/page-state.js';
 
 /** How a phone beside the pump reaches this server, and what it gets with and without https. */
 export function PhonePage() {
   const { data: about } = useAboutQuery();
+  const door = useDoor();
   if (!about) return <Loading what="the addresses" />;
   const secure = window.isSecureContext;
   return (
@@ -16,9 +18,14 @@ export function PhonePage() {
       <div>
         <h1 className="text-[28px]">Phone and tablet</h1>
         <p className="mt-1 max-w-[68ch]">
-          A phone in the same network opens Winter Jar in its browser; nothing is installed. Whoever is in that network
-          can read and write here, so open it only in a network of your own.
+          A phone in the same network opens Winter Jar in its browser; nothing is installed. Whoever comes in from the
+          network signs in first; a phone is paired once, by a code on this screen, and is its person’s from then on.
         </p>
+        {door?.who && (
+          <LinkButton to="/sign-in" look="solid" className="mt-4">
+            Pair a phone of yours
+          </LinkButton>
+        )}
       </div>
       <section>
         <h2 className="text-[20px]">1. Open it to the network</h2>
@@ -36,16 +43,17 @@ export function PhonePage() {
         ) : (
           <p className="mt-1">
             It is open to this machine only now. Stop it, and start it again with{' '}
-            <span className="figure">npm start -- --host 0.0.0.0</span>; the addresses for phones then stand here.
+            <span className="figure">npm start -- --host 0.0.0.0 --https</span>; the first owner’s code then stands in the
+            terminal, and the addresses for phones stand here.
           </p>
         )}
       </section>
       <section>
-        <h2 className="text-[20px]">2. Better with https</h2>
+        <h2 className="text-[20px]">2. With https</h2>
         <p className="mt-1 max-w-[68ch]">
           {secure
             ? 'This connection is one that the browser trusts.'
-            : 'This connection is plain http: anyone in the network can read along. All screens work as they are.'}{' '}
+            : 'This connection is plain http: anyone in the network can read along, so no password is taken over it from another machine. All screens work as they are.'}{' '}
           Browsers keep some things for https alone: the camera, keeping the screen awake, and working without a
           connection. Winter Jar needs none of them so far: log, look, change, label and backup work either way.
         </p>
