@@ -11,6 +11,7 @@ import { benchDiagnosis } from './bench-diagnosis.mjs';
 import { benchFlush } from './bench-flush.mjs';
 import { benchImport } from './bench-import.mjs';
 import { benchLive, countedDays } from './bench-instruments.mjs';
+import { benchPeople } from './bench-people.mjs';
 import { benchTrace } from './bench-store.mjs';
 import { benchFit, benchReader, judgedPumpDowns, judgedRises } from './bench-vacuum.mjs';
 import { benchWater, trapCoverage } from './bench-water.mjs';
@@ -435,6 +436,24 @@ report(
     0.05,
     `${live.page.workMsPerS.toFixed(0)} ms of work a second; an empty page ${(live.empty.late * 100).toFixed(1)} %`,
   );
+}
+{
+  // A real server has a real clock: everything lies years back.
+  const past = { validFrom: '2019-01-01T00:00:00.000Z', recordedAt: '2019-01-01T00:00:00.000Z' };
+  const day = (n) => new Date(Date.UTC(2019, 1, 1 + n)).toISOString();
+  const people = await benchPeople({
+    median,
+    versions: pumpVersions().map((version) => ({ ...version, ...past })),
+    pumpIds: Array.from({ length: PUMPS }, (_, i) => `bench-${i}`),
+    runOf: (pumpId, n) => ({ ...runOf(pumpId, 0, 600), happenedAt: day(n), recordedAt: day(n + 1) }),
+  });
+  report(
+    'a write with its session checked beside one without',
+    people.ratio,
+    1.2,
+    `${people.perS.toFixed(0)} a second`,
+  );
+  report('writes of fifty people at once that failed', people.failed, 0, '6,000 writes');
 }
 await benchDrag();
 await benchRound();
