@@ -5,7 +5,8 @@ import { at, changeAt, correctionAt, entryAt, lookAt, runAt, versionsOf } from '
 import fc from 'fast-check';
 import { v7 as newId } from 'uuid';
 import { bent, ODD, valuesOf, type Schema, type Schemas } from '../testing/from-schema.js';
-import { download, serveHouse, type ServedHouse } from '../testing/served-house.js';
+import { Door } from '../house/door.js';
+import { download, serveHouse, signedIn, type ServedHouse } from '../testing/served-house.js';
 import { rebuiltStates } from '../testing/test-house.js';
 import { openApi } from './open-api.js';
 
@@ -145,11 +146,11 @@ interface Operation {
   readonly requestBody?: { readonly content: Readonly<Record<string, { readonly schema: Schema }>> };
 }
 
-const send = ({ method, path, type, body }: Call) =>
+const send = ({ method, path, type, body }: Call, cookie = '') =>
   fetch(base + path, {
     method: method.toUpperCase(),
     signal: AbortSignal.timeout(PATIENCE_MS),
-    headers: method === 'get' ? {} : { 'content-type': type ?? 'application/json' },
+    headers: { cookie, ...(method === 'get' ? {} : { 'content-type': type ?? 'application/json' }) },
     ...(method === 'get' ? {} : { body: (body ?? '{}') as BodyInit }),
   });
 
@@ -170,18 +171,22 @@ async function stillStands(): Promise<void> {
   expect(served.house.everyState()).toEqual(rebuiltStates(served.house));
 }
 
-test('whatever is sent to any door is answered, and changes nothing but what it says', async () => {
+/** Calls of all doors. Where one writes is knocked at more often; what costs much answers 429 after a while. */
+function calls(numRuns: number): Call[] {
   const { paths, components } = openApi(served.app);
   const doors = Object.entries(paths).flatMap(([path, operations]) =>
     Object.entries(operations as Record<string, Operation>).map(([method, operation]) => ({
-      // Whoever may write is knocked at more often. What costs much answers 429 after a while.
       weight: method === 'post' ? 4 : 1,
       arbitrary: callsOf(method, path, operation, components?.schemas as Schemas),
     })),
   );
   expect(doors.length).toBeGreaterThan(40);
+  return fc.sample(fc.oneof(...doors), { seed: SEED, numRuns });
+}
+
+test('whatever is sent to any door is answered, and changes nothing but what it says', async () => {
   const seen = new Set<number>();
-  for (const [n, call] of fc.sample(fc.oneof(...doors), { seed: SEED, numRuns: CASES }).entries()) {
+  for (const [n, call] of calls(CASES).entries()) {
     const response = await send(call);
     const text = await response.text();
     seen.add(response.status);
@@ -191,6 +196,32 @@ test('whatever is sent to any door is answered, and changes nothing but what it 
   await stillStands();
   // Some of it was good, some was not.
   expect([...seen]).toEqual(expect.arrayContaining([200, 201, 207, 400, 404]));
+}, 600_000);
+
+test('whoever may not write changes nothing, whatever they send: nobody, a reader, a session that was made up', async () => {
+  const owner = await signedIn(served, 'Ada', 'owner');
+  const { people } = served.app.get(Door);
+  const stands = async () => [
+    await (await send({ method: 'get', path: '/api/changes' }, owner)).text(),
+    people.accounts.all.map(({ name, role, passwordHash }) => [name, role, passwordHash]),
+  ];
+  const cookies = [
+    () => Promise.resolve(''),
+    () => Promise.resolve(`${people.cookie}=${'a'.repeat(43)}`),
+    // Some of what is sent ends the session it is sent with.
+    () => signedIn(served, 'Dov', 'reader'),
+  ];
+  await signedIn(served, 'Dov', 'reader');
+  const before = await stands();
+  const seen = new Set<number>();
+  for (const [n, call] of calls(CASES / 5).entries()) {
+    const response = await send(call, await cookies[n % cookies.length]?.());
+    const text = await response.text();
+    seen.add(response.status);
+    if (response.status >= 500) throw new Error(`${JSON.stringify(call)}: ${response.status} ${text}`);
+  }
+  expect(await stands()).toEqual(before);
+  expect([...seen]).toEqual(expect.arrayContaining([200, 400, 401, 403, 404]));
 }, 600_000);
 
 test('of bent backups each is refused with a reason, or leaves a server that serves all pages', async () => {
