@@ -18,7 +18,11 @@ const name = positionals.join(' ');
 if (name === '') {
   for (const { name, role, passwordHash } of people.accounts.all)
     console.log(`${name}: ${role}${passwordHash === null ? ', without a password yet' : ''}`);
-  console.log('A new password for somebody: npm run person -- <name>');
+  console.log(
+    people.accounts.all.length > 0
+      ? 'A new password for somebody: npm run person -- <name>'
+      : 'Nobody can sign in here yet.',
+  );
 } else {
   const account = people.accounts.named(name);
   if (!account) {

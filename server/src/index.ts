@@ -2,6 +2,7 @@ export { createApp, type AppOptions } from './app.js';
 export { openApi } from './api/open-api.js';
 export { BackupService } from './backup/backup.service.js';
 export { makeBackup } from './backup/make-backup.js';
+export { nightlyName, superseded } from './backup/nightly.js';
 export { People } from './people/people.js';
 export { DEMO_DAY, VERSION } from './house/house.js';
 export { PumpReader } from './house/pump-reader.js';

@@ -9,7 +9,7 @@ import {
   type RestoreResult,
 } from '@winter-jar/contracts';
 import type { Request } from 'express';
-import { Costly } from '../problems/costly.js';
+import { Costly } from '../house/costly.js';
 import { Documented } from '../api/documented.js';
 import { Door } from '../house/door.js';
 import { Acting, Needs } from '../house/needs.js';

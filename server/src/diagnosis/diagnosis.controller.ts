@@ -2,7 +2,7 @@ import { BadRequestException, Controller, Get, Inject, Param, Query, Res } from 
 import { ApiQuery } from '@nestjs/swagger';
 import type { Response } from 'express';
 import type { CaseAnswer, DiagnosisAnswer, SuspectsAnswer } from '@winter-jar/contracts';
-import { Costly } from '../problems/costly.js';
+import { Costly } from '../house/costly.js';
 import { Documented } from '../api/documented.js';
 import { Needs } from '../house/needs.js';
 import { DiagnosisService } from './diagnosis.service.js';

@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import { RateLimiterMemory, RateLimiterRes } from 'rate-limiter-flexible';
-import { TooMany } from '../problems/costly.js';
+import { TooMany } from '../problems/too-many.js';
 
 const QUARTER_S = 900;
 const limiter = (points: number) => new RateLimiterMemory({ points, duration: QUARTER_S });

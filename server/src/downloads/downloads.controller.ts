@@ -4,7 +4,7 @@ import type { Request, Response } from 'express';
 import { Documented } from '../api/documented.js';
 import { Acting, Needs } from '../house/needs.js';
 import type { Actor } from '../journal/actor.js';
-import { Costly } from '../problems/costly.js';
+import { Costly } from '../house/costly.js';
 import { Door } from '../house/door.js';
 import { DownloadsService } from './downloads.service.js';
 

@@ -14,7 +14,7 @@ import { isDiskFull } from '../files/disk-full.js';
 import { dropWorkFolder, newWorkFolder } from '../files/work-folder.js';
 import { mustMay } from '../house/needs.js';
 import type { Actor } from '../journal/actor.js';
-import { TooMany } from '../problems/costly.js';
+import { TooMany } from '../problems/too-many.js';
 import type { FileJob } from '../work/job.js';
 import { JobCancelled, WorkQueue } from '../work/work-queue.js';
 

@@ -7,7 +7,7 @@ import {
   type EntryAnswer,
 } from '@winter-jar/contracts';
 import type { Response } from 'express';
-import { Costly } from '../problems/costly.js';
+import { Costly } from '../house/costly.js';
 import { Documented } from '../api/documented.js';
 import { EffectService } from '../effect/effect.service.js';
 import { Acting, Needs } from '../house/needs.js';

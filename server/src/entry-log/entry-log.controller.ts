@@ -24,7 +24,7 @@ import {
   type LogImportEffect,
 } from '@winter-jar/contracts';
 import type { Request, Response } from 'express';
-import { Costly } from '../problems/costly.js';
+import { Costly } from '../house/costly.js';
 import { Documented } from '../api/documented.js';
 import { Acting, Needs } from '../house/needs.js';
 import type { Actor } from '../journal/actor.js';

@@ -8,7 +8,7 @@ import { uploadOf } from '../files/upload.js';
 import { Acting, Needs } from '../house/needs.js';
 import type { Actor } from '../journal/actor.js';
 import { JournalWriter } from '../journal/journal-writer.js';
-import { Costly } from '../problems/costly.js';
+import { Costly } from '../house/costly.js';
 import { GaugeLogStore } from './gauge-log-store.js';
 
 @Needs('read')

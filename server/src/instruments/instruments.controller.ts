@@ -25,7 +25,7 @@ import { Documented } from '../api/documented.js';
 import { Door } from '../house/door.js';
 import { Acting, Needs } from '../house/needs.js';
 import type { Actor } from '../journal/actor.js';
-import { Costly } from '../problems/costly.js';
+import { Costly } from '../house/costly.js';
 import { InstrumentsService } from './instruments.service.js';
 
 const LONGEST_PASSWORD = 200;

@@ -28,7 +28,9 @@ export class Sessions {
   ) {}
 
   async load(): Promise<void> {
-    for (const row of await this.rows.find()) this.byHash.set(row.tokenHash, row);
+    for (const row of await this.rows.find())
+      if (this.isOver(row)) await this.rows.delete({ tokenHash: row.tokenHash });
+      else this.byHash.set(row.tokenHash, row);
   }
 
   /** @returns what the browser is given, and nobody else */
@@ -45,15 +47,13 @@ export class Sessions {
   use(token: string): Session | null {
     const row = this.byHash.get(hashOf(token));
     if (!row) return null;
-    const nowMs = this.clock.nowMs();
-    const { idleMs, ageMs } = LASTS[row.kind];
-    const unusedMs = nowMs - Date.parse(row.lastUsedAt);
-    if (unusedMs > idleMs || nowMs - Date.parse(row.createdAt) > ageMs) {
+    if (this.isOver(row)) {
       this.drop(row);
       void this.rows.delete({ tokenHash: row.tokenHash }).catch(() => undefined);
       return null;
     }
-    if (unusedMs > WRITTEN_EVERY_MS) {
+    const nowMs = this.clock.nowMs();
+    if (nowMs - Date.parse(row.lastUsedAt) > WRITTEN_EVERY_MS) {
       row.lastUsedAt = new Date(nowMs).toISOString();
       void this.rows.update({ tokenHash: row.tokenHash }, { lastUsedAt: row.lastUsedAt }).catch(() => undefined);
     }
@@ -77,6 +77,12 @@ export class Sessions {
   /** Speaks when a session has ended, for what stays open longer than one answer. */
   endOf(id: string): Observable<string> {
     return this.ends.pipe(filter((ended) => ended === id));
+  }
+
+  private isOver({ kind, lastUsedAt, createdAt }: Session): boolean {
+    const nowMs = this.clock.nowMs();
+    const { idleMs, ageMs } = LASTS[kind];
+    return nowMs - Date.parse(lastUsedAt) > idleMs || nowMs - Date.parse(createdAt) > ageMs;
   }
 
   private drop({ tokenHash, id }: Session): void {

@@ -2,7 +2,7 @@ import { BadRequestException, Controller, Get, Inject, NotFoundException, Param,
 import { ApiConsumes } from '@nestjs/swagger';
 import type { PhotoKept } from '@winter-jar/contracts';
 import type { Request, Response } from 'express';
-import { Costly } from '../problems/costly.js';
+import { Costly } from '../house/costly.js';
 import { Documented } from '../api/documented.js';
 import { Acting, Needs } from '../house/needs.js';
 import type { Actor } from '../journal/actor.js';

@@ -1,7 +1,7 @@
 import { Catch, HttpException, Logger, type ArgumentsHost, type ExceptionFilter } from '@nestjs/common';
 import type { ApiProblem } from '@winter-jar/contracts';
 import type { Response } from 'express';
-import { TooMany } from './costly.js';
+import { TooMany } from './too-many.js';
 import { isDiskFull } from '../files/disk-full.js';
 
 const CODES: Readonly<Record<number, ApiProblem['code']>> = {

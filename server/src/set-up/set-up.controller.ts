@@ -25,7 +25,7 @@ import type {
   SetUpRemoved,
 } from '@winter-jar/contracts';
 import { RIGHT_OF_RECORD, SET_UP_KINDS, type SetUpKind, type SetUpVersion } from '@winter-jar/core';
-import { Costly } from '../problems/costly.js';
+import { Costly } from '../house/costly.js';
 import { Documented } from '../api/documented.js';
 import { Acting, mustMay, Needs } from '../house/needs.js';
 import type { Actor } from '../journal/actor.js';

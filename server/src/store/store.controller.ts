@@ -4,7 +4,7 @@ import type { Response } from 'express';
 import type { ContainerAnswer, StoreAnswer, StoreCostAnswer, TraceAnswer, WasteAnswer } from '@winter-jar/contracts';
 import { Documented } from '../api/documented.js';
 import { Needs } from '../house/needs.js';
-import { Costly } from '../problems/costly.js';
+import { Costly } from '../house/costly.js';
 import { StoreService } from './store.service.js';
 
 const MOST_DAYS = 3660;

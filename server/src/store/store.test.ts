@@ -204,7 +204,8 @@ test('clear oil that resin ran in is still asked about when it is filled', async
   ]);
 });
 
-test.each([
+/** Nothing of these is written: one house does for all. */
+const REFUSED: readonly (readonly [what: string, wrong: object, field: string])[] = [
   ['a container that is not there', { toId: 'gone' }, 'body'],
   ['an oil that is not there', { productId: 'gone' }, 'body.productId'],
   ['no end at all', { toId: null }, 'body.fromId'],
@@ -215,11 +216,14 @@ test.each([
   ['less than nothing', { oilMl: -5 }, 'body.oilMl'],
   ['more than a tanker', { oilMl: 1e12 }, 'body.oilMl'],
   ['hotter than oil is', { tempC: 900 }, 'body.tempC'],
-])('refused: %s', async (_name, wrong, field) => {
-  const entry = buy(1);
-  const answers = await send({ ...entry, body: { ...entry.body, ...wrong } } as Entry);
-  expect(answers).toMatchObject([{ status: 'refused' }]);
-  expect(answers[0]?.status === 'refused' ? answers[0].issues.map((i) => i.field) : []).toContain(field);
+];
+test('a movement that cannot be is refused at its field', async () => {
+  for (const [what, wrong, field] of REFUSED) {
+    const entry = buy(1);
+    const [answer] = await send({ ...entry, body: { ...entry.body, ...wrong } } as Entry);
+    const fields = answer?.status === 'refused' ? answer.issues.map((i) => i.field) : [];
+    expect([what, answer?.status, fields]).toEqual([what, 'refused', expect.arrayContaining([field])]);
+  }
 });
 
 test('a wrong container is corrected, and a late purchase mends what was short; states are those of a rebuild', async () => {

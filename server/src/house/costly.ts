@@ -1,6 +1,5 @@
 import {
   applyDecorators,
-  HttpException,
   Injectable,
   SetMetadata,
   UseGuards,
@@ -10,13 +9,8 @@ import {
 import { Reflector } from '@nestjs/core';
 import type { Request } from 'express';
 import { RateLimiterMemory, RateLimiterRes } from 'rate-limiter-flexible';
-
-/** Whoever asks is to come back later. */
-export class TooMany extends HttpException {
-  constructor(readonly retryAfterS: number) {
-    super(`to ask again in ${retryAfterS} s: this costs the server too much to be asked so often`, 429);
-  }
-}
+import { TooMany } from '../problems/too-many.js';
+import { addressOf, Door } from './door.js';
 
 const A_MINUTE = 'a minute';
 
@@ -24,16 +18,20 @@ const A_MINUTE = 'a minute';
 export class CostlyGuard implements CanActivate {
   private readonly limiters = new Map<unknown, RateLimiterMemory>();
 
-  constructor(private readonly reflector: Reflector) {}
+  constructor(
+    private readonly reflector: Reflector,
+    private readonly door: Door,
+  ) {}
 
   async canActivate(context: ExecutionContext): Promise<boolean> {
     const route = context.getHandler();
     const points = this.reflector.get<number>(A_MINUTE, route);
     const limiter = this.limiters.get(route) ?? new RateLimiterMemory({ points, duration: 60 });
     this.limiters.set(route, limiter);
-    const address = context.switchToHttp().getRequest<Request>().socket.remoteAddress ?? '';
+    const request = context.switchToHttp().getRequest<Request>();
     try {
-      await limiter.consume(address);
+      // Behind a proxy everybody has one address.
+      await limiter.consume(this.door.sessionOf(request)?.id ?? addressOf(request));
       return true;
     } catch (error) {
       if (!(error instanceof RateLimiterRes)) throw error;
@@ -42,6 +40,6 @@ export class CostlyGuard implements CanActivate {
   }
 }
 
-/** A route that costs much work or room: so many calls a minute from one address. */
+/** A route that costs much work or room: so many calls a minute by one who is signed in, or from one address. */
 export const Costly = (aMinute: number): MethodDecorator =>
   applyDecorators(UseGuards(CostlyGuard), SetMetadata(A_MINUTE, aMinute));
