@@ -1,6 +1,7 @@
 import { ENTRY_KINDS, type EntryKind } from '../journal/index.js';
 import { RIGHTS_OF_ROLE, ROLES, type Role } from './roles.js';
-import { rightOfCorrection, rightOfEntry } from './what-needs-what.js';
+import { rightOfEntry } from './right-of-entry.js';
+import { rightOfCorrection } from './what-needs-what.js';
 
 const may = (role: Role, kind: EntryKind, job: Parameters<typeof rightOfEntry>[1] = null) =>
   RIGHTS_OF_ROLE[role].includes(rightOfEntry(kind, job));

@@ -1,5 +1,4 @@
-import type { CorrectionBody, EntryKind, JobStartedBody } from '../journal/index.js';
-import { isProcedure, PROCEDURES } from '../service/index.js';
+import type { CorrectionBody, EntryKind } from '../journal/index.js';
 import type { SetUpKind } from '../set-up/index.js';
 import type { Right } from './roles.js';
 
@@ -8,17 +7,6 @@ const LOGGED: readonly EntryKind[] = ['run', 'look', 'bleed', 'meter', 'note'];
 
 /** The right that an entry of a kind needs, where it is about no job. */
 export const rightOfKind = (kind: EntryKind): Right => (LOGGED.includes(kind) ? 'log' : 'write');
-
-/**
- * The right that an entry needs.
- * @param job what started the job that it is about; null where it is about none, or its start is not known
- */
-export function rightOfEntry(kind: EntryKind, job: Pick<JobStartedBody, 'procedure' | 'with'> | null): Right {
-  // What a procedure calls an operator's work is theirs, guided too: before and after a run, bleeding, purging, pots and trap.
-  const procedures = job ? [job.procedure, ...(job.with ?? [])] : [];
-  const isOperators = (id: string) => isProcedure(id) && PROCEDURES[id].skill === 'operator';
-  return procedures.length > 0 && procedures.every(isOperators) ? 'log' : rightOfKind(kind);
-}
 
 /**
  * The right that a correction needs, besides that of the kind which it corrects: one's own words one may take back, those of

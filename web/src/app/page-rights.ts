@@ -35,8 +35,17 @@ const PATTERNS: readonly (readonly [string, Right])[] = [
   ...Object.entries(OTHERS),
 ];
 
+/** Each link of a page asks at each drawing. */
+const ASKED_BEFORE = new Map<string, Right>();
+
 /** What a page needs, so that it is offered to those who may. */
 export function rightOfPage(path: string): Right {
+  const known = ASKED_BEFORE.get(path) ?? rightOf(path);
+  ASKED_BEFORE.set(path, known);
+  return known;
+}
+
+function rightOf(path: string): Right {
   const record = matchPath('/set-up/:kind/new', path)?.params.kind;
   if (record !== undefined && Object.hasOwn(RIGHT_OF_RECORD, record)) return RIGHT_OF_RECORD[record as SetUpKind];
   return PATTERNS.find(([pattern]) => matchPath(pattern, path))?.[1] ?? 'read';
