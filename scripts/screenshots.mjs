@@ -65,9 +65,10 @@ const huntToTheHose = async (page) => {
   }
   await page.getByText('It is here').waitFor();
 };
-const openReport = async (page) => {
-  await page.getByRole('link', { name: /^Anti-suckback valve stuck/ }).click();
-  await page.getByRole('heading', { name: /^Case report/ }).waitFor();
+const pairDevice = async (page) => {
+  await page.getByRole('button', { name: 'Change: Corin' }).click();
+  await page.getByRole('button', { name: 'Pair a device for Corin' }).click();
+  await page.getByText('Scan it with the device').waitFor();
 };
 /** As people keep them: any habit of writing, one name with a slip. */
 const pasteRows = async (page) => {
@@ -105,7 +106,7 @@ const SHOTS = [
   { name: 'job-card', path: '/pumps/lf-01/job-cards/oilChange', size: TALL },
   { name: 'what-is-wrong', path: '/pumps/lf-01/what-is-wrong', size: DESK },
   { name: 'leak-hunt', path: '/pumps/lf-03/leak-hunt', size: DESK, act: huntToTheHose },
-  { name: 'case-report', path: '/pumps/cw-02/what-is-wrong', size: DESK, act: openReport },
+  { name: 'people', path: '/people', size: DESK, act: pairDevice },
   { name: 'oil-store', path: '/store?at=jar-17', size: TALL },
   { name: 'gauge-log', path: '/pumps/lf-02/gauge-log', size: DESK, act: readLog },
   { name: 'vacuum-record', path: '/equipment/ferry-c/vacuum', size: DESK },

@@ -40,9 +40,10 @@ const DOES = {
 
 function HandOver({ code }: { code: NewCode }) {
   const [address] = code.addresses;
+  const isHereAlone = address !== undefined && new URL(address).hostname === 'localhost';
   return (
     <div role="status" className="flex flex-wrap items-center gap-6 border border-edge bg-ground p-4">
-      {address && (
+      {address && !isHereAlone && (
         <span className="inline-block rounded-[6px] bg-white p-3">
           <QRCodeSVG value={address} size={144} title={`Address ${address}`} />
         </span>
@@ -50,6 +51,9 @@ function HandOver({ code }: { code: NewCode }) {
       <div className="min-w-0 flex-1 basis-56">
         <p className="figure text-[28px]">{code.code}</p>
         <p>{DOES[code.purpose]}</p>
+        {isHereAlone && (
+          <p>This server is open to this machine alone: another device comes in once it is open to the network.</p>
+        )}
         {address && <p className="figure mt-1 text-[14px] wrap-anywhere">{address}</p>}
         <p className="mt-1 text-[14px] text-ink-2">
           It works once, until {momentWords(code.expiresAt, hereZone())}. Whoever has it comes in: show it to nobody
