@@ -43,8 +43,8 @@ export function PhonePage() {
         ) : (
           <p className="mt-1">
             It is open to this machine only now. Stop it, and start it again with{' '}
-            <span className="figure">npm start -- --host 0.0.0.0 --https</span>; the first owner’s code then stands in the
-            terminal, and the addresses for phones stand here.
+            <span className="figure">npm start -- --host 0.0.0.0 --https</span>; the first owner’s code then stands in
+            the terminal, and the addresses for phones stand here.
           </p>
         )}
       </section>
