@@ -217,14 +217,18 @@ test('a leak is hunted step by step, no further than the first that fails', asyn
   await expect(page.locator('[data-part=door]')).toHaveAttribute('data-standing', 'proven');
 
   await page.getByRole('link', { name: 'Do this step', exact: true }).click();
+  await page.getByLabel('Anything odd').fill('The ball valve at the pot weeps');
   await outcome('Open, wet or its seal is worn');
   await expect(page.getByRole('heading', { name: /^It is here: drain line and plug/ })).toBeVisible();
   await expect(page.getByRole('link', { name: 'Do this step', exact: true })).toHaveCount(0);
+  // Which of the valves it was stands there too.
+  await expect(page.getByText('The ball valve at the pot weeps')).toBeVisible();
   await expect(page.locator('[data-part=drain]')).toHaveAttribute('data-standing', 'suspect');
 
   await page.getByRole('link', { name: 'Mended: do this step again' }).click();
   await outcome('Closed, dry, seal whole');
   await expect(page.getByRole('heading', { name: /^Step 3 of 10: hoses/ })).toBeVisible();
+  await expect(page.getByText('The ball valve at the pot weeps')).toHaveCount(0);
   await page.setViewportSize({ width: 390, height: 844 });
   await noSidewaysScroll(page);
   await open(page, yard, WRONG);

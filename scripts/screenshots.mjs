@@ -68,7 +68,7 @@ const huntToTheHose = async (page) => {
 const pairDevice = async (page) => {
   await page.getByRole('button', { name: 'Change: Corin' }).click();
   await page.getByRole('button', { name: 'Pair a device for Corin' }).click();
-  await page.getByText('Scan it with the device').waitFor();
+  await page.getByText('It works once').waitFor();
 };
 /** As people keep them: any habit of writing, one name with a slip. */
 const pasteRows = async (page) => {

@@ -1,4 +1,4 @@
-import { ENTRY_KINDS, type EntryKind } from '../journal/index.js';
+import { ENTRY_KINDS, type EntryBodies, type EntryKind } from '../journal/index.js';
 import { RIGHTS_OF_ROLE, ROLES, type Role } from './roles.js';
 import { rightOfEntry } from './right-of-entry.js';
 import { rightOfCorrection } from './what-needs-what.js';
@@ -61,14 +61,29 @@ test.each([
   expect(said('jobEnded', { procedure, with: others })).toBe(who);
 });
 
+const run = (body: Partial<EntryBodies['run']>) =>
+  ({ kind: 'run', body: { session: 'run', ballast: 'open', minutes: 60, materialId: 'paper', ...body } }) as const;
+const TOLD = run({});
+const GOES_ON = run({ stillRunning: true, minutes: null });
+const UNTOLD = run({ materialId: null });
+const LOOK = { kind: 'look', body: { sump: 'oil', source: 'sightGlass' } } as const;
+
 test.each([
-  ['ada', 'ada', 'void', 'log'],
-  ['ada', 'ada', 'replace', 'log'],
-  ['ada', 'ben', 'void', 'write'],
-  [null, 'ben', 'void', 'write'],
-  [undefined, 'ben', 'replace', 'write'],
+  ['ada', 'ada', 'void', TOLD, 'log'],
+  ['ada', 'ada', 'replace', TOLD, 'log'],
+  ['ada', 'ben', 'void', TOLD, 'write'],
+  ['ada', 'ben', 'replace', TOLD, 'write'],
+  ['ada', 'ben', 'replace', LOOK, 'write'],
+  [null, 'ben', 'void', TOLD, 'write'],
+  [undefined, 'ben', 'replace', TOLD, 'write'],
+  // The next shift ends what the one before began, and says what a pump told by itself cannot say.
+  ['ada', 'ben', 'replace', GOES_ON, 'log'],
+  [null, 'ben', 'replace', UNTOLD, 'log'],
+  ['ada', 'ben', 'void', GOES_ON, 'write'],
+  [null, 'ben', 'void', UNTOLD, 'write'],
+  [null, 'ben', 'replace', null, 'write'],
   // Other people's corrections are left out for good.
-  ['ada', 'ada', 'setAside', 'write'],
-] as const)('what %s wrote, corrected by %s with %s, needs %s', (who, by, action, right) => {
-  expect(rightOfCorrection(who === undefined ? {} : { who }, by, { action })).toBe(right);
+  ['ada', 'ada', 'setAside', TOLD, 'write'],
+] as const)('what %s wrote, corrected by %s with %s, where it says %j, needs %s', (who, by, action, counts, right) => {
+  expect(rightOfCorrection({ original: who === undefined ? {} : { who }, counts, by, action })).toBe(right);
 });

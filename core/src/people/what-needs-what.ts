@@ -1,4 +1,4 @@
-import type { CorrectionBody, EntryKind } from '../journal/index.js';
+import type { CorrectionBody, Entry, EntryBodies, EntryKind } from '../journal/index.js';
 import type { SetUpKind } from '../set-up/index.js';
 import type { Right } from './roles.js';
 
@@ -8,15 +8,29 @@ const LOGGED: readonly EntryKind[] = ['run', 'look', 'bleed', 'meter', 'note'];
 /** The right that an entry of a kind needs, where it is about no job. */
 export const rightOfKind = (kind: EntryKind): Right => (LOGGED.includes(kind) ? 'log' : 'write');
 
+/** A run that somebody began and somebody else ends, or of which nobody has said yet what went in. */
+const isToBeTold = (counts: Pick<Entry, 'kind' | 'body'> | null): boolean => {
+  if (counts?.kind !== 'run') return false;
+  const { stillRunning, materialId } = counts.body as EntryBodies['run'];
+  return Boolean(stillRunning) || !materialId;
+};
+
 /**
- * The right that a correction needs, besides that of the kind which it corrects: one's own words one may take back, those of
- * others, and what nobody put a name to, only who may write anything.
+ * The right that a correction needs, besides that of the kind which it corrects: one's own words one may take back, and a run whose end
+ * or load is not told yet anybody tells who logs runs; all else of others, and what nobody put a name to, is for those who may write
+ * anything.
+ * @param counts the entry as it counts now; null where it is void
+ * @param by who corrects it
  */
-export const rightOfCorrection = (
-  original: { readonly who?: string | null },
-  by: string,
-  { action }: Pick<CorrectionBody, 'action'>,
-): Right => (action !== 'setAside' && original.who === by ? 'log' : 'write');
+export function rightOfCorrection(of: {
+  original: { readonly who?: string | null };
+  counts: Pick<Entry, 'kind' | 'body'> | null;
+  by: string;
+  action: CorrectionBody['action'];
+}): Right {
+  if (of.action === 'setAside') return 'write';
+  return of.original.who === of.by || (of.action === 'replace' && isToBeTold(of.counts)) ? 'log' : 'write';
+}
 
 /** The right that a record of the set-up needs. */
 export const RIGHT_OF_RECORD: Readonly<Record<SetUpKind, Right>> = {

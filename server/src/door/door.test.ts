@@ -1,4 +1,5 @@
 import type { DoorAnswer, DoorRecordAnswer, NewCode, PeopleAnswer, SessionsAnswer } from '@winter-jar/contracts';
+import type { EntryBodies } from '@winter-jar/core';
 import { at, changeAt, correctionAt, entryAt, runAt } from '@winter-jar/core/testing';
 import { get as ask } from 'node:http';
 import type { AddressInfo } from 'node:net';
@@ -225,16 +226,29 @@ describe('what an operator writes', () => {
     expect(body).toMatchObject({ answers: [{ status: 'refused', issues: [{ field: 'who', code: 'mayNot' }] }] });
   });
 
+  /** Said by whoever sends it. */
+  const corrected = (...said: Parameters<typeof correctionAt>) => ({ ...correctionAt(...said), who: null });
+
   test('is taken back by them, and what others wrote is not', async () => {
     const own = runAt(10, 2);
     const others = { ...runAt(40, 2), who: 'ada' };
     const owner = await signedIn(served, 'Ada', 'owner');
     await served.post('/api/entries', { entries: [others] }, as(owner)).expect(201);
     await write(own).expect(201);
-    await write(correctionAt(50, own, { action: 'void' })).expect(201);
-    await write(correctionAt(50, others, { action: 'void' })).expect(403);
+    await write(corrected(50, own, { action: 'void' })).expect(201);
+    await write(corrected(50, others, { action: 'void' })).expect(403);
+    // What somebody began anybody ends who logs runs; ended, it is the first one's again.
+    const ended = runAt(60, 2).body as EntryBodies['run'];
+    const goesOn = {
+      ...runAt(60, 2, 'any-empty', { body: { minutes: null, stillRunning: true } }),
+      who: 'ada',
+    };
+    await served.post('/api/entries', { entries: [goesOn] }, as(owner)).expect(201);
+    await write(corrected(63, goesOn, { action: 'void' })).expect(403);
+    await write(corrected(63, goesOn, { action: 'replace', body: ended })).expect(201);
+    await write(corrected(64, goesOn, { action: 'replace', body: ended })).expect(403);
     // Of what is not here nobody knows whose it is.
-    await write(correctionAt(51, runAt(70, 2), { action: 'void' })).expect(403);
+    await write(corrected(51, runAt(70, 2), { action: 'void' })).expect(403);
   });
 
   test('is what comes before and after a run, and no service', async () => {

@@ -11,7 +11,7 @@ import {
 import type { WritingStatements } from '../database/statements.js';
 import { mayDo, type Actor, type PersonActing } from './actor.js';
 
-type Asked = Pick<WritingStatements, 'entryById' | 'jobsStarted'>;
+type Asked = Pick<WritingStatements, 'countedById' | 'entryById' | 'jobsStarted'>;
 
 const mayNot = (field: string, value: unknown, right: string): FieldIssue => ({ field, value, code: 'mayNot', right });
 
@@ -36,7 +36,10 @@ function rightFor(entry: JournalEntry, by: PersonActing, together: readonly Jour
   const original = row ? (JSON.parse(row.content) as JournalEntry) : together.find((e) => e.id === targetId);
   if (!original || original.kind === 'correction') return null;
   const ofKind = rightOfEntry(original.kind, jobOf(original, together, sql));
-  return ofKind === 'log' ? rightOfCorrection(original, by.personId, entry.body) : ofKind;
+  if (ofKind !== 'log') return ofKind;
+  const counted = sql.countedById.get(targetId);
+  const counts = counted ? (JSON.parse(counted.content) as Entry) : null;
+  return rightOfCorrection({ original, counts, by: by.personId, action: entry.body.action });
 }
 
 /**

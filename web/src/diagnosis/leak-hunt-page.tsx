@@ -30,6 +30,8 @@ function Hunt({ page }: EntryPageProps) {
     body.leakStep ? [{ leakStep: body.leakStep, passed: body.passed === true }] : [],
   );
   const { next, failed, proven, done } = huntStanding({ said, hasTrap });
+  // Which valve it was, say.
+  const remark = data.tried.filter(({ body }) => body.leakStep === failed?.id).at(-1)?.body.remark;
   const steps = LEAK_STEPS.filter((s) => hasTrap || !s.needsTrap);
   const path = (id: string) => `/pumps/${pumpId}/test?step=${id}`;
   return (
@@ -58,6 +60,7 @@ function Hunt({ page }: EntryPageProps) {
               <p className="mt-1 text-[16px]">
                 {failed.failed.words}. {failed.remedy}
               </p>
+              {remark && <p className="mt-1 text-[16px] font-semibold wrap-anywhere">{remark}</p>}
               <div className="mt-3 flex flex-wrap gap-3">
                 <NextStepButton to={path(failed.id)} fetching={isFetching}>
                   Mended: do this step again

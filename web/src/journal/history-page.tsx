@@ -15,6 +15,7 @@ import { useEntriesEffect } from '../effect/use-entries-effect.js';
 import { Button, LinkButton } from '../ui/button.js';
 import { Loading, Trouble } from '../ui/page-state.js';
 import { isStillRunning } from '../entry/still-running.js';
+import { useMayCorrect } from '../entry/use-may-correct.js';
 import { correctPath } from '../words/pump-actions.js';
 import { WithPump, type EntryPageProps } from '../entry/entry-page.js';
 import { entryWords } from '../words/entry-words.js';
@@ -46,6 +47,7 @@ function Fetched({ page, words }: EntryPageProps) {
 /** An entry with everything ever said about it; any of it can count again. */
 function History({ history, page, words }: { history: EntryHistory; page: PumpPage; words: Words }) {
   const { original, counts, contradicted } = history;
+  const mayCorrect = useMayCorrect();
   const { pumpId } = page.row;
   const shown = counts ?? original;
   return (
@@ -85,9 +87,11 @@ function History({ history, page, words }: { history: EntryHistory; page: PumpPa
       {counts ? (
         <div className="mt-6 flex flex-col gap-6">
           <div>
-            <LinkButton to={correctPath(pumpId, counts)} look="solid">
-              {isStillRunning(counts) ? 'End the run' : 'Correct it'}
-            </LinkButton>
+            {mayCorrect(counts) && (
+              <LinkButton to={correctPath(pumpId, counts)} look="solid">
+                {isStillRunning(counts) ? 'End the run' : 'Correct it'}
+              </LinkButton>
+            )}
           </div>
           <MoveSection history={history} page={page} words={words} />
           <TakeBack entryId={original.id} page={page} words={words} />

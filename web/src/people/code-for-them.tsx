@@ -50,10 +50,11 @@ function HandOver({ code }: { code: NewCode }) {
       )}
       <div className="min-w-0 flex-1 basis-56">
         <p className="figure text-[28px]">{code.code}</p>
-        <p>{DOES[code.purpose]}</p>
-        {isHereAlone && (
-          <p>This server is open to this machine alone: another device comes in once it is open to the network.</p>
-        )}
+        <p>
+          {isHereAlone
+            ? 'To be typed on this machine: its server is open to it alone. Another device comes in once it is open to the network.'
+            : DOES[code.purpose]}
+        </p>
         {address && <p className="figure mt-1 text-[14px] wrap-anywhere">{address}</p>}
         <p className="mt-1 text-[14px] text-ink-2">
           It works once, until {momentWords(code.expiresAt, hereZone())}. Whoever has it comes in: show it to nobody

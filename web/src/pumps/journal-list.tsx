@@ -8,6 +8,7 @@ import { entryWords } from '../words/entry-words.js';
 import { KIND_WORDS, TOLD_KINDS } from '../words/kind-words.js';
 import { NoteField } from '../entry/note-field.js';
 import { isStillRunning } from '../entry/still-running.js';
+import { useMayCorrect } from '../entry/use-may-correct.js';
 import { correctPath } from '../words/pump-actions.js';
 import { Button, LinkButton } from '../ui/button.js';
 import { Empty, Loading, Trouble } from '../ui/page-state.js';
@@ -35,6 +36,7 @@ const SHOWN_WORDS: Readonly<Record<ShownKinds, string>> = {
 /** Everything that was written about the pump, newest first; each entry can be corrected or taken back. */
 export function JournalList({ page, words }: { page: PumpPage; words: Words }) {
   const { pumpId } = page.row;
+  const mayCorrect = useMayCorrect();
   const [shown, setShown] = useState<ShownKinds>('all');
   const [all, setAll] = useState(false);
   const kinds = SHOWN_KINDS[shown];
@@ -129,14 +131,16 @@ export function JournalList({ page, words }: { page: PumpPage; words: Words }) {
                 )}
               </span>
               <span className="no-print col-start-2 row-span-3 row-start-1 flex gap-2 wide:col-start-4 wide:row-span-1">
-                <LinkButton
-                  look="plain"
-                  to={correctPath(pumpId, entry)}
-                  className="!px-1 !text-[14px]"
-                  aria-label={`Correct: ${KIND_WORDS[entry.kind]} of ${momentWords(entry.happenedAt, words.zone, words.now)}`}
-                >
-                  {isStillRunning(entry) ? 'End' : 'Correct'}
-                </LinkButton>
+                {mayCorrect(entry) && (
+                  <LinkButton
+                    look="plain"
+                    to={correctPath(pumpId, entry)}
+                    className="!px-1 !text-[14px]"
+                    aria-label={`Correct: ${KIND_WORDS[entry.kind]} of ${momentWords(entry.happenedAt, words.zone, words.now)}`}
+                  >
+                    {isStillRunning(entry) ? 'End' : 'Correct'}
+                  </LinkButton>
+                )}
                 <LinkButton
                   look="plain"
                   to={`/pumps/${pumpId}/entries/${entry.id}`}

@@ -14,7 +14,7 @@ export const ROLE_MAY: Readonly<Record<Role, string>> = {
   technician:
     'Writes anything in the journal, brings in logs, sets pumps up. Not people, house rules, instruments or backups.',
   operator:
-    'Logs runs, looks, bleeds, meters and notes, and does what comes before and after a run. Corrects their own.',
+    'Logs runs, looks, bleeds, meters and notes, and does what comes before and after a run. Corrects their own, and ends the runs of others.',
   reader: 'Sees everything here, and writes nothing.',
 };
 

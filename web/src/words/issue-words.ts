@@ -13,6 +13,7 @@ import { meterWords } from './entry-words.js';
 export function issueWords({ value, right, code }: FieldIssue): string {
   if (code === 'unknownField') return 'Not known here: leave it out.';
   if (code === 'missing' || (typeof value === 'string' && value.trim() === '')) return `Say this: ${right}.`;
+  if (code === 'mayNot') return `Your role does not write this. Right would be ${right}.`;
   const given = typeof value === 'string' || typeof value === 'number';
   return `${given ? `“${value}” is not right here. ` : ''}Right would be ${right}.`;
 }
