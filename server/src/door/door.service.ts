@@ -183,6 +183,7 @@ export class DoorService {
     if (before) await this.people.sessions.end([before]);
     const from = addressOf(request);
     const { personId, role } = account;
+    if (!this.persons.all.has(personId)) this.persons.add(account.name, personId);
     const { token, id } = await this.people.sessions.begin({ personId, kind, name, address: from });
     response.cookie(this.people.cookie, token, {
       httpOnly: true,

@@ -39,6 +39,17 @@ test('on one machine nobody signs in, until somebody says that they are the owne
   await served.post('/api/door/claim', { name: 'Mallory', password: PASSWORD }).expect(409);
 });
 
+test('whoever signs in is known by name, also where the set-up is older than they are', async () => {
+  const served = await houses.serve();
+  const claimed = await served.post('/api/door/claim', { name: 'Ada', password: PASSWORD }).expect(200);
+  const id = (claimed.body as DoorAnswer).who?.personId ?? '';
+  const here = as(cookieOf(claimed));
+  await served.post('/api/set-up/remove', { records: [{ kind: 'person', id }] }, here).expect(200);
+  const again = await served.post('/api/door/sign-in', { name: 'Ada', password: PASSWORD }).expect(200);
+  const { body } = await served.get('/api/set-up').set('Cookie', cookieOf(again)).expect(200);
+  expect(body).toMatchObject({ house: { person: { [id]: { name: 'Ada' } } } });
+});
+
 test('open to a network nothing but the door is served until the code of the terminal was used, once', async () => {
   const served = await houses.serve({ ways: { openToNetwork: true } });
   expect(await stateOf(served)).toBe('unclaimed');

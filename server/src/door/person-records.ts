@@ -24,8 +24,8 @@ export class PersonRecords {
     return [...this.all].find(([, other]) => same(other))?.[0] ?? null;
   }
 
-  add(name: string): string {
-    const subjectId = newId();
+  /** @param subjectId of one that the set-up does not know any more, as after a restore of older data */
+  add(name: string, subjectId: string = newId()): string {
     const now = isoNow(this.clock);
     const version = { id: newId(), kind: 'person', subjectId, validFrom: now, recordedAt: now } as const;
     const [issue] = this.writer.writeSetUp(SERVER, [{ ...version, body: { name: name.trim() } }]);
