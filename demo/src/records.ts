@@ -268,9 +268,9 @@ export const PEOPLE: Record<string, Person> = {
   wren: { name: 'Wren', maySpecialist: true },
   corin: { name: 'Corin' },
   maud: { name: 'Maud' },
-  pell: { name: 'Pell' },
-  oda: { name: 'Oda' },
 };
+/** Who runs pumps, or only looks: nothing of the history is theirs. */
+export const ONLOOKERS: Record<string, Person> = { pell: { name: 'Pell' }, oda: { name: 'Oda' } };
 
 /** What each may in this yard, whose door is open: one steps into them. */
 export const ROLES_OF_PEOPLE: Readonly<Record<string, Role>> = {
