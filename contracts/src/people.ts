@@ -2,7 +2,7 @@ import { ROLES, type Right, type Role } from '@winter-jar/core';
 import { Length, Matches } from 'class-validator';
 import { IdOf, Maybe, OneOf } from './body-rules.js';
 
-/** Long enough to be worth guessing at: one factor, ten tries in a quarter of an hour. */
+/** Too long to be guessed at, with few tries a quarter of an hour (server/src/door/tries.ts). */
 export const SHORTEST_PASSWORD = 12;
 const LONGEST_PASSWORD = 128;
 const right = `${SHORTEST_PASSWORD} to ${LONGEST_PASSWORD} characters: three or four words do`;

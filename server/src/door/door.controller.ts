@@ -1,4 +1,14 @@
-import { Body, Controller, Get, HttpCode, Inject, Param, Post, Req, Res } from '@nestjs/common';
+import {
+  Body,
+  Controller,
+  createParamDecorator,
+  Get,
+  HttpCode,
+  Inject,
+  Param,
+  Post,
+  type ExecutionContext,
+} from '@nestjs/common';
 import {
   ClaimPost,
   CodePost,
@@ -14,8 +24,14 @@ import type { Request, Response } from 'express';
 import { Documented } from '../api/documented.js';
 import { Acting, Needs } from '../house/needs.js';
 import type { Actor } from '../journal/actor.js';
-import { DoorService } from './door.service.js';
+import { DoorService, type Knock } from './door.service.js';
 import { said } from './said.js';
+
+/** The request, with the answer that bears its cookie. */
+const Knocking = createParamDecorator((_data: unknown, context: ExecutionContext): Knock => {
+  const http = context.switchToHttp();
+  return { request: http.getRequest<Request>(), response: http.getResponse<Response>() };
+});
 
 /** What whoever stands at the door may ask. */
 @Needs('nothing')
@@ -29,8 +45,8 @@ export class DoorController {
     summary: 'How the door stands, who is signed in here, and what they may',
     answer: 'DoorAnswer',
   })
-  door(@Req() request: Request): DoorAnswer {
-    return this.service.answer({ request });
+  door(@Knocking() knock: Knock): DoorAnswer {
+    return this.service.answer(knock);
   }
 
   @Post('sign-in')
@@ -41,41 +57,29 @@ export class DoorController {
     answer: 'DoorAnswer',
     body: 'SignInPost',
   })
-  signIn(
-    @Body() body: unknown,
-    @Req() request: Request,
-    @Res({ passthrough: true }) response: Response,
-  ): Promise<DoorAnswer> {
-    return this.service.signIn({ request, response }, said(SignInPost, body));
+  signIn(@Body() body: unknown, @Knocking() knock: Knock): Promise<DoorAnswer> {
+    return this.service.signIn(knock, said(SignInPost, body));
   }
 
   @Post('sign-out')
   @HttpCode(200)
   @Documented({ id: 'signOut', summary: 'Sign out here', answer: 'DoorAnswer' })
-  signOut(@Req() request: Request, @Res({ passthrough: true }) response: Response): Promise<DoorAnswer> {
-    return this.service.signOut({ request, response });
+  signOut(@Knocking() knock: Knock): Promise<DoorAnswer> {
+    return this.service.signOut(knock);
   }
 
   @Post('look-at-code')
   @HttpCode(200)
   @Documented({ id: 'lookAtCode', summary: 'What a one-time code is for', answer: 'CodeAnswer', body: 'CodePost' })
-  lookAtCode(
-    @Body() body: unknown,
-    @Req() request: Request,
-    @Res({ passthrough: true }) response: Response,
-  ): Promise<CodeAnswer> {
-    return this.service.lookAtCode({ request, response }, said(CodePost, body).code);
+  lookAtCode(@Body() body: unknown, @Knocking() knock: Knock): Promise<CodeAnswer> {
+    return this.service.lookAtCode(knock, said(CodePost, body).code);
   }
 
   @Post('claim')
   @HttpCode(200)
   @Documented({ id: 'claim', summary: 'Become the first owner', answer: 'DoorAnswer', body: 'ClaimPost' })
-  claim(
-    @Body() body: unknown,
-    @Req() request: Request,
-    @Res({ passthrough: true }) response: Response,
-  ): Promise<DoorAnswer> {
-    return this.service.claim({ request, response }, said(ClaimPost, body));
+  claim(@Body() body: unknown, @Knocking() knock: Knock): Promise<DoorAnswer> {
+    return this.service.claim(knock, said(ClaimPost, body));
   }
 
   @Post('set-password')
@@ -86,23 +90,15 @@ export class DoorController {
     answer: 'DoorAnswer',
     body: 'PasswordPost',
   })
-  setPassword(
-    @Body() body: unknown,
-    @Req() request: Request,
-    @Res({ passthrough: true }) response: Response,
-  ): Promise<DoorAnswer> {
-    return this.service.setPassword({ request, response }, said(PasswordPost, body));
+  setPassword(@Body() body: unknown, @Knocking() knock: Knock): Promise<DoorAnswer> {
+    return this.service.setPassword(knock, said(PasswordPost, body));
   }
 
   @Post('pair')
   @HttpCode(200)
   @Documented({ id: 'pairDevice', summary: 'Make this device somebody’s', answer: 'DoorAnswer', body: 'PairPost' })
-  pair(
-    @Body() body: unknown,
-    @Req() request: Request,
-    @Res({ passthrough: true }) response: Response,
-  ): Promise<DoorAnswer> {
-    return this.service.pair({ request, response }, said(PairPost, body));
+  pair(@Body() body: unknown, @Knocking() knock: Knock): Promise<DoorAnswer> {
+    return this.service.pair(knock, said(PairPost, body));
   }
 
   @Post('step-into')
@@ -113,12 +109,8 @@ export class DoorController {
     answer: 'DoorAnswer',
     body: 'StepIntoPost',
   })
-  stepInto(
-    @Body() body: unknown,
-    @Req() request: Request,
-    @Res({ passthrough: true }) response: Response,
-  ): Promise<DoorAnswer> {
-    return this.service.stepInto({ request, response }, said(StepIntoPost, body).personId ?? null);
+  stepInto(@Body() body: unknown, @Knocking() knock: Knock): Promise<DoorAnswer> {
+    return this.service.stepInto(knock, said(StepIntoPost, body).personId ?? null);
   }
 
   @Get('sessions')
@@ -136,24 +128,15 @@ export class DoorController {
     summary: 'Take a device off: yours, or as an owner anybody’s',
     answer: 'SessionsAnswer',
   })
-  end(
-    @Acting() actor: Actor,
-    @Param('id') id: string,
-    @Req() request: Request,
-    @Res({ passthrough: true }) response: Response,
-  ): Promise<SessionsAnswer> {
-    return this.service.endSession(actor, id, { request, response });
+  end(@Acting() actor: Actor, @Param('id') id: string): Promise<SessionsAnswer> {
+    return this.service.endSession(actor, id);
   }
 
   @Post('sessions/end-others')
   @HttpCode(200)
   @Needs('read')
   @Documented({ id: 'endOtherSessions', summary: 'Sign out everywhere but here', answer: 'SessionsAnswer' })
-  endOthers(
-    @Acting() actor: Actor,
-    @Req() request: Request,
-    @Res({ passthrough: true }) response: Response,
-  ): Promise<SessionsAnswer> {
-    return this.service.endOthers(actor, { request, response });
+  endOthers(@Acting() actor: Actor): Promise<SessionsAnswer> {
+    return this.service.endOthers(actor);
   }
 }

@@ -18,7 +18,7 @@ import type {
 } from '@winter-jar/contracts';
 import type { Request, Response } from 'express';
 import { addressOf, Door } from '../house/door.js';
-import { rightsOf, type Actor, type PersonActing } from '../journal/actor.js';
+import { mayDo, rightsOf, type Actor, type PersonActing } from '../journal/actor.js';
 import type { Account } from '../people/accounts.js';
 import { hashOfPassword, isPassword } from '../people/passwords.js';
 import { shownSession, type Session } from '../people/sessions.js';
@@ -83,12 +83,10 @@ export class DoorService {
 
   async signOut(knock: Knock): Promise<DoorAnswer> {
     const session = this.door.sessionOf(knock.request);
-    if (session) await this.endOne(session, knock, 'signedOut');
+    const actor = this.door.actorOf(knock.request);
+    if (session && actor) await this.endOne(session, actor, 'signedOut');
     knock.response.clearCookie(this.people.cookie, { path: '/' });
-    const { state } = this.door;
-    const actor: Actor | null =
-      state === 'open' || state === 'free' ? { kind: 'device', from: addressOf(knock.request) } : null;
-    return this.answerTo(actor, knock.request);
+    return this.answerTo(this.door.stranger(knock.request), knock.request);
   }
 
   /** What a code is for, without using it up. */
@@ -101,20 +99,27 @@ export class DoorService {
   }
 
   /** The first owner. On this machine alone no code is asked for: whoever sits at it can do everything anyway. */
-  async claim(knock: Knock, { code = null, name, password }: ClaimPost): Promise<DoorAnswer> {
+  async claim(knock: Knock, { code = null, name: typed, password }: ClaimPost): Promise<DoorAnswer> {
     this.mustBeSafe(knock);
-    const { state } = this.door;
-    if (state !== 'free' && state !== 'unclaimed')
-      throw new ConflictException('a house without an owner: this one has one, or its door is open');
-    if (state === 'unclaimed') await this.redeem(knock, code, 'claim');
+    this.mustBeWithoutOwner();
+    if (this.door.state === 'unclaimed') await this.redeem(knock, code, 'claim');
     const passwordHash = await hashOfPassword(password);
-    const personId = this.persons.named(name) ?? this.persons.add(name);
+    // Of two who were asked for a password at once one was faster.
+    this.mustBeWithoutOwner();
+    const name = typed.trim();
     const { accounts, record } = this.people;
+    const personId = accounts.named(name)?.personId ?? this.persons.named(name) ?? this.persons.add(name);
     const known = accounts.of(personId) ?? (await accounts.add({ personId, name, role: 'owner' }));
     if (!known) throw new ConflictException('a name that nobody else signs in with');
     await accounts.change(personId, { role: 'owner', passwordHash });
-    await record.note({ what: 'claimed', by: name, address: addressOf(knock.request) });
+    await record.note({ what: 'claimed', by: known.name, address: addressOf(knock.request) });
     return this.begin(knock, { ...known, role: 'owner' }, 'browser', browserName(knock.request));
+  }
+
+  private mustBeWithoutOwner(): void {
+    const { state } = this.door;
+    if (state !== 'free' && state !== 'unclaimed')
+      throw new ConflictException('a house without an owner: this one has one, or its door is open');
   }
 
   /** A password, by a code that an owner or the terminal gave, or by the present one. Whoever was signed in with the old one no longer is. */
@@ -151,29 +156,27 @@ export class DoorService {
   }
 
   /** One's own, or as an owner anybody's. */
-  async endSession(actor: Actor, id: string, knock: Knock): Promise<SessionsAnswer> {
+  async endSession(actor: Actor, id: string): Promise<SessionsAnswer> {
     const session = this.people.sessions.byId(id);
     const isOwn = actor.kind === 'person' && session?.personId === actor.personId;
-    if (!session || !(isOwn || rightsOf(actor).includes('house')))
-      throw new NotFoundException('a device that is signed in as you');
-    await this.endOne(session, knock, 'sessionEnded', actor);
+    if (!session || !(isOwn || mayDo(actor, 'house'))) throw new NotFoundException('a device that is signed in as you');
+    await this.endOne(session, actor, 'sessionEnded');
     return this.sessionsOf(actor);
   }
 
   /** Everywhere but here. */
-  async endOthers(actor: Actor, knock: Knock): Promise<SessionsAnswer> {
+  async endOthers(actor: Actor): Promise<SessionsAnswer> {
     if (actor.kind === 'person')
       for (const session of this.people.sessions.ofPerson(actor.personId))
-        if (session.id !== actor.sessionId) await this.endOne(session, knock, 'sessionEnded', actor);
+        if (session.id !== actor.sessionId) await this.endOne(session, actor, 'sessionEnded');
     return this.sessionsOf(actor);
   }
 
-  private async endOne(session: Session, { request }: Knock, what: 'signedOut' | 'sessionEnded', by?: Actor) {
-    const { accounts, sessions, record } = this.people;
+  private async endOne(session: Session, by: Actor, what: 'signedOut' | 'sessionEnded'): Promise<void> {
+    const { accounts, sessions } = this.people;
     await sessions.end([session]);
-    const whose = accounts.of(session.personId)?.name ?? null;
-    const who = by?.kind === 'person' ? (accounts.of(by.personId)?.name ?? null) : by ? null : whose;
-    await record.note({ what, by: who, about: whose, address: addressOf(request), detail: session.name });
+    const about = accounts.of(session.personId)?.name ?? null;
+    await this.door.note(by, what, { about, detail: session.name });
   }
 
   private async begin(knock: Knock, account: Account, kind: Session['kind'], name: string): Promise<DoorAnswer> {

@@ -1,9 +1,7 @@
 import type { DoorAnswer, DoorRecordAnswer, NewCode, PeopleAnswer, SessionsAnswer } from '@winter-jar/contracts';
-import type { EntryBodies } from '@winter-jar/core';
-import { at, changeAt, correctionAt, entryAt, runAt } from '@winter-jar/core/testing';
+import { at, changeAt } from '@winter-jar/core/testing';
 import { get as ask } from 'node:http';
 import type { AddressInfo } from 'node:net';
-import { v7 as newId } from 'uuid';
 import { Door } from '../house/door.js';
 import { ServedHouses, signedIn, versionOf, type ServedHouse } from '../testing/served-house.js';
 
@@ -28,7 +26,7 @@ test('on one machine nobody signs in, until somebody says that they are the owne
   expect(JSON.stringify(short.body)).not.toContain('too short');
 
   const claimed = await served.post('/api/door/claim', { name: ' Ada ', password: PASSWORD }).expect(200);
-  expect(claimed.body).toMatchObject({ state: 'in', who: { name: ' Ada ', role: 'owner' } });
+  expect(claimed.body).toMatchObject({ state: 'in', who: { name: 'Ada', role: 'owner' } });
   const [set] = claimed.headers['set-cookie'] as unknown as string[];
   expect(set).toMatch(/^winter-jar-[\w-]{8}=[\w-]{43}; Max-Age=\d+; Path=\/; .*HttpOnly; SameSite=Strict$/);
   await served.get('/api/round').expect(401);
@@ -72,6 +70,11 @@ test('told to be open, it asks nobody, whatever accounts there are', async () =>
   expect(await stateOf(served)).toBe('open');
   await served.get('/api/people').expect(200);
   await served.post('/api/door/step-into', { personId: 'ada' }).expect(403);
+  // Nobody makes themselves an owner for the day when it is shut again.
+  await served.post('/api/people/ada/account', { role: 'reader' }).expect(409);
+  await served.post('/api/people/ada/account/end', {}).expect(409);
+  await served.post('/api/people/ada/code', { purpose: 'password' }).expect(409);
+  await served.post('/api/door/claim', { name: 'Eve', password: PASSWORD }).expect(409);
 });
 
 test('a name and its password; wrong ones are the same whether there is such a name, and are slowed down', async () => {
@@ -105,21 +108,34 @@ test('a session that somebody else put there is not gone on with, and one that w
   await served.get('/api/round').set('Cookie', cookieOf(again)).expect(401);
 });
 
-test('what stays open ends with the session: a stream of changes', async () => {
-  const served = await houses.serve();
-  const cookie = await signedIn(served, 'Ada', 'owner');
+/** Begins to follow the changes. @returns what resolves when that ends */
+async function following(served: ServedHouse, cookie: string, then: () => unknown): Promise<void> {
   await served.app.listen(0, '127.0.0.1');
   const { port } = served.server.address() as AddressInfo;
-  const headers = { cookie, host: 'localhost' };
-  const ended = new Promise<void>((end, fail) => {
-    const stream = ask({ port, host: '127.0.0.1', path: '/api/changes/stream', headers }, (answer) => {
+  await new Promise<void>((end, fail) => {
+    const at = { port, host: '127.0.0.1', path: '/api/changes/stream', headers: { cookie, host: 'localhost' } };
+    const stream = ask(at, (answer) => {
       expect(answer.statusCode).toBe(200);
       answer.resume().once('end', end);
-      void doors(served).sessions.end(doors(served).sessions.ofPerson('ada'));
+      void then();
     });
     stream.once('error', fail);
   });
-  await ended;
+}
+
+test('what stays open ends with the session: a stream of changes', async () => {
+  const served = await houses.serve();
+  const cookie = await signedIn(served, 'Ada', 'owner');
+  const { sessions } = doors(served);
+  await following(served, cookie, () => sessions.end(sessions.ofPerson('ada')));
+});
+
+test('what was open to anybody ends when there is an owner', async () => {
+  const served = await houses.serve();
+  await following(served, '', async () => {
+    await served.post('/api/door/claim', { name: 'Ada', password: PASSWORD }).expect(200);
+  });
+  await served.get('/api/changes').expect(401);
 });
 
 test('an owner gives and takes: role, password, device; each counts at once', async () => {
@@ -186,6 +202,25 @@ test('an owner gives and takes: role, password, device; each counts at once', as
   ]);
 });
 
+test('of two who say at once that they are the owner one is', async () => {
+  const served = await houses.serve();
+  const claim = (name: string) => served.post('/api/door/claim', { name, password: PASSWORD });
+  const statuses = await Promise.all(['Ada', 'Eve'].map(async (name) => (await claim(name)).status));
+  expect(statuses.sort()).toEqual([200, 409]);
+  expect(doors(served).accounts.all.filter(({ role }) => role === 'owner')).toHaveLength(1);
+});
+
+test('two owners who take each other’s rights at once leave one', async () => {
+  const served = await houses.serve();
+  const [ada, ben] = [await signedIn(served, 'Ada', 'owner'), await signedIn(served, 'Ben', 'owner')];
+  const demote = (id: string, cookie: string) =>
+    served.post(`/api/people/${id}/account`, { role: 'reader' }, as(cookie)).then(({ status }) => status);
+  const statuses = await Promise.all([demote('ben', ada), demote('ada', ben)]);
+  expect(statuses.filter((status) => status === 200)).toHaveLength(1);
+  expect(doors(served).accounts.all.filter(({ role }) => role === 'owner')).toHaveLength(1);
+  expect(await stateOf(served)).toBe('shut');
+});
+
 test('the last owner who can sign in stays one', async () => {
   const served = await houses.serve();
   const owner = await signedIn(served, 'Ada', 'owner');
@@ -211,73 +246,6 @@ test('one’s own password is changed with the present one, and other browsers s
     401, 401, 200, 200,
   ]);
   await served.post('/api/door/sign-in', { name: 'Ada', password: 'others than these' }).expect(200);
-});
-
-describe('what an operator writes', () => {
-  let served: ServedHouse;
-  let cookie: string;
-  beforeEach(async () => {
-    served = await houses.serve();
-    await signedIn(served, 'Ada', 'owner');
-    cookie = await signedIn(served, 'Cleo', 'operator');
-  });
-  const write = (...entries: object[]) => served.post('/api/entries', { entries }, as(cookie));
-  const storedWho = async (id: string) =>
-    ((await served.get(`/api/entries/${id}`).set('Cookie', cookie)).body as { original: { who?: string } }).original
-      .who;
-
-  test('bears their name, said or not, and nobody else’s', async () => {
-    const [unsaid, said] = [runAt(10, 2), { ...runAt(20, 2), who: 'cleo' }];
-    await write(unsaid).expect(201);
-    await write(said).expect(201);
-    expect([await storedWho(unsaid.id), await storedWho(said.id)]).toEqual(['cleo', 'cleo']);
-    // Sent again, as after a lost answer, it is the same.
-    await write(unsaid).expect(200);
-    const { body } = await write({ ...runAt(30, 2), who: 'ada' }).expect(403);
-    expect(body).toMatchObject({ answers: [{ status: 'refused', issues: [{ field: 'who', code: 'mayNot' }] }] });
-  });
-
-  /** Said by whoever sends it. */
-  const corrected = (...said: Parameters<typeof correctionAt>) => ({ ...correctionAt(...said), who: null });
-
-  test('is taken back by them, and what others wrote is not', async () => {
-    const own = runAt(10, 2);
-    const others = { ...runAt(40, 2), who: 'ada' };
-    const owner = await signedIn(served, 'Ada', 'owner');
-    await served.post('/api/entries', { entries: [others] }, as(owner)).expect(201);
-    await write(own).expect(201);
-    await write(corrected(50, own, { action: 'void' })).expect(201);
-    await write(corrected(50, others, { action: 'void' })).expect(403);
-    // What somebody began anybody ends who logs runs; ended, it is the first one's again.
-    const ended = runAt(60, 2).body as EntryBodies['run'];
-    const goesOn = {
-      ...runAt(60, 2, 'any-empty', { body: { minutes: null, stillRunning: true } }),
-      who: 'ada',
-    };
-    await served.post('/api/entries', { entries: [goesOn] }, as(owner)).expect(201);
-    await write(corrected(63, goesOn, { action: 'void' })).expect(403);
-    await write(corrected(63, goesOn, { action: 'replace', body: ended })).expect(201);
-    await write(corrected(64, goesOn, { action: 'replace', body: ended })).expect(403);
-    // Of what is not here nobody knows whose it is.
-    await write(corrected(51, runAt(70, 2), { action: 'void' })).expect(403);
-  });
-
-  test('is what comes before and after a run, and no service', async () => {
-    const [theirs, others] = [newId(), newId()];
-    const start = (jobId: string, procedure: string) => ({
-      ...entryAt(60, 'jobStarted', { procedure }, { jobId, pumpId: 'p1' }),
-      acknowledged: ['jobUnderWay'],
-    });
-    const step = (jobId: string, id: string) =>
-      entryAt(61, 'jobStep', { step: id, visit: 1, phase: 'done' }, { jobId, pumpId: 'p1' });
-    await write(start(others, 'oilChange')).expect(403);
-    await write(start(theirs, 'afterRun')).expect(201);
-    await write(step(theirs, 'chamber')).expect(201);
-    const owner = await signedIn(served, 'Ada', 'owner');
-    await served.post('/api/entries', { entries: [start(others, 'oilChange')] }, as(owner)).expect(201);
-    await write(step(others, 'drain')).expect(403);
-    await write(changeAt(62)).expect(403);
-  });
 });
 
 test('a technician sets pumps up, and neither people nor instruments nor the rules of the house', async () => {

@@ -43,6 +43,7 @@ export class PeopleService {
 
   /** Lets somebody of the set-up sign in, or changes what they may, from now on. */
   async give(actor: Actor, personId: string, role: Role): Promise<PeopleAnswer> {
+    this.mustAsk();
     const { accounts } = this.people;
     const known = accounts.of(personId);
     const name = known?.name ?? this.persons.all.get(personId);
@@ -62,6 +63,7 @@ export class PeopleService {
 
   /** They sign in no longer, here or anywhere, and what they wrote stays theirs. */
   async take(actor: Actor, personId: string): Promise<PeopleAnswer> {
+    this.mustAsk();
     const { accounts, sessions } = this.people;
     const known = accounts.of(personId);
     if (!known) throw new NotFoundException('somebody who can sign in');
@@ -74,6 +76,7 @@ export class PeopleService {
 
   /** A code for somebody: to choose a password, or for a device of theirs. For one's own device one needs no owner. */
   async code(actor: Actor, personId: string, purpose: 'password' | 'pair'): Promise<NewCode> {
+    this.mustAsk();
     const isOwn = actor.kind === 'person' && actor.personId === personId && purpose === 'pair';
     if (!isOwn && !mayDo(actor, 'house')) throw new ForbiddenException('an owner: this code is for somebody else');
     const account = this.people.accounts.of(personId);
@@ -82,6 +85,13 @@ export class PeopleService {
     await this.door.note(actor, 'codeMade', { about: account.name, detail: purpose });
     const addresses = addressesOf(this.house).map((address) => `${address}/code#${made.code}`);
     return { ...made, purpose, addresses };
+  }
+
+  /** What whoever happened to pass an open door gave themselves would count once it is shut. */
+  private mustAsk(): void {
+    const { isOpen, isDemo } = this.door.ways;
+    if (isOpen && !isDemo)
+      throw new ConflictException('a server that asks who comes in: start it without --open first');
   }
 
   private mustLeaveAnOwner(personId: string, role: Role | null): void {

@@ -4,6 +4,7 @@ import { CLOCK, isoNow, type Clock } from '../clock/clock.js';
 import { SERVER } from '../journal/actor.js';
 import { JournalWriter } from '../journal/journal-writer.js';
 import { SetUpStore } from '../journal/set-up-store.js';
+import { foldedName } from '../people/accounts.js';
 
 /** People as the set-up knows them: entries bear their ids, whether they can sign in or not. */
 @Injectable()
@@ -20,15 +21,14 @@ export class PersonRecords {
   }
 
   named(name: string): string | null {
-    const same = (other: string) => other.trim().toLowerCase() === name.trim().toLowerCase();
-    return [...this.all].find(([, other]) => same(other))?.[0] ?? null;
+    return [...this.all].find(([, other]) => foldedName(other) === foldedName(name))?.[0] ?? null;
   }
 
   /** @param subjectId of one that the set-up does not know any more, as after a restore of older data */
   add(name: string, subjectId: string = newId()): string {
     const now = isoNow(this.clock);
     const version = { id: newId(), kind: 'person', subjectId, validFrom: now, recordedAt: now } as const;
-    const [issue] = this.writer.writeSetUp(SERVER, [{ ...version, body: { name: name.trim() } }]);
+    const [issue] = this.writer.writeSetUp(SERVER, [{ ...version, body: { name } }]);
     if (issue) throw new Error(`a person could not be added: ${issue.right}`);
     return subjectId;
   }

@@ -1,7 +1,7 @@
 import type { Request } from 'express';
 import type { DoorEvent, DoorEventKind, DoorState } from '@winter-jar/contracts';
 import { parse } from 'cookie';
-import { NEVER, type Observable } from 'rxjs';
+import { filter, type Observable } from 'rxjs';
 import type { Actor } from '../journal/actor.js';
 import type { People } from '../people/people.js';
 import type { Session } from '../people/sessions.js';
@@ -33,7 +33,7 @@ export class Door {
   get state(): Exclude<DoorState, 'in'> {
     if (this.ways.isOpen) return 'open';
     // Whoever no owner could let in again is not shut out.
-    if (this.people.accounts.hasOwnerBesides('')) return 'shut';
+    if (this.people.accounts.hasOwner) return 'shut';
     return this.ways.openToNetwork ? 'unclaimed' : 'free';
   }
 
@@ -44,12 +44,16 @@ export class Door {
 
   /** @returns null for somebody who has to sign in first */
   actorOf(request: Request): Actor | null {
-    const from = addressOf(request);
     const session = this.sessionOf(request);
     const account = session && this.people.accounts.of(session.personId);
-    if (session && account)
-      return { kind: 'person', personId: account.personId, role: account.role, sessionId: session.id, from };
-    return this.state === 'open' || this.state === 'free' ? { kind: 'device', from } : null;
+    if (!session || !account) return this.stranger(request);
+    const { personId, role } = account;
+    return { kind: 'person', personId, role, sessionId: session.id, from: addressOf(request) };
+  }
+
+  /** Whoever is not signed in. @returns null where nobody may do anything without it */
+  stranger(request: Request): Actor | null {
+    return this.state === 'open' || this.state === 'free' ? { kind: 'device', from: addressOf(request) } : null;
   }
 
   /** Whether what is said here stays between the two: by https, on this machine, or because it was told so. */
@@ -70,6 +74,8 @@ export class Door {
 
   /** Speaks when whoever acts may do so no longer, for what stays open longer than one answer. */
   endOf(actor: Actor): Observable<unknown> {
-    return actor.kind === 'person' ? this.people.sessions.endOf(actor.sessionId) : NEVER;
+    if (actor.kind === 'person') return this.people.sessions.endOf(actor.sessionId);
+    // With the first owner who signs in nobody is let in unasked any more.
+    return this.people.sessions.begun.pipe(filter(() => this.state === 'shut'));
   }
 }

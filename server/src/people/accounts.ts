@@ -7,7 +7,8 @@ import { AccountRow } from './rows.js';
 export type Account = Readonly<AccountRow>;
 
 /** Two spellings of one name are one name. */
-const folded = (name: string): string => name.normalize('NFKC').trim().replace(/\s+/g, ' ').toLocaleLowerCase('en');
+export const foldedName = (name: string): string =>
+  name.normalize('NFKC').trim().replace(/\s+/g, ' ').toLocaleLowerCase('en');
 
 /** Who may sign in. Kept in memory too, since every request asks. */
 export class Accounts {
@@ -31,33 +32,55 @@ export class Accounts {
   }
 
   named(name: string): Account | null {
-    return this.all.find((a) => a.foldedName === folded(name)) ?? null;
+    return this.all.find((a) => a.foldedName === foldedName(name)) ?? null;
   }
 
   /** @returns null where somebody else has the name */
   async add({ personId, name, role }: { personId: string; name: string; role: Role }): Promise<Account | null> {
     if (this.named(name) !== null) return null;
-    const { byId } = this;
-    const row = { personId, name, foldedName: folded(name), role, passwordHash: null, createdAt: isoNow(this.clock) };
-    await this.rows.insert(row);
-    byId.set(personId, row);
+    const row = {
+      personId,
+      name,
+      foldedName: foldedName(name),
+      role,
+      passwordHash: null,
+      createdAt: isoNow(this.clock),
+    };
+    await this.keep(personId, row, () => this.rows.insert(row));
     return row;
   }
 
   async change(personId: string, changed: Partial<Pick<AccountRow, 'role' | 'passwordHash'>>): Promise<void> {
     const known = this.byId.get(personId);
-    if (!known) return;
-    await this.rows.update({ personId }, changed);
-    this.byId.set(personId, { ...known, ...changed });
+    if (known) await this.keep(personId, { ...known, ...changed }, () => this.rows.update({ personId }, changed));
   }
 
   async end(personId: string): Promise<void> {
-    await this.rows.delete({ personId });
-    this.byId.delete(personId);
+    await this.keep(personId, null, () => this.rows.delete({ personId }));
+  }
+
+  /** It counts before it is on the disk: of two who take each other's rights at once the second finds it so already. */
+  private async keep(personId: string, account: Account | null, write: () => Promise<unknown>): Promise<void> {
+    const before = this.byId.get(personId) ?? null;
+    this.put(personId, account);
+    await write().catch((error: unknown) => {
+      this.put(personId, before);
+      throw error;
+    });
+  }
+
+  private put(personId: string, account: Account | null): void {
+    if (account) this.byId.set(personId, account);
+    else this.byId.delete(personId);
+  }
+
+  /** Somebody who may say who may what, and can sign in. */
+  get hasOwner(): boolean {
+    return this.hasOwnerBesides(null);
   }
 
   /** Somebody besides who may say who may what: a house that nobody could open any more is not left behind. */
-  hasOwnerBesides(personId: string): boolean {
+  hasOwnerBesides(personId: string | null): boolean {
     return this.all.some((a) => a.personId !== personId && a.role === 'owner' && a.passwordHash !== null);
   }
 }

@@ -21,6 +21,8 @@ const WRITTEN_EVERY_MS = 300_000;
 export class Sessions {
   private readonly byHash = new Map<string, SessionRow>();
   private readonly ends = new Subject<string>();
+  /** Speaks when somebody has come in. */
+  readonly begun = new Subject<void>();
 
   constructor(
     private readonly rows: Repository<SessionRow>,
@@ -40,6 +42,7 @@ export class Sessions {
     const row = { ...of, tokenHash: hashOf(token), id: randomUUID(), createdAt: now, lastUsedAt: now };
     await this.rows.insert(row);
     this.byHash.set(row.tokenHash, row);
+    this.begun.next();
     return { token, id: row.id };
   }
 

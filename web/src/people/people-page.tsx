@@ -58,7 +58,7 @@ export function PeoplePage() {
 
 const STANDS = {
   free: 'Nobody needs to sign in: Winter Jar is open to this machine alone. Once there is an owner, everybody signs in, on this machine too.',
-  open: 'The door is open: whoever reaches this server may do everything. What is said here counts once it is not.',
+  open: 'The door is open: whoever reaches this server may do everything. Outside a demo yard nobody’s rights are given or taken before it is started without --open.',
   in: 'Everybody signs in. Give each what they need for their work, and no more.',
   shut: '',
   unclaimed: '',
