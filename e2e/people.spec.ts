@@ -141,6 +141,12 @@ readingTest('in the demo yard one is each of its people, and is offered what the
   await be('Pell, operator');
   await expect(page.getByRole('link', { name: /^Log a run/ }).first()).toBeVisible();
   await expect(page.getByRole('link', { name: /^Change oil/ })).toHaveCount(0);
+  // What is asked for and not theirs says whose it is; a service of a technician's is not gone on with.
+  await open(page, yard, '/pumps/qp-01');
+  await expect(page.getByText(/^Change oil: your role does not do this/).first()).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Step by step, beside the pump' })).toHaveCount(0);
+  await open(page, yard, '/pumps/rl-01/job');
+  await expect(page.getByRole('heading', { name: 'A technician’s service is under way' })).toBeVisible();
   await open(page, yard, '/pumps/lf-03/job-cards');
   await expect(page.getByRole('button', { name: 'Start: After a run' })).toBeVisible();
   await expect(page.getByRole('button', { name: 'Start: Oil change', exact: true })).toHaveCount(0);

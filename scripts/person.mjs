@@ -32,6 +32,8 @@ if (name === '') {
   const { code } = await people.codes.make('password', account.personId);
   await people.record.note({ what: 'codeMade', about: account.name, address: 'the terminal', detail: 'password' });
   console.log(`For ${account.name}, once, within a day: ${code}`);
-  console.log('Open the address of Winter Jar, then "use it here" beneath the sign-in, or add /code to the address.');
+  console.log(
+    'Open the address of Winter Jar and take "I have a code" beneath the sign-in, or add /code to the address.',
+  );
 }
 await people.onApplicationShutdown();

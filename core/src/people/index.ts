@@ -1,3 +1,2 @@
-export { rightOfEntry } from './right-of-entry.js';
 export { RIGHTS, RIGHTS_OF_ROLE, ROLES, type Right, type Role } from './roles.js';
-export { RIGHT_OF_RECORD, rightOfCorrection, rightOfKind } from './what-needs-what.js';
+export { RIGHT_OF_RECORD, rightOfCorrection, rightOfEntry, rightOfKind } from './what-needs-what.js';

@@ -1,7 +1,6 @@
 import { ENTRY_KINDS, type EntryBodies, type EntryKind } from '../journal/index.js';
 import { RIGHTS_OF_ROLE, ROLES, type Role } from './roles.js';
-import { rightOfEntry } from './right-of-entry.js';
-import { rightOfCorrection } from './what-needs-what.js';
+import { rightOfCorrection, rightOfEntry } from './what-needs-what.js';
 
 const may = (role: Role, kind: EntryKind, job: Parameters<typeof rightOfEntry>[1] = null) =>
   RIGHTS_OF_ROLE[role].includes(rightOfEntry(kind, job));

@@ -1,4 +1,5 @@
-import type { CorrectionBody, Entry, EntryBodies, EntryKind } from '../journal/index.js';
+import type { CorrectionBody, Entry, EntryBodies, EntryKind, JobStartedBody } from '../journal/index.js';
+import { isProcedure, PROCEDURE_SKILLS } from '../service/index.js';
 import type { SetUpKind } from '../set-up/index.js';
 import type { Right } from './roles.js';
 
@@ -7,6 +8,17 @@ const LOGGED: readonly EntryKind[] = ['run', 'look', 'bleed', 'meter', 'note'];
 
 /** The right that an entry of a kind needs, where it is about no job. */
 export const rightOfKind = (kind: EntryKind): Right => (LOGGED.includes(kind) ? 'log' : 'write');
+
+/**
+ * The right that an entry needs.
+ * @param job what started the job that it is about; null where it is about none, or its start is not known
+ */
+export function rightOfEntry(kind: EntryKind, job: Pick<JobStartedBody, 'procedure' | 'with'> | null): Right {
+  // What a procedure calls an operator's work is theirs, guided too: before and after a run, bleeding, purging, pots and trap.
+  const procedures = job ? [job.procedure, ...(job.with ?? [])] : [];
+  const isOperators = (id: string) => isProcedure(id) && PROCEDURE_SKILLS[id] === 'operator';
+  return procedures.length > 0 && procedures.every(isOperators) ? 'log' : rightOfKind(kind);
+}
 
 /** A run that somebody began and somebody else ends, or of which nobody has said yet what went in. */
 const isToBeTold = (counts: Pick<Entry, 'kind' | 'body'> | null): boolean => {

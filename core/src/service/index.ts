@@ -30,8 +30,8 @@ export {
 export { mayNot, type MayNot } from './who-may.js';
 export { CONDITION_WORDS, onlyWords } from './condition-words.js';
 export { boundsAtStep, mostAtStep } from './most-at-step.js';
-export { isProcedure, PROCEDURES } from './procedures/index.js';
-export { PROCEDURE_NAMES, type ProcedureId } from './procedures/procedure-names.js';
+export { PROCEDURES } from './procedures/index.js';
+export { isProcedure, PROCEDURE_NAMES, PROCEDURE_SKILLS, type ProcedureId } from './procedures/procedure-names.js';
 export {
   minutesByStep,
   OWN_TIMES,

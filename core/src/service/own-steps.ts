@@ -1,7 +1,7 @@
 import type { OwnStep } from '../set-up/index.js';
 import type { Step } from './procedure.js';
-import { isProcedure, PROCEDURES } from './procedures/index.js';
-import type { ProcedureId } from './procedures/procedure-names.js';
+import { PROCEDURES } from './procedures/index.js';
+import { isProcedure, type ProcedureId } from './procedures/procedure-names.js';
 
 /** Other steps lead to it, or follow from it. */
 function isReferredTo({ id }: Step, steps: readonly Step[]): boolean {

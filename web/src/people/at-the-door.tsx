@@ -1,6 +1,7 @@
 import { useState, type FormEvent, type ReactNode } from 'react';
 import { Logo } from '../ui/logo.js';
 import { PageTitle } from '../ui/page-title.js';
+import { problemOf } from '../words/problem-words.js';
 
 /** A page of whoever has not come in yet: one thing to do, and nothing of what is inside. */
 export function AtTheDoor({ title, children }: { title: string; children: ReactNode }) {
@@ -27,6 +28,17 @@ export function NotHere() {
         <span className="figure">--plain</span> lets it pass.
       </p>
     </div>
+  );
+}
+
+/** What is wrong with none of the fields. */
+export function WrongAsAWhole({ error, fields = [] }: { error: unknown; fields?: readonly string[] }) {
+  const problem = problemOf(error);
+  if (!problem || (problem.field !== null && fields.includes(problem.field))) return null;
+  return (
+    <p role="alert" className="font-semibold text-stop">
+      {problem.words}
+    </p>
   );
 }
 

@@ -1,15 +1,14 @@
 import type { NewCode } from '@winter-jar/contracts';
 import { QRCodeSVG } from 'qrcode.react';
 import { useNewCodeMutation } from '../api/house-api.js';
-import { problemOf } from '../api/problem-of.js';
 import { Button } from '../ui/button.js';
+import { WrongAsAWhole } from './at-the-door.js';
 import { hereZone, momentWords } from '../words/dates.js';
 
 /** A code to hand over: to choose a password, or to make a device theirs. @param own it is for whoever asks */
 export function CodeForThem({ personId, name, own = false }: { personId: string; name: string; own?: boolean }) {
   const [ask, { data: code, error, isLoading }] = useNewCodeMutation();
   const get = (purpose: 'pair' | 'password') => void ask({ personId, newCodePost: { purpose } });
-  const problem = problemOf(error);
   return (
     <div className="flex flex-col gap-3">
       <div className="flex flex-wrap gap-3">
@@ -22,11 +21,7 @@ export function CodeForThem({ personId, name, own = false }: { personId: string;
           </Button>
         )}
       </div>
-      {problem && (
-        <p role="alert" className="font-semibold text-stop">
-          {problem.words}
-        </p>
-      )}
+      <WrongAsAWhole error={error} />
       {code && <HandOver code={code} />}
     </div>
   );

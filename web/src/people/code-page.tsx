@@ -7,11 +7,11 @@ import {
   usePairDeviceMutation,
   useSetPasswordMutation,
 } from '../api/house-api.js';
-import { problemOf } from '../api/problem-of.js';
 import { Button } from '../ui/button.js';
 import { TextField } from '../ui/field.js';
 import { Loading } from '../ui/page-state.js';
-import { AtTheDoor, comeIn, NotHere, useSending } from './at-the-door.js';
+import { wrongAt } from '../words/problem-words.js';
+import { AtTheDoor, comeIn, NotHere, useSending, WrongAsAWhole } from './at-the-door.js';
 
 /** A one-time code is used: scanned with the address, where it stands behind the `#`, or typed. */
 export function CodePage() {
@@ -47,9 +47,10 @@ export function CodePage() {
           value={code}
           onText={setCode}
           autoComplete="one-time-code"
-          error={error ? (problemOf(error)?.words ?? undefined) : undefined}
+          error={wrongAt('code', error)}
           hint="It is used once, and runs out."
         />
+        <WrongAsAWhole error={error} fields={['code']} />
         <Button type="submit" look="solid" size="field" disabled={isLoading || code === ''} className="justify-center">
           Go on
         </Button>
@@ -96,10 +97,10 @@ export function ClaimForm({ code }: { code: string | null }) {
           onText={setName}
           autoComplete="username"
           hint="As your entries bear it. You sign in with it."
-          error={at('name', error)}
+          error={wrongAt('name', error)}
         />
-        <ChosenPassword value={password} onText={setPassword} error={at('password', error)} />
-        <Whole error={error} fields={['name', 'password']} />
+        <ChosenPassword value={password} onText={setPassword} error={wrongAt('password', error)} />
+        <WrongAsAWhole error={error} fields={['name', 'password']} />
         <Button type="submit" look="solid" size="field" disabled={busy} className="justify-center">
           This house is mine
         </Button>
@@ -121,8 +122,8 @@ function NewPassword({ name, code }: { name: string; code: string }) {
     <AtTheDoor title={`A password for ${name}`}>
       <form onSubmit={onSubmit} className="flex flex-col gap-5">
         <input type="text" name="username" autoComplete="username" value={name} readOnly hidden />
-        <ChosenPassword value={password} onText={setPassword} error={at('password', error)} />
-        <Whole error={error} fields={['password']} />
+        <ChosenPassword value={password} onText={setPassword} error={wrongAt('password', error)} />
+        <WrongAsAWhole error={error} fields={['password']} />
         <Button type="submit" look="solid" size="field" disabled={busy} className="justify-center">
           Keep it and come in
         </Button>
@@ -149,31 +150,14 @@ function Pair({ name, code }: { name: string; code: string }) {
           value={device}
           onText={setDevice}
           hint="So that it is found in the list: “phone with the blue case”."
-          error={at('device', error)}
+          error={wrongAt('device', error)}
         />
-        <Whole error={error} fields={['device']} />
+        <WrongAsAWhole error={error} fields={['device']} />
         <Button type="submit" look="solid" size="field" disabled={busy} className="justify-center">
           It is {name}’s
         </Button>
       </form>
     </AtTheDoor>
-  );
-}
-
-/** What is wrong with one field. */
-function at(field: string, error: unknown): string | undefined {
-  const problem = problemOf(error);
-  return problem?.field === field ? problem.words : undefined;
-}
-
-/** What is wrong with none of the fields. */
-function Whole({ error, fields }: { error: unknown; fields: readonly string[] }) {
-  const problem = problemOf(error);
-  if (!problem || (problem.field !== null && fields.includes(problem.field))) return null;
-  return (
-    <p role="alert" className="font-semibold text-stop">
-      {problem.words}
-    </p>
   );
 }
 

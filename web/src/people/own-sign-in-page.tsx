@@ -5,14 +5,14 @@ import {
   useSetPasswordMutation,
   useSignOutMutation,
 } from '../api/house-api.js';
-import { problemOf } from '../api/problem-of.js';
 import { useDoor } from '../device/use-door.js';
 import { Button } from '../ui/button.js';
 import { TextField } from '../ui/field.js';
 import { Empty, Loading } from '../ui/page-state.js';
 import { PageTitle } from '../ui/page-title.js';
 import { ROLE_MAY, ROLE_WORDS } from '../words/door-words.js';
-import { comeIn, useSending } from './at-the-door.js';
+import { wrongAt } from '../words/problem-words.js';
+import { comeIn, useSending, WrongAsAWhole } from './at-the-door.js';
 import { ChosenPassword } from './code-page.js';
 import { CodeForThem } from './code-for-them.js';
 import { SessionList } from './session-list.js';
@@ -60,7 +60,7 @@ export function OwnSignInPage() {
           </div>
         )}
       </section>
-      <OtherPassword name={who.name} />
+      {door.state === 'in' && <OtherPassword name={who.name} />}
     </main>
   );
 }
@@ -77,8 +77,6 @@ function OtherPassword({ name }: { name: string }) {
     }
     return false;
   });
-  const problem = problemOf(error);
-  const at = (field: string) => (problem?.field === field ? problem.words : undefined);
   return (
     <section>
       <h2 className="text-[20px]">Another password</h2>
@@ -90,14 +88,10 @@ function OtherPassword({ name }: { name: string }) {
           value={present}
           onText={setPresent}
           autoComplete="current-password"
-          error={at('present')}
+          error={wrongAt('present', error)}
         />
-        <ChosenPassword label="The new one" value={password} onText={setPassword} error={at('password')} />
-        {problem && problem.field === null && (
-          <p role="alert" className="font-semibold text-stop">
-            {problem.words}
-          </p>
-        )}
+        <ChosenPassword label="The new one" value={password} onText={setPassword} error={wrongAt('password', error)} />
+        <WrongAsAWhole error={error} fields={['present', 'password']} />
         {data && !error && <p role="status">It is kept. Other browsers of yours have to sign in again.</p>}
         <div>
           <Button type="submit" disabled={busy}>

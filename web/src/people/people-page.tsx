@@ -2,13 +2,13 @@ import type { PersonAccount } from '@winter-jar/contracts';
 import { ROLES, type Role } from '@winter-jar/core';
 import { useState } from 'react';
 import { useGiveAccountMutation, usePeopleQuery, useTakeAccountMutation } from '../api/house-api.js';
-import { problemOf } from '../api/problem-of.js';
 import { useDoor } from '../device/use-door.js';
 import { Button, LinkButton } from '../ui/button.js';
 import { Chips } from '../ui/chips.js';
 import { Empty, Loading, Trouble } from '../ui/page-state.js';
 import { PageTitle } from '../ui/page-title.js';
 import { ROLE_MAY, ROLE_WORDS } from '../words/door-words.js';
+import { WrongAsAWhole } from './at-the-door.js';
 import { CodeForThem } from './code-for-them.js';
 import { SessionList } from './session-list.js';
 
@@ -99,7 +99,6 @@ function Rights({ person }: { person: PersonAccount }) {
   const [take, taking] = useTakeAccountMutation();
   const [chosen, setChosen] = useState<Role | null>(role);
   const [isAsked, setAsked] = useState(false);
-  const problem = problemOf(giving.error) ?? problemOf(taking.error);
   return (
     <div className="mt-4 flex flex-col gap-5 border-t border-rule-soft pt-4">
       <Chips
@@ -120,11 +119,7 @@ function Rights({ person }: { person: PersonAccount }) {
           </Button>
         </div>
       )}
-      {problem && (
-        <p role="alert" className="font-semibold text-stop">
-          {problem.words}
-        </p>
-      )}
+      <WrongAsAWhole error={giving.error ?? taking.error} />
       {role !== null && (
         <>
           <CodeForThem personId={personId} name={name} />

@@ -1,10 +1,9 @@
 import { useState } from 'react';
 import { useDoorQuery, useSignInMutation } from '../api/house-api.js';
-import { problemOf } from '../api/problem-of.js';
 import { Button, LinkButton } from '../ui/button.js';
 import { TextField } from '../ui/field.js';
 import { Loading } from '../ui/page-state.js';
-import { AtTheDoor, comeIn, NotHere, useSending } from './at-the-door.js';
+import { AtTheDoor, comeIn, NotHere, useSending, WrongAsAWhole } from './at-the-door.js';
 
 /** In the place of every page, until somebody has signed in; then the page that was wanted. */
 export default function SignInPage() {
@@ -38,9 +37,7 @@ function SignIn({ passwordsHere }: { passwordsHere: boolean }) {
     comeIn();
     return true;
   });
-  const status = (error as { status?: unknown } | undefined)?.status;
-  const wrong =
-    status === 401 ? 'This name and this password do not belong together here.' : (problemOf(error)?.words ?? null);
+  const isWrong = (error as { status?: unknown } | undefined)?.status === 401;
   return (
     <AtTheDoor title="Sign in">
       {passwordsHere ? (
@@ -53,10 +50,12 @@ function SignIn({ passwordsHere }: { passwordsHere: boolean }) {
             onText={setPassword}
             autoComplete="current-password"
           />
-          {wrong && (
+          {isWrong ? (
             <p role="alert" className="font-semibold text-stop">
-              {wrong}
+              This name and this password do not belong together here.
             </p>
+          ) : (
+            <WrongAsAWhole error={error} />
           )}
           <Button type="submit" look="solid" size="field" disabled={busy} className="justify-center">
             Sign in
@@ -65,9 +64,11 @@ function SignIn({ passwordsHere }: { passwordsHere: boolean }) {
       ) : (
         <NotHere />
       )}
-      <LinkButton to="/code" size="field" className="justify-center">
-        I have a code
-      </LinkButton>
+      {passwordsHere && (
+        <LinkButton to="/code" size="field" className="justify-center">
+          I have a code
+        </LinkButton>
+      )}
       <p className="text-[15px] text-ink-2">
         A code pairs this device, or lets you choose a password. An owner gives it, for a forgotten password too; on the
         machine itself <span className="figure">npm run person</span> does.

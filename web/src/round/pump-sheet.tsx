@@ -5,11 +5,19 @@ import { stoodWords } from '../words/entry-words.js';
 import { jarNow, jarWords, layerWords, NOT_LOOKED_AT, waterWords } from '../words/jar-words.js';
 import { dueWords, reasonKey, reasonWords, TASK_WORDS, verdictWords } from '../words/messages.js';
 import type { Words } from '../words/words.js';
-import { actionPath, actionsOffered, correctPath, letterOf, rightAction, servicePath } from '../words/pump-actions.js';
+import {
+  actionPath,
+  actionsOffered,
+  correctPath,
+  letterOf,
+  rightAction,
+  rightOfAnswer,
+  serviceOf,
+} from '../words/pump-actions.js';
 import { LinkButton } from '../ui/button.js';
 import { Caution } from '../ui/caution.js';
 import { layersOf } from '../ui/jar-layout.js';
-import { LinkIfMay } from '../ui/may.js';
+import { LinkIfMay, useMayDo, useMayOpen } from '../ui/may.js';
 import { Jar } from '../ui/jar.js';
 import { Verdict } from '../ui/verdict.js';
 import { Running } from './running.js';
@@ -17,22 +25,34 @@ import { Running } from './running.js';
 /** The right action, then what else can be done on such a pump. */
 export function Actions({ row }: { row: RoundRow }) {
   const { words, ...right } = rightAction(row);
-  const service = servicePath(row);
+  const mayDo = useMayDo();
+  const mayOpen = useMayOpen();
+  const to = actionPath(row.pumpId, right);
+  const mayAnswer = mayOpen(to) && mayDo(rightOfAnswer(row));
+  const service = serviceOf(row);
+  const mayServe = service !== null && mayDo(service.needs);
   const others = actionsOffered(row, 'sheet').filter(({ id }) => id !== right.action);
   return (
     <div className="no-print grid grid-cols-2 gap-2">
-      <LinkButton
-        to={actionPath(row.pumpId, right)}
-        look={row.running.length > 0 ? 'outline' : 'solid'}
-        letter={letterOf(right.action)}
-        className="col-span-2 min-h-12"
-      >
-        {words}
-      </LinkButton>
-      {service && (
-        <LinkButton to={service} className="col-span-2 min-h-11">
+      {mayAnswer && (
+        <LinkButton
+          to={to}
+          look={row.running.length > 0 ? 'outline' : 'solid'}
+          letter={letterOf(right.action)}
+          className="col-span-2 min-h-12"
+        >
+          {words}
+        </LinkButton>
+      )}
+      {mayServe && (
+        <LinkButton to={service.path} look={mayAnswer ? 'outline' : 'solid'} className="col-span-2 min-h-11">
           Step by step, beside the pump
         </LinkButton>
+      )}
+      {row.act !== null && !mayAnswer && !mayServe && (
+        <p className="col-span-2 border-l-4 border-ink pl-3">
+          <span className="font-semibold">{words}:</span> your role does not do this. Tell a technician.
+        </p>
       )}
       {others.map(({ id, words: said, short = said, letter }, i) => (
         <LinkButton

@@ -43,8 +43,11 @@ export function JobPage() {
             <PageTitle title={`Job, ${row.name}`} />
             {state.job ? (
               <Empty title="A technician’s service is under way">
-                Your role does what comes before and after a run, bleeds and purges.{' '}
-                <Link to={`/pumps/${row.pumpId}/jobs/${state.job.jobId}`}>How far it is</Link>
+                Your role does what comes before and after a run, bleeds and purges.
+                <span className="mt-4 flex flex-wrap gap-3">
+                  <LinkButton to={`/pumps/${row.pumpId}`}>Back to {row.name}</LinkButton>
+                  <LinkButton to={`/pumps/${row.pumpId}/jobs/${state.job.jobId}`}>How far it is</LinkButton>
+                </span>
               </Empty>
             ) : (
               <Empty title={`No job is under way on ${row.name}`}>

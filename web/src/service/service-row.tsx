@@ -15,6 +15,7 @@ import { useServiceTimesQuery } from '../api/house-api.js';
 import { useWriterId } from '../device/use-door.js';
 import { usePrint } from '../device/use-print.js';
 import { Button } from '../ui/button.js';
+import { useMayDo } from '../ui/may.js';
 import { Tick } from '../ui/tick.js';
 import { dueWords } from '../words/messages.js';
 import { procedureName } from '../words/procedure-words.js';
@@ -55,6 +56,8 @@ export function ServiceRow({
   const who = useWriterId();
   const { data: times } = useServiceTimesQuery();
   const riders = ridersAt(id, state, setUp);
+  const mayDo = useMayDo();
+  const needs = rightOfEntry('jobStarted', { procedure: id });
   const [others, setOthers] = useState<readonly ProcedureId[]>(() => ridersWanted(id, page));
   const name = procedureName(id);
   const { procedure, ...lasts } = serviceAt(id, state, setUp, others);
@@ -89,7 +92,7 @@ export function ServiceRow({
           <span className="max-w-32 text-[14px] sm:max-w-56 text-ink-2">{MAY_NOT_WORDS[barred]}</span>
         ) : (
           <Button
-            needs={rightOfEntry('jobStarted', { procedure: id, with: others })}
+            needs={needs}
             size="field"
             look={first ? 'solid' : 'outline'}
             disabled={busy}
@@ -100,7 +103,7 @@ export function ServiceRow({
           </Button>
         )}
       </div>
-      {riders.length > 0 && (
+      {riders.length > 0 && mayDo(needs) && (
         <div role="group" aria-label={`In the same visit as: ${name}`} className="flex flex-wrap gap-x-6 text-[15px]">
           {riders.map((rider) => {
             const due = wantedOf(serviceAt(rider, state, setUp).procedure.tasks, page);

@@ -224,7 +224,7 @@ function RecordEditor({
         {hasOilLimits(kind) && (
           <OilLimitsFields kind={kind} values={values} set={drafted.set} error={drafted.error} house={house} />
         )}
-        {history && (
+        {history && mayDo(RIGHT_OF_RECORD[kind]) && (
           <p className="text-[14px] text-ink-2">
             A change counts from now and rewrites nothing that has run. A correction says it was wrong since{' '}
             {inForce ? momentWords(inForce.validFrom, hereZone(), now) : 'the beginning'}, and shows what moves.

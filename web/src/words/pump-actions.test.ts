@@ -1,4 +1,4 @@
-import { ENTRY_KINDS, TASKS, type Reason } from '@winter-jar/core';
+import { ENTRY_KINDS, TASKS, type Act, type Reason, type Right } from '@winter-jar/core';
 import {
   actionOfTask,
   actionPath,
@@ -6,7 +6,8 @@ import {
   correctPath,
   PUMP_ACTIONS,
   rightAction,
-  servicePath,
+  rightOfAnswer,
+  serviceOf,
 } from './pump-actions.js';
 
 const pump = { reasons: [], untouched: false, nextTask: null, place: 'inService' } as const;
@@ -48,16 +49,29 @@ test('what stands open or capped is closed step by step', () => {
   });
 });
 
-test.each<[string, Parameters<typeof servicePath>[0]['act'], string, readonly Reason[], string | null]>([
-  ['a change', 'change', 'vane', [], '/pumps/p/job-cards?task=oilChange'],
-  ['a change of a booster', 'change', 'booster', [], '/pumps/p/job-cards?task=boosterOil'],
-  ['a purge', 'purge', 'vane', [], '/pumps/p/job-cards?task=purge'],
-  ['a wash', 'washHousing', 'vane', [], '/pumps/p/job-cards?task=housingClean'],
+test.each<[string, Parameters<typeof serviceOf>[0]['act'], string, readonly Reason[], string | null, Right?]>([
+  ['a change', 'change', 'vane', [], '/pumps/p/job-cards?task=oilChange', 'write'],
+  ['a change of a booster', 'change', 'booster', [], '/pumps/p/job-cards?task=boosterOil', 'write'],
+  ['a bleed of a booster', 'bleed', 'booster', [], '/pumps/p/job-cards?task=boosterOil', 'write'],
+  // Purging and bleeding are an operator's work, led by the guide.
+  ['a purge', 'purge', 'vane', [], '/pumps/p/job-cards?task=purge', 'log'],
+  ['a bleed', 'bleed', 'vane', [], '/pumps/p/job-cards?task=bleed', 'log'],
+  ['too much in it', 'drainToMark', 'vane', [], '/pumps/p/job-cards?task=bleed', 'log'],
+  ['a wash', 'washHousing', 'vane', [], '/pumps/p/job-cards?task=housingClean', 'write'],
   ['a look is no service', 'look', 'vane', [], null],
   ['nothing wanted', null, 'vane', [], null],
   ['one is under way', 'change', 'vane', [open], null],
-])('%s is led step by step from its reason', (_, act, kind, reasons, path) => {
-  expect(servicePath({ pumpId: 'p', kind, act, reasons })).toBe(path);
+])('%s is led step by step from its reason', (_, act, kind, reasons, path, needs) => {
+  expect(serviceOf({ pumpId: 'p', kind, act, reasons })).toEqual(path === null ? null : { path, needs });
+});
+
+test.each<[string, Act | null, readonly Reason[], Right]>([
+  ['nothing under way', 'change', [], 'read'],
+  ['a technician’s service', 'change', [open], 'write'],
+  ['what comes after a run', null, [{ ...open, procedure: 'afterRun' } as Reason], 'log'],
+  ['it stands open', 'closeUp', [], 'write'],
+])('with %s the right action is theirs who may go on with it', (_, act, reasons, right) => {
+  expect(rightOfAnswer({ act, reasons })).toBe(right);
 });
 
 test('a retired pump is offered no new run, and all else', () => {

@@ -1,11 +1,14 @@
 import {
   jobIdOf,
+  rightOfEntry,
   type Act,
   type Entry,
   type EntryKind,
   type PumpKind,
+  type ProcedureId,
   type PumpPlace,
   type Reason,
+  type Right,
   type SumpKey,
   type TaskId,
 } from '@winter-jar/core';
@@ -225,28 +228,38 @@ const ANSWERS: Readonly<Record<Act, ActionAddress & { readonly words: string }>>
   closeUp: { action: 'jobCards', words: 'Close and free it, step by step' },
 };
 
-/** The task that an act does, where a service of it is led step by step. */
-const TASK_OF_ACT: { readonly [A in Act]?: TaskId } = {
-  change: 'oilChange',
-  flush: 'flush',
-  washHousing: 'housingClean',
-  purge: 'purge',
-  bleed: 'bleed',
-  drainToMark: 'bleed',
-  exhaustFilter: 'exhaustFilter',
+/** What an act does, where a service of it is led step by step. */
+const SERVICE_OF_ACT: { readonly [A in Act]?: { readonly task: TaskId; readonly procedure: ProcedureId } } = {
+  change: { task: 'oilChange', procedure: 'oilChange' },
+  flush: { task: 'flush', procedure: 'flush' },
+  washHousing: { task: 'housingClean', procedure: 'housingClean' },
+  purge: { task: 'purge', procedure: 'ballastPurge' },
+  bleed: { task: 'bleed', procedure: 'bleed' },
+  drainToMark: { task: 'bleed', procedure: 'bleed' },
+  exhaustFilter: { task: 'exhaustFilter', procedure: 'exhaustFilter' },
 };
 
-/** Where a service that answers the worst reason is started; null where none does, or one is under way. */
-export function servicePath(row: {
+/** The service that answers the worst reason, and where it is started; null where none does, or one is under way. */
+export function serviceOf(row: {
   pumpId: string;
   kind: string;
   act: Act | null;
   reasons: readonly Reason[];
-}): string | null {
-  const task = row.act === null ? undefined : TASK_OF_ACT[row.act];
-  if (!task || row.kind === 'dry' || row.reasons.some(({ code }) => code === 'jobOpen')) return null;
-  const done = row.kind === 'booster' ? 'boosterOil' : task;
-  return actionPath(row.pumpId, { action: 'jobCards', task: done });
+}): { readonly path: string; readonly needs: Right } | null {
+  const known = row.act === null ? undefined : SERVICE_OF_ACT[row.act];
+  if (!known || row.kind === 'dry' || jobOpen(row)) return null;
+  const { task, procedure } = row.kind === 'booster' ? BOOSTER_OIL : known;
+  const path = actionPath(row.pumpId, { action: 'jobCards', task });
+  return { path, needs: rightOfEntry('jobStarted', { procedure }) };
+}
+const BOOSTER_OIL = { task: 'boosterOil', procedure: 'boosterOil' } as const;
+const jobOpen = ({ reasons }: { reasons: readonly Reason[] }) =>
+  reasons.find((reason) => reason.code === 'jobOpen') ?? null;
+
+/** What the right action needs beyond its page being open to somebody: the job that it goes on with may be another's work. */
+export function rightOfAnswer(row: { act: Act | null; reasons: readonly Reason[] }): Right {
+  const procedure = jobOpen(row)?.procedure ?? (row.act === 'closeUp' ? 'closeUp' : null);
+  return procedure === null ? 'read' : rightOfEntry('jobStep', { procedure });
 }
 
 /** The one right action: what answers the worst reason, in the sump that it is about. */
@@ -259,7 +272,7 @@ export function rightAction(row: {
 }): ActionAddress & { readonly words: string } {
   if (row.untouched) return { action: 'takeOver', words: 'Take it over' };
   // A service under way comes first, whatever else is wanted: it may be what answers it.
-  if (row.reasons.some(({ code }) => code === 'jobOpen')) return ANSWERS.goOn;
+  if (jobOpen(row)) return ANSWERS.goOn;
   if (row.act !== null) {
     const [worst] = row.reasons;
     if (worst?.code === 'jarToRead') return { action: 'look', words: 'Read the jar' };

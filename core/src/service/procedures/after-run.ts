@@ -1,5 +1,5 @@
 import type { Procedure } from '../procedure.js';
-import { PROCEDURE_NAMES } from './procedure-names.js';
+import { PROCEDURE_NAMES, PROCEDURE_SKILLS } from './procedure-names.js';
 
 export const AFTER_RUN: Procedure = {
   letter: 'M',
@@ -8,7 +8,7 @@ export const AFTER_RUN: Procedure = {
   kinds: ['vane'],
   // Without oil in it a pump is not run.
   when: ['!drained'],
-  skill: 'operator',
+  skill: PROCEDURE_SKILLS.afterRun,
   atHand: [],
   steps: [
     { id: 'chamber', kind: 'do', minutes: 1, words: 'Chamber valve closed.', risks: ['ventsChamber'] },

@@ -1,5 +1,5 @@
 import type { Procedure } from '../procedure.js';
-import { PROCEDURE_NAMES } from './procedure-names.js';
+import { PROCEDURE_NAMES, PROCEDURE_SKILLS } from './procedure-names.js';
 
 export const BALLAST_PURGE: Procedure = {
   letter: 'F',
@@ -8,7 +8,7 @@ export const BALLAST_PURGE: Procedure = {
   kinds: ['vane'],
   // Without oil in it a pump is not run.
   when: ['!drained'],
-  skill: 'operator',
+  skill: PROCEDURE_SKILLS.ballastPurge,
   atHand: ['a jar', 'nitrogen from a regulator with relief, where air is barred'],
   steps: [
     { id: 'close', kind: 'do', minutes: 1, words: 'Close the inlet.', risks: ['purges'] },

@@ -1,6 +1,6 @@
 import { LEVEL_CHOICES } from '../common-steps.js';
 import type { Choice, Procedure } from '../procedure.js';
-import { PROCEDURE_NAMES } from './procedure-names.js';
+import { PROCEDURE_NAMES, PROCEDURE_SKILLS } from './procedure-names.js';
 
 /** A level that has risen by itself is water, or oil that came back: the verdict says what comes then. */
 const TOO_HIGH: Choice = {
@@ -14,7 +14,7 @@ export const BEFORE_RUN: Procedure = {
   kinds: ['vane'],
   // Without oil in it a pump is not run.
   when: ['!drained'],
-  skill: 'operator',
+  skill: PROCEDURE_SKILLS.beforeRun,
   atHand: [],
   steps: [
     {

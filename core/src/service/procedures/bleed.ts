@@ -1,6 +1,6 @@
 import { LEVEL_CHOICES } from '../common-steps.js';
 import type { Procedure } from '../procedure.js';
-import { PROCEDURE_NAMES } from './procedure-names.js';
+import { PROCEDURE_NAMES, PROCEDURE_SKILLS } from './procedure-names.js';
 
 export const BLEED: Procedure = {
   letter: 'A',
@@ -9,7 +9,7 @@ export const BLEED: Procedure = {
   kinds: ['vane'],
   // Where water floats there is nothing to bleed at the bottom.
   when: ['!denser', '!drained'],
-  skill: 'operator',
+  skill: PROCEDURE_SKILLS.bleed,
   atHand: ['a jar', 'oil of the same product', 'gloves', 'rags'],
   steps: [
     {

@@ -1,12 +1,12 @@
 import type { Procedure } from '../procedure.js';
-import { PROCEDURE_NAMES } from './procedure-names.js';
+import { PROCEDURE_NAMES, PROCEDURE_SKILLS } from './procedure-names.js';
 
 export const BOOSTER_OIL: Procedure = {
   letter: 'G',
   name: PROCEDURE_NAMES.boosterOil,
   tasks: ['boosterOil', 'sealCup', 'inletScreen'],
   kinds: ['booster'],
-  skill: 'technician',
+  skill: PROCEDURE_SKILLS.boosterOil,
   atHand: [
     'gear oil of the same product for both ends',
     'oil for the seal housing, measured out',

@@ -1,14 +1,14 @@
 import { LEVEL, MAKE_SAFE } from '../common-steps.js';
 import type { Procedure } from '../procedure.js';
 import { DRAIN } from './oil-change.js';
-import { PROCEDURE_NAMES } from './procedure-names.js';
+import { PROCEDURE_NAMES, PROCEDURE_SKILLS } from './procedure-names.js';
 
 export const CHANGE_PRODUCT: Procedure = {
   letter: 'J',
   name: PROCEDURE_NAMES.changeProduct,
   tasks: ['oilChange', 'flush', 'exhaustFilter'],
   kinds: ['vane'],
-  skill: 'technician',
+  skill: PROCEDURE_SKILLS.changeProduct,
   atHand: [
     'the new product for each fill',
     'a new oil filter where it has one',

@@ -1,12 +1,12 @@
 import { MAKE_SAFE } from '../common-steps.js';
 import type { Procedure } from '../procedure.js';
-import { PROCEDURE_NAMES } from './procedure-names.js';
+import { PROCEDURE_NAMES, PROCEDURE_SKILLS } from './procedure-names.js';
 
 const STANDS = {
   letter: '·',
   tasks: [],
   kinds: ['vane', 'booster', 'dry'],
-  skill: 'technician',
+  skill: PROCEDURE_SKILLS.closeUp,
 } as const satisfies Partial<Procedure>;
 const LOCK = MAKE_SAFE.filter(({ id }) => id === 'lock');
 
@@ -40,6 +40,7 @@ export const CLOSE_UP: Procedure = {
 /** A pump that was laid up (docs/trade.md 8-N). */
 export const BACK_TO_WORK: Procedure = {
   ...STANDS,
+  skill: PROCEDURE_SKILLS.backToWork,
   name: PROCEDURE_NAMES.backToWork,
   when: ['capped'],
   atHand: ['a jar', 'gloves, rags'],

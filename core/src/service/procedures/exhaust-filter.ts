@@ -1,13 +1,13 @@
 import { MAKE_SAFE } from '../common-steps.js';
 import type { Procedure } from '../procedure.js';
-import { PROCEDURE_NAMES } from './procedure-names.js';
+import { PROCEDURE_NAMES, PROCEDURE_SKILLS } from './procedure-names.js';
 
 export const EXHAUST_FILTER: Procedure = {
   letter: 'H',
   name: PROCEDURE_NAMES.exhaustFilter,
   tasks: ['exhaustFilter'],
   kinds: ['vane'],
-  skill: 'technician',
+  skill: PROCEDURE_SKILLS.exhaustFilter,
   carries: true,
   atHand: ['the filter elements', 'O-rings of the cover', 'a gauge for the back-pressure', 'gloves, rags'],
   steps: [

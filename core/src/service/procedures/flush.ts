@@ -1,14 +1,14 @@
 import { LEVEL, MAKE_SAFE } from '../common-steps.js';
 import type { Procedure } from '../procedure.js';
 import { DRAIN } from './oil-change.js';
-import { PROCEDURE_NAMES } from './procedure-names.js';
+import { PROCEDURE_NAMES, PROCEDURE_SKILLS } from './procedure-names.js';
 
 export const FLUSH: Procedure = {
   letter: 'D',
   name: PROCEDURE_NAMES.flush,
   tasks: ['flush'],
   kinds: ['vane'],
-  skill: 'technician',
+  skill: PROCEDURE_SKILLS.flush,
   atHand: [
     'flushing oil or fresh oil of the same product for each fill',
     'a new charge beside',

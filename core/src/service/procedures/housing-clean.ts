@@ -1,14 +1,14 @@
 import { LEVEL, MAKE_SAFE } from '../common-steps.js';
 import type { Procedure } from '../procedure.js';
 import { DRAIN } from './oil-change.js';
-import { PROCEDURE_NAMES } from './procedure-names.js';
+import { PROCEDURE_NAMES, PROCEDURE_SKILLS } from './procedure-names.js';
 
 export const HOUSING_CLEAN: Procedure = {
   letter: 'E',
   name: PROCEDURE_NAMES.housingClean,
   tasks: ['housingClean'],
   kinds: ['vane'],
-  skill: 'technician',
+  skill: PROCEDURE_SKILLS.housingClean,
   carries: true,
   atHand: [
     'a housing gasket',

@@ -41,6 +41,3 @@ export const PROCEDURES: Readonly<Record<ProcedureId, Procedure>> = {
   pumpSwap: PUMP_SWAP,
   potsAndTrap: POTS_AND_TRAP,
 };
-
-/** Whether there is such a procedure. */
-export const isProcedure = (id: string): id is ProcedureId => Object.hasOwn(PROCEDURES, id);

@@ -1,13 +1,13 @@
 import { MAKE_SAFE } from '../common-steps.js';
 import type { Procedure } from '../procedure.js';
-import { PROCEDURE_NAMES } from './procedure-names.js';
+import { PROCEDURE_NAMES, PROCEDURE_SKILLS } from './procedure-names.js';
 
 export const INLET: Procedure = {
   letter: 'I',
   name: PROCEDURE_NAMES.inlet,
   tasks: ['inletScreen', 'antiSuckback'],
   kinds: ['vane'],
-  skill: 'technician',
+  skill: PROCEDURE_SKILLS.inlet,
   atHand: ['ball and O-ring of the valve', 'the flange’s seal', 'lint-free rags', 'gloves'],
   steps: [
     ...MAKE_SAFE.filter(({ id }) => id === 'lock' || id === 'vent'),

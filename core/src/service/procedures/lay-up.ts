@@ -1,14 +1,14 @@
 import { LEVEL, MAKE_SAFE } from '../common-steps.js';
 import type { Procedure } from '../procedure.js';
 import { DRAIN } from './oil-change.js';
-import { PROCEDURE_NAMES } from './procedure-names.js';
+import { PROCEDURE_NAMES, PROCEDURE_SKILLS } from './procedure-names.js';
 
 export const LAY_UP: Procedure = {
   letter: 'N',
   name: PROCEDURE_NAMES.layUp,
   tasks: ['oilChange'],
   kinds: ['vane'],
-  skill: 'technician',
+  skill: PROCEDURE_SKILLS.layUp,
   atHand: ['fresh oil of the same product', 'caps for inlet and exhaust', 'a date tag', 'a switch tag: EXHAUST CAPPED'],
   steps: [
     ...MAKE_SAFE,

@@ -1,6 +1,6 @@
 import { CHECKS, LEAK_STEPS } from '../../diagnosis/index.js';
 import type { Procedure, Step } from '../procedure.js';
-import { PROCEDURE_NAMES } from './procedure-names.js';
+import { PROCEDURE_NAMES, PROCEDURE_SKILLS } from './procedure-names.js';
 
 /** The minutes of a test are those of all its steps. */
 const minutesOf = (checkId: (typeof LEAK_STEPS)[number]['checkId']): number =>
@@ -14,7 +14,7 @@ export const LEAK_HUNT: Procedure = {
   kinds: ['vane'],
   // Without oil in it a pump is not run.
   when: ['!drained'],
-  skill: 'technician',
+  skill: PROCEDURE_SKILLS.leakHunt,
   atHand: ['a second gauge', 'stoppers and blank flanges', 'bubble liquid', 'clean seals'],
   steps: LEAK_STEPS.map(({ id, name, how, cautions, checkId, passed, failed, needsTrap }): Step => ({
     id,

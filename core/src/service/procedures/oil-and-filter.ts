@@ -1,7 +1,7 @@
 import { LEVEL, MAKE_SAFE } from '../common-steps.js';
 import type { Procedure, Step } from '../procedure.js';
 import { DRAIN } from './oil-change.js';
-import { PROCEDURE_NAMES } from './procedure-names.js';
+import { PROCEDURE_NAMES, PROCEDURE_SKILLS } from './procedure-names.js';
 
 /** The new filter takes its share while the pump runs. */
 const LEVEL_WITH_FILTER: readonly Step[] = LEVEL.map((step) =>
@@ -20,7 +20,7 @@ export const OIL_AND_FILTER: Procedure = {
   tasks: ['oilChange', 'oilFilter'],
   kinds: ['vane'],
   when: ['oilFilter'],
-  skill: 'technician',
+  skill: PROCEDURE_SKILLS.oilAndFilter,
   carries: true,
   atHand: [
     'fresh oil of the same product, measured out',

@@ -1,6 +1,6 @@
 import { LEVEL, MAKE_SAFE } from '../common-steps.js';
 import type { Procedure, Step } from '../procedure.js';
-import { PROCEDURE_NAMES } from './procedure-names.js';
+import { PROCEDURE_NAMES, PROCEDURE_SKILLS } from './procedure-names.js';
 
 /** Out with the old oil, the last of it too. */
 const DRAINING: readonly Step[] = [
@@ -69,7 +69,7 @@ export const OIL_CHANGE: Procedure = {
   tasks: ['oilChange'],
   kinds: ['vane'],
   when: ['!oilFilter'],
-  skill: 'technician',
+  skill: PROCEDURE_SKILLS.oilChange,
   carries: true,
   atHand: [
     'fresh oil of the same product, measured out',

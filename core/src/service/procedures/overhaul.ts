@@ -1,7 +1,7 @@
 import { BLANK_OFF, LEVEL, MAKE_SAFE } from '../common-steps.js';
 import type { Procedure, Step } from '../procedure.js';
 import { DRAIN } from './oil-change.js';
-import { PROCEDURE_NAMES } from './procedure-names.js';
+import { PROCEDURE_NAMES, PROCEDURE_SKILLS } from './procedure-names.js';
 
 /** What comes off in this order, into a bag of its own each, and goes on again in the reverse order. */
 const STAGES = [
@@ -39,7 +39,7 @@ export const OVERHAUL: Procedure = {
   name: PROCEDURE_NAMES.overhaul,
   tasks: ['vaneCheck', 'oilChange', 'exhaustFilter'],
   kinds: ['vane'],
-  skill: 'specialist',
+  skill: PROCEDURE_SKILLS.overhaul,
   atHand: [
     'one kit: vanes, springs, shaft seals, O-rings, gaskets',
     'numbered bags',

@@ -1,12 +1,12 @@
 import type { Procedure } from '../procedure.js';
-import { PROCEDURE_NAMES } from './procedure-names.js';
+import { PROCEDURE_NAMES, PROCEDURE_SKILLS } from './procedure-names.js';
 
 export const POTS_AND_TRAP: Procedure = {
   letter: 'P',
   name: PROCEDURE_NAMES.potsAndTrap,
   tasks: [],
   kinds: ['vane'],
-  skill: 'operator',
+  skill: PROCEDURE_SKILLS.potsAndTrap,
   atHand: ['a container', 'gloves, rags'],
   steps: [
     {

@@ -1,13 +1,13 @@
 import { BLANK_OFF, MAKE_SAFE } from '../common-steps.js';
 import type { Procedure } from '../procedure.js';
-import { PROCEDURE_NAMES } from './procedure-names.js';
+import { PROCEDURE_NAMES, PROCEDURE_SKILLS } from './procedure-names.js';
 
 export const PUMP_SWAP: Procedure = {
   letter: 'O',
   name: PROCEDURE_NAMES.pumpSwap,
   tasks: [],
   kinds: ['vane', 'booster', 'dry'],
-  skill: 'technician',
+  skill: PROCEDURE_SKILLS.pumpSwap,
   atHand: [
     'the pump that comes',
     'caps for both',
