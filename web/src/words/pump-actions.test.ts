@@ -49,7 +49,7 @@ test('what stands open or capped is closed step by step', () => {
   });
 });
 
-test.each<[string, Parameters<typeof serviceOf>[0]['act'], string, readonly Reason[], string | null, Right?]>([
+test.each<[string, Parameters<typeof serviceOf>[0]['act'], string, readonly Reason[], string | null, Right | null]>([
   ['a change', 'change', 'vane', [], '/pumps/p/job-cards?task=oilChange', 'write'],
   ['a change of a booster', 'change', 'booster', [], '/pumps/p/job-cards?task=boosterOil', 'write'],
   ['a bleed of a booster', 'bleed', 'booster', [], '/pumps/p/job-cards?task=boosterOil', 'write'],
@@ -58,16 +58,16 @@ test.each<[string, Parameters<typeof serviceOf>[0]['act'], string, readonly Reas
   ['a bleed', 'bleed', 'vane', [], '/pumps/p/job-cards?task=bleed', 'log'],
   ['too much in it', 'drainToMark', 'vane', [], '/pumps/p/job-cards?task=bleed', 'log'],
   ['a wash', 'washHousing', 'vane', [], '/pumps/p/job-cards?task=housingClean', 'write'],
-  ['a look is no service', 'look', 'vane', [], null],
-  ['nothing wanted', null, 'vane', [], null],
-  ['one is under way', 'change', 'vane', [open], null],
+  ['a look is no service', 'look', 'vane', [], null, null],
+  ['nothing wanted', null, 'vane', [], null, null],
+  ['one is under way', 'change', 'vane', [open], null, null],
 ])('%s is led step by step from its reason', (_, act, kind, reasons, path, needs) => {
   expect(serviceOf({ pumpId: 'p', kind, act, reasons })).toEqual(path === null ? null : { path, needs });
 });
 
 test.each<[string, Act | null, readonly Reason[], Right]>([
   ['nothing under way', 'change', [], 'read'],
-  ['a technician’s service', 'change', [open], 'write'],
+  ['a technician’s service', 'change', [{ ...open, procedure: 'overhaul' } as Reason], 'write'],
   ['what comes after a run', null, [{ ...open, procedure: 'afterRun' } as Reason], 'log'],
   ['it stands open', 'closeUp', [], 'write'],
 ])('with %s the right action is theirs who may go on with it', (_, act, reasons, right) => {
