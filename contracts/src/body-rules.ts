@@ -1,7 +1,7 @@
 import { IsIn, IsInt, IsNumber, IsOptional, IsString, Length, Matches, Max, MaxLength, Min } from 'class-validator';
 
 /** Rules that fields of several bodies share. Messages say what would be right; the field and the value are named beside them. */
-const together =
+export const together =
   (...rules: PropertyDecorator[]): PropertyDecorator =>
   (target, name) =>
     rules.forEach((rule) => rule(target, name));

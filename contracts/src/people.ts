@@ -1,6 +1,6 @@
 import { ROLES, type Right, type Role } from '@winter-jar/core';
-import { Length, Matches } from 'class-validator';
-import { IdOf, Maybe, OneOf } from './body-rules.js';
+import { ArrayMaxSize, ArrayMinSize, ArrayUnique, IsArray, IsString, Length, Matches } from 'class-validator';
+import { IdOf, Maybe, OneOf, together } from './body-rules.js';
 
 /** Too long to be guessed at, with few tries a quarter of an hour (server/src/door/tries.ts). */
 export const SHORTEST_PASSWORD = 12;
@@ -13,6 +13,18 @@ const GivenPassword = (): PropertyDecorator => Length(1, LONGEST_PASSWORD, { mes
 const SignInName = (): PropertyDecorator =>
   Matches(/^(?=.*\S)[^\p{Cc}]{1,60}$/u, { message: 'a name of 1 to 60 characters' });
 const Code = (): PropertyDecorator => Length(1, 40, { message: 'the eight letters and figures of the code' });
+
+const MOST_SITES = 200;
+const sites = { message: `1 to ${MOST_SITES} ids of sites, each once; or null for every site` };
+const SiteIds = (): PropertyDecorator =>
+  together(
+    IsArray(sites),
+    ArrayMinSize(1, sites),
+    ArrayMaxSize(MOST_SITES, sites),
+    ArrayUnique((id: unknown) => id, sites),
+    IsString({ ...sites, each: true }),
+    Length(1, 64, { ...sites, each: true }),
+  );
 
 /** Body of `POST /api/door/sign-in`. */
 export class SignInPost {
@@ -53,6 +65,8 @@ export class StepIntoPost {
 /** Body of `POST /api/people/{personId}/account`. */
 export class AccountPost {
   @OneOf(ROLES) role!: Role;
+  /** Sites that they are bound to; null: all, as for every owner. */
+  @Maybe(SiteIds()) siteIds?: readonly string[] | null;
 }
 
 /** What a code lets one do, once. */
@@ -69,6 +83,8 @@ export interface SignedIn {
   readonly personId: string;
   readonly name: string;
   readonly role: Role;
+  /** Sites that they are bound to; null: all. */
+  readonly siteIds: readonly string[] | null;
 }
 
 /**
@@ -125,6 +141,8 @@ export interface PersonAccount {
   readonly name: string;
   /** Null for somebody of the set-up who cannot sign in. */
   readonly role: Role | null;
+  /** Sites that they are bound to; null: all. */
+  readonly siteIds: readonly string[] | null;
   readonly hasPassword: boolean;
   readonly sessions: readonly OpenSession[];
 }
@@ -146,6 +164,7 @@ export const DOOR_EVENTS = [
   'passwordSet',
   'accountMade',
   'roleChanged',
+  'sitesChanged',
   'accountEnded',
   'refused',
   'fileMade',

@@ -1,6 +1,8 @@
 // The room's door: every name that leaves core stands in this one list, so it is longer than other files.
 export { cautionsAt, CAUTIONS, cautionWords, dangersOf, type CautionId, type Deed } from './cautions/index.js';
 export {
+  houseSeen,
+  mayTellOf,
   RIGHT_OF_RECORD,
   rightOfCorrection,
   rightOfEntry,
@@ -8,8 +10,12 @@ export {
   RIGHTS,
   RIGHTS_OF_ROLE,
   ROLES,
+  seesEntry,
+  seesStanding,
+  stoodInSight,
   type Right,
   type Role,
+  type Sight,
 } from './people/index.js';
 export {
   type JobEntry,

@@ -42,6 +42,8 @@ export interface SetUpBook {
   pumpAt(input: { pumpId: string; instant: string }): PumpSetUp | null;
   /** Ids of pumps that any version says stand at an equipment. */
   pumpsEverAt(equipmentId: string): string[];
+  /** Ids of the sites at which a pump stood from one instant to another, each once. */
+  sitesOfPump(input: { pumpId: string; from: string; until: string }): string[];
 }
 
 const byRecording = (a: SetUpVersion, b: SetUpVersion): number =>
@@ -152,5 +154,10 @@ export function setUpBook(versions: readonly SetUpVersion[]): SetUpBook {
     return [...new Set(there.map((v) => v.subjectId))];
   }
 
-  return { at, pumpAt, pumpsEverAt };
+  function sitesOfPump({ pumpId, from, until }: { pumpId: string; from: string; until: string }): string[] {
+    const instants = [from, ...changes.filter((c) => c > from && c <= until)];
+    return [...new Set(instants.flatMap((instant) => at(instant).pump[pumpId]?.siteId ?? []))];
+  }
+
+  return { at, pumpAt, pumpsEverAt, sitesOfPump };
 }

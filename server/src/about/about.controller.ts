@@ -5,9 +5,11 @@ import { CLOCK, isoNow, type Clock } from '../clock/clock.js';
 import { addressesOf } from '../house/house-addresses.js';
 import { DEMO_DAY, HOUSE, VERSION, type House } from '../house/house.js';
 import { Needs } from '../house/needs.js';
+import { Sites } from '../house/sites.js';
 import { Reading } from '../database/reading.js';
 
 @Needs('read')
+@Sites('same')
 @Controller('api/about')
 export class AboutController {
   constructor(

@@ -22,6 +22,13 @@ export class JournalEntryRow {
   @Column('text', { nullable: true }) unsettled!: string | null;
 }
 
+/** Which entries show a file, corrections too. */
+@Entity('file_citation')
+export class FileCitationRow {
+  @PrimaryColumn('text') fileId!: string;
+  @PrimaryColumn('text') entryId!: string;
+}
+
 /** An import that is being written. It is taken back where it is cancelled, or found here when the folder is opened. */
 @Entity('open_import')
 export class OpenImportRow {
@@ -124,6 +131,7 @@ export class HouseFactRow {
 
 export const ROWS = [
   JournalEntryRow,
+  FileCitationRow,
   OpenImportRow,
   LaggingSubjectRow,
   CountedEntryRow,

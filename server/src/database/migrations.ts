@@ -155,6 +155,31 @@ class SumpsAsSubjects6 implements MigrationInterface {
   }
 }
 
+/** Which entries show a file: whoever is bound to some sites is shown those of their entries alone. */
+class FileCitations7 implements MigrationInterface {
+  readonly name = 'FileCitations1796342400000';
+
+  async up(runner: QueryRunner): Promise<void> {
+    await runner.query(
+      'CREATE TABLE "file_citation" ("fileId" text NOT NULL, "entryId" text NOT NULL, PRIMARY KEY ("fileId", "entryId"))',
+    );
+    for (const [word, path] of [
+      ['photoId', '$.body.photoId'],
+      ['photoId', '$.body.body.photoId'],
+      ['logId', '$.body.log.logId'],
+      ['logId', '$.body.body.log.logId'],
+    ] as const)
+      await runner.query(
+        `INSERT OR IGNORE INTO "file_citation" SELECT json_extract("content", '${path}'), "id" FROM "journal_entry"
+         WHERE "content" LIKE '%"${word}":"%' AND json_extract("content", '${path}') IS NOT NULL`,
+      );
+  }
+
+  async down(runner: QueryRunner): Promise<void> {
+    await runner.query('DROP TABLE "file_citation"');
+  }
+}
+
 export const MIGRATIONS = [
   Foundation1,
   ImportsInTurns2,
@@ -162,4 +187,5 @@ export const MIGRATIONS = [
   SubjectsOfAnyType4,
   StateOfAnEntry5,
   SumpsAsSubjects6,
+  FileCitations7,
 ];

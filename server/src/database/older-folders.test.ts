@@ -51,7 +51,7 @@ test.each(readdirSync(FOLDERS).sort())(
     expect(house.everyState()).toEqual(rebuiltStates(house));
     for (const [pumpId, { foldVersion, state }] of Object.entries(before.states))
       if (foldVersion === FOLD_VERSION) expect([pumpId, JSON.stringify(after[pumpId])]).toEqual([pumpId, state]);
-    const { rows } = new RoundService(clock, house.reading, house.store).round();
+    const { rows } = new RoundService(clock, house.reading, house.store).round(null);
     expect(rows.map((r) => r.pumpId)).toEqual(expect.arrayContaining(['cw-01', 'cw-b1', 'hs-03', 'lf-01']));
     const reader = new PumpReader(clock, house.reading, house.store);
     // Its jar had water, sludge and a smell, whatever version wrote it.

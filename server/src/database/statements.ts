@@ -130,6 +130,10 @@ export function writingStatements(db: Sqlite) {
     deleteSetUp: db.prepare<{ kind: string; subjectId: string }>(
       `DELETE FROM set_up_version WHERE "kind" = @kind AND "subjectId" = @subjectId`,
     ),
+    /** With an entry that shows a file. One that is taken back with its import leaves it behind, and then it says nothing. */
+    insertCitation: db.prepare<{ fileId: string; entryId: string }>(
+      `INSERT INTO file_citation ("fileId", "entryId") VALUES (@fileId, @entryId) ON CONFLICT DO NOTHING`,
+    ),
     /** With every write, in its transaction: what changed has one sequence. */
     insertChange: db.prepare<Omit<ChangeRow, 'seq'>>(
       `INSERT INTO change_log ("kind", "pumpIds", "actor", "at") VALUES (@kind, @pumpIds, @actor, @at)`,
@@ -351,6 +355,10 @@ export function readingStatements(db: Sqlite) {
       `SELECT COUNT(*) AS "n" FROM (SELECT 1 FROM subject_entry WHERE ${SUBJECT} AND ${KEY} > ${AT} LIMIT @limit)`,
     ),
     /** Every write and every row of an import: is it here already, and the same? */
+    /** Before a file is shown to whoever is bound to some sites. */
+    citing: db.prepare<[fileId: string], { content: string }>(
+      `SELECT j."content" FROM file_citation f CROSS JOIN journal_entry j ON j."id" = f."entryId" WHERE f."fileId" = ?`,
+    ),
     entryById: db.prepare<[id: string], JournalEntryRow>(`SELECT * FROM journal_entry WHERE "id" = ?`),
     /** The pump's page, the preview and every fold. */
     subjectState: db.prepare<{ subjectType: string; subjectId: string }, SubjectStateRow>(

@@ -2,9 +2,11 @@ import { BadRequestException, Controller, Get, Inject, Param, Query, Res } from 
 import { ApiQuery } from '@nestjs/swagger';
 import type { Response } from 'express';
 import type { CaseAnswer, DiagnosisAnswer, SuspectsAnswer } from '@winter-jar/contracts';
+import type { Sight } from '@winter-jar/core';
 import { Costly } from '../house/costly.js';
 import { Documented } from '../api/documented.js';
 import { Needs } from '../house/needs.js';
+import { Seeing, Sites } from '../house/sites.js';
 import { DiagnosisService } from './diagnosis.service.js';
 import { SuspectsService } from './suspects.service.js';
 
@@ -19,6 +21,7 @@ export class DiagnosisController {
     @Inject(SuspectsService) private readonly suspectsService: SuspectsService,
   ) {}
 
+  @Sites('pump')
   @Get('pumps/:pumpId/diagnosis')
   @ApiQuery({ name: 'stopWeight', required: false, type: Number })
   @Documented({
@@ -33,6 +36,7 @@ export class DiagnosisController {
     return this.service.diagnosis(pumpId, weight);
   }
 
+  @Sites('sifted')
   @Get('suspects')
   @Costly(60)
   @Documented({
@@ -40,15 +44,16 @@ export class DiagnosisController {
     summary: 'Which materials go with dark oil and with water in this house, over the last year',
     answer: 'SuspectsAnswer',
   })
-  suspects(@Res({ passthrough: true }) response: Response): Promise<SuspectsAnswer> {
+  suspects(@Seeing() sight: Sight, @Res({ passthrough: true }) response: Response): Promise<SuspectsAnswer> {
     const gone = new AbortController();
     response.once('close', () => gone.abort());
-    return this.suspectsService.suspects(gone.signal);
+    return this.suspectsService.suspects(sight, gone.signal);
   }
 
+  @Sites('sifted')
   @Get('cases/:caseId')
   @Documented({ id: 'caseInFull', summary: 'A case with all that was written while it was open', answer: 'CaseAnswer' })
-  caseInFull(@Param('caseId') caseId: string): Promise<CaseAnswer> {
-    return this.service.caseInFull(caseId);
+  caseInFull(@Seeing() sight: Sight, @Param('caseId') caseId: string): Promise<CaseAnswer> {
+    return this.service.caseInFull(sight, caseId);
   }
 }

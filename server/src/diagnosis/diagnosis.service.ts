@@ -1,17 +1,21 @@
 import { Injectable, NotFoundException } from '@nestjs/common';
 import type { CaseAnswer, CaseLine, DiagnosisAnswer, LikelyCause } from '@winter-jar/contracts';
 import {
+  caseIdOf,
   gatherEvidence,
   hazardsOf,
+  houseSeen,
   lackedBy,
   nextChecks,
   priorsAfter,
   pumpIdsOf,
   rank,
+  seesEntry,
   sharesInSteps,
   type Asked,
   type Entry,
   type RankedCause,
+  type Sight,
 } from '@winter-jar/core';
 import { Reading } from '../database/reading.js';
 import { PumpReader } from '../house/pump-reader.js';
@@ -73,17 +77,25 @@ export class DiagnosisService {
   }
 
   /** A case with all that was written about its pump from its opening to the last word on it. */
-  async caseInFull(caseId: string): Promise<CaseAnswer> {
+  async caseInFull(sight: Sight, caseId: string): Promise<CaseAnswer> {
     const rows = await this.caseRows();
     const line = caseLines(rows).find((c) => c.caseId === caseId);
-    if (!line) throw new NotFoundException(`the id of a case; "${caseId}" is none`);
+    const opened = rows.find(({ entry }) => entry.kind === 'caseOpened' && caseIdOf(entry) === caseId);
+    if (!line || !opened || !seesEntry(sight, this.store.book, opened.entry))
+      throw new NotFoundException(`the id of a case; "${caseId}" is none`);
     const { now } = this.pumps;
+    const setUp = this.pumps.setUpOf(line.pumpId, now);
+    const isSeen = (entry: Entry) => seesEntry(sight, this.store.book, entry);
     const said = rows.filter(({ entry }) => entry.subjects.some((s) => s.type === 'case' && s.id === caseId));
     const until = line.closedAt ?? now;
     const { pumpId, openedAt: from } = line;
     const entries = await this.reading.records.between(pumpId, { from, until });
     const later = said.map((r) => r.entry).filter((e) => !entries.some((d) => d.id === e.id));
-    return { case: line, setUp: this.pumps.setUpOf(pumpId, now), entries: [...entries, ...later] };
+    return {
+      case: line,
+      setUp: { ...setUp, house: houseSeen(sight, setUp.house) },
+      entries: [...entries, ...later].filter(isSeen),
+    };
   }
 
   private async entriesOf(pumpId: string): Promise<Entry[]> {

@@ -1,5 +1,6 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { SuspectsAnswer } from '@winter-jar/contracts';
+import type { Sight } from '@winter-jar/core';
 import { CLOCK, isoNow, type Clock } from '../clock/clock.js';
 import { WorkQueue } from '../work/work-queue.js';
 import { SUSPECTS_JOB } from './suspects.js';
@@ -12,7 +13,7 @@ export class SuspectsService {
   ) {}
 
   /** @param signal whoever asked has gone @throws JobCancelled */
-  suspects(signal: AbortSignal): Promise<SuspectsAnswer> {
-    return this.work.run(SUSPECTS_JOB, { now: isoNow(this.clock) }, { signal });
+  suspects(sight: Sight, signal: AbortSignal): Promise<SuspectsAnswer> {
+    return this.work.run(SUSPECTS_JOB, { now: isoNow(this.clock), sight }, { signal });
   }
 }

@@ -1,5 +1,12 @@
 import type { SuspectsAnswer } from '@winter-jar/contracts';
-import { stretchesOf, suspectMaterials, type HouseSetUp, type SuspectEvent } from '@winter-jar/core';
+import {
+  stoodInSight,
+  stretchesOf,
+  suspectMaterials,
+  type HouseSetUp,
+  type Sight,
+  type SuspectEvent,
+} from '@winter-jar/core';
 import type { ChangedPumps, SuspectRow } from '../database/statements.js';
 import { SetUpStore } from '../journal/set-up-store.js';
 import type { Job, JobTools } from '../work/job.js';
@@ -7,8 +14,14 @@ import type { Job, JobTools } from '../work/job.js';
 /** Recipes, traps and people change: what is older says little about a material today. */
 const LOOKED_BACK_MS = 365 * 86_400_000;
 
-/** Which materials go with dark oil and with water, over all pumps of the house. */
-export const SUSPECTS_JOB: Job<{ readonly now: string }, SuspectsAnswer> = {
+interface Asked {
+  readonly now: string;
+  /** Of whoever asks: pumps that stood elsewhere meanwhile tell of others. */
+  readonly sight: Sight;
+}
+
+/** Which materials go with dark oil and with water, over all pumps that somebody sees. */
+export const SUSPECTS_JOB: Job<Asked, SuspectsAnswer> = {
   name: 'suspects',
   lane: 'screen',
   run: suspectsOf,
@@ -38,27 +51,32 @@ function stillHolds(
   return events;
 }
 
-function eventsOf({ db, sql, progress }: JobTools, from: string, house: HouseSetUp): (readonly SuspectEvent[])[] {
+function eventsOf({ db, sql, progress }: JobTools, from: string, house: HouseSetUp): Read['events'] {
   return db.transaction(() => {
     const read = lastRead.get(db);
     const seq = sql.lastChange.get()?.seq ?? 0;
     const events = stillHolds(read, from, { changes: sql.changesAfter.all(read?.seq ?? 0), seq });
     const pumps = Object.keys(house.pump);
-    const all = pumps.map((pumpId, i) => {
-      progress((i + 1) / pumps.length);
-      return events.get(pumpId) ?? sql.suspectRows.all({ pumpId, from }).map((row) => eventOf(row, house));
-    });
-    lastRead.set(db, { from, seq, events: new Map(pumps.map((pumpId, i) => [pumpId, all[i] ?? []])) });
+    const all = new Map(
+      pumps.map((pumpId, i) => {
+        progress((i + 1) / pumps.length);
+        const known = events.get(pumpId);
+        return [pumpId, known ?? sql.suspectRows.all({ pumpId, from }).map((row) => eventOf(row, house))];
+      }),
+    );
+    lastRead.set(db, { from, seq, events: all });
     return all;
   })();
 }
 
-function suspectsOf(tools: JobTools, { now }: { readonly now: string }): SuspectsAnswer {
+function suspectsOf(tools: JobTools, { now, sight }: Asked): SuspectsAnswer {
   const store = new SetUpStore();
   store.reload(tools.sql);
   const house = store.book.at(now);
   const from = `${new Date(Date.parse(now) - LOOKED_BACK_MS).toISOString().slice(0, 10)}T00:00:00.000Z`;
-  const events = eventsOf(tools, from, house);
+  const events = [...eventsOf(tools, from, house)].flatMap(([pumpId, of]) =>
+    stoodInSight(sight, store.book, { pumpId, from, until: now }) ? [of] : [],
+  );
   const names = Object.entries(house.material).map(([id, { name }]) => [id, name]);
   return {
     since: from,

@@ -22,7 +22,9 @@ import {
 } from '@winter-jar/contracts';
 import type { Request, Response } from 'express';
 import { Documented } from '../api/documented.js';
-import { Acting, Needs } from '../house/needs.js';
+import { Acting } from '../house/acting.js';
+import { Needs } from '../house/needs.js';
+import { Sites } from '../house/sites.js';
 import type { Actor } from '../journal/actor.js';
 import { DoorService, type Knock } from './door.service.js';
 import { said } from './said.js';
@@ -35,6 +37,7 @@ const Knocking = createParamDecorator((_data: unknown, context: ExecutionContext
 
 /** What whoever stands at the door may ask. */
 @Needs('nothing')
+@Sites('same')
 @Controller('api/door')
 export class DoorController {
   constructor(@Inject(DoorService) private readonly service: DoorService) {}

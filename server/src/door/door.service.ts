@@ -28,7 +28,7 @@ import { Tries } from './tries.js';
 
 const A_CODE = 'a code';
 const YEAR_MS = 365 * 86_400_000;
-const signedIn = ({ personId, name, role }: Account): SignedIn => ({ personId, name, role });
+const signedIn = ({ personId, name, role, siteIds }: Account): SignedIn => ({ personId, name, role, siteIds });
 
 /** A request, and what it is answered with: cookies come by the one and go by the other. */
 export interface Knock {
@@ -111,9 +111,9 @@ export class DoorService {
     const personId = accounts.named(name)?.personId ?? this.persons.named(name) ?? this.persons.add(name);
     const known = accounts.of(personId) ?? (await accounts.add({ personId, name, role: 'owner' }));
     if (!known) throw new ConflictException('a name that nobody else signs in with');
-    await accounts.change(personId, { role: 'owner', passwordHash });
+    await accounts.change(personId, { role: 'owner', passwordHash, siteIds: null });
     await record.note({ what: 'claimed', by: known.name, address: addressOf(knock.request) });
-    return this.begin(knock, { ...known, role: 'owner' }, 'browser', browserName(knock.request));
+    return this.begin(knock, { ...known, role: 'owner', siteIds: null }, 'browser', browserName(knock.request));
   }
 
   private mustBeWithoutOwner(): void {
@@ -185,7 +185,7 @@ export class DoorService {
     const before = this.door.sessionOf(request);
     if (before) await this.people.sessions.end([before]);
     const from = addressOf(request);
-    const { personId, role } = account;
+    const { personId, role, siteIds: sight } = account;
     if (!this.persons.all.has(personId)) this.persons.add(account.name, personId);
     const { token, id } = await this.people.sessions.begin({ personId, kind, name, address: from });
     response.cookie(this.people.cookie, token, {
@@ -195,7 +195,7 @@ export class DoorService {
       path: '/',
       maxAge: YEAR_MS,
     });
-    const acting: PersonActing = { kind: 'person', personId, role, sessionId: id, from };
+    const acting: PersonActing = { kind: 'person', personId, role, sight, sessionId: id, from };
     return this.answerTo(acting, request);
   }
 

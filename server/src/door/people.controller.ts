@@ -8,7 +8,9 @@ import {
 } from '@winter-jar/contracts';
 import { Documented } from '../api/documented.js';
 import { Door } from '../house/door.js';
-import { Acting, Needs } from '../house/needs.js';
+import { Acting } from '../house/acting.js';
+import { Needs } from '../house/needs.js';
+import { Sites } from '../house/sites.js';
 import type { Actor } from '../journal/actor.js';
 import { PeopleService } from './people.service.js';
 import { said } from './said.js';
@@ -46,7 +48,8 @@ export class PeopleController {
     body: 'AccountPost',
   })
   give(@Acting() actor: Actor, @Param('personId') personId: string, @Body() body: unknown): Promise<PeopleAnswer> {
-    return this.service.give(actor, personId, said(AccountPost, body).role);
+    const { role, siteIds = null } = said(AccountPost, body);
+    return this.service.give(actor, personId, { role, siteIds });
   }
 
   @Post(':personId/account/end')
@@ -58,6 +61,7 @@ export class PeopleController {
 
   /** Whoever is signed in may ask for their own device. */
   @Post(':personId/code')
+  @Sites('same')
   @Needs('read')
   @HttpCode(200)
   @Documented({

@@ -1,4 +1,11 @@
-import { ConflictException, ForbiddenException, Inject, Injectable, NotFoundException } from '@nestjs/common';
+import {
+  BadRequestException,
+  ConflictException,
+  ForbiddenException,
+  Inject,
+  Injectable,
+  NotFoundException,
+} from '@nestjs/common';
 import type { NewCode, PeopleAnswer } from '@winter-jar/contracts';
 import type { Role } from '@winter-jar/core';
 import { Door } from '../house/door.js';
@@ -6,15 +13,24 @@ import { HOUSE, type House } from '../house/house.js';
 import { addressesOf } from '../house/house-addresses.js';
 import { mayDo, type Actor } from '../journal/actor.js';
 import { shownSession } from '../people/sessions.js';
+import { CLOCK, isoNow, type Clock } from '../clock/clock.js';
+import { SetUpStore } from '../journal/set-up-store.js';
 import { PersonRecords } from './person-records.js';
 
-/** Who may sign in, and what they may: the owner's work. */
+interface Given {
+  readonly role: Role;
+  readonly siteIds: readonly string[] | null;
+}
+
+/** Who may sign in, what they may and which sites they see: the owner's work. */
 @Injectable()
 export class PeopleService {
   constructor(
     @Inject(Door) private readonly door: Door,
     @Inject(HOUSE) private readonly house: House,
     @Inject(PersonRecords) private readonly persons: PersonRecords,
+    @Inject(SetUpStore) private readonly store: SetUpStore,
+    @Inject(CLOCK) private readonly clock: Clock,
   ) {}
 
   private get people() {
@@ -34,6 +50,7 @@ export class PeopleService {
         personId,
         name,
         role: account?.role ?? null,
+        siteIds: account?.siteIds ?? null,
         hasPassword: Boolean(account?.passwordHash),
         sessions: sessions.ofPerson(personId).map((s) => shownSession(s, present)),
       };
@@ -41,22 +58,26 @@ export class PeopleService {
     return { people: people.sort((a, b) => a.name.localeCompare(b.name, 'en')) };
   }
 
-  /** Lets somebody of the set-up sign in, or changes what they may, from now on. */
-  async give(actor: Actor, personId: string, role: Role): Promise<PeopleAnswer> {
+  /** Lets somebody of the set-up sign in, or changes what they may and see, from now on. */
+  async give(actor: Actor, personId: string, { role, siteIds }: Given): Promise<PeopleAnswer> {
     this.mustAsk();
+    this.mustBeSites(role, siteIds);
     const { accounts } = this.people;
     const known = accounts.of(personId);
     const name = known?.name ?? this.persons.all.get(personId);
     if (name === undefined) throw new NotFoundException('somebody of the set-up: add them there first');
-    if (known?.role === role) return this.all(actor);
     if (known) {
       this.mustLeaveAnOwner(personId, role);
-      await accounts.change(personId, { role });
-      await this.door.note(actor, 'roleChanged', { about: name, detail: `${known.role} → ${role}` });
+      await accounts.change(personId, { role, siteIds: siteIds && [...siteIds] });
+      if (known.role !== role)
+        await this.door.note(actor, 'roleChanged', { about: name, detail: `${known.role} → ${role}` });
+      const detail = this.namesOf(siteIds);
+      if (this.namesOf(known.siteIds) !== detail) await this.door.note(actor, 'sitesChanged', { about: name, detail });
     } else {
-      if ((await accounts.add({ personId, name, role })) === null)
+      if ((await accounts.add({ personId, name, role, siteIds: siteIds && [...siteIds] })) === null)
         throw new ConflictException(`a name that nobody else signs in with: there is a ${name} already`);
-      await this.door.note(actor, 'accountMade', { about: name, detail: role });
+      const detail = siteIds ? `${role}, ${this.namesOf(siteIds)}` : role;
+      await this.door.note(actor, 'accountMade', { about: name, detail });
     }
     return this.all(actor);
   }
@@ -92,6 +113,23 @@ export class PeopleService {
     const { isOpen, isDemo } = this.door.ways;
     if (isOpen && !isDemo)
       throw new ConflictException('a server that asks who comes in: start it without --open first');
+  }
+
+  private mustBeSites(role: Role, siteIds: Given['siteIds']): void {
+    if (siteIds === null) return;
+    const wrong = (right: string) =>
+      new BadRequestException({
+        message: right,
+        issues: [{ field: 'siteIds', value: siteIds, code: 'notRight', right }],
+      });
+    if (role === 'owner') throw wrong('null: an owner sees every site');
+    const { site } = this.store.book.at(isoNow(this.clock));
+    if (siteIds.some((id) => !Object.hasOwn(site, id))) throw wrong('ids of sites of the set-up');
+  }
+
+  private namesOf(siteIds: Given['siteIds']): string {
+    const { site } = this.store.book.at(isoNow(this.clock));
+    return siteIds?.map((id) => site[id]?.name ?? id).join(', ') ?? 'every site';
   }
 
   private mustLeaveAnOwner(personId: string, role: Role | null): void {

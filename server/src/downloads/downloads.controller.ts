@@ -2,7 +2,9 @@ import { BadRequestException, Body, Controller, Get, HttpCode, Inject, Param, Po
 import { DOWNLOAD_NAMES, type DownloadAnswer } from '@winter-jar/contracts';
 import type { Request, Response } from 'express';
 import { Documented } from '../api/documented.js';
-import { Acting, Needs } from '../house/needs.js';
+import { Acting } from '../house/acting.js';
+import { Needs } from '../house/needs.js';
+import { Sites } from '../house/sites.js';
 import type { Actor } from '../journal/actor.js';
 import { Costly } from '../house/costly.js';
 import { Door } from '../house/door.js';
@@ -10,6 +12,7 @@ import { DownloadsService } from './downloads.service.js';
 
 /** Begun by a POST, which no foreign page can send, and fetched from an address that none can know. */
 @Needs('read')
+@Sites('sifted')
 @Controller('api/downloads')
 export class DownloadsController {
   constructor(

@@ -13,9 +13,9 @@ import { LOG_FILE_JOBS } from '../entry-log/log-files.js';
 import { isDiskFull } from '../files/disk-full.js';
 import { dropWorkFolder, newWorkFolder } from '../files/work-folder.js';
 import { mustMay } from '../house/needs.js';
-import type { Actor } from '../journal/actor.js';
+import { sightOf, type Actor } from '../journal/actor.js';
 import { TooMany } from '../problems/too-many.js';
-import type { FileJob } from '../work/job.js';
+import type { FileAsked, FileJob } from '../work/job.js';
 import { JobCancelled, WorkQueue } from '../work/work-queue.js';
 
 interface Kind {
@@ -114,7 +114,7 @@ export class DownloadsService implements OnModuleDestroy {
     const done = Promise.resolve();
     const one: Prepared = { answer, folder, stop: new AbortController(), made: done, removed: done };
     this.prepared.set(id, one);
-    one.made = this.make(id, now);
+    one.made = this.make(id, { now, sight: sightOf(by) });
     return answer;
   }
 
@@ -150,15 +150,18 @@ export class DownloadsService implements OnModuleDestroy {
     for (const { stop } of this.prepared.values()) stop.abort();
   }
 
-  private async make(id: string, now: string): Promise<void> {
+  private async make(id: string, asked: Pick<FileAsked, 'now' | 'sight'>): Promise<void> {
     const { answer, folder, stop } = this.known(id);
     const { job } = KINDS[answer.what];
-    const asked = { dataFolder: this.database.folder, into: folder, fileName: answer.fileName, now };
     try {
-      await this.queue.run(job, asked, {
-        signal: stop.signal,
-        onProgress: (progress) => this.say(id, { progress }),
-      });
+      await this.queue.run(
+        job,
+        { ...asked, dataFolder: this.database.folder, into: folder, fileName: answer.fileName },
+        {
+          signal: stop.signal,
+          onProgress: (progress) => this.say(id, { progress }),
+        },
+      );
       const { size } = statSync(join(folder, answer.fileName));
       if (stop.signal.aborted) return await dropWorkFolder(folder);
       this.say(id, { state: 'ready', progress: 1, bytes: size });

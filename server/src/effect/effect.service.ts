@@ -1,8 +1,8 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { EntriesEffect } from '@winter-jar/contracts';
-import { initialState } from '@winter-jar/core';
+import { houseSeen, initialState } from '@winter-jar/core';
 import { CLOCK, isoNow, type Clock } from '../clock/clock.js';
-import type { Actor } from '../journal/actor.js';
+import { sightOf, type Actor } from '../journal/actor.js';
 import { JournalWriter } from '../journal/journal-writer.js';
 import { SetUpStore } from '../journal/set-up-store.js';
 import { differing, sideOf, type Side } from './differing.js';
@@ -17,7 +17,8 @@ export class EffectService {
   ) {}
 
   ofEntries(actor: Actor, raw: readonly unknown[]): EntriesEffect {
-    const named = [...new Set(raw.flatMap(pumpIdsNamed))];
+    const house = houseSeen(sightOf(actor), this.store.book.at(isoNow(this.clock)));
+    const named = [...new Set(raw.flatMap(pumpIdsNamed))].filter((id) => house.pump[id]);
     return this.writer.rehearse(
       () => ({ before: this.sides(named), answers: this.writer.write(actor, raw) }),
       ({ before, answers }) => {
@@ -32,14 +33,11 @@ export class EffectService {
     const now = isoNow(this.clock);
     const states = this.writer.states(pumpIds);
     const unsettledOf = this.writer.unsettledByPump();
-    const { pump } = this.store.book.at(now);
     return new Map(
-      pumpIds
-        .filter((pumpId) => pump[pumpId])
-        .map((pumpId) => {
-          const state = states.get(pumpId) ?? initialState(pumpId);
-          return [pumpId, sideOf(this.store, { pumpId, state, unsettled: unsettledOf.get(pumpId) ?? 0, now })];
-        }),
+      pumpIds.map((pumpId) => {
+        const state = states.get(pumpId) ?? initialState(pumpId);
+        return [pumpId, sideOf(this.store, { pumpId, state, unsettled: unsettledOf.get(pumpId) ?? 0, now })];
+      }),
     );
   }
 }

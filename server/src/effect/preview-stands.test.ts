@@ -101,7 +101,7 @@ const of = (pumpId: string, entry: Entry, sampleId: string): Entry => {
 test('what is shown before is what stands after: any kind at any time, corrected, taken back, or imported', () => {
   const effect = new EffectService({ nowMs }, house.store, house.writer);
   const rowOf = (pumpId: string): RoundRow | undefined =>
-    new RoundService({ nowMs }, house.reading, house.store).round().rows.find((row) => row.pumpId === pumpId);
+    new RoundService({ nowMs }, house.reading, house.store).round(null).rows.find((row) => row.pumpId === pumpId);
   let pumps = 0;
   let shown = 0;
   fc.assert(

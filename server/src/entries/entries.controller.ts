@@ -10,11 +10,14 @@ import type { Response } from 'express';
 import { Costly } from '../house/costly.js';
 import { Documented } from '../api/documented.js';
 import { EffectService } from '../effect/effect.service.js';
-import { Acting, Needs } from '../house/needs.js';
+import { Acting } from '../house/acting.js';
+import { Needs } from '../house/needs.js';
+import { Sites } from '../house/sites.js';
 import type { Actor } from '../journal/actor.js';
 import { JournalWriter } from '../journal/journal-writer.js';
 
 @Needs('log')
+@Sites('sifted')
 @Controller('api/entries')
 export class EntriesController {
   constructor(

@@ -1,9 +1,10 @@
 import { Controller, Get, Inject } from '@nestjs/common';
 import type { UntoldAnswer, UntoldRun } from '@winter-jar/contracts';
-import { equipmentIdOf, usualMaterial, type Entry } from '@winter-jar/core';
+import { equipmentIdOf, houseSeen, seesEntry, usualMaterial, type Entry, type Sight } from '@winter-jar/core';
 import { Documented } from '../api/documented.js';
 import { Reading } from '../database/reading.js';
 import { Needs } from '../house/needs.js';
+import { Seeing, Sites } from '../house/sites.js';
 import { PumpReader } from '../house/pump-reader.js';
 import { SetUpStore } from '../journal/set-up-store.js';
 
@@ -13,6 +14,7 @@ const RUNS_BACK = 120;
 
 /** Runs that a pump has told by itself, or that somebody logged in a hurry, without what went in. */
 @Needs('read')
+@Sites('sifted')
 @Controller('api/untold')
 export class UntoldController {
   constructor(
@@ -27,9 +29,9 @@ export class UntoldController {
     summary: 'Runs of which nobody has said what went in, with what usually does',
     answer: 'UntoldAnswer',
   })
-  async untold(): Promise<UntoldAnswer> {
+  async untold(@Seeing() sight: Sight): Promise<UntoldAnswer> {
     const { now } = this.pumps;
-    const house = this.store.book.at(now);
+    const house = houseSeen(sight, this.store.book.at(now));
     const runs: UntoldRun[] = [];
     const known = new Map<string, RunEntry[]>();
     for (const [pumpId, pump] of Object.entries(house.pump)) {
@@ -38,6 +40,7 @@ export class UntoldController {
       const zone = house.site[pump.siteId]?.zone ?? 'UTC';
       for (const entry of await this.runsOf({ type: 'pump', id: pumpId })) {
         if (!ids.has(entry.id) || runs.some((r) => r.entry.id === entry.id)) continue;
+        if (!seesEntry(sight, this.store.book, entry)) continue;
         const equipmentId = equipmentIdOf(entry) ?? pump.equipmentId;
         const earlier = known.get(equipmentId) ?? (await this.runsOf({ type: 'equipment', id: equipmentId }));
         known.set(equipmentId, earlier);

@@ -23,10 +23,13 @@ import {
   type LogImportAnswer,
   type LogImportEffect,
 } from '@winter-jar/contracts';
+import type { Sight } from '@winter-jar/core';
 import type { Request, Response } from 'express';
 import { Costly } from '../house/costly.js';
 import { Documented } from '../api/documented.js';
-import { Acting, Needs } from '../house/needs.js';
+import { Acting } from '../house/acting.js';
+import { Needs } from '../house/needs.js';
+import { Seeing, Sites } from '../house/sites.js';
 import type { Actor } from '../journal/actor.js';
 import { uploadOf } from '../files/upload.js';
 import { EntryLogService } from './entry-log.service.js';
@@ -68,12 +71,13 @@ export class EntryLogController {
 
   @Get('logs/:log/contents')
   @Needs('read')
+  @Sites('sifted')
   @ApiParam(LOG_PARAM)
   @Documented({ id: 'logContents', summary: 'What a log holds, by pump and month', answer: 'LogContents' })
-  contents(@Param('log') log: string): Promise<LogContents> {
+  contents(@Seeing() sight: Sight, @Param('log') log: string): Promise<LogContents> {
     const name = known(log);
     if (name === 'notebook') throw new NotFoundException('a log that goes out too: a notebook only comes in');
-    return this.service.contentsOf(name);
+    return this.service.contentsOf(sight, name);
   }
 
   @Get('imports/:id')

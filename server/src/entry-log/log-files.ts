@@ -1,5 +1,5 @@
 import type { ImportName, LogName } from '@winter-jar/contracts';
-import type { Entry, EntryKind } from '@winter-jar/core';
+import { seesEntry, type Entry, type EntryKind, type SetUpBook, type Sight } from '@winter-jar/core';
 import { join } from 'node:path';
 import { writeText } from '../files/write-file.js';
 import type { FileAsked, FileJob, JobTools } from '../work/job.js';
@@ -37,11 +37,16 @@ function* counted({ sql, progress }: JobTools, kind: EntryKind): Generator<Entry
   }
 }
 
-function writeLogFile(name: LogName, tools: JobTools, { into, fileName, now }: FileAsked): null {
+function* seenOf(entries: Iterable<Entry>, sight: Sight, book: SetUpBook): Generator<Entry> {
+  for (const entry of entries) if (seesEntry(sight, book, entry)) yield entry;
+}
+
+function writeLogFile(name: LogName, tools: JobTools, { into, fileName, now, sight }: FileAsked): null {
   const log = logOf(name);
   const store = new SetUpStore();
   store.reload(tools.sql);
-  writeText(join(into, fileName), writeLog(log, counted(tools, log.kind), store.book.at(now)));
+  const entries = seenOf(counted(tools, log.kind), sight, store.book);
+  writeText(join(into, fileName), writeLog(log, entries, store.book.at(now)));
   return null;
 }
 

@@ -153,7 +153,7 @@ test('what a crash left half-written is taken back when the folder is opened', a
   expect(countOf('open_import')).toBe(1);
   house.writer.putInOrder();
   // Some of what was taken back may be in its state until that is made anew.
-  const { rows } = new RoundService({ nowMs }, house.reading, house.store).round();
+  const { rows } = new RoundService({ nowMs }, house.reading, house.store).round(null);
   expect(rows.find((r) => r.pumpId === 'p1')?.reasons.map((r) => r.code)).toContain('madeAnew');
   house.started();
   expect({ tables: stored(), states: house.everyState() }).toEqual(before);

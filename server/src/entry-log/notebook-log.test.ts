@@ -67,7 +67,7 @@ test('what it would change, asked before it is written, is what stands afterward
   expect(effects).toMatchObject([{ pumpId: 'p1' }]);
   job.write(false);
   await job.atRest();
-  const { rows } = new RoundService({ nowMs }, house.reading, house.store).round();
+  const { rows } = new RoundService({ nowMs }, house.reading, house.store).round(null);
   expect(effects?.[0]?.after).toEqual(rows.find(({ pumpId }) => pumpId === 'p1'));
 });
 
@@ -81,7 +81,7 @@ test('mineral oil in a notebook of an oxygen pump is a Stop before it is written
   expect(logs.effectOf(SERVER, job.id).effects).toMatchObject([{ pumpId: 'p1', after: { verdict: 'stop' } }]);
   job.write(false);
   await job.atRest();
-  const { rows } = new RoundService({ nowMs }, house.reading, house.store).round();
+  const { rows } = new RoundService({ nowMs }, house.reading, house.store).round(null);
   expect(rows.find(({ pumpId }) => pumpId === 'p1')?.verdict).toBe('stop');
 });
 

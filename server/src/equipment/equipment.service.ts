@@ -2,7 +2,9 @@ import { Inject, Injectable, NotFoundException } from '@nestjs/common';
 import type { EquipmentPage, VacuumAnswer } from '@winter-jar/contracts';
 import {
   equipmentProjection,
+  houseSeen,
   NO_VACUUM_LIMITS,
+  seesEntry,
   vacuumLimits,
   vacuumRecord,
   type Entry,
@@ -10,6 +12,7 @@ import {
   type EquipmentState,
   type HouseSetUp,
   type PumpState,
+  type Sight,
   type SubjectRef,
   type VacuumLimits,
 } from '@winter-jar/core';
@@ -38,20 +41,20 @@ export class EquipmentService {
   ) {}
 
   /** An equipment with its own record, whichever pump stood at it. @throws NotFoundException */
-  async page(equipmentId: string, before: string | undefined): Promise<EquipmentPage> {
-    const known = this.known(equipmentId);
+  async page(sight: Sight, equipmentId: string, before: string | undefined): Promise<EquipmentPage> {
+    const known = this.known(sight, equipmentId);
     const subject = { type: 'equipment', id: equipmentId };
     return {
       ...known,
       state: this.stateOf<EquipmentState>(subject) ?? equipmentProjection.first(subject),
       standsHere: standingAt(known.house, equipmentId),
-      journal: await journalPage(this.reading.records, subject, { before }),
+      journal: await journalPage(this.reading.records, subject, { before }, (entry) => this.isSeen(sight, entry)),
     };
   }
 
   /** The vacuum record of a set: tests of the equipment, and those of pumps while they stood at it. @throws NotFoundException */
-  async vacuum(equipmentId: string): Promise<VacuumAnswer> {
-    const known = this.known(equipmentId);
+  async vacuum(sight: Sight, equipmentId: string): Promise<VacuumAnswer> {
+    const known = this.known(sight, equipmentId);
     const subject = { type: 'equipment', id: equipmentId };
     const here = standingAt(known.house, equipmentId);
     const pumps = this.store.book.pumpsEverAt(equipmentId);
@@ -63,7 +66,11 @@ export class EquipmentService {
     );
     const entries = new Map(
       pages.flatMap((lines, i) =>
-        lines.flatMap(({ entry }) => (i === 0 || this.stoodAt(entry, equipmentId) ? [[entry.id, entry] as const] : [])),
+        lines.flatMap(({ entry }) =>
+          this.isSeen(sight, entry) && (i === 0 || this.stoodAt(entry, equipmentId))
+            ? [[entry.id, entry] as const]
+            : [],
+        ),
       ),
     );
     // The one that pumps down: a booster stands before it.
@@ -77,8 +84,8 @@ export class EquipmentService {
     };
   }
 
-  private known(equipmentId: string) {
-    const house = this.store.book.at(isoNow(this.clock));
+  private known(sight: Sight, equipmentId: string) {
+    const house = houseSeen(sight, this.store.book.at(isoNow(this.clock)));
     const equipment = house.equipment[equipmentId];
     const site = equipment && house.site[equipment.siteId];
     if (!site) throw new NotFoundException(`an equipment in the set-up; "${equipmentId}" is none`);
@@ -88,6 +95,10 @@ export class EquipmentService {
   private stateOf<S>({ type, id }: SubjectRef): S | null {
     const stored = this.reading.sql.subjectState.get({ subjectType: type, subjectId: id });
     return stored ? (JSON.parse(stored.state) as S) : null;
+  }
+
+  private isSeen(sight: Sight, entry: Entry): boolean {
+    return seesEntry(sight, this.store.book, entry);
   }
 
   private stoodAt({ subjects, happenedAt }: Entry, equipmentId: string): boolean {

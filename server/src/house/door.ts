@@ -1,5 +1,6 @@
 import type { Request } from 'express';
 import type { DoorEvent, DoorEventKind, DoorState } from '@winter-jar/contracts';
+import type { Sight } from '@winter-jar/core';
 import { parse } from 'cookie';
 import { filter, type Observable } from 'rxjs';
 import type { Actor } from '../journal/actor.js';
@@ -47,8 +48,13 @@ export class Door {
     const session = this.sessionOf(request);
     const account = session && this.people.accounts.of(session.personId);
     if (!session || !account) return this.stranger(request);
-    const { personId, role } = account;
-    return { kind: 'person', personId, role, sessionId: session.id, from: addressOf(request) };
+    const { personId, role, siteIds: sight } = account;
+    return { kind: 'person', personId, role, sight, sessionId: session.id, from: addressOf(request) };
+  }
+
+  /** As it is now, for what stays open longer than one answer. */
+  sightNow(actor: Actor): Sight {
+    return actor.kind === 'person' ? (this.people.accounts.of(actor.personId)?.siteIds ?? null) : null;
   }
 
   /** Whoever is not signed in. @returns null where nobody may do anything without it */

@@ -18,6 +18,7 @@ import { Door, OWN_MACHINE, type DoorWays } from './door.js';
 import { HOUSE, type House } from './house.js';
 import { NeedsGuard } from './needs.js';
 import { PumpReader } from './pump-reader.js';
+import { SeenFiles } from './seen-files.js';
 
 export interface HouseOptions {
   readonly database: Database;
@@ -71,6 +72,7 @@ export class HouseModule {
       { provide: JournalWriter, useValue: writer },
       { provide: WorkQueue, useFactory: () => new WorkQueue(database, workFile) },
       PumpReader,
+      SeenFiles,
       CatchingUp,
     ];
     const atTheDoor = [OriginGuard, BusyGuard, NeedsGuard].map((useClass) => ({ provide: APP_GUARD, useClass }));

@@ -20,10 +20,13 @@ import type {
   ReadingsRecord,
   ReadingsRecorded,
 } from '@winter-jar/contracts';
+import type { Sight } from '@winter-jar/core';
 import { takeUntil, type Observable } from 'rxjs';
 import { Documented } from '../api/documented.js';
 import { Door } from '../house/door.js';
-import { Acting, Needs } from '../house/needs.js';
+import { Acting } from '../house/acting.js';
+import { Needs } from '../house/needs.js';
+import { Seeing, Sites } from '../house/sites.js';
 import type { Actor } from '../journal/actor.js';
 import { Costly } from '../house/costly.js';
 import { InstrumentsService } from './instruments.service.js';
@@ -39,18 +42,20 @@ export class InstrumentsController {
   ) {}
 
   @Get()
+  @Sites('sifted')
   @Documented({ id: 'instruments', summary: 'All instruments, and how each stands', answer: 'InstrumentsAnswer' })
-  all(): InstrumentsAnswer {
-    return this.service.all();
+  all(@Seeing() sight: Sight): InstrumentsAnswer {
+    return this.service.all(sight);
   }
 
   /** Server-sent events: `readings` of the one that is asked for, ten times a second, and `instruments`, how all stand, every second. */
   @Sse('stream')
+  @Sites('sifted')
   @Header('Cache-Control', 'no-cache, no-transform')
   @Header('X-Accel-Buffering', 'no')
   @ApiExcludeEndpoint()
   stream(@Acting() actor: Actor, @Query('of') of?: string): Observable<MessageEvent> {
-    return this.service.stream(of ?? null).pipe(takeUntil(this.door.endOf(actor)));
+    return this.service.stream(of ?? null, () => this.door.sightNow(actor)).pipe(takeUntil(this.door.endOf(actor)));
   }
 
   @Post(':id/connect')
@@ -79,6 +84,7 @@ export class InstrumentsController {
   }
 
   @Get(':id/readings/:key')
+  @Sites('instrument')
   @Costly(300)
   @ApiQuery({ name: 'fromMs', type: Number })
   @ApiQuery({ name: 'toMs', type: Number })
@@ -93,6 +99,7 @@ export class InstrumentsController {
   }
 
   @Post(':id/record')
+  @Sites('instrument')
   @Costly(60)
   @Needs('write')
   @Documented({

@@ -16,7 +16,7 @@ import type {
   ReadingsRecorded,
   ReadingsSent,
 } from '@winter-jar/contracts';
-import type { Instrument, InstrumentChannel } from '@winter-jar/core';
+import { houseSeen, type Instrument, type InstrumentChannel, type Sight } from '@winter-jar/core';
 import { Observable, Subject, takeUntil } from 'rxjs';
 import { CLOCK, isoNow, type Clock } from '../clock/clock.js';
 import { Database } from '../database/open.js';
@@ -101,8 +101,8 @@ export class InstrumentsService implements OnModuleInit, OnModuleDestroy {
     await this.files.flush();
   }
 
-  all(): InstrumentsAnswer {
-    const instruments = Object.entries(this.records()).map(([id, instrument]) => ({
+  all(sight: Sight): InstrumentsAnswer {
+    const instruments = Object.entries(this.records(sight)).map(([id, instrument]) => ({
       ...{ id, instrument },
       hasPassword: Boolean(this.doors.open(id, instrument)?.password),
       status: this.statusOf(id),
@@ -114,7 +114,7 @@ export class InstrumentsService implements OnModuleInit, OnModuleDestroy {
   async connect(id: string, password: string | null): Promise<InstrumentsAnswer> {
     await this.doors.allow(id, this.record(id), password);
     this.follow([id]);
-    return this.all();
+    return this.all(null);
   }
 
   /** @throws NotFoundException */
@@ -122,7 +122,7 @@ export class InstrumentsService implements OnModuleInit, OnModuleDestroy {
     this.record(id);
     await this.doors.close(id);
     this.follow();
-    return this.all();
+    return this.all(null);
   }
 
   /** @throws NotFoundException, BadRequestException */
@@ -153,11 +153,11 @@ export class InstrumentsService implements OnModuleInit, OnModuleDestroy {
   }
 
   /** Readings of one instrument as they come, ten times a second; how all stand, once a second. @param id null for the second alone */
-  stream(id: string | null): Observable<MessageEvent> {
+  stream(id: string | null, sightNow: () => Sight): Observable<MessageEvent> {
     return new Observable<MessageEvent>((out) => {
       let waiting: Record<string, [number, number][]> = {};
       const listening = this.heard.subscribe(({ instrumentId, readings }) => {
-        if (instrumentId !== id) return;
+        if (instrumentId !== id || !this.records(sightNow())[id]) return;
         for (const { key, atMs, value } of readings) (waiting[key] ??= []).push([atMs, value]);
       });
       const send = setInterval(() => {
@@ -166,7 +166,7 @@ export class InstrumentsService implements OnModuleInit, OnModuleDestroy {
         out.next({ type: 'readings', data });
         waiting = {};
       }, SENT_EVERY_MS);
-      const stand = () => out.next({ type: 'instruments', data: this.all() });
+      const stand = () => out.next({ type: 'instruments', data: this.all(sightNow()) });
       const standing = setInterval(stand, STATUS_EVERY_MS);
       stand();
       return () => {
@@ -177,8 +177,8 @@ export class InstrumentsService implements OnModuleInit, OnModuleDestroy {
     }).pipe(takeUntil(this.ended));
   }
 
-  private records(): Readonly<Record<string, Instrument>> {
-    return this.store.book.at(isoNow(this.clock)).instrument;
+  private records(sight: Sight = null): Readonly<Record<string, Instrument>> {
+    return houseSeen(sight, this.store.book.at(isoNow(this.clock))).instrument;
   }
 
   private listenedTo(): Readonly<Record<string, Instrument>> {

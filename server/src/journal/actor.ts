@@ -1,4 +1,4 @@
-import { RIGHTS, RIGHTS_OF_ROLE, type Right, type Role } from '@winter-jar/core';
+import { RIGHTS, RIGHTS_OF_ROLE, type Right, type Role, type Sight } from '@winter-jar/core';
 
 /**
  * Who acts, and from where: everything that is written and every route that is asked has one. Where nobody needs to sign in a browser
@@ -15,6 +15,7 @@ export interface PersonActing {
   readonly kind: 'person';
   readonly personId: string;
   readonly role: Role;
+  readonly sight: Sight;
   readonly sessionId: string;
   readonly from: string;
 }
@@ -28,7 +29,13 @@ const RIGHTS_OF: Readonly<Record<Exclude<Actor['kind'], 'person'>, readonly Righ
   server: RIGHTS,
 };
 
-export const rightsOf = (actor: Actor): readonly Right[] =>
-  actor.kind === 'person' ? RIGHTS_OF_ROLE[actor.role] : RIGHTS_OF[actor.kind];
+export function rightsOf(actor: Actor): readonly Right[] {
+  if (actor.kind !== 'person') return RIGHTS_OF[actor.kind];
+  const ofRole = RIGHTS_OF_ROLE[actor.role];
+  return actor.sight === null ? ofRole : ofRole.filter((right) => right !== 'everySite');
+}
+
+/** Sites that somebody is shown, and writes of. */
+export const sightOf = (actor: Actor): Sight => (actor.kind === 'person' ? actor.sight : null);
 
 export const mayDo = (actor: Actor, right: Right): boolean => rightsOf(actor).includes(right);

@@ -11,7 +11,7 @@ beforeEach(async () => {
 afterEach(() => house.close());
 
 const clock = { nowMs };
-const row = () => new RoundService(clock, house.reading, house.store).round().rows.find((r) => r.pumpId === 'p1');
+const row = () => new RoundService(clock, house.reading, house.store).round(null).rows.find((r) => r.pumpId === 'p1');
 const standing = () => new PumpReader(clock, house.reading, house.store).pump('p1').standing;
 /** As an update finds it: states of another meaning, in another shape. */
 const ofBefore = (state: string) =>

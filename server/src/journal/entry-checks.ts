@@ -1,25 +1,15 @@
 import { bodyOfNoKind, checkEntry, type Checked, type FieldIssue } from '@winter-jar/contracts';
-import { effectiveEntry, type Correction, type Entry, type JournalEntry, type TestBody } from '@winter-jar/core';
+import { effectiveEntry, type Correction, type Entry, type JournalEntry } from '@winter-jar/core';
 import type { Clock } from '../clock/clock.js';
 import type { WritingStatements } from '../database/statements.js';
 import { hasFile } from '../files/kept-files.js';
 import { caseIssues } from './case-rules.js';
+import { citedLog, citedPhoto } from './cited-files.js';
 import { sampleIssues, setUpIssues } from './entry-rules.js';
 import { jobIssues } from './job-rules.js';
 import type { SetUpStore } from './set-up-store.js';
 
 const parse = <T>(text: string): T => JSON.parse(text) as T;
-
-function citedPhoto(entry: JournalEntry): string | null {
-  if (entry.kind === 'look' || entry.kind === 'test' || entry.kind === 'jobStep') return entry.body.photoId ?? null;
-  const body = entry.kind === 'correction' ? entry.body.body : null;
-  return body && 'photoId' in body ? (body.photoId ?? null) : null;
-}
-
-function citedLog(entry: JournalEntry): string | null {
-  const body = entry.kind === 'correction' ? entry.body.body : entry.body;
-  return body && 'log' in body ? ((body as TestBody).log?.logId ?? null) : null;
-}
 
 /** What has to be true of an entry before it counts. */
 export class EntryChecks {

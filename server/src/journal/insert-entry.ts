@@ -1,5 +1,6 @@
 import type { JournalEntry } from '@winter-jar/core';
 import type { WritingStatements } from '../database/statements.js';
+import { citedFiles } from './cited-files.js';
 
 /** An entry's texts as they are stored. */
 export interface EntryText {
@@ -18,5 +19,7 @@ export function insertEntry(
   const targetId = entry.kind === 'correction' ? entry.body.targetId : null;
   const row = { id, actId, kind, happenedAt, recordedAt, targetId, ...text, importId };
   const { changes, lastInsertRowid } = sql.insertEntry.run(row);
-  return changes === 0 ? null : Number(lastInsertRowid);
+  if (changes === 0) return null;
+  for (const fileId of citedFiles(entry)) sql.insertCitation.run({ fileId, entryId: id });
+  return Number(lastInsertRowid);
 }

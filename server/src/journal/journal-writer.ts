@@ -110,7 +110,7 @@ export class JournalWriter {
     const sentWith = checked.flatMap((c) => (c.ok ? [c.value] : []));
     const { deeds, refused: answers } = deedsIn(raw, (_sent, place) => {
       const one = checked[place] as Checked<JournalEntry>;
-      const issues = one.ok ? notTheirs(actor, one.value, sentWith, this.sql) : [];
+      const issues = one.ok ? notTheirs(actor, one.value, { together: sentWith, book: this.store.book }, this.sql) : [];
       return issues.length > 0 ? { ok: false, issues } : one;
     });
     for (const { members, isBroken } of deeds) {

@@ -1,17 +1,26 @@
 import type { FieldIssue } from '@winter-jar/contracts';
 import {
+  effectiveEntry,
   jobIdOf,
+  mayTellOf,
   rightOfCorrection,
   rightOfEntry,
   type Entry,
   type JobStartedBody,
   type JournalEntry,
   type Right,
+  type SetUpBook,
 } from '@winter-jar/core';
 import type { WritingStatements } from '../database/statements.js';
 import { mayDo, type Actor, type PersonActing } from './actor.js';
 
 type Asked = Pick<WritingStatements, 'countedById' | 'entryById' | 'jobsStarted'>;
+/** Before it is written. */
+interface Sent {
+  /** What is sent with it. */
+  readonly together: readonly JournalEntry[];
+  readonly book: SetUpBook;
+}
 
 const mayNot = (field: string, value: unknown, right: string): FieldIssue => ({ field, value, code: 'mayNot', right });
 
@@ -28,13 +37,21 @@ function jobOf(entry: Entry, together: readonly JournalEntry[], sql: Asked): Job
   return started?.kind === 'jobStarted' ? started.body : null;
 }
 
-/** What an entry needs; null for a correction of what is not here. */
-function rightFor(entry: JournalEntry, by: PersonActing, together: readonly JournalEntry[], sql: Asked): Right | null {
-  if (entry.kind !== 'correction') return rightOfEntry(entry.kind, jobOf(entry, together, sql));
+/** What an entry is about: itself, or what it corrects; null where that is not here. */
+function toldOf(entry: JournalEntry, together: readonly JournalEntry[], sql: Asked): Entry | null {
+  if (entry.kind !== 'correction') return entry;
   const { targetId } = entry.body;
   const row = sql.entryById.get(targetId);
   const original = row ? (JSON.parse(row.content) as JournalEntry) : together.find((e) => e.id === targetId);
-  if (!original || original.kind === 'correction') return null;
+  return original && original.kind !== 'correction' ? original : null;
+}
+
+/** What an entry needs; null for a correction of what is not here. */
+function rightFor(entry: JournalEntry, by: PersonActing, together: readonly JournalEntry[], sql: Asked): Right | null {
+  const original = toldOf(entry, together, sql);
+  if (entry.kind !== 'correction') return rightOfEntry(entry.kind, jobOf(entry, together, sql));
+  if (original === null) return null;
+  const { targetId } = entry.body;
   const ofKind = rightOfEntry(original.kind, jobOf(original, together, sql));
   if (ofKind !== 'log') return ofKind;
   const counted = sql.countedById.get(targetId);
@@ -43,22 +60,26 @@ function rightFor(entry: JournalEntry, by: PersonActing, together: readonly Jour
 }
 
 /**
- * Whether somebody may write an entry: as nobody else, and what their role allows. What corrects an entry that is not here is for
- * those who may write anything: nobody knows yet whose it is.
- * @param together what is sent with it
+ * Whether somebody may write an entry: as nobody else, of what stands at their sites, and what their role allows. What corrects an
+ * entry that is not here is for those who may write anything anywhere: nobody knows yet whose it is.
  */
-export function notTheirs(
-  actor: Actor,
-  entry: JournalEntry,
-  together: readonly JournalEntry[],
-  sql: Asked,
-): FieldIssue[] {
+export function notTheirs(actor: Actor, entry: JournalEntry, { together, book }: Sent, sql: Asked): FieldIssue[] {
   if (actor.kind !== 'person') return [];
   if (entry.who !== actor.personId)
     return [mayNot('who', entry.who, 'whoever is signed in: nobody writes as somebody else')];
+  if (!isAtTheirSites(actor, entry, toldOf(entry, together, sql), book))
+    return [mayNot('subjects', entry.subjects, 'what stands at a site that you see; ask somebody who sees the others')];
   const right = rightFor(entry, actor, together, sql) ?? 'write';
   if (mayDo(actor, right)) return [];
   const asked =
     entry.kind === 'correction' ? 'an entry of your own that your role may write' : 'work that your role may log';
   return [mayNot('kind', entry.kind, `${asked}; this is a technician’s`)];
+}
+
+/** A correction may say that it happened at another time, or with another container: then too all of it stands there. */
+function isAtTheirSites({ sight }: PersonActing, entry: JournalEntry, told: Entry | null, book: SetUpBook): boolean {
+  if (sight === null) return true;
+  if (told === null) return false;
+  const corrected = entry.kind === 'correction' ? effectiveEntry(told, [entry]) : null;
+  return mayTellOf(sight, book, told) && (corrected === null || mayTellOf(sight, book, corrected));
 }

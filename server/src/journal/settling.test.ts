@@ -120,7 +120,7 @@ test('what names a correction is never its entry', () => {
 test('of a pump with something to settle nobody says run on, and settling ends that', () => {
   const clock = { nowMs };
   const standing = () => new PumpReader(clock, house.reading, house.store).pump('p1').standing;
-  const row = () => new RoundService(clock, house.reading, house.store).round().rows.find((r) => r.pumpId === 'p1');
+  const row = () => new RoundService(clock, house.reading, house.store).round(null).rows.find((r) => r.pumpId === 'p1');
   const soon = NOW_HOURS - 1;
   const look = lookAt(soon - 20, { clarity: 'bright', level: 'right' });
   house.write(changeAt(soon - 100), look);

@@ -1,10 +1,10 @@
-import type { Role } from '@winter-jar/core';
 import type { Repository } from 'typeorm';
 import type { Clock } from '../clock/clock.js';
 import { isoNow } from '../clock/clock.js';
 import { AccountRow } from './rows.js';
 
 export type Account = Readonly<AccountRow>;
+type AddedAccount = Pick<Account, 'personId' | 'name' | 'role'> & Partial<Pick<Account, 'siteIds'>>;
 
 /** Two spellings of one name are one name. */
 export const foldedName = (name: string): string =>
@@ -36,7 +36,8 @@ export class Accounts {
   }
 
   /** @returns null where somebody else has the name */
-  async add({ personId, name, role }: { personId: string; name: string; role: Role }): Promise<Account | null> {
+  async add(who: AddedAccount): Promise<Account | null> {
+    const { personId, name, role, siteIds = null } = who;
     if (this.named(name) !== null) return null;
     const row = {
       personId,
@@ -45,12 +46,16 @@ export class Accounts {
       role,
       passwordHash: null,
       createdAt: isoNow(this.clock),
+      siteIds,
     };
     await this.keep(personId, row, () => this.rows.insert(row));
     return row;
   }
 
-  async change(personId: string, changed: Partial<Pick<AccountRow, 'role' | 'passwordHash'>>): Promise<void> {
+  async change(
+    personId: string,
+    changed: Partial<Pick<AccountRow, 'role' | 'passwordHash' | 'siteIds'>>,
+  ): Promise<void> {
     const known = this.byId.get(personId);
     if (known) await this.keep(personId, { ...known, ...changed }, () => this.rows.update({ personId }, changed));
   }

@@ -22,4 +22,17 @@ class People1 implements MigrationInterface {
   }
 }
 
-export const PEOPLE_MIGRATIONS = [People1];
+/** People who are bound to some sites. */
+class People2 implements MigrationInterface {
+  readonly name = 'People21796256000000';
+
+  async up(runner: QueryRunner): Promise<void> {
+    await runner.query('ALTER TABLE "account" ADD COLUMN "siteIds" text');
+  }
+
+  async down(runner: QueryRunner): Promise<void> {
+    await runner.query('ALTER TABLE "account" DROP COLUMN "siteIds"');
+  }
+}
+
+export const PEOPLE_MIGRATIONS = [People1, People2];

@@ -13,6 +13,8 @@ export class AccountRow {
   /** Argon2id with its parameters and salt; null until one was chosen. */
   @Column('text', { nullable: true }) passwordHash!: string | null;
   @Column('text') createdAt!: string;
+  /** Sites that they are bound to; null for all. */
+  @Column('simple-json', { nullable: true }) siteIds!: string[] | null;
 }
 
 /** A browser or a device that somebody is signed in at. What it holds is not kept, only what comes of hashing it. */

@@ -2,9 +2,13 @@ import { BadRequestException, Controller, Get, Inject, NotFoundException, Param,
 import { ApiConsumes } from '@nestjs/swagger';
 import type { PhotoKept } from '@winter-jar/contracts';
 import type { Request, Response } from 'express';
+import type { Sight } from '@winter-jar/core';
 import { Costly } from '../house/costly.js';
 import { Documented } from '../api/documented.js';
-import { Acting, Needs } from '../house/needs.js';
+import { Acting } from '../house/acting.js';
+import { Needs } from '../house/needs.js';
+import { SeenFiles } from '../house/seen-files.js';
+import { Seeing, Sites } from '../house/sites.js';
 import type { Actor } from '../journal/actor.js';
 import { JournalWriter } from '../journal/journal-writer.js';
 import { FILE_KINDS } from '../files/kept-files.js';
@@ -12,11 +16,13 @@ import { uploadOf } from '../files/upload.js';
 import { PhotoStore } from './photo-store.js';
 
 @Needs('read')
+@Sites('sifted')
 @Controller('api/photos')
 export class PhotosController {
   constructor(
     @Inject(PhotoStore) private readonly store: PhotoStore,
     @Inject(JournalWriter) private readonly writer: JournalWriter,
+    @Inject(SeenFiles) private readonly seen: SeenFiles,
   ) {}
 
   @Post()
@@ -39,19 +45,21 @@ export class PhotosController {
 
   @Get(':photoId')
   @Documented({ id: 'photo', summary: 'A photograph', answer: 'PhotoBytes' })
-  whole(@Param('photoId') photoId: string, @Res() response: Response): Promise<void> {
-    return this.send(photoId, 'whole', response);
+  whole(@Seeing() sight: Sight, @Param('photoId') photoId: string, @Res() response: Response): Promise<void> {
+    return this.send(sight, photoId, 'whole', response);
   }
 
   @Get(':photoId/thumb')
   @Documented({ id: 'photoThumb', summary: 'A photograph, small', answer: 'PhotoBytes' })
-  thumb(@Param('photoId') photoId: string, @Res() response: Response): Promise<void> {
-    return this.send(photoId, 'thumb', response);
+  thumb(@Seeing() sight: Sight, @Param('photoId') photoId: string, @Res() response: Response): Promise<void> {
+    return this.send(sight, photoId, 'thumb', response);
   }
 
-  private async send(photoId: string, size: 'whole' | 'thumb', response: Response): Promise<void> {
+  private async send(sight: Sight, photoId: string, size: 'whole' | 'thumb', response: Response): Promise<void> {
+    const right = 'the id of a photograph that is kept here';
+    this.seen.mustSee(sight, photoId, right);
     const path = await this.store.pathOf(photoId, size);
-    if (path === null) throw new NotFoundException('the id of a photograph that is kept here');
+    if (path === null) throw new NotFoundException(right);
     // Named by its content: it never changes.
     response.set('Cache-Control', 'private, max-age=31536000, immutable').sendFile(path, { dotfiles: 'allow' });
   }

@@ -16,12 +16,15 @@ import {
   chargeTrends,
   correctionsConflict,
   effectiveEntry,
+  houseSeen,
   oilStory,
   runRuler,
+  seesEntry,
   waterStory,
   type Correction,
   type Entry,
   type PumpState,
+  type Sight,
   pumpIdsOf,
 } from '@winter-jar/core';
 import { Reading } from '../database/reading.js';
@@ -45,11 +48,11 @@ export class PumpsService {
     private readonly store: SetUpStore,
   ) {}
 
-  async page(pumpId: string): Promise<PumpPage> {
+  async page(sight: Sight, pumpId: string): Promise<PumpPage> {
     const { setUp, state, standing } = this.pumps.pump(pumpId);
     return {
       row: roundRow({ setUp, state, standing }),
-      setUp,
+      setUp: { ...setUp, house: houseSeen(sight, setUp.house) },
       state,
       standing,
       earlier: await this.earlierCharges(pumpId),
@@ -94,25 +97,31 @@ export class PumpsService {
     return { story: waterStory({ pumpId, entries, state, book: this.store.book, now: standing.at }) };
   }
 
-  journal(pumpId: string, asked: { before?: string | undefined; kinds?: string | undefined }): Promise<JournalPage> {
-    return journalPage(this.reading.records, { type: 'pump', id: pumpId }, asked);
+  journal(
+    sight: Sight,
+    pumpId: string,
+    asked: { before?: string | undefined; kinds?: string | undefined },
+  ): Promise<JournalPage> {
+    return journalPage(this.reading.records, { type: 'pump', id: pumpId }, asked, (entry) =>
+      seesEntry(sight, this.store.book, entry),
+    );
   }
 
   /** What was taken back last; it stays, and can count again. */
-  takenBack(pumpId: string): TakenBack {
+  takenBack(sight: Sight, pumpId: string): TakenBack {
     const rows = this.reading.sql.takenBack.all({ subjectType: 'pump', subjectId: pumpId, limit: MOST_TAKEN_BACK });
     const lines = rows.map((row) => {
       const { recordedAt, who } = JSON.parse(row.correction) as Correction;
       return { entry: JSON.parse(row.content) as Entry, takenBackAt: recordedAt, takenBackBy: who ?? null };
     });
-    return { lines };
+    return { lines: lines.filter(({ entry }) => seesEntry(sight, this.store.book, entry)) };
   }
 
   /** A job of a pump, under way or ended: all that was written in it, as it counts. */
-  async job(pumpId: string, jobId: string): Promise<JobAnswer> {
+  async job(sight: Sight, pumpId: string, jobId: string): Promise<JobAnswer> {
     const [row] = this.reading.sql.jobsStarted.all(jobId);
     const started = row ? (JSON.parse(row.content) as Entry) : null;
-    if (!started || !pumpIdsOf(started).includes(pumpId))
+    if (!started || !pumpIdsOf(started).includes(pumpId) || !seesEntry(sight, this.store.book, started))
       throw new NotFoundException(`the id of a job of this pump; "${jobId}" is none`);
     // All of a job is one deed.
     const entries = await this.reading.records.ofDeed(started.actId);
@@ -128,10 +137,11 @@ export class PumpsService {
   }
 
   /** An entry with everything ever said about it. */
-  async history(entryId: string): Promise<EntryHistory> {
+  async history(sight: Sight, entryId: string): Promise<EntryHistory> {
     const { records } = this.reading;
     const found = await records.original(entryId);
-    if (!found || found.kind === 'correction') throw new NotFoundException(`the id of an entry; "${entryId}" is none`);
+    if (!found || found.kind === 'correction' || !seesEntry(sight, this.store.book, found.entry))
+      throw new NotFoundException(`the id of an entry; "${entryId}" is none`);
     const original = found.entry;
     const corrections = await records.correctionsOf(entryId);
     return {

@@ -1,6 +1,6 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { RoundAnswer, RoundRow } from '@winter-jar/contracts';
-import { localDay } from '@winter-jar/core';
+import { houseSeen, localDay, type Sight } from '@winter-jar/core';
 import { CLOCK, isoNow, type Clock } from '../clock/clock.js';
 import { ofAnyVersion, pumpStateIn } from '../database/pump-state-in.js';
 import { Reading } from '../database/reading.js';
@@ -15,8 +15,8 @@ export class RoundService {
     private readonly store: SetUpStore,
   ) {}
 
-  /** All pumps as they stand now: one query of state rows, nothing recomputed from history. */
-  round(): RoundAnswer {
+  /** All pumps that somebody sees, as they stand now: one query of state rows, nothing recomputed from history. */
+  round(sight: Sight): RoundAnswer {
     const now = isoNow(this.clock);
     const { book } = this.store;
     const days = new Map<string, number>();
@@ -27,7 +27,8 @@ export class RoundService {
     };
     const states = new Map(this.reading.sql.pumpStates.all().map((row) => [row.pumpId, row]));
     const unsettledOf = this.reading.unsettledByPump();
-    const rows = Object.keys(book.at(now).pump).flatMap((pumpId) => {
+    const seen = Object.keys(houseSeen(sight, book.at(now)).pump);
+    const rows = seen.flatMap((pumpId) => {
       const setUp = book.pumpAt({ pumpId, instant: now });
       if (!setUp || !onTheRound(setUp.pump)) return [];
       const input = { setUp, now, todayDay: dayIn(setUp.site.zone), unsettled: unsettledOf.get(pumpId) ?? 0 };
@@ -35,9 +36,11 @@ export class RoundService {
     });
     const needHands = rows.filter(isPressing).length;
     const overdue = rows.filter((r) => !isPressing(r) && r.overdue.length > 0).length;
-    const pumps = Object.keys(book.at(now).pump).length;
-    const unsettled = this.reading.sql.countUnsettled.get()?.n ?? 0;
-    return { at: now, rows: rows.sort(inNeedOfHands), pumps, needHands, overdue, unsettled };
+    const unsettled =
+      sight === null
+        ? (this.reading.sql.countUnsettled.get()?.n ?? 0)
+        : seen.reduce((sum, pumpId) => sum + (unsettledOf.get(pumpId) ?? 0), 0);
+    return { at: now, rows: rows.sort(inNeedOfHands), pumps: seen.length, needHands, overdue, unsettled };
   }
 }
 

@@ -13,7 +13,7 @@ beforeEach(async () => {
   house = await openHouse();
 });
 afterEach(() => house.close());
-const round = () => new RoundService(clock, house.reading, house.store).round();
+const round = () => new RoundService(clock, house.reading, house.store).round(null);
 const pumps = () => new PumpsService(new PumpReader(clock, house.reading, house.store), house.reading, house.store);
 
 test('a pump without an entry waits in the Round to be taken over; it needs no hands today', () => {
@@ -57,7 +57,7 @@ test('a pump is named with the oil that is in it, whatever its set-up names', ()
 test('service that is overdue is counted beside, and moves no verdict', () => {
   // Five thousand hours: an inlet screen is due after half a year, and a gauge after one; its oil is new.
   house.write(changeAt(1), runAt(10, 20), changeAt(4900), lookAt(4990, { clarity: 'bright', level: 'right' }));
-  const late = new RoundService({ nowMs: () => Date.parse(at(5000)) }, house.reading, house.store).round();
+  const late = new RoundService({ nowMs: () => Date.parse(at(5000)) }, house.reading, house.store).round(null);
   const p1 = late.rows.find((r) => r.pumpId === 'p1');
   expect(p1).toMatchObject({ overdue: ['inletScreen'], verdict: 'runOn' });
   expect(round().rows.find((r) => r.pumpId === 'p1')?.overdue).toEqual([]);
@@ -66,7 +66,7 @@ test('service that is overdue is counted beside, and moves no verdict', () => {
 
 test('overdue service of a pump that needs hands anyway is counted once, with its verdict', () => {
   house.write(changeAt(1), runAt(10, 20), lookAt(4990, { level: 'low' }));
-  const late = new RoundService({ nowMs: () => Date.parse(at(5000)) }, house.reading, house.store).round();
+  const late = new RoundService({ nowMs: () => Date.parse(at(5000)) }, house.reading, house.store).round(null);
   expect(late.rows.find((r) => r.pumpId === 'p1')).toMatchObject({
     overdue: ['inletScreen'],
     verdict: 'beforeNextRun',
@@ -101,7 +101,7 @@ test('earlier charges come from their ends, newest first, with what was bled and
     runAt(320, 10),
     changeAt(400),
   );
-  const { earlier, row } = await pumps().page('p1');
+  const { earlier, row } = await pumps().page(null, 'p1');
   expect(earlier.map((c) => [c.number, c.runs, c.hours, c.carriedOverRuns, c.bledWaterMl])).toEqual([
     [2, 1, 10, 0, 0],
     [1, 7, 140, 2, 22],
@@ -112,24 +112,25 @@ test('earlier charges come from their ends, newest first, with what was bled and
 
 test('the journal comes in pages of fifty, newest first, and ends', async () => {
   house.write(...Array.from({ length: 120 }, (_, i) => runAt(10 + i * 10, 5)));
-  const first = await pumps().journal('p1', {});
-  const second = await pumps().journal('p1', { before: first.before ?? '' });
-  const third = await pumps().journal('p1', { before: second.before ?? '' });
+  const first = await pumps().journal(null, 'p1', {});
+  const second = await pumps().journal(null, 'p1', { before: first.before ?? '' });
+  const third = await pumps().journal(null, 'p1', { before: second.before ?? '' });
   expect([first, second, third].map((p) => p.lines.length)).toEqual([50, 50, 20]);
   expect(third.before).toBeNull();
   const times = [first, second, third].flatMap((p) => p.lines.map((l) => l.entry.happenedAt));
   expect(times).toEqual([...times].sort().reverse());
   expect(new Set(times).size).toBe(120);
-  await expect(pumps().journal('p1', { before: 'nothing' })).rejects.toThrow(/"nothing" is none/);
+  await expect(pumps().journal(null, 'p1', { before: 'nothing' })).rejects.toThrow(/"nothing" is none/);
 });
 
 test('the journal shows some kinds only where it is asked to, and says what is none', async () => {
   house.write(runAt(10, 5), changeAt(20), runAt(30, 5), lookAt(40, {}));
-  const kinds = async (asked: string) => (await pumps().journal('p1', { kinds: asked })).lines.map((l) => l.entry.kind);
+  const kinds = async (asked: string) =>
+    (await pumps().journal(null, 'p1', { kinds: asked })).lines.map((l) => l.entry.kind);
   expect(await kinds('run')).toEqual(['run', 'run']);
   expect(await kinds('change,look')).toEqual(['look', 'change']);
   expect(await kinds('')).toEqual(['look', 'run', 'change', 'run']);
-  await expect(pumps().journal('p1', { kinds: 'run,drain' })).rejects.toThrow(/some of run, look, bleed/);
+  await expect(pumps().journal(null, 'p1', { kinds: 'run,drain' })).rejects.toThrow(/some of run, look, bleed/);
 });
 
 test('what was taken back stays to be seen at its pump, the last first, until it counts again', () => {
@@ -149,16 +150,16 @@ test('what was taken back stays to be seen at its pump, the last first, until it
     });
   };
   house.write(run, other, elsewhere);
-  expect(pumps().takenBack('p1').lines).toEqual([]);
+  expect(pumps().takenBack(null, 'p1').lines).toEqual([]);
   for (const [i, target] of [run, other, elsewhere].entries()) correct(target, 40 + i, { action: 'void' });
-  expect(pumps().takenBack('p1').lines).toEqual([
+  expect(pumps().takenBack(null, 'p1').lines).toEqual([
     { entry: other, takenBackAt: at(41), takenBackBy: null },
     { entry: run, takenBackAt: at(40), takenBackBy: null },
   ]);
   correct(other, 50, { action: 'replace', body: other.body });
   expect(
     pumps()
-      .takenBack('p1')
+      .takenBack(null, 'p1')
       .lines.map(({ entry }) => entry.id),
   ).toEqual([run.id]);
 });
@@ -177,16 +178,16 @@ test('an entry’s history shows all that was ever said, and flags a contradicti
   const a = '0199aaaa-0000-7000-8000-00000000000a';
   const b = '0199aaaa-0000-7000-8000-00000000000b';
   house.write(run, correction(a, 100, {}));
-  expect(await pumps().history(run.id)).toMatchObject({ counts: null, contradicted: false, actEntryIds: [] });
+  expect(await pumps().history(null, run.id)).toMatchObject({ counts: null, contradicted: false, actEntryIds: [] });
   house.write(correction(b, 101, { action: 'replace', body: run.body, happenedAt: at(12) }));
-  expect(await pumps().history(run.id)).toMatchObject({
+  expect(await pumps().history(null, run.id)).toMatchObject({
     original: { happenedAt: at(10) },
     counts: { happenedAt: at(12) },
     contradicted: true,
     actEntryIds: [run.id],
   });
-  expect((await pumps().journal('p1', {})).lines).toMatchObject([{ correctionId: b, contradicted: true }]);
-  await expect(pumps().history('nothing')).rejects.toThrow(/"nothing" is none/);
+  expect((await pumps().journal(null, 'p1', {})).lines).toMatchObject([{ correctionId: b, contradicted: true }]);
+  await expect(pumps().history(null, 'nothing')).rejects.toThrow(/"nothing" is none/);
 });
 
 test('a fact about the folder is kept as it was first written', async () => {

@@ -24,11 +24,13 @@ import type {
   SetUpPosted,
   SetUpRemoved,
 } from '@winter-jar/contracts';
-import { RIGHT_OF_RECORD, SET_UP_KINDS, type SetUpKind, type SetUpVersion } from '@winter-jar/core';
+import { RIGHT_OF_RECORD, SET_UP_KINDS, type SetUpVersion, type Sight } from '@winter-jar/core';
 import { Costly } from '../house/costly.js';
 import { Documented } from '../api/documented.js';
-import { Acting, mustMay, Needs } from '../house/needs.js';
-import type { Actor } from '../journal/actor.js';
+import { Acting } from '../house/acting.js';
+import { mustMay, Needs } from '../house/needs.js';
+import { Seeing, Sites } from '../house/sites.js';
+import { sightOf, type Actor } from '../journal/actor.js';
 import { SetUpEffectsService } from '../effect/set-up-effects.service.js';
 import { CHANGED_MEANWHILE } from '../journal/set-up-bearing.js';
 import type { RecordName } from '../journal/set-up-store.js';
@@ -44,11 +46,6 @@ function tagOf(header: string | undefined): number | null {
   return match ? Number(match[1]) : null;
 }
 
-/** People, instruments and the rules of the house are not everybody's who may change a pump. */
-function mustMayChange(actor: Actor, records: readonly { readonly kind: SetUpKind }[]): void {
-  for (const { kind } of records) mustMay(actor, RIGHT_OF_RECORD[kind]);
-}
-
 @Needs('read')
 @Controller('api/set-up')
 export class SetUpController {
@@ -60,19 +57,22 @@ export class SetUpController {
   ) {}
 
   @Get()
+  @Sites('sifted')
   @Documented({ id: 'setUp', summary: 'All records of the set-up in force now', answer: 'SetUpAnswer' })
-  setUp(): SetUpAnswer {
-    return this.service.inForce();
+  setUp(@Seeing() sight: Sight): SetUpAnswer {
+    return this.service.inForce(sight);
   }
 
   @Get('records/:kind/:id')
+  @Sites('sifted')
   @Documented({ id: 'record', summary: 'A record with all its versions', answer: 'RecordHistory' })
-  record(@Param('kind') kind: string, @Param('id') id: string): Promise<RecordHistory> {
-    return this.service.history(kind, id);
+  record(@Seeing() sight: Sight, @Param('kind') kind: string, @Param('id') id: string): Promise<RecordHistory> {
+    return this.service.history(sight, kind, id);
   }
 
   @Post()
   @Needs('setUp')
+  @Sites('sifted')
   @ApiHeader({ name: 'if-match', required: false, description: 'The tag of the set-up that the editor saw' })
   @Documented({
     id: 'postSetUp',
@@ -83,7 +83,7 @@ export class SetUpController {
   })
   async post(@Acting() actor: Actor, @Body() body: unknown, @Headers('if-match') tag?: string): Promise<SetUpPosted> {
     const versions = this.checked(body);
-    mustMayChange(actor, versions);
+    this.mustMayChange(actor, versions);
     const issues = await this.service.write(actor, versions, tagOf(tag));
     if (issues.some((i) => i.code === CHANGED_MEANWHILE))
       throw new PreconditionFailedException({ message: issues[0]?.right, issues });
@@ -92,6 +92,7 @@ export class SetUpController {
   }
 
   @Post('preview')
+  @Sites('sifted')
   @Costly(600)
   @Needs('setUp')
   @HttpCode(200)
@@ -103,11 +104,12 @@ export class SetUpController {
   })
   preview(@Acting() actor: Actor, @Body() body: unknown): Promise<SetUpEffect> {
     const versions = this.checked(body);
-    mustMayChange(actor, versions);
+    this.mustMayChange(actor, versions);
     return this.effects.begin(versions);
   }
 
   @Post('remove')
+  @Sites('sifted')
   @Costly(120)
   @Needs('setUp')
   @HttpCode(200)
@@ -119,13 +121,14 @@ export class SetUpController {
   })
   async remove(@Acting() actor: Actor, @Body() body: unknown): Promise<SetUpRemoved> {
     const records = recordsIn(body);
-    mustMayChange(actor, records);
+    this.mustMayChange(actor, records);
     const issues = await this.service.remove(actor, records);
     if (issues.length > 0) throw refused(issues);
     return { removed: records.length };
   }
 
   @Get('preview/:id')
+  @Sites('same')
   @Needs('setUp')
   @Documented({ id: 'moreOfSetUpEffect', summary: 'What more was found of an effect', answer: 'SetUpEffect' })
   more(@Param('id') id: string): Promise<SetUpEffect> {
@@ -133,6 +136,7 @@ export class SetUpController {
   }
 
   @Get('schema.json')
+  @Sites('same')
   @Documented({ id: 'setUpSchema', summary: 'JSON Schema of a set-up file', answer: 'Download' })
   schema(): object {
     return setUpSchema;
@@ -175,6 +179,17 @@ export class SetUpController {
     @Query('conflicting') conflicting: string,
   ): SetUpFileResult {
     return this.file.import(actor, body, conflicting === 'take');
+  }
+
+  /**
+   * People, instruments and the rules of the house are not everybody's who may change a pump; and whoever is bound to some sites changes
+   * what stands there, before and after.
+   */
+  private mustMayChange(actor: Actor, records: readonly (RecordName | SetUpVersion)[]): void {
+    for (const record of records) {
+      mustMay(actor, RIGHT_OF_RECORD[record.kind]);
+      if (!this.service.isTheirs(sightOf(actor), record)) mustMay(actor, 'everySite');
+    }
   }
 
   private checked(body: unknown): SetUpVersion[] {

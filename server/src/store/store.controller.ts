@@ -2,8 +2,10 @@ import { BadRequestException, Controller, Get, Inject, Param, Query, Res } from 
 import { ApiQuery } from '@nestjs/swagger';
 import type { Response } from 'express';
 import type { ContainerAnswer, StoreAnswer, StoreCostAnswer, TraceAnswer, WasteAnswer } from '@winter-jar/contracts';
+import type { Sight } from '@winter-jar/core';
 import { Documented } from '../api/documented.js';
 import { Needs } from '../house/needs.js';
+import { Seeing, Sites } from '../house/sites.js';
 import { Costly } from '../house/costly.js';
 import { StoreService } from './store.service.js';
 
@@ -22,15 +24,17 @@ export class StoreController {
   constructor(@Inject(StoreService) private readonly service: StoreService) {}
 
   @Get()
+  @Sites('sifted')
   @Documented({ id: 'store', summary: 'The oil store: every container as it stands', answer: 'StoreAnswer' })
-  shelf(): StoreAnswer {
-    return this.service.shelf();
+  shelf(@Seeing() sight: Sight): StoreAnswer {
+    return this.service.shelf(sight);
   }
 
   @Get('waste')
+  @Sites('sifted')
   @Documented({ id: 'waste', summary: 'What carriers took, the last first', answer: 'WasteAnswer' })
-  waste(): WasteAnswer {
-    return this.service.waste();
+  waste(@Seeing() sight: Sight): WasteAnswer {
+    return this.service.waste(sight);
   }
 
   @Get('cost')
@@ -49,10 +53,15 @@ export class StoreController {
   }
 
   @Get('containers/:containerId')
+  @Sites('container')
   @ApiQuery({ name: 'before', required: false, type: String })
   @Documented({ id: 'container', summary: 'A container with a page of its entries', answer: 'ContainerAnswer' })
-  container(@Param('containerId') containerId: string, @Query('before') before?: string): Promise<ContainerAnswer> {
-    return this.service.container(containerId, before);
+  container(
+    @Seeing() sight: Sight,
+    @Param('containerId') containerId: string,
+    @Query('before') before?: string,
+  ): Promise<ContainerAnswer> {
+    return this.service.container(sight, containerId, before);
   }
 
   @Get('containers/:containerId/trace')

@@ -15,10 +15,13 @@ import {
   filterAsItStands,
   firstAccount,
   HOUSE_RULES_ID,
+  houseSeen,
   jarShapeOf,
   NO_FACTS,
   onShelf,
   reuses,
+  seesEntry,
+  seesStanding,
   settlingFactor,
   settlingOf,
   STORE_FOLD_VERSION,
@@ -27,6 +30,7 @@ import {
   type Entry,
   type HouseSetUp,
   type JarShown,
+  type Sight,
   type SubjectRef,
 } from '@winter-jar/core';
 import { CLOCK, isoNow, type Clock } from '../clock/clock.js';
@@ -52,9 +56,10 @@ export class StoreService {
   ) {}
 
   /** The whole shelf: a page opens with it, and goes on with it. */
-  shelf(): StoreAnswer {
+  shelf(sight: Sight): StoreAnswer {
     const now = isoNow(this.clock);
     const house = this.store.book.at(now);
+    const seen = houseSeen(sight, house);
     return this.reading.together(() => {
       const states = new Map<string, AccountState>();
       const sumps: StoreSump[] = [];
@@ -66,14 +71,14 @@ export class StoreService {
         else sumps.push(sumpOf(subjectId, state, house));
       }
       const factor = this.ownSettling(house);
-      const containers = Object.keys(house.container)
+      const containers = Object.keys(seen.container)
         .map((id) => this.containerOf(id, states.get(id) ?? firstAccount(ref(id)), { house, now, factor }))
         .filter(({ container, shelf }) => !container.gone || shelf.heldMl > 0);
       return {
         now,
         reuses: reuses(house.houseRules[HOUSE_RULES_ID]),
         containers,
-        sumps: sumps.filter(({ pumpId }) => house.pump[pumpId]),
+        sumps: sumps.filter(({ pumpId }) => seen.pump[pumpId]),
         stock: stockOf(containers, house.oilProduct),
         settlingFactor: factor,
       };
@@ -81,7 +86,7 @@ export class StoreService {
   }
 
   /** @throws NotFoundException */
-  async container(id: string, before: string | undefined): Promise<ContainerAnswer> {
+  async container(sight: Sight, id: string, before: string | undefined): Promise<ContainerAnswer> {
     const now = isoNow(this.clock);
     const house = this.store.book.at(now);
     if (!house.container[id]) throw new NotFoundException(`a container in the set-up; "${id}" is none`);
@@ -91,7 +96,9 @@ export class StoreService {
     return {
       now,
       container: this.containerOf(id, state, { house, now, factor }),
-      journal: await journalPage(this.reading.records, ref(id), { before }),
+      journal: await journalPage(this.reading.records, ref(id), { before }, (entry) =>
+        seesEntry(sight, this.store.book, entry),
+      ),
     };
   }
 
@@ -108,7 +115,8 @@ export class StoreService {
   }
 
   /** What left by a carrier, the last first. */
-  waste(): WasteAnswer {
+  waste(sight: Sight): WasteAnswer {
+    const house = this.store.book.at(isoNow(this.clock));
     const lines = this.reading.sql.collections.all(COLLECTIONS).flatMap(({ content }): CollectedLine[] => {
       const entry = JSON.parse(content) as Entry;
       if (entry.kind !== 'transfer') return [];
@@ -128,7 +136,7 @@ export class StoreService {
         },
       ];
     });
-    return { lines };
+    return { lines: lines.filter((line) => seesStanding(sight, house, 'container', line.containerId)) };
   }
 
   private containerOf(

@@ -12,7 +12,7 @@ import { WorkQueue } from '../work/work-queue.js';
 import type { LogImport } from '../entry-log/log-import.js';
 import { jobTools, nowMs, type TestHouse } from './test-house.js';
 import type { ImportName, LogImportAnswer, LogName } from '@winter-jar/contracts';
-import type { Entry, EntryKind, HouseSetUp } from '@winter-jar/core';
+import type { Entry, EntryKind, HouseSetUp, Sight } from '@winter-jar/core';
 import { bookOf, START } from '@winter-jar/core/testing';
 
 /** Every row of a log's text as it is read. @throws FileRefused */
@@ -45,9 +45,10 @@ export const logsOf = (house: TestHouse): EntryLogService =>
   );
 
 /** The log as a file, made as a download is. */
-export async function exportedLog(house: TestHouse, name: LogName): Promise<string> {
+export async function exportedLog(house: TestHouse, name: LogName, sight: Sight = null): Promise<string> {
   const { path: into } = newWorkFolder(house.folder);
-  await LOG_FILE_JOBS[name].run(jobTools(house), { dataFolder: house.folder, into, fileName: 'log.csv', now: '' });
+  const asked = { dataFolder: house.folder, into, fileName: 'log.csv', now: '', sight };
+  await LOG_FILE_JOBS[name].run(jobTools(house), asked);
   const text = readFileSync(join(into, 'log.csv'), 'utf8');
   await dropWorkFolder(into);
   return text;

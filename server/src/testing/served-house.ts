@@ -46,14 +46,24 @@ export async function serveHouse(
   };
 }
 
-/** Somebody who may sign in, past the door. @returns the cookie of a browser that they are signed in at */
-export async function signedIn(served: ServedHouse, name: string, role: Role): Promise<string> {
+/**
+ * Somebody who may sign in, past the door.
+ * @param siteIds that they are bound to; null: all
+ * @returns the cookie of a browser that they are signed in at
+ */
+export async function signedIn(
+  served: ServedHouse,
+  name: string,
+  role: Role,
+  siteIds: readonly string[] | null = null,
+): Promise<string> {
   const { people } = served.app.get(Door);
   const personId = name.toLowerCase();
   if (people.accounts.of(personId) === null) {
     await people.accounts.add({ personId, name, role });
     await people.accounts.change(personId, { passwordHash: 'none that anybody knows' });
   }
+  await people.accounts.change(personId, { siteIds: siteIds && [...siteIds] });
   const { token } = await people.sessions.begin({ personId, kind: 'browser', name: 'A browser', address: '127.0.0.1' });
   return `${people.cookie}=${token}`;
 }

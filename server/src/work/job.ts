@@ -1,4 +1,5 @@
 import type BetterSqlite3 from 'better-sqlite3';
+import type { Sight } from '@winter-jar/core';
 import type { ReadingStatements } from '../database/statements.js';
 
 /** What a job has at hand in its thread: its own read connection, and whom to tell how far it is. */
@@ -27,5 +28,7 @@ export interface FileAsked {
   /** Name of the file that it leaves there. */
   readonly fileName: string;
   readonly now: string;
+  /** Sites of whoever asked: what is of others does not leave the house. */
+  readonly sight: Sight;
 }
 export type FileJob = Job<FileAsked, null>;
