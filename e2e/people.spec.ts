@@ -151,7 +151,7 @@ readingTest('in the demo yard one is each of its people, and is offered what the
   await expect(page.getByRole('button', { name: 'Start: After a run' })).toBeVisible();
   await expect(page.getByRole('button', { name: 'Start: Oil change', exact: true })).toHaveCount(0);
   await open(page, yard, '/set-up/pump/lf-03');
-  await expect(page.getByText('Your role sees this record and does not change it.')).toBeVisible();
+  await expect(page.getByText('You see this record and do not change it.')).toBeVisible();
   await be('whoever is there');
   await expect(page.getByRole('button', { name: 'Change from now' })).toBeVisible();
 });

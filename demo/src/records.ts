@@ -281,6 +281,9 @@ export const ROLES_OF_PEOPLE: Readonly<Record<string, Role>> = {
   oda: 'reader',
 };
 
+/** Who is bound to some sites: a customer sees their own pumps. */
+export const SITES_OF_PEOPLE: Readonly<Record<string, readonly string[]>> = { oda: ['loft'] };
+
 /** Every record of the yard: kind, id, body. */
 export const YARD_RECORDS: readonly {
   readonly kind: SetUpKind;

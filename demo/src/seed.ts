@@ -2,7 +2,7 @@ import { setTimeout } from 'node:timers/promises';
 import { MAX_ENTRIES_PER_POST, type EntriesAnswer, type LogImportAnswer } from '@winter-jar/contracts';
 import type { Entry } from '@winter-jar/core';
 import { runLogText } from './run-log-text.js';
-import { ROLES_OF_PEOPLE } from './records.js';
+import { ROLES_OF_PEOPLE, SITES_OF_PEOPLE } from './records.js';
 import { yardHistory } from './yard-history.js';
 
 const LOOK_EVERY_MS = 50;
@@ -38,7 +38,11 @@ export async function seedYard({ address, now }: { address: string; now: string 
   const yard = yardHistory(now);
   await post(`${address}/api/set-up`, 'application/json', JSON.stringify({ versions: yard.versions }));
   for (const [personId, role] of Object.entries(ROLES_OF_PEOPLE))
-    await post(`${address}/api/people/${personId}/account`, 'application/json', JSON.stringify({ role }));
+    await post(
+      `${address}/api/people/${personId}/account`,
+      'application/json',
+      JSON.stringify({ role, siteIds: SITES_OF_PEOPLE[personId] ?? null }),
+    );
   for (const log of yard.gaugeLogs) await post(`${address}/api/gauge-logs`, 'text/csv', log);
   const inRunLog = (e: Entry) => e.kind === 'run' && !e.body.stillRunning;
   const runs = yard.entries.filter(inRunLog);

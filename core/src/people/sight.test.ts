@@ -1,5 +1,5 @@
 import { START, at, entryAt, runAt, versionsOf } from '../testing/small-yard.js';
-import type { Entry, EntryBodies } from '../journal/index.js';
+import type { Entry } from '../journal/index.js';
 import { setUpBook, type SetUpVersion } from '../set-up/index.js';
 import { houseSeen, mayTellOf, seesEntry, stoodInSight, type Sight } from './sight.js';
 
@@ -72,7 +72,7 @@ test.each([
   ['a pour that goes elsewhere', poured, false, false],
   [
     'a bleed into a jar that stands elsewhere',
-    entryAt(50, 'bleed', { sump: 'oil', waterMl: 5, intoContainerId: 'n-jar' } as EntryBodies['bleed']),
+    entryAt(50, 'bleed', { sump: 'oil', waterMl: 5, intoContainerId: 'n-jar' }),
     false,
     false,
   ],

@@ -7,9 +7,10 @@ export type Sight = readonly string[] | null;
 /** What stands at a site. */
 const STANDING = ['pump', 'equipment', 'container'] as const;
 type Standing = (typeof STANDING)[number];
+export const standsAtSite = (kind: string): kind is Standing => STANDING.some((known) => known === kind);
 
 const standingAmong = (subjects: readonly SubjectOf[]): { type: Standing; id: string }[] =>
-  subjects.flatMap(({ type, id }) => STANDING.flatMap((known) => (known === type ? [{ type: known, id }] : [])));
+  subjects.flatMap(({ type, id }) => (standsAtSite(type) ? [{ type, id }] : []));
 
 /** Whether what stands at a site is seen; what nobody knows is not. */
 export const seesStanding = (sight: Sight, house: HouseSetUp, type: Standing, id: string): boolean =>

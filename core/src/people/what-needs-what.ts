@@ -2,6 +2,7 @@ import type { CorrectionBody, Entry, EntryBodies, EntryKind, JobStartedBody } fr
 import { isProcedure, PROCEDURE_SKILLS } from '../service/index.js';
 import type { SetUpKind } from '../set-up/index.js';
 import type { Right } from './roles.js';
+import { standsAtSite } from './sight.js';
 
 /** Kinds that whoever runs a pump writes: what ran, what was seen, water that was let out, what its meter shows, and a word about it. */
 const LOGGED: readonly EntryKind[] = ['run', 'look', 'bleed', 'meter', 'note'];
@@ -44,8 +45,7 @@ export function rightOfCorrection(of: {
   return of.original.who === of.by || (of.action === 'replace' && isToBeTold(of.counts)) ? 'log' : 'write';
 }
 
-/** The right that a record of the set-up needs. */
-export const RIGHT_OF_RECORD: Readonly<Record<SetUpKind, Right>> = {
+const RIGHT_OF_RECORD: Readonly<Record<SetUpKind, Right>> = {
   site: 'setUp',
   equipment: 'setUp',
   pumpModel: 'setUp',
@@ -60,3 +60,7 @@ export const RIGHT_OF_RECORD: Readonly<Record<SetUpKind, Right>> = {
   instrument: 'house',
   houseRules: 'house',
 };
+
+/** What a record of the set-up needs; one of the house needs that one sees every site. */
+export const rightsOfRecord = (kind: SetUpKind): readonly Right[] =>
+  standsAtSite(kind) ? [RIGHT_OF_RECORD[kind]] : [RIGHT_OF_RECORD[kind], 'everySite'];

@@ -41,11 +41,7 @@ const note = (hours: number, pumpId = 'n1') => entryAt(hours, 'note', { text: `$
 const about = (entry: Entry, type: 'equipment' | 'container', id: string) =>
   ({ ...entry, subjects: [{ type, id }] }) as Entry;
 const poured = (hours: number, id: string) =>
-  about(
-    entryAt(hours, 'transfer', { toId: id, outside: 'bought', productId: 'oil-a', oilMl: 900 }),
-    'container',
-    id,
-  );
+  about(entryAt(hours, 'transfer', { toId: id, outside: 'bought', productId: 'oil-a', oilMl: 900 }), 'container', id);
 const collected = (hours: number, id: string) =>
   about(
     entryAt(hours, 'transfer', { fromId: id, outside: 'carrier', oilMl: 100, carrier: ELSEWHERE }),
@@ -225,13 +221,12 @@ test('the streams tell of theirs, and follow at once where an owner changes what
   const follow = async (path: string) => {
     const asked = get({ port, host: '127.0.0.1', path, headers: { Cookie: ben } });
     const [stream] = (await once(asked, 'response')) as [IncomingMessage];
-    const told = { text: '', until: async (pattern: RegExp) => pattern, end: () => asked.destroy() };
+    async function until(pattern: RegExp) {
+      while (!pattern.test(told.text)) await once(stream, 'data');
+    }
+    const told = { text: '', until, end: () => asked.destroy() };
     stream.setEncoding('utf8').on('data', (part: string) => (told.text += part));
     stream.on('error', () => undefined);
-    told.until = async (pattern) => {
-      while (!pattern.test(told.text)) await once(stream, 'data');
-      return pattern;
-    };
     return told;
   };
   const changes = await follow('/api/changes/stream');

@@ -2,7 +2,9 @@ import { Controller, Get, Module } from '@nestjs/common';
 import { APP_GUARD, DiscoveryModule, NestFactory } from '@nestjs/core';
 import type { Server } from 'node:http';
 import request from 'supertest';
+import { CLOCK, systemClock } from '../clock/clock.js';
 import { mayDo } from '../journal/actor.js';
+import { SetUpStore } from '../journal/set-up-store.js';
 import { Door } from './door.js';
 import { Needs, NeedsGuard } from './needs.js';
 
@@ -27,6 +29,8 @@ const anybody: Partial<Door> = { actorOf: () => ({ kind: 'device', from: '' }) }
   providers: [
     { provide: APP_GUARD, useClass: NeedsGuard },
     { provide: Door, useValue: anybody },
+    { provide: SetUpStore, useValue: new SetUpStore() },
+    { provide: CLOCK, useValue: systemClock },
   ],
 })
 class Small {}

@@ -24,7 +24,7 @@ import type {
   SetUpPosted,
   SetUpRemoved,
 } from '@winter-jar/contracts';
-import { RIGHT_OF_RECORD, SET_UP_KINDS, type SetUpVersion, type Sight } from '@winter-jar/core';
+import { rightsOfRecord, SET_UP_KINDS, type SetUpVersion, type Sight } from '@winter-jar/core';
 import { Costly } from '../house/costly.js';
 import { Documented } from '../api/documented.js';
 import { Acting } from '../house/acting.js';
@@ -187,7 +187,7 @@ export class SetUpController {
    */
   private mustMayChange(actor: Actor, records: readonly (RecordName | SetUpVersion)[]): void {
     for (const record of records) {
-      mustMay(actor, RIGHT_OF_RECORD[record.kind]);
+      for (const right of rightsOfRecord(record.kind)) mustMay(actor, right);
       if (!this.service.isTheirs(sightOf(actor), record)) mustMay(actor, 'everySite');
     }
   }

@@ -1,6 +1,6 @@
 import { Inject, Injectable, NotFoundException } from '@nestjs/common';
 import type { FieldIssue, RecordHistory, SetUpAnswer } from '@winter-jar/contracts';
-import { houseSeen, SET_UP_KINDS, type SetUpKind, type SetUpVersion, type Sight } from '@winter-jar/core';
+import { houseSeen, SET_UP_KINDS, standsAtSite, type SetUpKind, type SetUpVersion, type Sight } from '@winter-jar/core';
 import { CLOCK, isoNow, type Clock } from '../clock/clock.js';
 import { Reading } from '../database/reading.js';
 import type { Actor } from '../journal/actor.js';
@@ -29,7 +29,7 @@ export class SetUpService {
   isTheirs(sight: Sight, record: RecordName | SetUpVersion): boolean {
     if (sight === null) return true;
     const { kind, subjectId } = record;
-    if (kind !== 'pump' && kind !== 'equipment' && kind !== 'container') return false;
+    if (!standsAtSite(kind)) return false;
     const house = this.store.book.at(isoNow(this.clock));
     if (house[kind][subjectId] !== undefined && houseSeen(sight, house)[kind][subjectId] === undefined) return false;
     if (!('body' in record)) return true;

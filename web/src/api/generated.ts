@@ -709,8 +709,10 @@ export type SignedIn = {
   personId: string;
   name: string;
   role: Role;
+  /** Sites that they are bound to; null: all. */
+  siteIds: readonly string[] | null;
 };
-export type Right = 'read' | 'log' | 'write' | 'setUp' | 'house' | 'keep';
+export type Right = 'read' | 'everySite' | 'log' | 'write' | 'setUp' | 'house' | 'keep';
 export type DoorAnswer = {
   state: DoorState;
   /** In a demo yard also where the door is open: whoever one has stepped into. */
@@ -770,6 +772,8 @@ export type PersonAccount = {
   name: string;
   /** Null for somebody of the set-up who cannot sign in. */
   role: Role | null;
+  /** Sites that they are bound to; null: all. */
+  siteIds: readonly string[] | null;
   hasPassword: boolean;
   sessions: readonly OpenSession[];
 };
@@ -788,6 +792,7 @@ export type DoorEventKind =
   | 'passwordSet'
   | 'accountMade'
   | 'roleChanged'
+  | 'sitesChanged'
   | 'accountEnded'
   | 'refused'
   | 'fileMade'
@@ -807,6 +812,8 @@ export type DoorRecordAnswer = {
 };
 export type AccountPost = {
   role: Role;
+  /** Sites that they are bound to; null: all, as for every owner. */
+  siteIds?: readonly string[] | null;
 };
 export type NewCode = {
   code: string;

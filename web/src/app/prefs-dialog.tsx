@@ -39,7 +39,10 @@ function StepInto({ people, who }: Pick<DoorAnswer, 'who'> & { people: DoorAnswe
     <Chips
       label="Who you are in this yard"
       chips={[
-        ...people.map(({ personId, name, role }) => ({ value: personId, words: `${name}, ${ROLE_WORDS[role]}` })),
+        ...people.map(({ personId, name, role, siteIds }) => ({
+          value: personId,
+          words: `${name}, ${ROLE_WORDS[role]}${siteIds ? ', some sites' : ''}`,
+        })),
         { value: NOBODY, words: 'whoever is there' },
       ]}
       value={who?.personId ?? NOBODY}

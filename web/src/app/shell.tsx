@@ -1,4 +1,3 @@
-import type { Right } from '@winter-jar/core';
 import { Search, SlidersHorizontal } from 'lucide-react';
 import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
 import { Link, NavLink, Outlet, ScrollRestoration, useLocation } from 'react-router';
@@ -10,9 +9,9 @@ import { useAppSelector } from '../device/store.js';
 import { useWho } from '../device/use-who.js';
 import { useDoor } from '../device/use-door.js';
 import { useLetters } from '../device/use-letters.js';
-import { May } from '../ui/may.js';
+import { May, type Needed } from '../ui/may.js';
 import { NotForYou } from './page-fallbacks.js';
-import { rightOfPage } from './page-rights.js';
+import { neededByPage } from './page-rights.js';
 
 /** What lies over the page comes after it. */
 const loadOverlay = () => import('./overlay.js');
@@ -65,8 +64,8 @@ export function Shell() {
   const rights = useDoor()?.rights;
   const may = useMemo(() => {
     // Yes until it is known: the server asks again anyway.
-    const mayDo = (right: Right) => rights?.includes(right) ?? true;
-    return { do: mayDo, open: (path: string) => mayDo(rightOfPage(path)) };
+    const mayDo = (needed: Needed) => [needed].flat().every((right) => rights?.includes(right) ?? true);
+    return { do: mayDo, open: (path: string) => mayDo(neededByPage(path)) };
   }, [rights]);
   const { pathname } = useLocation();
   if (isShut)

@@ -31,7 +31,7 @@ function EntryLog({ name, words }: { name: LogName; words: LogWords }) {
         be imported again; rows that are there already stay as they are.
       </p>
       <FileExchange
-        needs="write"
+        needs={['write', 'everySite']}
         wayOut={(wayIn) => (
           <DownloadButton what={name} making={`Making the ${words.title.toLowerCase()}`} beside={wayIn}>
             Export all {words.many}

@@ -53,7 +53,7 @@ function Notebook({ house, now }: { house: HouseSetUp; now: string }) {
         all of it.
       </p>
       <FileExchange
-        needs="write"
+        needs={['write', 'everySite']}
         wayOut={(wayIn) => (
           <div className="flex flex-wrap gap-3">
             {wayIn}

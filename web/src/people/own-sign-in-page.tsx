@@ -2,6 +2,7 @@ import { useState } from 'react';
 import {
   useEndOtherSessionsMutation,
   useOwnSessionsQuery,
+  useSetUpQuery,
   useSetPasswordMutation,
   useSignOutMutation,
 } from '../api/house-api.js';
@@ -10,7 +11,7 @@ import { Button } from '../ui/button.js';
 import { TextField } from '../ui/field.js';
 import { Empty, Loading } from '../ui/page-state.js';
 import { PageTitle } from '../ui/page-title.js';
-import { ROLE_MAY, ROLE_WORDS } from '../words/door-words.js';
+import { ROLE_MAY, ROLE_WORDS, sitesWords } from '../words/door-words.js';
 import { wrongAt } from '../words/problem-words.js';
 import { comeIn, useSending, WrongAsAWhole } from './at-the-door.js';
 import { ChosenPassword } from './code-page.js';
@@ -21,6 +22,7 @@ import { SessionList } from './session-list.js';
 export function OwnSignInPage() {
   const door = useDoor();
   const { data } = useOwnSessionsQuery();
+  const sites = useSetUpQuery().data?.house.site ?? {};
   const [signOut, leaving] = useSignOutMutation();
   const [endOthers, ending] = useEndOtherSessionsMutation();
   if (!door || !data) return <Loading what="your sign-in" />;
@@ -39,6 +41,7 @@ export function OwnSignInPage() {
           {who.name}, {ROLE_WORDS[who.role]}
         </h1>
         <p className="mt-1 max-w-[68ch]">{ROLE_MAY[who.role]}</p>
+        {who.siteIds && <p className="mt-1 max-w-[68ch]">{sitesWords(who.siteIds, sites)}</p>}
         <Button
           className="mt-4"
           look="solid"

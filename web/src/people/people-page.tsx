@@ -1,13 +1,14 @@
 import type { PersonAccount } from '@winter-jar/contracts';
 import { ROLES, type Role } from '@winter-jar/core';
 import { useState } from 'react';
-import { useGiveAccountMutation, usePeopleQuery, useTakeAccountMutation } from '../api/house-api.js';
+import { useGiveAccountMutation, usePeopleQuery, useSetUpQuery, useTakeAccountMutation } from '../api/house-api.js';
 import { useDoor } from '../device/use-door.js';
 import { Button, LinkButton } from '../ui/button.js';
 import { Chips } from '../ui/chips.js';
+import { ManyChips } from '../ui/many-chips.js';
 import { Empty, Loading, Trouble } from '../ui/page-state.js';
 import { PageTitle } from '../ui/page-title.js';
-import { ROLE_MAY, ROLE_WORDS } from '../words/door-words.js';
+import { ROLE_MAY, ROLE_WORDS, sitesWords } from '../words/door-words.js';
 import { WrongAsAWhole } from './at-the-door.js';
 import { CodeForThem } from './code-for-them.js';
 import { SessionList } from './session-list.js';
@@ -66,7 +67,8 @@ const STANDS = {
 
 function Person({ person }: { person: PersonAccount }) {
   const [isOpen, setOpen] = useState(false);
-  const { name, role, hasPassword, sessions } = person;
+  const { name, role, siteIds, hasPassword, sessions } = person;
+  const sites = useSetUpQuery().data?.house.site ?? {};
   const stands =
     role === null
       ? 'cannot sign in'
@@ -79,6 +81,7 @@ function Person({ person }: { person: PersonAccount }) {
             {name}
           </h2>
           <p className="text-ink-2">{stands}</p>
+          {siteIds && <p className="text-[14px] text-ink-2">{sitesWords(siteIds, sites)}</p>}
         </div>
         <Button
           aria-expanded={isOpen}
@@ -94,10 +97,16 @@ function Person({ person }: { person: PersonAccount }) {
 }
 
 function Rights({ person }: { person: PersonAccount }) {
-  const { personId, name, role, sessions } = person;
+  const { personId, name, role, siteIds, sessions } = person;
   const [give, giving] = useGiveAccountMutation();
   const [take, taking] = useTakeAccountMutation();
   const [chosen, setChosen] = useState<Role | null>(role);
+  const sites = useSetUpQuery().data?.house.site ?? {};
+  const [bound, setBound] = useState<readonly string[]>(siteIds ?? []);
+  // An owner sees every site; so does everybody who is bound to none.
+  const kept = chosen === 'owner' ? [] : bound.filter((id) => sites[id]);
+  const boundTo = kept.length === 0 ? null : kept;
+  const isOther = chosen !== role || String(boundTo) !== String(siteIds);
   const [isAsked, setAsked] = useState(false);
   return (
     <div className="mt-4 flex flex-col gap-5 border-t border-rule-soft pt-4">
@@ -108,14 +117,33 @@ function Rights({ person }: { person: PersonAccount }) {
         onChange={setChosen}
         hint={chosen === null ? 'Choose one; it can be changed at any time.' : ROLE_MAY[chosen]}
       />
-      {chosen !== role && chosen !== null && (
+      {chosen !== null && chosen !== 'owner' && Object.keys(sites).length + bound.length > 1 && (
+        <div className="flex flex-col gap-2">
+          <ManyChips
+            label={`Sites that ${name} sees`}
+            chips={Object.entries(sites).map(([value, site]) => ({ value, words: site.name }))}
+            values={bound}
+            onChange={setBound}
+          />
+          <p className="text-[14px] text-ink-2">
+            {boundTo === null
+              ? 'None is chosen: every site, also those that are still to come.'
+              : 'Pumps, entries, files and photographs of other sites are not shown, and not written.'}
+          </p>
+        </div>
+      )}
+      {isOther && chosen !== null && (
         <div>
           <Button
             look="solid"
             disabled={giving.isLoading}
-            onClick={() => void give({ personId, accountPost: { role: chosen } })}
+            onClick={() => void give({ personId, accountPost: { role: chosen, siteIds: boundTo } })}
           >
-            {role === null ? `Let ${name} sign in` : `From now on ${ROLE_WORDS[chosen]}`}
+            {role === null
+              ? `Let ${name} sign in`
+              : chosen === role
+                ? 'From now on these sites'
+                : `From now on ${ROLE_WORDS[chosen]}`}
           </Button>
         </div>
       )}

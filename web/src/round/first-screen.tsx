@@ -1,11 +1,14 @@
 import { useState } from 'react';
 import { useAboutQuery, useOpenDemoYardMutation } from '../api/house-api.js';
+import { Empty } from '../ui/page-state.js';
 import { PageTitle } from '../ui/page-title.js';
 import { Button, LinkButton } from '../ui/button.js';
+import { useMayDo } from '../ui/may.js';
 
 /** An empty house: three ways to begin. */
 export function FirstScreen() {
   const { data: about } = useAboutQuery();
+  const mayDo = useMayDo();
   const [open, opening] = useOpenDemoYardMutation();
   const [yard, setYard] = useState<string | null>(null);
   const [failed, setFailed] = useState(false);
@@ -17,6 +20,17 @@ export function FirstScreen() {
     if (answer.data) setYard(`${protocol}//${hostname}:${answer.data.port}/`);
     else setFailed(true);
   }
+  if (!mayDo(['setUp', 'everySite']))
+    return (
+      <main>
+        <PageTitle title="Round" />
+        <Empty title="No pump to see yet">
+          {mayDo('everySite')
+            ? 'Whoever sets pumps up in this house has named none yet.'
+            : 'None stands at the sites that you see; an owner says which these are.'}
+        </Empty>
+      </main>
+    );
   return (
     <main className="mx-auto w-full max-w-[760px] px-4 pb-10 pt-8">
       <PageTitle title="Begin" />
@@ -29,16 +43,18 @@ export function FirstScreen() {
         Add your first pump
       </LinkButton>
       <div className="mt-10 grid gap-8 sm:grid-cols-2">
-        <section>
-          <h2 className="text-[20px]">You have a file</h2>
-          <p className="mt-1">
-            A set-up, written by hand or exported elsewhere; a backup; or everything as JSON lines.
-          </p>
-          <div className="mt-3 flex flex-wrap gap-3">
-            <LinkButton to="/set-up/file">Import a set-up</LinkButton>
-            <LinkButton to="/backup">Restore a backup</LinkButton>
-          </div>
-        </section>
+        {mayDo('house') && (
+          <section>
+            <h2 className="text-[20px]">You have a file</h2>
+            <p className="mt-1">
+              A set-up, written by hand or exported elsewhere; a backup; or everything as JSON lines.
+            </p>
+            <div className="mt-3 flex flex-wrap gap-3">
+              <LinkButton to="/set-up/file">Import a set-up</LinkButton>
+              <LinkButton to="/backup">Restore a backup</LinkButton>
+            </div>
+          </section>
+        )}
         {about && about.demoDay === null && (
           <section>
             <h2 className="text-[20px]">Look around first</h2>

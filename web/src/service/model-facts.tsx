@@ -1,5 +1,5 @@
 import type { PumpPage } from '@winter-jar/contracts';
-import { backPressuresOf, LEVEL_MARKS, type LevelMark, type ModelFact } from '@winter-jar/core';
+import { backPressuresOf, LEVEL_MARKS, rightsOfRecord, type LevelMark, type ModelFact } from '@winter-jar/core';
 import { useState } from 'react';
 import { usePrint } from '../device/use-print.js';
 import { Button } from '../ui/button.js';
@@ -80,7 +80,12 @@ export function AskLevelMark({ page }: { page: PumpPage }) {
       </p>
       <div className="flex flex-wrap gap-2">
         {LEVEL_MARKS.map((mark: LevelMark) => (
-          <Button needs="setUp" key={mark} disabled={busy} onClick={() => void keep(() => ({ levelMark: mark }))}>
+          <Button
+            needs={rightsOfRecord('pumpModel')}
+            key={mark}
+            disabled={busy}
+            onClick={() => void keep(() => ({ levelMark: mark }))}
+          >
             {LEVEL_MARK_WORDS[mark]}
           </Button>
         ))}
@@ -116,7 +121,12 @@ export function BackPressureLimits({ page }: { page: PumpPage }) {
       </p>
       <div className="flex flex-wrap gap-2">
         {USUAL_BACK_PRESSURES.map(({ words, ...pressures }) => (
-          <Button needs="setUp" key={words} disabled={busy} onClick={() => void keep(() => pressures)}>
+          <Button
+            needs={rightsOfRecord('pumpModel')}
+            key={words}
+            disabled={busy}
+            onClick={() => void keep(() => pressures)}
+          >
             {words}
           </Button>
         ))}

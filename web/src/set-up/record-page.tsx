@@ -1,5 +1,5 @@
 import type { RecordHistory, SetUpAnswer } from '@winter-jar/contracts';
-import { RIGHT_OF_RECORD, SET_UP_KINDS, type HouseSetUp, type SetUpKind, type SetUpVersion } from '@winter-jar/core';
+import { rightsOfRecord, SET_UP_KINDS, type HouseSetUp, type SetUpKind, type SetUpVersion } from '@winter-jar/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { v7 as newId } from 'uuid';
@@ -224,7 +224,7 @@ function RecordEditor({
         {hasOilLimits(kind) && (
           <OilLimitsFields kind={kind} values={values} set={drafted.set} error={drafted.error} house={house} />
         )}
-        {history && mayDo(RIGHT_OF_RECORD[kind]) && (
+        {history && mayDo(rightsOfRecord(kind)) && (
           <p className="text-[14px] text-ink-2">
             A change counts from now and rewrites nothing that has run. A correction says it was wrong since{' '}
             {inForce ? momentWords(inForce.validFrom, hereZone(), now) : 'the beginning'}, and shows what moves.
@@ -276,14 +276,14 @@ function RecordEditor({
               </div>
             </section>
           )}
-          {!mayDo(RIGHT_OF_RECORD[kind]) && (
-            <p className="text-[14px] text-ink-2">Your role sees this record and does not change it.</p>
+          {!mayDo(rightsOfRecord(kind)) && (
+            <p className="text-[14px] text-ink-2">You see this record and do not change it.</p>
           )}
           {!asked && (
             <div className="flex gap-3">
               <Button
                 type="submit"
-                needs={RIGHT_OF_RECORD[kind]}
+                needs={rightsOfRecord(kind)}
                 look="solid"
                 disabled={busy}
                 className="min-h-12 !px-3"
@@ -292,7 +292,7 @@ function RecordEditor({
               </Button>
               {history && (
                 <Button
-                  needs={RIGHT_OF_RECORD[kind]}
+                  needs={rightsOfRecord(kind)}
                   className="min-h-12 !px-3"
                   disabled={busy}
                   onClick={() => void ask('correct')}

@@ -1,6 +1,6 @@
 import { number } from '../ui/number.js';
 import type { ApiProblem } from '@winter-jar/contracts';
-import { RIGHT_OF_RECORD, type SetUpKind } from '@winter-jar/core';
+import { rightsOfRecord, type SetUpKind } from '@winter-jar/core';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { v7 as newId } from 'uuid';
@@ -30,7 +30,7 @@ export function RemoveRecord({ kind, id, name, back }: { kind: SetUpKind; id: st
 
   if (!asked)
     return (
-      <Button needs={RIGHT_OF_RECORD[kind]} look="plain" className="mt-6 !px-0" onClick={() => setAsked(true)}>
+      <Button needs={rightsOfRecord(kind)} look="plain" className="mt-6 !px-0" onClick={() => setAsked(true)}>
         Delete it …
       </Button>
     );

@@ -80,9 +80,9 @@ function Kinds({ house }: { house: HouseSetUp }) {
       <Link to="/instruments" className={`${plain} wide:mt-4`}>
         <Gauge size={18} aria-hidden="true" /> Instruments, live
       </Link>
-      <Link to="/set-up/file" className={plain}>
+      <LinkIfMay to="/set-up/file" className={plain}>
         <FileJson size={18} aria-hidden="true" /> Set-up as a file
-      </Link>
+      </LinkIfMay>
       <LinkIfMay to="/backup" className={plain}>
         <Archive size={18} aria-hidden="true" /> Backup
       </LinkIfMay>
@@ -184,7 +184,7 @@ function NoMaterials() {
       Runs are weighed by what went in. Start with the {Object.keys(MATERIAL_LIBRARY).length} material classes of the
       house library; each can be changed.
       <span className="mt-3 block">
-        <Button needs="setUp" look="solid" disabled={busy} onClick={() => void take()}>
+        <Button needs={['setUp', 'everySite']} look="solid" disabled={busy} onClick={() => void take()}>
           Take the house library
         </Button>
       </span>

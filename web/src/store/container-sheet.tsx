@@ -1,7 +1,8 @@
 import type { StoreContainer } from '@winter-jar/contracts';
 import { canMend } from '@winter-jar/core';
-import { Link } from 'react-router';
 import { useWide } from '../device/use-wide.js';
+import { Link } from 'react-router';
+import { LinkIfMay } from '../ui/may.js';
 import { Caution } from '../ui/caution.js';
 import { Button, LinkButton } from '../ui/button.js';
 import { capital, countOf, number } from '../ui/number.js';
@@ -69,7 +70,7 @@ export function ContainerSheet({ one, ...given }: StoreProps & { one: StoreConta
       <p className="text-[14px]">
         <Link to={`/store/${one.id}`}>Its journal</Link>
         {' · '}
-        <Link to={`/store/${one.id}/trace`}>Where it came from and went</Link>
+        <LinkIfMay to={`/store/${one.id}/trace`}>Where it came from and went</LinkIfMay>
         {' · '}
         <Link to={`/set-up/container/${one.id}`}>Set-up</Link>
       </p>

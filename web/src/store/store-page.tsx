@@ -20,6 +20,7 @@ import { GROUP_WORDS } from '../words/store-words.js';
 import { ContainerSheet } from './container-sheet.js';
 import { shelfLine, wordsAt } from './container-facts.js';
 import { Stock } from './stock.js';
+import { useMayDo } from '../ui/may.js';
 import { WhereItGoes } from './where-it-goes.js';
 import { WithStore, type StoreProps } from './store-screen.js';
 import { Vessel, vesselSize, vesselWords } from './vessel.js';
@@ -34,6 +35,7 @@ export function StorePage() {
 
 function Shelf(props: StoreProps) {
   const { store, words } = props;
+  const mayDo = useMayDo();
   const [search] = useSearchParams();
   const navigate = useNavigate();
   const wide = useWide();
@@ -74,7 +76,7 @@ function Shelf(props: StoreProps) {
           Add a container
         </LinkButton>
         <Stock {...props} />
-        {store.containers.length > 0 && <WhereItGoes {...props} />}
+        {store.containers.length > 0 && mayDo('everySite') && <WhereItGoes {...props} />}
       </main>
       {shown && (
         <aside

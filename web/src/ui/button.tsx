@@ -1,7 +1,6 @@
-import type { Right } from '@winter-jar/core';
 import type { ButtonHTMLAttributes, ReactNode } from 'react';
 import { Link, type LinkProps } from 'react-router';
-import { useMayDo, useMayOpen } from './may.js';
+import { useMayDo, useMayOpen, type Needed } from './may.js';
 
 type Look = 'solid' | 'outline' | 'plain';
 type Size = 'desk' | 'field';
@@ -42,7 +41,7 @@ export function Button({
   needs,
   className = '',
   ...rest
-}: Shared & { needs?: Right } & ButtonHTMLAttributes<HTMLButtonElement>) {
+}: Shared & { needs?: Needed } & ButtonHTMLAttributes<HTMLButtonElement>) {
   const mayDo = useMayDo();
   if (needs && !mayDo(needs)) return null;
   return (

@@ -1,8 +1,7 @@
 import { FileUp } from 'lucide-react';
-import type { Right } from '@winter-jar/core';
 import type { ReactNode } from 'react';
 import { FilePicker } from './file-picker.js';
-import { useMayDo } from './may.js';
+import { useMayDo, type Needed } from './may.js';
 
 /** A page's way out to a file and in from one: export, choose, what is going on, and what came of it. */
 export function FileExchange({
@@ -16,7 +15,7 @@ export function FileExchange({
   children,
 }: {
   /** Without which nothing comes in here. */
-  needs: Right;
+  needs: Needed;
   /** The way out, with the way in beside it. */
   wayOut: (wayIn: ReactNode) => ReactNode;
   accept: string;

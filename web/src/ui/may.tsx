@@ -2,10 +2,13 @@ import type { Right } from '@winter-jar/core';
 import { createContext, useContext } from 'react';
 import { Link, type LinkProps, type To } from 'react-router';
 
+/** One right, or several that are all needed. */
+export type Needed = Right | readonly Right[];
+
 /** What whoever is signed in may: what they may not is not offered to them. */
 export interface WhatOneMay {
   readonly open: (path: string) => boolean;
-  readonly do: (right: Right) => boolean;
+  readonly do: (needed: Needed) => boolean;
 }
 export const May = createContext<WhatOneMay>({ open: () => true, do: () => true });
 

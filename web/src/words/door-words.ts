@@ -31,8 +31,19 @@ export const EVENT_WORDS: Readonly<Record<DoorEventKind, string>> = {
   passwordSet: 'chose a password',
   accountMade: 'let somebody sign in',
   roleChanged: 'changed what somebody may',
+  sitesChanged: 'changed which sites somebody sees',
   accountEnded: 'ended somebody’s sign-in',
   refused: 'was refused: not their right',
   fileMade: 'had a file made',
   restored: 'put other data in place',
 };
+
+/** Which sites somebody sees, as a sentence. @param names by id; a site that is in the set-up no more has none */
+export function sitesWords(
+  siteIds: readonly string[] | null,
+  names: Readonly<Record<string, { readonly name: string }>>,
+): string {
+  if (siteIds === null) return 'Sees every site.';
+  const known = siteIds.map((id) => names[id]?.name ?? 'a site that is gone');
+  return `Sees and writes of ${known.join(', ')} alone.`;
+}
