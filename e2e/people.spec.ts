@@ -82,6 +82,26 @@ test.describe('a house that is open to its network', () => {
     await open(ben, yard, '/people');
     await expect(ben.getByRole('heading', { name: 'Your role does not open this page' })).toBeVisible();
 
+    // Bound to one site: he is told so, and sees nothing of the other.
+    const now = '2026-01-01T00:00:00.000Z';
+    const versions = ['Mill', 'Kiln'].map((name, i) => ({
+      ...{ id: `00000000-0000-4000-8000-00000000000${i}`, kind: 'site', subjectId: name.toLowerCase() },
+      ...{ validFrom: now, recordedAt: now, body: { name, process: 'freezeDrying', zone: 'Europe/Lisbon' } },
+    }));
+    expect((await page.request.post(`${yard.address}/api/set-up`, { data: { versions } })).status()).toBe(201);
+    await open(page, yard, '/people');
+    await page.getByRole('button', { name: 'Change: Ben' }).click();
+    await page.getByRole('button', { name: 'Mill' }).click();
+    await page.getByRole('button', { name: 'From now on these sites' }).click();
+    await expect(page.getByText('Sees and writes of Mill alone.')).toBeVisible();
+    await open(ben, yard, '/sign-in');
+    await expect(ben.getByText('Sees and writes of Mill alone.')).toBeVisible();
+    await open(ben, yard, '/set-up/site');
+    await expect(ben.getByText('Mill').first()).toBeVisible();
+    await expect(ben.getByText('Kiln')).toHaveCount(0);
+    await open(ben, yard, '/');
+    await expect(ben.getByText(/None stands at the sites that you see/)).toBeVisible();
+
     // A phone of his, paired at his own desk: its code does it once.
     await open(ben, yard, '/sign-in');
     await ben.getByRole('button', { name: 'Pair a phone or tablet' }).click();
@@ -134,6 +154,15 @@ readingTest('in the demo yard one is each of its people, and is offered what the
   await expect(page.getByRole('link', { name: 'Find the cause' }).first()).toBeVisible();
   await expect(page.getByRole('link', { name: /^(Log a run|Change oil|Look at oil)/ })).toHaveCount(0);
   await expect(page.getByRole('link', { name: 'Backup' })).toHaveCount(0);
+  // She is a customer: what stands at other sites is not there for her.
+  await open(page, yard, '/');
+  await expect(page.getByText('LF-01').first()).toBeVisible();
+  await expect(page.getByText(/QP-01|RL-01|CW-01/)).toHaveCount(0);
+  yard.expectedErrors.push(/404/);
+  await open(page, yard, '/pumps/qp-01');
+  await expect(page.getByText(/no pump|is none/i).first()).toBeVisible();
+  await open(page, yard, '/store');
+  await expect(page.getByRole('heading', { name: 'Where the oil goes' })).toHaveCount(0);
   await open(page, yard, '/pumps/lf-03/run');
   await expect(page.getByRole('heading', { name: 'Your role does not open this page' })).toBeVisible();
 

@@ -282,7 +282,7 @@ export const ROLES_OF_PEOPLE: Readonly<Record<string, Role>> = {
 };
 
 /** Who is bound to some sites: a customer sees their own pumps. */
-export const SITES_OF_PEOPLE: Readonly<Record<string, readonly string[]>> = { oda: ['loft'] };
+export const SITES_OF_PEOPLE: Readonly<Record<string, readonly string[]>> = { oda: ['ferry'] };
 
 /** Every record of the yard: kind, id, body. */
 export const YARD_RECORDS: readonly {

@@ -1,19 +1,15 @@
 import { subjectsOf, type Entry, type SubjectOf } from '../journal/index.js';
 import type { HouseSetUp, SetUpBook } from '../set-up/index.js';
+import { standsAtSite, type AtASite } from './at-a-site.js';
 
 /** Sites that somebody sees; null: all, also those that are still to come. */
 export type Sight = readonly string[] | null;
 
-/** What stands at a site. */
-const STANDING = ['pump', 'equipment', 'container'] as const;
-type Standing = (typeof STANDING)[number];
-export const standsAtSite = (kind: string): kind is Standing => STANDING.some((known) => known === kind);
-
-const standingAmong = (subjects: readonly SubjectOf[]): { type: Standing; id: string }[] =>
+const standingAmong = (subjects: readonly SubjectOf[]): { type: AtASite; id: string }[] =>
   subjects.flatMap(({ type, id }) => (standsAtSite(type) ? [{ type, id }] : []));
 
 /** Whether what stands at a site is seen; what nobody knows is not. */
-export const seesStanding = (sight: Sight, house: HouseSetUp, type: Standing, id: string): boolean =>
+export const seesStanding = (sight: Sight, house: HouseSetUp, type: AtASite, id: string): boolean =>
   houseSeen(sight, house)[type][id] !== undefined;
 
 /**

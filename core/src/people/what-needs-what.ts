@@ -1,8 +1,8 @@
 import type { CorrectionBody, Entry, EntryBodies, EntryKind, JobStartedBody } from '../journal/index.js';
 import { isProcedure, PROCEDURE_SKILLS } from '../service/index.js';
 import type { SetUpKind } from '../set-up/index.js';
+import { standsAtSite } from './at-a-site.js';
 import type { Right } from './roles.js';
-import { standsAtSite } from './sight.js';
 
 /** Kinds that whoever runs a pump writes: what ran, what was seen, water that was let out, what its meter shows, and a word about it. */
 const LOGGED: readonly EntryKind[] = ['run', 'look', 'bleed', 'meter', 'note'];
