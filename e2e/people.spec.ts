@@ -93,9 +93,9 @@ test.describe('a house that is open to its network', () => {
     await page.getByRole('button', { name: 'Change: Ben' }).click();
     await page.getByRole('button', { name: 'Mill' }).click();
     await page.getByRole('button', { name: 'From now on these sites' }).click();
-    await expect(page.getByText('Sees and writes of Mill alone.')).toBeVisible();
+    await expect(page.getByText('Mill alone: nothing of other sites.')).toBeVisible();
     await open(ben, yard, '/sign-in');
-    await expect(ben.getByText('Sees and writes of Mill alone.')).toBeVisible();
+    await expect(ben.getByText('Mill alone: nothing of other sites.')).toBeVisible();
     await open(ben, yard, '/set-up/site');
     await expect(ben.getByText('Mill').first()).toBeVisible();
     await expect(ben.getByText('Kiln')).toHaveCount(0);

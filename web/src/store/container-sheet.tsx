@@ -67,11 +67,9 @@ export function ContainerSheet({ one, ...given }: StoreProps & { one: StoreConta
       <Said one={one} {...props} />
       <Acts one={one} />
       <OpenIt one={one} zone={words.zone} />
-      <p className="text-[14px]">
+      <p className="flex flex-wrap gap-x-4 gap-y-1 text-[14px]">
         <Link to={`/store/${one.id}`}>Its journal</Link>
-        {' · '}
         <LinkIfMay to={`/store/${one.id}/trace`}>Where it came from and went</LinkIfMay>
-        {' · '}
         <Link to={`/set-up/container/${one.id}`}>Set-up</Link>
       </p>
     </div>

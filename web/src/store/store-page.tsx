@@ -67,7 +67,7 @@ function Shelf(props: StoreProps) {
             <Groups {...props} chosenId={shown?.id ?? null} />
           </DndContext>
         )}
-        {store.containers.length > 1 && (
+        {store.containers.length > 1 && mayDo('write') && (
           <p className="no-print mt-3 text-[14px] text-ink-2">
             Drag one onto another to pour, or choose one and use “Pour”.
           </p>
@@ -142,7 +142,8 @@ function OnTheShelf({
   words,
 }: StoreProps & { one: StoreContainer; chosen: boolean; size: { width: number; height: number } }) {
   const navigate = useNavigate();
-  const drag = useDraggable({ id: one.id, disabled: one.shelf.heldMl === 0 });
+  const mayDo = useMayDo();
+  const drag = useDraggable({ id: one.id, disabled: one.shelf.heldMl === 0 || !mayDo('write') });
   const drop = useDroppable({ id: one.id });
   const { container, shelf, state } = one;
   const here = wordsAt(container.siteId, house, words);

@@ -15,7 +15,7 @@ export const ROLE_MAY: Readonly<Record<Role, string>> = {
     'Writes anything in the journal, brings in logs, sets pumps up. Not people, house rules, instruments or backups.',
   operator:
     'Logs runs, looks, bleeds, meters and notes, and does what comes before and after a run. Corrects their own, and ends the runs of others.',
-  reader: 'Sees everything here, and writes nothing.',
+  reader: 'Looks, and writes nothing.',
 };
 
 /** What happened at the doors, as a line of the record says it. */
@@ -40,10 +40,9 @@ export const EVENT_WORDS: Readonly<Record<DoorEventKind, string>> = {
 
 /** Which sites somebody sees, as a sentence. @param names by id; a site that is in the set-up no more has none */
 export function sitesWords(
-  siteIds: readonly string[] | null,
+  siteIds: readonly string[],
   names: Readonly<Record<string, { readonly name: string }>>,
 ): string {
-  if (siteIds === null) return 'Sees every site.';
   const known = siteIds.map((id) => names[id]?.name ?? 'a site that is gone');
-  return `Sees and writes of ${known.join(', ')} alone.`;
+  return `${known.join(', ')} alone: nothing of other sites.`;
 }
