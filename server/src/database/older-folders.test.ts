@@ -3,7 +3,9 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { brotliDecompressSync } from 'node:zlib';
 import BetterSqlite3 from 'better-sqlite3';
-import { FOLD_VERSION } from '@winter-jar/core';
+import { FOLD_VERSION, type Entry, type EntryBodies } from '@winter-jar/core';
+import { correctionAt, entryAt, lookAt, runAt } from '@winter-jar/core/testing';
+import { SERVER } from '../journal/actor.js';
 import { checkDatabaseFile } from '../backup/database-check.js';
 import { PumpReader } from '../house/pump-reader.js';
 import { RoundService } from '../round/round.service.js';
@@ -72,3 +74,20 @@ test.each(readdirSync(FOLDERS).sort())(
     expect(contents.entries).toBeLessThanOrEqual(entries);
   },
 );
+
+test('what entries show is found in a folder that did not know which', async () => {
+  const house = await openHouse({ folder });
+  const [photoId, better] = ['a'.repeat(64), 'b'.repeat(64)];
+  const look = lookAt(5, { photoId });
+  const log = { logId: 'c'.repeat(64), of: 'rise', volumeL: 62, gauge: 'capacitance', verdict: 'leak' };
+  const rise = entryAt(9, 'test', { findings: [], remark: 'photoId', log } as never);
+  const body = { ...(look.body as EntryBodies['look']), photoId: better };
+  const entries = [look, runAt(6, 2), rise, correctionAt(10, look, { action: 'replace', body })];
+  house.writer.writeTogether(SERVER, entries);
+  house.database.writer.exec(`DROP TABLE file_citation; DELETE FROM migrations WHERE name LIKE 'FileCitations%'`);
+  await house.close();
+  const again = await openHouse({ folder });
+  const citing = (id: string) => again.reading.sql.citing.all(id).map((row) => (JSON.parse(row.content) as Entry).id);
+  expect([photoId, better, log.logId].map(citing)).toEqual([[look.id], [entries[3]?.id], [rise.id]]);
+  await again.close();
+});
