@@ -65,10 +65,13 @@ export {
   DOOR_EVENTS,
   NewCodePost,
   PairPost,
+  PinPost,
   PasswordPost,
   SHORTEST_PASSWORD,
   SignInPost,
   StepIntoPost,
+  TabletCodePost,
+  WriteAsPost,
   type CodeAnswer,
   type CodePurpose,
   type DoorAnswer,
@@ -81,6 +84,7 @@ export {
   type PeopleAnswer,
   type PersonAccount,
   type SessionsAnswer,
+  type SharedTablet,
   type SignedIn,
 } from './people.js';
 export {

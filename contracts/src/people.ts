@@ -70,12 +70,30 @@ export class AccountPost {
 }
 
 /** What a code lets one do, once. */
-export const CODE_PURPOSES = ['claim', 'password', 'pair'] as const;
+export const CODE_PURPOSES = ['claim', 'password', 'pair', 'tablet'] as const;
 export type CodePurpose = (typeof CODE_PURPOSES)[number];
 
 /** Body of `POST /api/people/{personId}/code`. */
 export class NewCodePost {
-  @OneOf(['password', 'pair']) purpose!: Exclude<CodePurpose, 'claim'>;
+  @OneOf(['password', 'pair']) purpose!: Exclude<CodePurpose, 'claim' | 'tablet'>;
+}
+
+/** Body of `POST /api/people/tablet-code`: for a tablet that everybody of a site shares. */
+export class TabletCodePost {
+  @IdOf('a site') siteId!: string;
+}
+
+const Pin = (): PropertyDecorator => Matches(/^\d{4,8}$/, { message: '4 to 8 figures' });
+
+/** Body of `POST /api/door/pin`: for shared tablets; null: a tap does. */
+export class PinPost {
+  @Maybe(Pin()) pin?: string | null;
+}
+
+/** Body of `POST /api/door/write-as`, at a shared tablet alone; null: nobody any more. */
+export class WriteAsPost {
+  @Maybe(IdOf('a person')) personId?: string | null;
+  @Maybe(Length(1, 8, { message: 'their PIN' })) pin?: string | null;
 }
 
 /** Who is signed in here. */
@@ -103,12 +121,22 @@ export interface DoorAnswer {
   readonly passwordsHere: boolean;
   /** People of a demo yard, to step into. */
   readonly stepInto: readonly SignedIn[];
+  /** Where this is a tablet that everybody of a site shares; then `who` is whoever has said so and writes. */
+  readonly tablet: SharedTablet | null;
+}
+
+export interface SharedTablet {
+  readonly siteName: string;
+  /** Who may write here. */
+  readonly people: readonly { readonly personId: string; readonly name: string; readonly hasPin: boolean }[];
+  /** When whoever writes has to say so again, unless they go on. */
+  readonly until: string | null;
 }
 
 /** What a code is for, before it is used. */
 export interface CodeAnswer {
   readonly purpose: CodePurpose;
-  /** Whose it is; null for the first owner. */
+  /** Whose it is, or of which site; null for the first owner. */
   readonly name: string | null;
 }
 
@@ -123,7 +151,7 @@ export interface NewCode {
 /** A browser that somebody signed in with, or a device that is somebody's until it is taken off. */
 export interface OpenSession {
   readonly id: string;
-  readonly kind: 'browser' | 'device';
+  readonly kind: 'browser' | 'device' | 'tablet';
   readonly name: string;
   readonly address: string;
   readonly since: string;
@@ -134,6 +162,8 @@ export interface OpenSession {
 
 export interface SessionsAnswer {
   readonly sessions: readonly OpenSession[];
+  /** For shared tablets. */
+  readonly hasPin: boolean;
 }
 
 export interface PersonAccount {
@@ -149,6 +179,8 @@ export interface PersonAccount {
 
 export interface PeopleAnswer {
   readonly people: readonly PersonAccount[];
+  /** Shared by everybody of a site. */
+  readonly tablets: readonly (OpenSession & { readonly siteId: string })[];
 }
 
 /** What the record of the doors knows of. */
@@ -161,6 +193,10 @@ export const DOOR_EVENTS = [
   'codeMade',
   'codeRefused',
   'paired',
+  'tabletPaired',
+  'wroteAs',
+  'pinRefused',
+  'pinSet',
   'passwordSet',
   'accountMade',
   'roleChanged',

@@ -13,9 +13,11 @@ import {
   ClaimPost,
   CodePost,
   PairPost,
+  PinPost,
   PasswordPost,
   SignInPost,
   StepIntoPost,
+  WriteAsPost,
   type CodeAnswer,
   type DoorAnswer,
   type SessionsAnswer,
@@ -114,6 +116,31 @@ export class DoorController {
   })
   stepInto(@Body() body: unknown, @Knocking() knock: Knock): Promise<DoorAnswer> {
     return this.service.stepInto(knock, said(StepIntoPost, body).personId ?? null);
+  }
+
+  @Post('write-as')
+  @HttpCode(200)
+  @Documented({
+    id: 'writeAs',
+    summary: 'At a shared tablet: say who writes',
+    answer: 'DoorAnswer',
+    body: 'WriteAsPost',
+  })
+  writeAs(@Body() body: unknown, @Knocking() knock: Knock): Promise<DoorAnswer> {
+    return this.service.writeAs(knock, said(WriteAsPost, body));
+  }
+
+  @Post('pin')
+  @Needs('read')
+  @HttpCode(200)
+  @Documented({
+    id: 'setPin',
+    summary: 'A PIN for shared tablets, or none',
+    answer: 'SessionsAnswer',
+    body: 'PinPost',
+  })
+  setPin(@Acting() actor: Actor, @Body() body: unknown): Promise<SessionsAnswer> {
+    return this.service.setPin(actor, said(PinPost, body).pin ?? null);
   }
 
   @Get('sessions')

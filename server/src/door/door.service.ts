@@ -9,19 +9,24 @@ import {
 import type {
   ClaimPost,
   CodeAnswer,
+  CodePurpose,
   DoorAnswer,
   PairPost,
   PasswordPost,
   SessionsAnswer,
   SignedIn,
+  SharedTablet,
   SignInPost,
+  WriteAsPost,
 } from '@winter-jar/contracts';
 import type { Request, Response } from 'express';
 import { addressOf, Door } from '../house/door.js';
-import { mayDo, rightsOf, type Actor, type PersonActing } from '../journal/actor.js';
+import { CLOCK, isoNow, type Clock } from '../clock/clock.js';
+import { isThemselves, mayDo, rightsOf, sightOf, type Actor, type PersonActing } from '../journal/actor.js';
+import { SetUpStore } from '../journal/set-up-store.js';
 import type { Account } from '../people/accounts.js';
 import { hashOfPassword, isPassword } from '../people/passwords.js';
-import { shownSession, type Session } from '../people/sessions.js';
+import { shownSession, type Session, type Sessions } from '../people/sessions.js';
 import { browserName } from './browser-name.js';
 import { PersonRecords } from './person-records.js';
 import { Tries } from './tries.js';
@@ -44,6 +49,8 @@ export class DoorService {
   constructor(
     @Inject(Door) private readonly door: Door,
     @Inject(PersonRecords) private readonly persons: PersonRecords,
+    @Inject(SetUpStore) private readonly store: SetUpStore,
+    @Inject(CLOCK) private readonly clock: Clock,
   ) {}
 
   private get people() {
@@ -58,13 +65,69 @@ export class DoorService {
     const { accounts } = this.people;
     const account = actor?.kind === 'person' ? accounts.of(actor.personId) : null;
     const { state } = this.door;
+    const isIn = actor?.kind === 'tablet' || account !== null;
     return {
-      state: account && state !== 'open' ? 'in' : state,
-      who: account ? signedIn(account) : null,
+      state: isIn && state !== 'open' ? 'in' : state,
+      who: account && actor ? { ...signedIn(account), siteIds: sightOf(actor) } : null,
       rights: actor ? rightsOf(actor) : [],
       passwordsHere: this.door.mayCarryPasswords(request),
       stepInto: this.door.ways.isDemo ? accounts.all.map(signedIn) : [],
+      tablet: this.tabletOf(actor),
     };
+  }
+
+  private tabletOf(actor: Actor | null): SharedTablet | null {
+    const isTablet = actor?.kind === 'tablet' || (actor?.kind === 'person' && actor.isShared);
+    const [siteId] = actor && isTablet ? (sightOf(actor) ?? []) : [];
+    if (!isTablet || siteId === undefined) return null;
+    const untilMs = this.people.writers.at(actor.sessionId)?.untilMs;
+    return {
+      siteName: this.siteName(siteId),
+      people: this.door
+        .whoWrites(siteId)
+        .map(({ personId, name, pinHash }) => ({ personId, name, hasPin: pinHash !== null })),
+      until: untilMs === undefined ? null : new Date(untilMs).toISOString(),
+    };
+  }
+
+  private siteName(siteId: string): string {
+    return this.store.book.at(isoNow(this.clock)).site[siteId]?.name ?? 'a site that is gone';
+  }
+
+  /** At a shared tablet: who writes from now on, until they step away. */
+  async writeAs({ request }: Knock, { personId = null, pin = null }: WriteAsPost): Promise<DoorAnswer> {
+    const session = this.door.sessionOf(request);
+    if (!session?.siteId) throw new ForbiddenException('a tablet that everybody of a site shares');
+    const { writers, record } = this.people;
+    const account = this.door.whoWrites(session.siteId).find((a) => a.personId === personId);
+    if (personId !== null && !account) throw new NotFoundException('one of those who write of this site');
+    if (account?.pinHash) await this.mustBePin(account, pin, addressOf(request));
+    writers.say(session.id, personId);
+    if (account)
+      await record.note({ what: 'wroteAs', by: account.name, address: addressOf(request), detail: session.name });
+    return this.answer({ request });
+  }
+
+  private async mustBePin(account: Account, pin: string | null, address: string): Promise<void> {
+    const tried = `PIN of ${account.name}`;
+    await this.tries.take(tried, address);
+    if (!(await isPassword(pin ?? '', account.pinHash))) {
+      await this.people.record.note({ what: 'pinRefused', by: account.name, address });
+      const right = 'their PIN';
+      throw new ForbiddenException({
+        message: right,
+        issues: [{ field: 'pin', value: null, code: 'notRight', right }],
+      });
+    }
+    await this.tries.wasRight(tried, address);
+  }
+
+  /** Of whoever is at a device of their own. */
+  async setPin(actor: Actor, pin: string | null): Promise<SessionsAnswer> {
+    if (!isThemselves(actor)) throw new ForbiddenException('to sign in at a device of your own first');
+    await this.people.accounts.change(actor.personId, { pinHash: pin === null ? null : await hashOfPassword(pin) });
+    await this.door.note(actor, 'pinSet', { detail: pin === null ? 'none' : null });
+    return this.sessionsOf(actor);
   }
 
   async signIn(knock: Knock, { name, password }: SignInPost): Promise<DoorAnswer> {
@@ -95,6 +158,7 @@ export class DoorService {
     const row = await this.people.codes.look(typed);
     if (!row) return this.noSuchCode(request);
     await this.tries.wasRight(A_CODE, addressOf(request));
+    if (row.siteId !== null) return { purpose: row.purpose, name: this.siteName(row.siteId) };
     return { purpose: row.purpose, name: row.personId && (this.people.accounts.of(row.personId)?.name ?? null) };
   }
 
@@ -102,7 +166,7 @@ export class DoorService {
   async claim(knock: Knock, { code = null, name: typed, password }: ClaimPost): Promise<DoorAnswer> {
     this.mustBeSafe(knock);
     this.mustBeWithoutOwner();
-    if (this.door.state === 'unclaimed') await this.redeem(knock, code, 'claim');
+    if (this.door.state === 'unclaimed') await this.redeem(knock, code, ['claim']);
     const passwordHash = await hashOfPassword(password);
     // Of two who were asked for a password at once one was faster.
     this.mustBeWithoutOwner();
@@ -125,7 +189,7 @@ export class DoorService {
   /** A password, by a code that an owner or the terminal gave, or by the present one. Whoever was signed in with the old one no longer is. */
   async setPassword(knock: Knock, { code = null, present = null, password }: PasswordPost): Promise<DoorAnswer> {
     this.mustBeSafe(knock);
-    const account = code === null ? await this.whoKnows(knock, present) : await this.whoseCode(knock, code, 'password');
+    const account = code === null ? await this.whoKnows(knock, present) : await this.whoseCode(knock, code);
     await this.people.accounts.change(account.personId, { passwordHash: await hashOfPassword(password) });
     await this.people.sessions.end(this.people.sessions.ofPerson(account.personId).filter((s) => s.kind === 'browser'));
     await this.people.record.note({ what: 'passwordSet', by: account.name, address: addressOf(knock.request) });
@@ -134,10 +198,20 @@ export class DoorService {
 
   async pair(knock: Knock, { code, device }: PairPost): Promise<DoorAnswer> {
     this.mustBeSafe(knock);
-    const account = await this.whoseCode(knock, code, 'pair');
+    const row = await this.redeem(knock, code, ['pair', 'tablet']);
     const address = addressOf(knock.request);
-    await this.people.record.note({ what: 'paired', by: account.name, address, detail: device.trim() });
-    return this.begin(knock, account, 'device', device.trim());
+    const detail = device.trim();
+    if (row.siteId !== null) {
+      await this.people.record.note({
+        what: 'tabletPaired',
+        address,
+        detail: `${detail}, ${this.siteName(row.siteId)}`,
+      });
+      return this.beginTablet(knock, row.siteId, detail);
+    }
+    const account = this.people.accounts.of(row.personId ?? '') ?? (await this.noSuchCode(knock.request));
+    await this.people.record.note({ what: 'paired', by: account.name, address, detail });
+    return this.begin(knock, account, 'device', detail);
   }
 
   /** In a demo yard alone. @param personId null: whoever is there */
@@ -150,15 +224,16 @@ export class DoorService {
   }
 
   sessionsOf(actor: Actor): SessionsAnswer {
-    if (actor.kind !== 'person') return { sessions: [] };
+    if (!isThemselves(actor)) return { sessions: [], hasPin: false };
     const own = this.people.sessions.ofPerson(actor.personId);
-    return { sessions: own.map((s) => shownSession(s, actor.sessionId)) };
+    const hasPin = Boolean(this.people.accounts.of(actor.personId)?.pinHash);
+    return { sessions: own.map((s) => shownSession(s, actor.sessionId)), hasPin };
   }
 
   /** One's own, or as an owner anybody's. */
   async endSession(actor: Actor, id: string): Promise<SessionsAnswer> {
     const session = this.people.sessions.byId(id);
-    const isOwn = actor.kind === 'person' && session?.personId === actor.personId;
+    const isOwn = isThemselves(actor) && session?.personId === actor.personId;
     if (!session || !(isOwn || mayDo(actor, 'house'))) throw new NotFoundException('a device that is signed in as you');
     await this.endOne(session, actor, 'sessionEnded');
     return this.sessionsOf(actor);
@@ -166,7 +241,7 @@ export class DoorService {
 
   /** Everywhere but here. */
   async endOthers(actor: Actor): Promise<SessionsAnswer> {
-    if (actor.kind === 'person')
+    if (isThemselves(actor))
       for (const session of this.people.sessions.ofPerson(actor.personId))
         if (session.id !== actor.sessionId) await this.endOne(session, actor, 'sessionEnded');
     return this.sessionsOf(actor);
@@ -180,14 +255,27 @@ export class DoorService {
   }
 
   private async begin(knock: Knock, account: Account, kind: Session['kind'], name: string): Promise<DoorAnswer> {
-    const { request, response } = knock;
-    // Whatever was there before is not gone on with: a session that somebody else put there, say.
-    const before = this.door.sessionOf(request);
-    if (before) await this.people.sessions.end([before]);
+    const { request } = knock;
     const from = addressOf(request);
     const { personId, role, siteIds: sight } = account;
     if (!this.persons.all.has(personId)) this.persons.add(account.name, personId);
-    const { token, id } = await this.people.sessions.begin({ personId, kind, name, address: from });
+    const sessionId = await this.open(knock, { personId, kind, name, address: from });
+    const acting: PersonActing = { kind: 'person', personId, role, sight, sessionId, from, isShared: false };
+    return this.answerTo(acting, request);
+  }
+
+  private async beginTablet(knock: Knock, siteId: string, name: string): Promise<DoorAnswer> {
+    const from = addressOf(knock.request);
+    const sessionId = await this.open(knock, { personId: '', siteId, kind: 'tablet', name, address: from });
+    return this.answerTo({ kind: 'tablet', siteId, sessionId, from }, knock.request);
+  }
+
+  /** @returns the id of the session whose cookie goes along with the answer */
+  private async open({ request, response }: Knock, of: Parameters<Sessions['begin']>[0]): Promise<string> {
+    // Whatever was there before is not gone on with: a session that somebody else put there, say.
+    const before = this.door.sessionOf(request);
+    if (before) await this.people.sessions.end([before]);
+    const { token, id } = await this.people.sessions.begin(of);
     response.cookie(this.people.cookie, token, {
       httpOnly: true,
       sameSite: 'strict',
@@ -195,8 +283,7 @@ export class DoorService {
       path: '/',
       maxAge: YEAR_MS,
     });
-    const acting: PersonActing = { kind: 'person', personId, role, sight, sessionId: id, from };
-    return this.answerTo(acting, request);
+    return id;
   }
 
   private mustBeSafe({ request }: Knock): void {
@@ -208,7 +295,7 @@ export class DoorService {
 
   private async whoKnows({ request }: Knock, present: string | null): Promise<Account> {
     const actor = this.door.actorOf(request);
-    const account = actor?.kind === 'person' ? this.people.accounts.of(actor.personId) : null;
+    const account = isThemselves(actor) ? this.people.accounts.of(actor.personId) : null;
     if (!account) throw new UnauthorizedException('to sign in first');
     const address = addressOf(request);
     await this.tries.take(account.name, address);
@@ -223,18 +310,17 @@ export class DoorService {
     return account;
   }
 
-  private async whoseCode(knock: Knock, code: string, purpose: 'password' | 'pair'): Promise<Account> {
-    const personId = await this.redeem(knock, code, purpose);
-    const account = personId === null ? null : this.people.accounts.of(personId);
-    return account ?? this.noSuchCode(knock.request);
+  private async whoseCode(knock: Knock, code: string): Promise<Account> {
+    const { personId } = await this.redeem(knock, code, ['password']);
+    return this.people.accounts.of(personId ?? '') ?? this.noSuchCode(knock.request);
   }
 
-  private async redeem({ request }: Knock, code: string | null, purpose: 'claim' | 'password' | 'pair') {
+  private async redeem({ request }: Knock, code: string | null, purposes: readonly CodePurpose[]) {
     await this.tries.take(A_CODE, addressOf(request));
-    const row = await this.people.codes.redeem(code ?? '', purpose);
+    const row = await this.people.codes.redeem(code ?? '', purposes);
     if (!row) return this.noSuchCode(request);
     await this.tries.wasRight(A_CODE, addressOf(request));
-    return row.personId;
+    return row;
   }
 
   private async noSuchCode(request: Request): Promise<never> {

@@ -2,6 +2,7 @@ import { Body, Controller, Get, HttpCode, Inject, Param, Post } from '@nestjs/co
 import {
   AccountPost,
   NewCodePost,
+  TabletCodePost,
   type DoorRecordAnswer,
   type NewCode,
   type PeopleAnswer,
@@ -57,6 +58,18 @@ export class PeopleController {
   @Documented({ id: 'takeAccount', summary: 'Somebody signs in no longer', answer: 'PeopleAnswer' })
   take(@Acting() actor: Actor, @Param('personId') personId: string): Promise<PeopleAnswer> {
     return this.service.take(actor, personId);
+  }
+
+  @Post('tablet-code')
+  @HttpCode(200)
+  @Documented({
+    id: 'tabletCode',
+    summary: 'A one-time code for a tablet that everybody of a site shares',
+    answer: 'NewCode',
+    body: 'TabletCodePost',
+  })
+  tablet(@Acting() actor: Actor, @Body() body: unknown): Promise<NewCode> {
+    return this.service.tabletCode(actor, said(TabletCodePost, body).siteId);
   }
 
   /** Whoever is signed in may ask for their own device. */

@@ -6,12 +6,12 @@ import {
   Injectable,
   NotFoundException,
 } from '@nestjs/common';
-import type { NewCode, PeopleAnswer } from '@winter-jar/contracts';
+import type { CodePurpose, NewCode, PeopleAnswer } from '@winter-jar/contracts';
 import type { Role } from '@winter-jar/core';
 import { Door } from '../house/door.js';
 import { HOUSE, type House } from '../house/house.js';
 import { addressesOf } from '../house/house-addresses.js';
-import { mayDo, type Actor } from '../journal/actor.js';
+import { isThemselves, mayDo, type Actor } from '../journal/actor.js';
 import { shownSession } from '../people/sessions.js';
 import { CLOCK, isoNow, type Clock } from '../clock/clock.js';
 import { SetUpStore } from '../journal/set-up-store.js';
@@ -55,7 +55,8 @@ export class PeopleService {
         sessions: sessions.ofPerson(personId).map((s) => shownSession(s, present)),
       };
     });
-    return { people: people.sort((a, b) => a.name.localeCompare(b.name, 'en')) };
+    const tablets = sessions.tablets.map((s) => ({ ...shownSession(s, present), siteId: s.siteId ?? '' }));
+    return { people: people.sort((a, b) => a.name.localeCompare(b.name, 'en')), tablets };
   }
 
   /** Lets somebody of the set-up sign in, or changes what they may and see, from now on. */
@@ -98,12 +99,27 @@ export class PeopleService {
   /** A code for somebody: to choose a password, or for a device of theirs. For one's own device one needs no owner. */
   async code(actor: Actor, personId: string, purpose: 'password' | 'pair'): Promise<NewCode> {
     this.mustAsk();
-    const isOwn = actor.kind === 'person' && actor.personId === personId && purpose === 'pair';
+    const isOwn = isThemselves(actor) && actor.personId === personId && purpose === 'pair';
     if (!isOwn && !mayDo(actor, 'house')) throw new ForbiddenException('an owner: this code is for somebody else');
     const account = this.people.accounts.of(personId);
     if (!account) throw new NotFoundException('somebody who can sign in: say first what they may');
     const made = await this.people.codes.make(purpose, personId);
     await this.door.note(actor, 'codeMade', { about: account.name, detail: purpose });
+    return this.handedOver(purpose, made);
+  }
+
+  /** A code for a tablet that everybody of a site shares. */
+  async tabletCode(actor: Actor, siteId: string): Promise<NewCode> {
+    this.mustAsk();
+    const { site } = this.store.book.at(isoNow(this.clock));
+    const known = Object.entries(site).find(([id]) => id === siteId)?.[1];
+    if (!known) throw new NotFoundException('a site of the set-up');
+    const made = await this.people.codes.make('tablet', null, siteId);
+    await this.door.note(actor, 'codeMade', { about: known.name, detail: 'tablet' });
+    return this.handedOver('tablet', made);
+  }
+
+  private handedOver(purpose: CodePurpose, made: Pick<NewCode, 'code' | 'expiresAt'>): NewCode {
     const addresses = addressesOf(this.house).map((address) => `${address}/code#${made.code}`);
     return { ...made, purpose, addresses };
   }

@@ -24,6 +24,9 @@ const MAY: Readonly<Record<string, string>> = {
   'post /api/door/set-password': 'otpr* =',
   'post /api/door/sign-in': 'otpr* =',
   'post /api/door/step-into': 'otpr* =',
+  'post /api/door/write-as': 'otpr* =',
+  // Of one's own, see below.
+  'post /api/door/pin': 'otpr =',
   'get /api/door/sessions': 'otpr =',
   'post /api/door/sessions/end-others': 'otpr =',
   'post /api/door/sessions/{id}/end': 'otpr =',
@@ -57,6 +60,7 @@ const MAY: Readonly<Record<string, string>> = {
   'post /api/logs/{log}/imports': 'ot -',
   'get /api/people': 'o -',
   'get /api/people/record': 'o -',
+  'post /api/people/tablet-code': 'o -',
   'post /api/people/{personId}/account': 'o -',
   'post /api/people/{personId}/account/end': 'o -',
   // For a device of one's own; for anybody else it is an owner's, see below.
@@ -197,3 +201,13 @@ test.each(['technician', 'operator', 'reader'] as const)(
     expect(served).toEqual(theirs.map(([route, said]) => [route, forSome(said)]));
   },
 );
+
+test('a tablet of a site, while nobody has said who they are, looks as a reader does who is bound to it', async () => {
+  const { people } = house.app.get(Door);
+  const own = { personId: '', siteId: 'site', kind: 'tablet', name: 'Plant room', address: '' } as const;
+  for (const [route, said] of Object.entries(MAY)) {
+    const { token } = await people.sessions.begin(own);
+    const may = who(said).includes('*') || (who(said).includes('r') && forSome(said) !== '-');
+    expect([route, await isLetIn(route, `${people.cookie}=${token}`)]).toEqual([route, may]);
+  }
+});

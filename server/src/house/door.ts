@@ -3,7 +3,8 @@ import type { DoorEvent, DoorEventKind, DoorState } from '@winter-jar/contracts'
 import type { Sight } from '@winter-jar/core';
 import { parse } from 'cookie';
 import { filter, type Observable } from 'rxjs';
-import type { Actor } from '../journal/actor.js';
+import { isThemselves, sightOf, type Actor } from '../journal/actor.js';
+import type { Account } from '../people/accounts.js';
 import type { People } from '../people/people.js';
 import type { Session } from '../people/sessions.js';
 
@@ -46,15 +47,35 @@ export class Door {
   /** @returns null for somebody who has to sign in first */
   actorOf(request: Request): Actor | null {
     const session = this.sessionOf(request);
+    if (session?.siteId) return this.atTablet(session, session.siteId, request);
     const account = session && this.people.accounts.of(session.personId);
     if (!session || !account) return this.stranger(request);
     const { personId, role, siteIds: sight } = account;
-    return { kind: 'person', personId, role, sight, sessionId: session.id, from: addressOf(request) };
+    return { kind: 'person', personId, role, sight, sessionId: session.id, from: addressOf(request), isShared: false };
+  }
+
+  /** Whoever has said that they write there, or nobody yet. */
+  private atTablet({ id: sessionId }: Session, siteId: string, request: Request): Actor {
+    const { writers } = this.people;
+    const from = addressOf(request);
+    // Whoever only looks at it may be somebody else.
+    if (request.method !== 'GET') writers.goesOn(sessionId);
+    const writer = this.whoWrites(siteId).find((a) => a.personId === writers.at(sessionId)?.personId);
+    if (!writer) return { kind: 'tablet', siteId, sessionId, from };
+    const { personId, role } = writer;
+    return { kind: 'person', personId, role, sight: [siteId], sessionId, from, isShared: true };
+  }
+
+  /** Who may write of a site. */
+  whoWrites(siteId: string): readonly Account[] {
+    return this.people.accounts.all.filter(
+      ({ role, siteIds }) => role !== 'reader' && (siteIds === null || siteIds.includes(siteId)),
+    );
   }
 
   /** As it is now, for what stays open longer than one answer. */
   sightNow(actor: Actor): Sight {
-    return actor.kind === 'person' ? (this.people.accounts.of(actor.personId)?.siteIds ?? null) : null;
+    return isThemselves(actor) ? (this.people.accounts.of(actor.personId)?.siteIds ?? null) : sightOf(actor);
   }
 
   /** Whoever is not signed in. @returns null where nobody may do anything without it */
@@ -80,7 +101,7 @@ export class Door {
 
   /** Speaks when whoever acts may do so no longer, for what stays open longer than one answer. */
   endOf(actor: Actor): Observable<unknown> {
-    if (actor.kind === 'person') return this.people.sessions.endOf(actor.sessionId);
+    if (actor.kind === 'person' || actor.kind === 'tablet') return this.people.sessions.endOf(actor.sessionId);
     // With the first owner who signs in nobody is let in unasked any more.
     return this.people.sessions.begun.pipe(filter(() => this.state === 'shut'));
   }

@@ -47,6 +47,7 @@ export class Accounts {
       passwordHash: null,
       createdAt: isoNow(this.clock),
       siteIds,
+      pinHash: null,
     };
     await this.keep(personId, row, () => this.rows.insert(row));
     return row;
@@ -54,7 +55,7 @@ export class Accounts {
 
   async change(
     personId: string,
-    changed: Partial<Pick<AccountRow, 'role' | 'passwordHash' | 'siteIds'>>,
+    changed: Partial<Pick<AccountRow, 'role' | 'passwordHash' | 'siteIds' | 'pinHash'>>,
   ): Promise<void> {
     const known = this.byId.get(personId);
     if (known) await this.keep(personId, { ...known, ...changed }, () => this.rows.update({ personId }, changed));

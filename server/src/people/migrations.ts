@@ -22,16 +22,23 @@ class People1 implements MigrationInterface {
   }
 }
 
-/** People who are bound to some sites. */
+const ADDED = [
+  ['account', 'siteIds'],
+  ['account', 'pinHash'],
+  ['session', 'siteId'],
+  ['one_time_code', 'siteId'],
+] as const;
+
+/** People who are bound to some sites, and tablets that everybody of a site shares. */
 class People2 implements MigrationInterface {
   readonly name = 'People21796256000000';
 
   async up(runner: QueryRunner): Promise<void> {
-    await runner.query('ALTER TABLE "account" ADD COLUMN "siteIds" text');
+    for (const [table, column] of ADDED) await runner.query(`ALTER TABLE "${table}" ADD COLUMN "${column}" text`);
   }
 
   async down(runner: QueryRunner): Promise<void> {
-    await runner.query('ALTER TABLE "account" DROP COLUMN "siteIds"');
+    for (const [table, column] of ADDED) await runner.query(`ALTER TABLE "${table}" DROP COLUMN "${column}"`);
   }
 }
 

@@ -99,12 +99,12 @@ test('a code is used once, for its purpose, within its time; a new one takes the
   const bens = await codes.make('pair', 'ben');
   expect(second.code).toMatch(/^[2-9A-HJ-NP-Z]{4}-[2-9A-HJ-NP-Z]{4}$/);
   expect(await codes.look(first.code)).toBeNull();
-  expect(await codes.redeem(second.code, 'password')).toBeNull();
-  const both = await Promise.all([codes.redeem(second.code, 'pair'), codes.redeem(second.code, 'pair')]);
+  expect(await codes.redeem(second.code, ['password'])).toBeNull();
+  const both = await Promise.all([codes.redeem(second.code, ['pair']), codes.redeem(second.code, ['pair'])]);
   expect(both.map((row) => row?.personId ?? null).sort()).toEqual(['ada', null]);
   later(10.5 / 1440);
-  expect(await codes.redeem(bens.code, 'pair')).toBeNull();
+  expect(await codes.redeem(bens.code, ['pair'])).toBeNull();
   const forDay = await codes.make('password', 'ben');
   later(0.99);
-  expect(await codes.redeem(forDay.code, 'password')).toMatchObject({ personId: 'ben' });
+  expect(await codes.redeem(forDay.code, ['password'])).toMatchObject({ personId: 'ben' });
 });

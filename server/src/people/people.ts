@@ -10,6 +10,7 @@ import { PEOPLE_MIGRATIONS } from './migrations.js';
 import { AccountRow, CodeRow, DoorEventRow, HouseNameRow, PEOPLE_ROWS, SessionRow } from './rows.js';
 import { newToken } from './secrets.js';
 import { Sessions } from './sessions.js';
+import { TabletWriters } from './tablet-writers.js';
 
 const peopleFile = (folder: string): string => join(folder, 'people.sqlite');
 
@@ -39,6 +40,7 @@ export class People {
     readonly sessions: Sessions,
     readonly codes: Codes,
     readonly record: DoorRecord,
+    readonly writers: TabletWriters,
     readonly cookie: string,
   ) {}
 
@@ -57,7 +59,7 @@ export class People {
     await sessions.load();
     const codes = new Codes(source.getRepository(CodeRow), clock);
     const record = new DoorRecord(source.getRepository(DoorEventRow), clock);
-    return new People(source, accounts, sessions, codes, record, `winter-jar-${name}`);
+    return new People(source, accounts, sessions, codes, record, new TabletWriters(clock), `winter-jar-${name}`);
   }
 
   /** With the house that it belongs to. */

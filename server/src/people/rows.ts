@@ -15,6 +15,8 @@ export class AccountRow {
   @Column('text') createdAt!: string;
   /** Sites that they are bound to; null for all. */
   @Column('simple-json', { nullable: true }) siteIds!: string[] | null;
+  /** As a password is kept; null where a tap does at a shared tablet. */
+  @Column('text', { nullable: true }) pinHash!: string | null;
 }
 
 /** A browser or a device that somebody is signed in at. What it holds is not kept, only what comes of hashing it. */
@@ -22,8 +24,11 @@ export class AccountRow {
 export class SessionRow {
   @PrimaryColumn('text') tokenHash!: string;
   @Column('text', { unique: true }) id!: string;
+  /** Empty for a shared tablet. */
   @Column('text') personId!: string;
-  @Column('text') kind!: 'browser' | 'device';
+  /** Of a shared tablet; null for what is somebody's. */
+  @Column('text', { nullable: true }) siteId!: string | null;
+  @Column('text') kind!: 'browser' | 'device' | 'tablet';
   @Column('text') name!: string;
   @Column('text') address!: string;
   @Column('text') createdAt!: string;
@@ -36,6 +41,8 @@ export class CodeRow {
   @PrimaryColumn('text') codeHash!: string;
   @Column('text') purpose!: CodePurpose;
   @Column('text', { nullable: true }) personId!: string | null;
+  /** Of the tablet that it is for. */
+  @Column('text', { nullable: true }) siteId!: string | null;
   @Column('text') expiresAt!: string;
 }
 

@@ -7,12 +7,14 @@ import { hashOf, newToken } from './secrets.js';
 import { SessionRow } from './rows.js';
 
 export type Session = Readonly<SessionRow>;
+type Begun = Pick<Session, 'personId' | 'kind' | 'name' | 'address'> & Partial<Pick<Session, 'siteId'>>;
 
 const DAY_MS = 86_400_000;
 /** How long it lasts unused, and at all. A device that was paired is somebody's until it is taken off or lies in a drawer. */
 const LASTS: Readonly<Record<Session['kind'], { idleMs: number; ageMs: number }>> = {
   browser: { idleMs: 7 * DAY_MS, ageMs: 30 * DAY_MS },
   device: { idleMs: 90 * DAY_MS, ageMs: Infinity },
+  tablet: { idleMs: 90 * DAY_MS, ageMs: Infinity },
 };
 /** When it was last used is written down so often, not at every request. */
 const WRITTEN_EVERY_MS = 300_000;
@@ -36,10 +38,17 @@ export class Sessions {
   }
 
   /** @returns what the browser is given, and nobody else */
-  async begin(of: Pick<Session, 'personId' | 'kind' | 'name' | 'address'>): Promise<{ token: string; id: string }> {
+  async begin(of: Begun): Promise<{ token: string; id: string }> {
     const token = newToken();
     const now = isoNow(this.clock);
-    const row = { ...of, tokenHash: hashOf(token), id: randomUUID(), createdAt: now, lastUsedAt: now };
+    const row = {
+      ...of,
+      siteId: of.siteId ?? null,
+      tokenHash: hashOf(token),
+      id: randomUUID(),
+      createdAt: now,
+      lastUsedAt: now,
+    };
     await this.rows.insert(row);
     this.byHash.set(row.tokenHash, row);
     this.begun.next();
@@ -65,6 +74,11 @@ export class Sessions {
 
   ofPerson(personId: string): readonly Session[] {
     return [...this.byHash.values()].filter((s) => s.personId === personId);
+  }
+
+  /** Shared by everybody of their site. */
+  get tablets(): readonly Session[] {
+    return [...this.byHash.values()].filter((s) => s.kind === 'tablet');
   }
 
   byId(id: string): Session | null {

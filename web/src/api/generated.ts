@@ -56,6 +56,20 @@ const injectedRtkApi = api.injectEndpoints({
         body: queryArg,
       }),
     }),
+    writeAs: build.mutation<WriteAsApiResponse, WriteAsApiArg>({
+      query: (queryArg) => ({
+        url: `/api/door/write-as`,
+        method: 'POST',
+        body: queryArg,
+      }),
+    }),
+    setPin: build.mutation<SetPinApiResponse, SetPinApiArg>({
+      query: (queryArg) => ({
+        url: `/api/door/pin`,
+        method: 'POST',
+        body: queryArg,
+      }),
+    }),
     ownSessions: build.query<OwnSessionsApiResponse, OwnSessionsApiArg>({
       query: () => ({ url: `/api/door/sessions` }),
     }),
@@ -85,6 +99,13 @@ const injectedRtkApi = api.injectEndpoints({
       query: (queryArg) => ({
         url: `/api/people/${queryArg}/account/end`,
         method: 'POST',
+      }),
+    }),
+    tabletCode: build.mutation<TabletCodeApiResponse, TabletCodeApiArg>({
+      query: (queryArg) => ({
+        url: `/api/people/tablet-code`,
+        method: 'POST',
+        body: queryArg,
       }),
     }),
     newCode: build.mutation<NewCodeApiResponse, NewCodeApiArg>({
@@ -455,6 +476,10 @@ export type PairDeviceApiResponse = /** status 200 Make this device somebody’s
 export type PairDeviceApiArg = PairPost;
 export type StepIntoApiResponse = /** status 200 In a demo yard: be one of its people */ DoorAnswer;
 export type StepIntoApiArg = StepIntoPost;
+export type WriteAsApiResponse = /** status 200 At a shared tablet: say who writes */ DoorAnswer;
+export type WriteAsApiArg = WriteAsPost;
+export type SetPinApiResponse = /** status 200 A PIN for shared tablets, or none */ SessionsAnswer;
+export type SetPinApiArg = PinPost;
 export type OwnSessionsApiResponse = /** status 200 Where you are signed in */ SessionsAnswer;
 export type OwnSessionsApiArg = void;
 export type EndSessionApiResponse = /** status 200 Take a device off: yours, or as an owner anybody’s */ SessionsAnswer;
@@ -473,6 +498,9 @@ export type GiveAccountApiArg = {
 };
 export type TakeAccountApiResponse = /** status 200 Somebody signs in no longer */ PeopleAnswer;
 export type TakeAccountApiArg = string;
+export type TabletCodeApiResponse =
+  /** status 200 A one-time code for a tablet that everybody of a site shares */ NewCode;
+export type TabletCodeApiArg = TabletCodePost;
 export type NewCodeApiResponse = /** status 200 A one-time code: to choose a password, or for a device */ NewCode;
 export type NewCodeApiArg = {
   personId: string;
@@ -713,6 +741,17 @@ export type SignedIn = {
   siteIds: readonly string[] | null;
 };
 export type Right = 'read' | 'everySite' | 'log' | 'write' | 'setUp' | 'house' | 'keep';
+export type SharedTablet = {
+  siteName: string;
+  /** Who may write here. */
+  people: readonly {
+    personId: string;
+    name: string;
+    hasPin: boolean;
+  }[];
+  /** When whoever writes has to say so again, unless they go on. */
+  until: string | null;
+};
 export type DoorAnswer = {
   state: DoorState;
   /** In a demo yard also where the door is open: whoever one has stepped into. */
@@ -723,15 +762,17 @@ export type DoorAnswer = {
   passwordsHere: boolean;
   /** People of a demo yard, to step into. */
   stepInto: readonly SignedIn[];
+  /** Where this is a tablet that everybody of a site shares; then `who` is whoever has said so and writes. */
+  tablet: SharedTablet | null;
 };
 export type SignInPost = {
   name: string;
   password: string;
 };
-export type CodePurpose = 'claim' | 'password' | 'pair';
+export type CodePurpose = 'claim' | 'password' | 'pair' | 'tablet';
 export type CodeAnswer = {
   purpose: CodePurpose;
-  /** Whose it is; null for the first owner. */
+  /** Whose it is, or of which site; null for the first owner. */
   name: string | null;
 };
 export type CodePost = {
@@ -754,9 +795,13 @@ export type PairPost = {
 export type StepIntoPost = {
   personId?: string | null;
 };
+export type WriteAsPost = {
+  personId?: string | null;
+  pin?: string | null;
+};
 export type OpenSession = {
   id: string;
-  kind: 'browser' | 'device';
+  kind: 'browser' | 'device' | 'tablet';
   name: string;
   address: string;
   since: string;
@@ -766,6 +811,11 @@ export type OpenSession = {
 };
 export type SessionsAnswer = {
   sessions: readonly OpenSession[];
+  /** For shared tablets. */
+  hasPin: boolean;
+};
+export type PinPost = {
+  pin?: string | null;
 };
 export type PersonAccount = {
   personId: string;
@@ -779,6 +829,18 @@ export type PersonAccount = {
 };
 export type PeopleAnswer = {
   people: readonly PersonAccount[];
+  /** Shared by everybody of a site. */
+  tablets: readonly {
+    siteId: string;
+    id: string;
+    kind: 'browser' | 'device' | 'tablet';
+    name: string;
+    address: string;
+    since: string;
+    lastUsedAt: string;
+    /** The one that asks. */
+    isThis: boolean;
+  }[];
 };
 export type DoorEventKind =
   | 'claimed'
@@ -789,6 +851,10 @@ export type DoorEventKind =
   | 'codeMade'
   | 'codeRefused'
   | 'paired'
+  | 'tabletPaired'
+  | 'wroteAs'
+  | 'pinRefused'
+  | 'pinSet'
   | 'passwordSet'
   | 'accountMade'
   | 'roleChanged'
@@ -821,6 +887,9 @@ export type NewCode = {
   expiresAt: string;
   /** Addresses at which it is used; the code stands behind the `#`, which no server is sent. */
   addresses: readonly string[];
+};
+export type TabletCodePost = {
+  siteId: string;
 };
 export type NewCodePost = {
   purpose: 'password' | 'pair';
