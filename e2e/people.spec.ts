@@ -34,6 +34,20 @@ test.describe('a house that is open to its network', () => {
     rmSync(folder, { recursive: true, force: true });
   });
 
+  const codeInTerminal = async () => {
+    await expect.poll(() => server.printed()).toMatch(/code#\S+/);
+    return /code#(\S+)/.exec(server.printed())?.[1] ?? '';
+  };
+
+  const twoSites = async (page: Page) => {
+    const now = '2026-01-01T00:00:00.000Z';
+    const versions = ['Mill', 'Kiln'].map((name, i) => ({
+      ...{ id: `00000000-0000-4000-8000-00000000000${i}`, kind: 'site', subjectId: name.toLowerCase() },
+      ...{ validFrom: now, recordedAt: now, body: { name, process: 'freezeDrying', zone: 'Europe/Lisbon' } },
+    }));
+    expect((await page.request.post(`${yard.address}/api/set-up`, { data: { versions } })).status()).toBe(201);
+  };
+
   test('its first owner, a technician with a password of their own, a paired phone, and one that is taken off', async ({
     page,
     browser,
@@ -41,8 +55,7 @@ test.describe('a house that is open to its network', () => {
     // Nothing but the door is there.
     await open(page, yard, '/');
     await expect(page.getByRole('heading', { name: 'Whose is this house?' })).toBeVisible();
-    await expect.poll(() => server.printed()).toMatch(/code#\S+/);
-    const [, code = ''] = /code#(\S+)/.exec(server.printed()) ?? [];
+    const code = await codeInTerminal();
     await page.getByRole('link', { name: 'Type the code' }).click();
     await page.getByLabel('The eight letters and figures').fill('AAAA-BBBB');
     await page.getByRole('button', { name: 'Go on' }).click();
@@ -83,12 +96,7 @@ test.describe('a house that is open to its network', () => {
     await expect(ben.getByRole('heading', { name: 'Your role does not open this page' })).toBeVisible();
 
     // Bound to one site: he is told so, and sees nothing of the other.
-    const now = '2026-01-01T00:00:00.000Z';
-    const versions = ['Mill', 'Kiln'].map((name, i) => ({
-      ...{ id: `00000000-0000-4000-8000-00000000000${i}`, kind: 'site', subjectId: name.toLowerCase() },
-      ...{ validFrom: now, recordedAt: now, body: { name, process: 'freezeDrying', zone: 'Europe/Lisbon' } },
-    }));
-    expect((await page.request.post(`${yard.address}/api/set-up`, { data: { versions } })).status()).toBe(201);
+    await twoSites(page);
     await open(page, yard, '/people');
     await page.getByRole('button', { name: 'Change: Ben' }).click();
     await page.getByRole('button', { name: 'Mill' }).click();
@@ -138,6 +146,50 @@ test.describe('a house that is open to its network', () => {
     await page.getByRole('link', { name: 'What happened at the doors' }).click();
     await expect(page.getByText('Ben was refused: a wrong name or password')).toBeVisible();
     await expect(page.getByText('Ben paired a device')).toBeVisible();
+  });
+
+  test('a tablet in the plant room asks who writes, with a PIN where one is set', async ({ page, browser }) => {
+    await open(page, yard, '/');
+    const claim = { code: await codeInTerminal(), name: 'Ada', password: PASSWORD };
+    expect((await page.request.post(`${yard.address}/api/door/claim`, { data: claim })).status()).toBe(200);
+    await twoSites(page);
+    await open(page, yard, '/sign-in');
+    await page.getByLabel('A PIN').fill('42');
+    await page.getByRole('button', { name: 'Keep the PIN' }).click();
+    await expect(page.getByText('4 to 8 figures').last()).toBeVisible();
+    await page.getByLabel('A PIN').fill('0420');
+    await page.getByRole('button', { name: 'Keep the PIN' }).click();
+    await expect(page.getByRole('button', { name: 'No PIN any more' })).toBeVisible();
+    await open(page, yard, '/people');
+    await page.getByRole('radio', { name: 'Mill' }).click();
+    await page.getByRole('button', { name: 'A code for its tablet' }).click();
+    const address = await codeAddress(page);
+    expect(await moderateOrWorse(page)).toEqual([]);
+
+    const tablet = await another(browser, { width: 1024, height: 768 });
+    await tablet.goto(`${yard.address}${address.pathname}${address.hash}`);
+    await tablet.getByLabel('What is this device called?').fill('by the compressor');
+    await tablet.getByRole('button', { name: 'It hangs there for all' }).click();
+    await expect(tablet.getByText('Who writes here, at Mill?')).toBeVisible();
+    await tablet.getByRole('button', { name: 'Ada' }).click();
+    await tablet.getByLabel('PIN of Ada').fill('0421');
+    await tablet.getByRole('button', { name: 'It is me' }).click();
+    await expect(tablet.getByText(/their PIN/i)).toBeVisible();
+    await tablet.getByLabel('PIN of Ada').fill('0420');
+    await tablet.getByRole('button', { name: 'It is me' }).click();
+    await expect(tablet.getByText('Ada writes here, for Mill.')).toBeVisible();
+    expect(await moderateOrWorse(tablet)).toEqual([]);
+    await noSidewaysScroll(tablet);
+    // An owner is none here.
+    await open(tablet, yard, '/people');
+    await expect(tablet.getByRole('heading', { name: 'Your role does not open this page' })).toBeVisible();
+    await tablet.getByRole('button', { name: 'Somebody else' }).click();
+    await expect(tablet.getByText('Who writes here, at Mill?')).toBeVisible();
+
+    await open(page, yard, '/people');
+    await page.getByRole('button', { name: 'Take off: by the compressor, Mill' }).click();
+    await tablet.getByRole('link', { name: 'Set-up', exact: true }).click();
+    await expect(tablet.getByRole('heading', { name: 'Sign in' })).toBeVisible();
   });
 });
 

@@ -137,6 +137,9 @@ interface Answers {
   giveAccount: PeopleAnswer;
   takeAccount: PeopleAnswer;
   newCode: NewCode;
+  tabletCode: NewCode;
+  writeAs: DoorAnswer;
+  setPin: SessionsAnswer;
   doorRecord: DoorRecordAnswer;
   storeCost: StoreCostAnswer;
 }
@@ -205,6 +208,9 @@ export const houseApi = generatedApi.enhanceEndpoints<TagTypesFromApi<typeof gen
     endSession: { invalidatesTags: ['People'] },
     endOtherSessions: { invalidatesTags: ['People'] },
     newCode: { invalidatesTags: ['People'] },
+    tabletCode: { invalidatesTags: ['People'] },
+    writeAs: { invalidatesTags: (_answer, error) => (error ? [] : ['People']) },
+    setPin: { invalidatesTags: ['People'] },
     writeLogImport: { invalidatesTags: ['Import'] },
     cancelLogImport: { invalidatesTags: ALL_TAGS },
     undoLogImport: { invalidatesTags: ['Import'] },
@@ -282,5 +288,8 @@ export const {
   useGiveAccountMutation,
   useTakeAccountMutation,
   useNewCodeMutation,
+  useSetPinMutation,
+  useTabletCodeMutation,
+  useWriteAsMutation,
   useDoorRecordQuery,
 } = houseApi;

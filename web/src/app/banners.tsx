@@ -1,8 +1,10 @@
-import { useSyncExternalStore } from 'react';
+import { lazy, Suspense, useSyncExternalStore } from 'react';
 import { useAboutQuery } from '../api/house-api.js';
 import { useDoor } from '../device/use-door.js';
 import { wholeDayWords } from '../words/dates.js';
 import { ROLE_WORDS } from '../words/door-words.js';
+
+const WhoWrites = lazy(() => import('../people/who-writes.js'));
 
 const useOnline = (): boolean =>
   useSyncExternalStore(
@@ -29,6 +31,11 @@ export function Banners() {
           No connection to the server. What you see may be old; what you type is kept on this device until it can be
           saved.
         </p>
+      )}
+      {door?.tablet && (
+        <Suspense fallback={null}>
+          <WhoWrites tablet={door.tablet} who={door.who} />
+        </Suspense>
       )}
       {about?.openToNetwork && door?.state === 'open' && (
         <p className="border-b border-rule bg-sheet px-4 py-1.5 text-[14px] wide:px-5">

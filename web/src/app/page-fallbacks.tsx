@@ -21,7 +21,8 @@ export function NotForYou() {
       <PageTitle title="Not for your role" />
       <h1 className="text-[26px]">Your role does not open this page</h1>
       <p className="my-4 max-w-[60ch]">
-        What you see and may is said under your name at the top right. An owner of this house can change it.
+        What you see and may is said under your name at the top right. An owner of this house can change it. On a tablet
+        that is shared, say first who you are.
       </p>
       <LinkButton to="/">Go to the Round</LinkButton>
     </main>

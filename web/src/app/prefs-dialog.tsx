@@ -97,6 +97,8 @@ export default function PrefsDialog({ close }: { close: () => void }) {
       <Dialog.Title className="text-[22px]">Who, units and look</Dialog.Title>
       {door && door.stepInto.length > 0 ? (
         <StepInto people={door.stepInto} who={door.who} />
+      ) : door?.tablet ? (
+        <p className="text-[15px]">A tablet of {door.tablet.siteName}: above each page it asks who writes.</p>
       ) : door?.who ? (
         <SignedIn who={door.who} close={close} />
       ) : (

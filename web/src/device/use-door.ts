@@ -8,5 +8,7 @@ export const useDoor = (): DoorAnswer | undefined => useDoorQuery().data;
 /** Id of the person whom entries bear: whoever is signed in, else who was chosen on this device. */
 export function useWriterId(): string | null {
   const chosen = useAppSelector((s) => s.prefs.who);
-  return useDoor()?.who?.personId ?? chosen;
+  const door = useDoor();
+  // A tablet that is shared remembers nobody.
+  return door?.who?.personId ?? (door?.tablet ? null : chosen);
 }

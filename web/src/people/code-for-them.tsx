@@ -30,10 +30,11 @@ export function CodeForThem({ personId, name, own = false }: { personId: string;
 const DOES = {
   pair: 'Scan it with the device that is to be theirs, or type the code there.',
   password: 'Give it to them: by this address, or by the code, they choose a password of their own.',
+  tablet: 'Scan it with the tablet, or type the code there.',
   claim: '',
 } as const;
 
-function HandOver({ code }: { code: NewCode }) {
+export function HandOver({ code }: { code: NewCode }) {
   const [address] = code.addresses;
   const isHereAlone = address !== undefined && new URL(address).hostname === 'localhost';
   return (

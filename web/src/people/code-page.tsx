@@ -62,7 +62,7 @@ export function CodePage() {
 function Used({ is, code }: { is: CodeAnswer; code: string }) {
   if (is.purpose === 'claim') return <Claim code={code} />;
   if (is.purpose === 'password') return <NewPassword name={is.name ?? ''} code={code} />;
-  return <Pair name={is.name ?? ''} code={code} />;
+  return <Pair name={is.name ?? ''} code={code} isTablet={is.purpose === 'tablet'} />;
 }
 
 function Claim({ code }: { code: string }) {
@@ -132,7 +132,8 @@ function NewPassword({ name, code }: { name: string; code: string }) {
   );
 }
 
-function Pair({ name, code }: { name: string; code: string }) {
+/** @param name whose it becomes, or of which site */
+function Pair({ name, code, isTablet }: { name: string; code: string; isTablet: boolean }) {
   const [pair, { error }] = usePairDeviceMutation();
   const [device, setDevice] = useState('');
   const { busy, onSubmit } = useSending(async () => {
@@ -142,19 +143,23 @@ function Pair({ name, code }: { name: string; code: string }) {
     return true;
   });
   return (
-    <AtTheDoor title={`This device for ${name}`}>
-      <p>From now on whoever holds this device writes as {name}, until it is taken off the list at the desk.</p>
+    <AtTheDoor title={isTablet ? `A tablet of ${name}` : `This device for ${name}`}>
+      <p>
+        {isTablet
+          ? `From now on it shows ${name} and asks who writes, until it is taken off the list at the desk.`
+          : `From now on whoever holds this device writes as ${name}, until it is taken off the list at the desk.`}
+      </p>
       <form onSubmit={onSubmit} className="flex flex-col gap-5">
         <TextField
           label="What is this device called?"
           value={device}
           onText={setDevice}
-          hint="So that it is found in the list: “phone with the blue case”."
+          hint={`So that it is found in the list: “${isTablet ? 'tablet by the door' : 'phone with the blue case'}”.`}
           error={wrongAt('device', error)}
         />
         <WrongAsAWhole error={error} fields={['device']} />
         <Button type="submit" look="solid" size="field" disabled={busy} className="justify-center">
-          It is {name}’s
+          {isTablet ? 'It hangs there for all' : `It is ${name}’s`}
         </Button>
       </form>
     </AtTheDoor>

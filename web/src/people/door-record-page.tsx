@@ -6,7 +6,11 @@ import { PageTitle } from '../ui/page-title.js';
 import { hereZone, momentWords } from '../words/dates.js';
 import { EVENT_WORDS } from '../words/door-words.js';
 
-const CODE_FOR: Readonly<Record<string, string>> = { pair: 'for a device', password: 'for a password' };
+const CODE_FOR: Readonly<Record<string, string>> = {
+  pair: 'for a device',
+  password: 'for a password',
+  tablet: 'for a shared tablet',
+};
 const detailWords = ({ what, detail }: DoorEvent): string | null =>
   what === 'codeMade' ? (CODE_FOR[detail ?? ''] ?? null) : detail;
 

@@ -4,6 +4,7 @@ import {
   useOwnSessionsQuery,
   useSetUpQuery,
   useSetPasswordMutation,
+  useSetPinMutation,
   useSignOutMutation,
 } from '../api/house-api.js';
 import { useDoor } from '../device/use-door.js';
@@ -27,6 +28,15 @@ export function OwnSignInPage() {
   const [endOthers, ending] = useEndOtherSessionsMutation();
   if (!door || !data) return <Loading what="your sign-in" />;
   const { who } = door;
+  if (door.tablet)
+    return (
+      <main>
+        <Empty title={`A tablet of ${door.tablet.siteName}`}>
+          Everybody of the site writes here. Your devices, your password and your PIN are yours: see to them at a device
+          of your own.
+        </Empty>
+      </main>
+    );
   if (!who)
     return (
       <main>
@@ -63,8 +73,51 @@ export function OwnSignInPage() {
           </div>
         )}
       </section>
+      {who.role !== 'reader' && <OwnPin hasPin={data.hasPin} />}
       {door.state === 'in' && <OtherPassword name={who.name} />}
     </main>
+  );
+}
+
+function OwnPin({ hasPin }: { hasPin: boolean }) {
+  const [set, { error, isLoading }] = useSetPinMutation();
+  const [pin, setPin] = useState('');
+  const { busy, onSubmit } = useSending(async () => {
+    if (!('error' in (await set({ pin })))) setPin('');
+    return false;
+  });
+  return (
+    <section>
+      <h2 className="text-[20px]">PIN for shared tablets</h2>
+      <p className="mt-1 max-w-[68ch]">
+        {hasPin
+          ? 'A tablet that everybody shares asks for it before it writes as you.'
+          : 'Without one a tap on your name does, on a tablet that everybody shares.'}
+      </p>
+      <form onSubmit={onSubmit} className="mt-3 flex max-w-[440px] flex-col gap-4">
+        <TextField
+          label={hasPin ? 'Another PIN' : 'A PIN'}
+          type="password"
+          inputMode="numeric"
+          autoComplete="off"
+          value={pin}
+          onText={setPin}
+          hint="4 to 8 figures"
+          error={wrongAt('pin', error)}
+        />
+        <WrongAsAWhole error={error} fields={['pin']} />
+        <div className="flex flex-wrap gap-3">
+          <Button type="submit" disabled={busy || isLoading || pin === ''}>
+            Keep the PIN
+          </Button>
+          {hasPin && (
+            <Button look="plain" disabled={isLoading} onClick={() => void set({ pin: null })}>
+              No PIN any more
+            </Button>
+          )}
+        </div>
+      </form>
+    </section>
   );
 }
 

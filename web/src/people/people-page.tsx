@@ -11,6 +11,7 @@ import { PageTitle } from '../ui/page-title.js';
 import { ROLE_MAY, ROLE_WORDS, sitesWords } from '../words/door-words.js';
 import { WrongAsAWhole } from './at-the-door.js';
 import { CodeForThem } from './code-for-them.js';
+import { SharedTablets } from './shared-tablets.js';
 import { SessionList } from './session-list.js';
 
 /** Who may sign in and what they may: the owner's page. */
@@ -53,6 +54,7 @@ export function PeoplePage() {
           ))}
         </ul>
       )}
+      <SharedTablets tablets={data.tablets} />
     </main>
   );
 }

@@ -19,7 +19,7 @@ export function SessionList({ title, sessions }: { title: string; sessions: read
                 {s.isThis && <span className="font-semibold"> · this one</span>}
               </span>
               <span className="block text-[14px] text-ink-2">
-                {s.kind === 'device' ? 'paired' : 'signed in'} {momentWords(s.since, zone)}, last used{' '}
+                {s.kind === 'browser' ? 'signed in' : 'paired'} {momentWords(s.since, zone)}, last used{' '}
                 {momentWords(s.lastUsedAt, zone)}, from {s.address}
               </span>
             </span>

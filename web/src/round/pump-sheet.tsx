@@ -18,6 +18,7 @@ import { LinkButton } from '../ui/button.js';
 import { Caution } from '../ui/caution.js';
 import { layersOf } from '../ui/jar-layout.js';
 import { LinkIfMay, useMayDo, useMayOpen } from '../ui/may.js';
+import { useDoor } from '../device/use-door.js';
 import { Jar } from '../ui/jar.js';
 import { Verdict } from '../ui/verdict.js';
 import { Running } from './running.js';
@@ -25,6 +26,8 @@ import { Running } from './running.js';
 /** The right action, then what else can be done on such a pump. */
 export function Actions({ row }: { row: RoundRow }) {
   const { words, ...right } = rightAction(row);
+  const door = useDoor();
+  const isAsked = Boolean(door?.tablet) && door?.who === null;
   const mayDo = useMayDo();
   const mayOpen = useMayOpen();
   const to = actionPath(row.pumpId, right);
@@ -51,7 +54,8 @@ export function Actions({ row }: { row: RoundRow }) {
       )}
       {row.act !== null && !mayAnswer && !mayServe && (
         <p className="col-span-2 border-l-4 border-ink pl-3">
-          <span className="font-semibold">{words}:</span> your role does not do this. Tell a technician.
+          <span className="font-semibold">{words}:</span>{' '}
+          {isAsked ? 'say above who you are first.' : 'your role does not do this. Tell a technician.'}
         </p>
       )}
       {others.map(({ id, words: said, short = said, letter }, i) => (
