@@ -1,6 +1,6 @@
 import { useSyncExternalStore } from 'react';
 
-const QUERY = '(min-width: 64rem)';
+const QUERY = '(min-width: 72rem)';
 
 /** True where the sheet fits beside the Round. */
 export const useWide = (): boolean =>

@@ -20,13 +20,15 @@ export default function WhoWrites({ tablet, who }: { tablet: SharedTablet; who: 
     else void say({ personId: person.personId });
   };
   return (
-    <div className="flex flex-wrap items-center gap-3 border-b-2 border-ink bg-sheet px-4 py-2 wide:px-5">
+    <div
+      className={`flex items-center gap-3 border-b-2 ${who === null ? 'flex-wrap' : 'justify-between'} border-ink bg-sheet px-4 py-2 wide:px-5`}
+    >
       {who !== null ? (
         <>
           <p>
             <span className="font-semibold">{who.name}</span> writes here, for {tablet.siteName}.
           </p>
-          <Button size="field" disabled={isLoading} onClick={() => void say({ personId: null })}>
+          <Button size="field" className="shrink-0" disabled={isLoading} onClick={() => void say({ personId: null })}>
             Somebody else
           </Button>
         </>
