@@ -13,6 +13,7 @@ export {
   seesEntry,
   seesStanding,
   standsAtSite,
+  standsOpen,
   stoodInSight,
   type Right,
   type Role,

@@ -1,4 +1,4 @@
 export { standsAtSite } from './at-a-site.js';
 export { RIGHTS, RIGHTS_OF_ROLE, ROLES, type Right, type Role } from './roles.js';
 export { rightOfCorrection, rightOfEntry, rightOfKind, rightsOfRecord } from './what-needs-what.js';
-export { houseSeen, mayTellOf, seesEntry, seesStanding, stoodInSight, type Sight } from './sight.js';
+export { houseSeen, mayTellOf, seesEntry, seesStanding, standsOpen, stoodInSight, type Sight } from './sight.js';

@@ -1,4 +1,5 @@
-import { subjectsOf, type Entry, type SubjectOf } from '../journal/index.js';
+import type { PumpState } from '../fold/index.js';
+import { jobIdOf, subjectsOf, type Entry, type SubjectOf } from '../journal/index.js';
 import type { HouseSetUp, SetUpBook } from '../set-up/index.js';
 import { standsAtSite, type AtASite } from './at-a-site.js';
 
@@ -34,6 +35,15 @@ export function mayTellOf(sight: Sight, book: SetUpBook, entry: Entry): boolean 
   return all.length > 0 && all.every(({ type, id }) => seesStanding(sight, house, type, id));
 }
 
+/**
+ * What stands open at a pump goes with it when it moves: a run that is on, and a service that is under way. Whoever sees the pump now
+ * has to end them.
+ */
+export function standsOpen(entry: Entry, { running, job }: Pick<PumpState, 'running' | 'job'>): boolean {
+  const jobId = jobIdOf(entry);
+  return running.some((run) => run.entryId === entry.id) || (jobId !== null && job?.jobId === jobId);
+}
+
 /** Whether a pump stood at these sites alone from an instant on: what it tells since then is of nobody else. */
 export function stoodInSight(
   sight: Sight,
@@ -52,7 +62,7 @@ const SEEN = new WeakMap<HouseSetUp, Map<string, HouseSetUp>>();
  */
 export function houseSeen(sight: Sight, house: HouseSetUp): HouseSetUp {
   if (sight === null) return house;
-  const key = sight.join(' ');
+  const key = JSON.stringify(sight);
   const known = SEEN.get(house) ?? new Map<string, HouseSetUp>();
   SEEN.set(house, known);
   const made = known.get(key) ?? onlyOf(new Set(sight), house);

@@ -245,3 +245,22 @@ test('the streams tell of theirs, and follow at once where an owner changes what
   changes.end();
   gauges.end();
 });
+
+test('what stands open at a pump that came from elsewhere is seen and ended by whoever sees the pump', async () => {
+  const on = runAt(8, 1, 'any-empty', { equipmentId: 'n-line', body: { minutes: null, stillRunning: true } });
+  const started = jobAt.started(9, 'oilChange', 'job-p');
+  served.app.get(JournalWriter).write(SERVER, [on, started]);
+  const job = () => served.get('/api/pumps/p1/jobs/job-p').set('Cookie', ben);
+  const run = () => served.get(`/api/entries/${on.id}`).set('Cookie', ben);
+  await job().expect(200);
+  await run().expect(200);
+  const ended = { ...correctionAt(12, on, { action: 'replace', body: runAt(8, 3).body as never }), who: null };
+  await served.post('/api/entries', { entries: [ended] }, as(ben)).expect(201);
+  await served.post('/api/entries', { entries: [jobAt.ended(13, 'givenUp', 'job-p')] }, as(ben)).expect(201);
+  // Ended, they are of where they were.
+  await job().expect(404);
+  await run().expect(404);
+  await served
+    .post('/api/entries', { entries: [{ ...correctionAt(14, on, { action: 'void' }), who: null }] }, as(ben))
+    .expect(403);
+});

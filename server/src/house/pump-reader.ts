@@ -1,5 +1,16 @@
 import { Inject, Injectable, NotFoundException } from '@nestjs/common';
-import { standingAt, type PumpSetUp, type PumpState, type Standing } from '@winter-jar/core';
+import {
+  pumpIdsOf,
+  seesEntry,
+  seesStanding,
+  standingAt,
+  standsOpen,
+  type Entry,
+  type PumpSetUp,
+  type PumpState,
+  type Sight,
+  type Standing,
+} from '@winter-jar/core';
 import { CLOCK, isoNow, type Clock } from '../clock/clock.js';
 import { ofAnyVersion, pumpStateIn } from '../database/pump-state-in.js';
 import { Reading } from '../database/reading.js';
@@ -23,6 +34,13 @@ export class PumpReader {
     const setUp = this.store.book.pumpAt({ pumpId, instant });
     if (!setUp) throw new NotFoundException(`a pump in the set-up; "${pumpId}" is none`);
     return setUp;
+  }
+
+  /** Whether somebody sees an entry: by where it was said, or because it stands open at a pump that they see now. */
+  isSeen(sight: Sight, entry: Entry): boolean {
+    const house = this.store.book.at(this.now);
+    const isOpenHere = (id: string) => seesStanding(sight, house, 'pump', id) && standsOpen(entry, this.stateOf(id));
+    return seesEntry(sight, this.store.book, entry) || pumpIdsOf(entry).some(isOpenHere);
   }
 
   stateOf(pumpId: string): PumpState {

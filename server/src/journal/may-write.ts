@@ -3,18 +3,22 @@ import {
   effectiveEntry,
   jobIdOf,
   mayTellOf,
+  pumpIdsOf,
   rightOfCorrection,
   rightOfEntry,
+  seesStanding,
+  standsOpen,
   type Entry,
   type JobStartedBody,
   type JournalEntry,
   type Right,
   type SetUpBook,
 } from '@winter-jar/core';
+import { pumpStateIn } from '../database/pump-state-in.js';
 import type { WritingStatements } from '../database/statements.js';
 import { mayDo, type Actor, type PersonActing } from './actor.js';
 
-type Asked = Pick<WritingStatements, 'countedById' | 'entryById' | 'jobsStarted'>;
+type Asked = Pick<WritingStatements, 'countedById' | 'entryById' | 'jobsStarted' | 'subjectState'>;
 /** Before it is written. */
 interface Sent {
   /** What is sent with it. */
@@ -67,7 +71,8 @@ export function notTheirs(actor: Actor, entry: JournalEntry, { together, book }:
   if (actor.kind !== 'person') return [];
   if (entry.who !== actor.personId)
     return [mayNot('who', entry.who, 'whoever is signed in: nobody writes as somebody else')];
-  if (!isAtTheirSites(actor, entry, toldOf(entry, together, sql), book))
+  const told = toldOf(entry, together, sql);
+  if (!isAtTheirSites(actor, entry, told, book) && !isOpenAtTheirs(actor, entry, told, { book, sql }))
     return [mayNot('subjects', entry.subjects, 'what stands at a site that you see; ask somebody who sees the others')];
   const right = rightFor(entry, actor, together, sql) ?? 'write';
   if (mayDo(actor, right)) return [];
@@ -82,4 +87,19 @@ function isAtTheirSites({ sight }: PersonActing, entry: JournalEntry, told: Entr
   if (told === null) return false;
   const corrected = entry.kind === 'correction' ? effectiveEntry(told, [entry]) : null;
   return mayTellOf(sight, book, told) && (corrected === null || mayTellOf(sight, book, corrected));
+}
+
+/** A run that is on at a pump which stands there now, wherever it was begun. */
+function isOpenAtTheirs(
+  { sight }: PersonActing,
+  entry: JournalEntry,
+  told: Entry | null,
+  { book, sql }: { readonly book: SetUpBook; readonly sql: Asked },
+): boolean {
+  if (entry.kind !== 'correction' || told === null) return false;
+  const house = book.at(entry.recordedAt);
+  return pumpIdsOf(told).some((subjectId) => {
+    const state = pumpStateIn(subjectId, sql.subjectState.get({ subjectType: 'pump', subjectId }));
+    return seesStanding(sight, house, 'pump', subjectId) && standsOpen(told, state);
+  });
 }

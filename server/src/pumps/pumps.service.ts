@@ -121,7 +121,7 @@ export class PumpsService {
   async job(sight: Sight, pumpId: string, jobId: string): Promise<JobAnswer> {
     const [row] = this.reading.sql.jobsStarted.all(jobId);
     const started = row ? (JSON.parse(row.content) as Entry) : null;
-    if (!started || !pumpIdsOf(started).includes(pumpId) || !seesEntry(sight, this.store.book, started))
+    if (!started || !pumpIdsOf(started).includes(pumpId) || !this.pumps.isSeen(sight, started))
       throw new NotFoundException(`the id of a job of this pump; "${jobId}" is none`);
     // All of a job is one deed.
     const entries = await this.reading.records.ofDeed(started.actId);
@@ -140,7 +140,7 @@ export class PumpsService {
   async history(sight: Sight, entryId: string): Promise<EntryHistory> {
     const { records } = this.reading;
     const found = await records.original(entryId);
-    if (!found || found.kind === 'correction' || !seesEntry(sight, this.store.book, found.entry))
+    if (!found || found.kind === 'correction' || !this.pumps.isSeen(sight, found.entry))
       throw new NotFoundException(`the id of an entry; "${entryId}" is none`);
     const original = found.entry;
     const corrections = await records.correctionsOf(entryId);
