@@ -254,7 +254,7 @@ test('what stands open at a pump that came from elsewhere is seen and ended by w
   const run = () => served.get(`/api/entries/${on.id}`).set('Cookie', ben);
   await job().expect(200);
   await run().expect(200);
-  const ended = { ...correctionAt(12, on, { action: 'replace', body: runAt(8, 3).body as never }), who: null };
+  const ended = { ...correctionAt(12, on, { action: 'replace', body: runAt(8, 3).body }), who: null };
   await served.post('/api/entries', { entries: [ended] }, as(ben)).expect(201);
   await served.post('/api/entries', { entries: [jobAt.ended(13, 'givenUp', 'job-p')] }, as(ben)).expect(201);
   // Ended, they are of where they were.
