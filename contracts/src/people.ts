@@ -129,8 +129,6 @@ export interface SharedTablet {
   readonly siteName: string;
   /** Who may write here. */
   readonly people: readonly { readonly personId: string; readonly name: string; readonly hasPin: boolean }[];
-  /** When whoever writes has to say so again, unless they go on. */
-  readonly until: string | null;
 }
 
 /** What a code is for, before it is used. */

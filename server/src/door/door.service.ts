@@ -78,15 +78,13 @@ export class DoorService {
 
   private tabletOf(actor: Actor | null): SharedTablet | null {
     const isTablet = actor?.kind === 'tablet' || (actor?.kind === 'person' && actor.isShared);
-    const [siteId] = actor && isTablet ? (sightOf(actor) ?? []) : [];
-    if (!isTablet || siteId === undefined) return null;
-    const untilMs = this.people.writers.at(actor.sessionId)?.untilMs;
+    const [siteId] = isTablet ? (sightOf(actor) ?? []) : [];
+    if (siteId === undefined) return null;
     return {
       siteName: this.siteName(siteId),
       people: this.door
         .whoWrites(siteId)
         .map(({ personId, name, pinHash }) => ({ personId, name, hasPin: pinHash !== null })),
-      until: untilMs === undefined ? null : new Date(untilMs).toISOString(),
     };
   }
 

@@ -139,9 +139,10 @@ test('a photograph or a log of somebody else by its hash is not there; what no e
     expect(text).toBe((await served.get(path.replace(/[0-9a-f]{64}/, '0'.repeat(64))).set('Cookie', ben)).text);
   }
   await served.get(`/api/photos/${ownPhotoId}`).set('Cookie', ben).expect(200);
-  // Shown by an entry of one's own too it is one's own too.
-  await served.post('/api/entries', { entries: [lookAt(50, { photoId })] }, as(ben)).expect(201);
-  await served.get(`/api/photos/${photoId}`).set('Cookie', ben).expect(200);
+  // Nor does one get it by showing it in a look of one's own.
+  await served.post('/api/entries', { entries: [lookAt(50, { photoId })] }, as(ben)).expect(403);
+  await served.get(`/api/photos/${photoId}`).set('Cookie', ben).expect(404);
+  await served.post('/api/entries', { entries: [lookAt(50, { photoId: ownPhotoId })] }, as(ben)).expect(201);
 });
 
 test('files that are made hold what is theirs', async () => {

@@ -60,7 +60,7 @@ export class Door {
     const from = addressOf(request);
     // Whoever only looks at it may be somebody else.
     if (request.method !== 'GET') writers.goesOn(sessionId);
-    const writer = this.whoWrites(siteId).find((a) => a.personId === writers.at(sessionId)?.personId);
+    const writer = this.whoWrites(siteId).find((a) => a.personId === writers.at(sessionId));
     if (!writer) return { kind: 'tablet', siteId, sessionId, from };
     const { personId, role } = writer;
     return { kind: 'person', personId, role, sight: [siteId], sessionId, from, isShared: true };
@@ -75,7 +75,9 @@ export class Door {
 
   /** As it is now, for what stays open longer than one answer. */
   sightNow(actor: Actor): Sight {
-    return isThemselves(actor) ? (this.people.accounts.of(actor.personId)?.siteIds ?? null) : sightOf(actor);
+    if (!isThemselves(actor)) return sightOf(actor);
+    const account = this.people.accounts.of(actor.personId);
+    return account ? account.siteIds : [];
   }
 
   /** Whoever is not signed in. @returns null where nobody may do anything without it */

@@ -1,6 +1,7 @@
 import { Injectable, NotFoundException } from '@nestjs/common';
-import { seesEntry, type Entry, type Sight } from '@winter-jar/core';
+import type { Sight } from '@winter-jar/core';
 import { Reading } from '../database/reading.js';
+import { isOfOtherSites } from '../journal/cited-files.js';
 import { SetUpStore } from '../journal/set-up-store.js';
 
 /** Files that entries show: whoever is bound to some sites is shown those of the entries that they see, and what no entry shows yet. */
@@ -13,9 +14,6 @@ export class SeenFiles {
 
   /** @throws NotFoundException, in the words for one that is not there */
   mustSee(sight: Sight, fileId: string, right: string): void {
-    if (sight === null) return;
-    const citing = this.reading.sql.citing.all(fileId).map(({ content }) => JSON.parse(content) as Entry);
-    if (citing.length > 0 && !citing.some((entry) => seesEntry(sight, this.store.book, entry)))
-      throw new NotFoundException(right);
+    if (isOfOtherSites(sight, fileId, this.store.book, this.reading.sql)) throw new NotFoundException(right);
   }
 }

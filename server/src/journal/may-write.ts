@@ -17,8 +17,9 @@ import {
 import { pumpStateIn } from '../database/pump-state-in.js';
 import type { WritingStatements } from '../database/statements.js';
 import { mayDo, type Actor, type PersonActing } from './actor.js';
+import { citedFiles, isOfOtherSites } from './cited-files.js';
 
-type Asked = Pick<WritingStatements, 'countedById' | 'entryById' | 'jobsStarted' | 'subjectState'>;
+type Asked = Pick<WritingStatements, 'countedById' | 'entryById' | 'jobsStarted' | 'subjectState' | 'citing'>;
 /** Before it is written. */
 interface Sent {
   /** What is sent with it. */
@@ -74,6 +75,9 @@ export function notTheirs(actor: Actor, entry: JournalEntry, { together, book }:
   const told = toldOf(entry, together, sql);
   if (!isAtTheirSites(actor, entry, told, book) && !isOpenAtTheirs(actor, entry, told, { book, sql }))
     return [mayNot('subjects', entry.subjects, 'what stands at a site that you see; ask somebody who sees the others')];
+  const hidden = citedFiles(entry).find((fileId) => isOfOtherSites(actor.sight, fileId, book, sql));
+  if (hidden !== undefined)
+    return [mayNot('body', hidden, 'a photograph or a log that you see; this one is of another site')];
   const right = rightFor(entry, actor, together, sql) ?? 'write';
   if (mayDo(actor, right)) return [];
   const asked =

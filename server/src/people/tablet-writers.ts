@@ -5,7 +5,7 @@ const IDLE_MS = 600_000;
 
 /** Who writes at each shared tablet. Kept in memory alone: after a start everybody says who they are again. */
 export class TabletWriters {
-  private readonly bySession = new Map<string, { readonly personId: string; untilMs: number }>();
+  private readonly bySession = new Map<string, { readonly personId: string; readonly untilMs: number }>();
 
   constructor(private readonly clock: Clock) {}
 
@@ -15,16 +15,17 @@ export class TabletWriters {
     else this.bySession.set(sessionId, { personId, untilMs: this.clock.nowMs() + IDLE_MS });
   }
 
-  at(sessionId: string): { readonly personId: string; readonly untilMs: number } | null {
+  /** @returns null while nobody has said so */
+  at(sessionId: string): string | null {
     const writer = this.bySession.get(sessionId);
-    if (!writer || writer.untilMs > this.clock.nowMs()) return writer ?? null;
+    if (writer && writer.untilMs > this.clock.nowMs()) return writer.personId;
     this.bySession.delete(sessionId);
     return null;
   }
 
   /** They have done something there. */
   goesOn(sessionId: string): void {
-    const writer = this.at(sessionId);
-    if (writer) this.say(sessionId, writer.personId);
+    const personId = this.at(sessionId);
+    if (personId !== null) this.say(sessionId, personId);
   }
 }

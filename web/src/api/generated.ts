@@ -749,8 +749,6 @@ export type SharedTablet = {
     name: string;
     hasPin: boolean;
   }[];
-  /** When whoever writes has to say so again, unless they go on. */
-  until: string | null;
 };
 export type DoorAnswer = {
   state: DoorState;
