@@ -8,9 +8,9 @@ import {
   type LogImportEffect,
   type LogName,
 } from '@winter-jar/contracts';
-import { houseSeen, type Sight } from '@winter-jar/core';
+import type { Sight } from '@winter-jar/core';
 import { dropWorkFolder, takeIn } from '../files/work-folder.js';
-import { CLOCK, isoNow, type Clock } from '../clock/clock.js';
+import { CLOCK, type Clock } from '../clock/clock.js';
 import { EffectService } from '../effect/effect.service.js';
 import { Database } from '../database/open.js';
 import { Reading } from '../database/reading.js';
@@ -59,12 +59,8 @@ export class EntryLogService implements OnModuleDestroy {
   }
 
   /** What a log holds, of what stands at the sites that somebody sees. */
-  async contentsOf(sight: Sight, name: LogName): Promise<LogContents> {
-    const all = await this.beside.run(LOG_CONTENTS_JOB, name);
-    if (sight === null) return all;
-    const { pump, container } = houseSeen(sight, this.store.book.at(isoNow(this.clock)));
-    const pumps = all.pumps.filter(({ pumpId: id }) => pump[id] !== undefined || container[id] !== undefined);
-    return { ...all, pumps, entries: pumps.reduce((sum, { entries }) => sum + entries, 0) };
+  contentsOf(sight: Sight, log: LogName): Promise<LogContents> {
+    return this.beside.run(LOG_CONTENTS_JOB, { log, sight });
   }
 
   /** @throws NotFoundException */

@@ -37,15 +37,16 @@ function* counted({ sql, progress }: JobTools, kind: EntryKind): Generator<Entry
   }
 }
 
-function* seenOf(entries: Iterable<Entry>, sight: Sight, book: SetUpBook): Generator<Entry> {
-  for (const entry of entries) if (seesEntry(sight, book, entry)) yield entry;
+/** Entries of a log that somebody sees, as they go into its file. */
+export function* seenInLog(tools: JobTools, name: LogName, sight: Sight, book: SetUpBook): Generator<Entry> {
+  for (const entry of counted(tools, kindOf(name))) if (seesEntry(sight, book, entry)) yield entry;
 }
 
 function writeLogFile(name: LogName, tools: JobTools, { into, fileName, now, sight }: FileAsked): null {
   const log = logOf(name);
   const store = new SetUpStore();
   store.reload(tools.sql);
-  const entries = seenOf(counted(tools, log.kind), sight, store.book);
+  const entries = seenInLog(tools, name, sight, store.book);
   writeText(join(into, fileName), writeLog(log, entries, store.book.at(now)));
   return null;
 }

@@ -34,7 +34,7 @@ test('stocktakes that were exported give equal states where they are imported', 
   expect(second.everyState()).toEqual(first.everyState());
   expect(second.everyState()).toEqual(rebuiltStates(second));
   expect(await exportedLog(second, 'stocktakes')).toBe(text);
-  expect(await LOG_CONTENTS_JOB.run(jobTools(second), 'stocktakes')).toMatchObject({
+  expect(await LOG_CONTENTS_JOB.run(jobTools(second), { log: 'stocktakes', sight: null })).toMatchObject({
     entries: 2,
     pumps: [{ pumpId: 'can', entries: 2 }],
   });

@@ -42,12 +42,17 @@ export function LogContents({ name, words }: { name: LogName; words: LogWords })
           {pumps.map(({ pumpId, entries, byMonth }) => (
             <tr key={pumpId} className="border-b border-rule-soft">
               <th scope="row" className="py-2 pr-3 font-normal wrap-anywhere">
-                <Link
-                  to={setUp.house.pump[pumpId] ? `/pumps/${pumpId}#journal` : `/store/${pumpId}`}
-                  className="text-ink"
-                >
-                  {nameOf(pumpId)}
-                </Link>
+                {setUp.house.pump[pumpId] || setUp.house.container[pumpId] ? (
+                  <Link
+                    to={setUp.house.pump[pumpId] ? `/pumps/${pumpId}#journal` : `/store/${pumpId}`}
+                    className="text-ink"
+                  >
+                    {nameOf(pumpId)}
+                  </Link>
+                ) : (
+                  // It stands elsewhere now.
+                  nameOf(pumpId)
+                )}
               </th>
               {months.map((month, i) => (
                 <td key={month} className="figure py-2 pr-3 text-right">
