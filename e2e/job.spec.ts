@@ -1,3 +1,4 @@
+// Longer than a file should be: services as they are walked, each a story from its card to its record.
 import { changeAt } from '@winter-jar/core/testing';
 import { v7 as newId } from 'uuid';
 import { moderateOrWorse } from './axe-findings.js';

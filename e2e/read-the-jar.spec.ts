@@ -1,3 +1,4 @@
+// Longer than a file should be: the reading of a jar, as it is done on each device.
 import { devices, type Locator, type Page } from '@playwright/test';
 import { png } from './png.js';
 import { expect, letPass, levelRight, open, openSection, readingTest, test, type ReadYard } from './yard.js';

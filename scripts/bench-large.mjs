@@ -1,3 +1,4 @@
+// Longer than other files: all that is measured on a large folder, in one list.
 // node scripts/bench-large.mjs [--runs 600000] [--only files,effects,suspects,check,saving,rebuild,start]: what others notice of the longest work, over the real server, on a large folder.
 import { fork } from 'node:child_process';
 import { randomUUID } from 'node:crypto';

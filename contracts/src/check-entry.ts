@@ -1,3 +1,4 @@
+// Longer than other files: what has to be true of every kind of entry by itself, in one view.
 import 'reflect-metadata';
 import {
   effectiveEntry,

@@ -11,6 +11,7 @@ export {
   rightsOfRecord,
   ROLES,
   seesEntry,
+  seesNow,
   seesStanding,
   standsAtSite,
   standsOpen,

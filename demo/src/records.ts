@@ -1,3 +1,4 @@
+// Every record of the made-up yard in one view: longer than other files.
 import {
   MATERIAL_LIBRARY,
   type Equipment,

@@ -1,3 +1,4 @@
+// Longer than a file should be: one table of what each kind of entry tells a diagnosis.
 import { at, bookOf, caseAt, changeAt, entryAt, foundAt, lookAt, runAt, versionsOf } from '../testing/small-yard.js';
 import { rebuild } from '../fold/index.js';
 import type { Entry } from '../journal/index.js';

@@ -1,3 +1,4 @@
+// Longer than other files: what a look says of oil, and what it answers, belong together.
 import type { BleedBody, LookBody, SumpKey } from '../journal/index.js';
 import {
   afterChange,

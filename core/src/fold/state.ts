@@ -1,3 +1,4 @@
+// The whole state of a pump in one view: longer than other files.
 import type {
   BallastUse,
   Clarity,

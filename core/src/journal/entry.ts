@@ -1,3 +1,4 @@
+// Every kind of entry with its body in one view: longer than other files.
 import type { CaseCheckedBody, CaseClosedBody, CaseOpenedBody, TestBody } from './case-bodies.js';
 import type { JobEndedBody, JobMovedBody, JobStartedBody, JobStepBody } from './job-bodies.js';
 import type { Clarity, Foam, ParticleAmount, ParticleKind, Smell } from './oil-signs.js';

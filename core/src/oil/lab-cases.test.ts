@@ -1,3 +1,4 @@
+// Longer than a file should be: one table of lab reports, with what the trade says of each.
 import type { LabValues, WearSign } from '../journal/index.js';
 import type { OilProduct } from '../set-up/index.js';
 import type { Act, FindingCode } from './finding.js';

@@ -1,5 +1,5 @@
 import type { PumpState } from '../fold/index.js';
-import { jobIdOf, subjectsOf, type Entry, type SubjectOf } from '../journal/index.js';
+import { jobIdOf, subjectsOf, type Entry, type JournalEntry, type SubjectOf } from '../journal/index.js';
 import type { HouseSetUp, SetUpBook } from '../set-up/index.js';
 import { standsAtSite, type AtASite } from './at-a-site.js';
 
@@ -34,6 +34,13 @@ export function mayTellOf(sight: Sight, book: SetUpBook, entry: Entry): boolean 
   const all = standingAmong(subjectsOf(entry));
   return all.length > 0 && all.every(({ type, id }) => seesStanding(sight, house, type, id));
 }
+
+/** Whether something that an entry is about is seen now, wherever it was when the entry was written. */
+export const seesNow = (sight: Sight, house: HouseSetUp, entry: JournalEntry): boolean =>
+  sight === null ||
+  standingAmong(entry.kind === 'correction' ? entry.subjects : subjectsOf(entry)).some(({ type, id }) =>
+    seesStanding(sight, house, type, id),
+  );
 
 /**
  * What stands open at a pump goes with it when it moves: a run that is on, and a service that is under way. Whoever sees the pump now

@@ -1,3 +1,4 @@
+// Longer than a file should be: one table of what each service asks for, step by step.
 import fc from 'fast-check';
 import type { JobState } from '../job/index.js';
 import { initialState } from '../fold/index.js';

@@ -1,3 +1,4 @@
+// Every kind of record of the set-up in one view: longer than other files.
 import type { SumpKey } from '../journal/index.js';
 import type { InletPart } from './inlet.js';
 import type { Instrument } from './instrument.js';

@@ -1,3 +1,4 @@
+// Longer than other files: the life of one simulated pump, day by day.
 import { initialState, oilChangeDue, step, type PumpState } from '../fold/index.js';
 import { standingAt } from '../standing/index.js';
 import { TASKS, type TaskId } from '../limits/index.js';

@@ -1,3 +1,4 @@
+// Longer than a file should be: stories of oil that is moved, each with its account.
 import fc from 'fast-check';
 import { rebuildAll } from '../fold/index.js';
 import type { Entry, EntryBodies } from '../journal/index.js';

@@ -1,3 +1,4 @@
+// Longer than other files: every way in which oil moves, in one account.
 import { type Projection, type States, type SubjectRef } from '../fold/index.js';
 import {
   containerIdsOf,

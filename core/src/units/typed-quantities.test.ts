@@ -1,3 +1,4 @@
+// Longer than a file should be: one table of what people type, and what it means.
 import { parseQuantity } from './parse-quantity.js';
 import type { Dimension } from './units.js';
 

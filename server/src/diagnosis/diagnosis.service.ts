@@ -1,7 +1,6 @@
 import { Injectable, NotFoundException } from '@nestjs/common';
 import type { CaseAnswer, CaseLine, DiagnosisAnswer, LikelyCause } from '@winter-jar/contracts';
 import {
-  caseIdOf,
   gatherEvidence,
   hazardsOf,
   houseSeen,
@@ -11,6 +10,7 @@ import {
   pumpIdsOf,
   rank,
   seesEntry,
+  seesStanding,
   sharesInSteps,
   type Asked,
   type Entry,
@@ -80,8 +80,8 @@ export class DiagnosisService {
   async caseInFull(sight: Sight, caseId: string): Promise<CaseAnswer> {
     const rows = await this.caseRows();
     const line = caseLines(rows).find((c) => c.caseId === caseId);
-    const opened = rows.find(({ entry }) => entry.kind === 'caseOpened' && caseIdOf(entry) === caseId);
-    if (!line || !opened || !seesEntry(sight, this.store.book, opened.entry))
+    // What is wrong with a pump goes with it: whoever runs it now has to know.
+    if (!line || !seesStanding(sight, this.store.book.at(this.pumps.now), 'pump', line.pumpId))
       throw new NotFoundException(`the id of a case; "${caseId}" is none`);
     const { now } = this.pumps;
     const setUp = this.pumps.setUpOf(line.pumpId, now);

@@ -30,6 +30,7 @@ import { Sites } from '../house/sites.js';
 import type { Actor } from '../journal/actor.js';
 import { DoorService, type Knock } from './door.service.js';
 import { said } from './said.js';
+import { TabletsService } from './tablets.service.js';
 
 /** The request, with the answer that bears its cookie. */
 const Knocking = createParamDecorator((_data: unknown, context: ExecutionContext): Knock => {
@@ -42,7 +43,10 @@ const Knocking = createParamDecorator((_data: unknown, context: ExecutionContext
 @Sites('same')
 @Controller('api/door')
 export class DoorController {
-  constructor(@Inject(DoorService) private readonly service: DoorService) {}
+  constructor(
+    @Inject(DoorService) private readonly service: DoorService,
+    @Inject(TabletsService) private readonly tablets: TabletsService,
+  ) {}
 
   @Get()
   @Documented({
@@ -126,8 +130,9 @@ export class DoorController {
     answer: 'DoorAnswer',
     body: 'WriteAsPost',
   })
-  writeAs(@Body() body: unknown, @Knocking() knock: Knock): Promise<DoorAnswer> {
-    return this.service.writeAs(knock, said(WriteAsPost, body));
+  async writeAs(@Body() body: unknown, @Knocking() knock: Knock): Promise<DoorAnswer> {
+    await this.tablets.writeAs(knock.request, said(WriteAsPost, body));
+    return this.service.answer(knock);
   }
 
   @Post('pin')
@@ -139,8 +144,9 @@ export class DoorController {
     answer: 'SessionsAnswer',
     body: 'PinPost',
   })
-  setPin(@Acting() actor: Actor, @Body() body: unknown): Promise<SessionsAnswer> {
-    return this.service.setPin(actor, said(PinPost, body).pin ?? null);
+  async setPin(@Acting() actor: Actor, @Body() body: unknown): Promise<SessionsAnswer> {
+    await this.tablets.setPin(actor, said(PinPost, body).pin ?? null);
+    return this.service.sessionsOf(actor);
   }
 
   @Get('sessions')

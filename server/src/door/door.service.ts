@@ -15,20 +15,17 @@ import type {
   PasswordPost,
   SessionsAnswer,
   SignedIn,
-  SharedTablet,
   SignInPost,
-  WriteAsPost,
 } from '@winter-jar/contracts';
 import type { Request, Response } from 'express';
 import { addressOf, Door } from '../house/door.js';
-import { CLOCK, isoNow, type Clock } from '../clock/clock.js';
 import { isThemselves, mayDo, rightsOf, sightOf, type Actor, type PersonActing } from '../journal/actor.js';
-import { SetUpStore } from '../journal/set-up-store.js';
 import type { Account } from '../people/accounts.js';
 import { hashOfPassword, isPassword } from '../people/passwords.js';
 import { shownSession, type Session, type Sessions } from '../people/sessions.js';
 import { browserName } from './browser-name.js';
 import { PersonRecords } from './person-records.js';
+import { TabletsService } from './tablets.service.js';
 import { Tries } from './tries.js';
 
 const A_CODE = 'a code';
@@ -49,8 +46,7 @@ export class DoorService {
   constructor(
     @Inject(Door) private readonly door: Door,
     @Inject(PersonRecords) private readonly persons: PersonRecords,
-    @Inject(SetUpStore) private readonly store: SetUpStore,
-    @Inject(CLOCK) private readonly clock: Clock,
+    @Inject(TabletsService) private readonly tablets: TabletsService,
   ) {}
 
   private get people() {
@@ -72,60 +68,8 @@ export class DoorService {
       rights: actor ? rightsOf(actor) : [],
       passwordsHere: this.door.mayCarryPasswords(request),
       stepInto: this.door.ways.isDemo ? accounts.all.map(signedIn) : [],
-      tablet: this.tabletOf(actor),
+      tablet: this.tablets.at(actor),
     };
-  }
-
-  private tabletOf(actor: Actor | null): SharedTablet | null {
-    const isTablet = actor?.kind === 'tablet' || (actor?.kind === 'person' && actor.isShared);
-    const [siteId] = isTablet ? (sightOf(actor) ?? []) : [];
-    if (siteId === undefined) return null;
-    return {
-      siteName: this.siteName(siteId),
-      people: this.door
-        .whoWrites(siteId)
-        .map(({ personId, name, pinHash }) => ({ personId, name, hasPin: pinHash !== null })),
-    };
-  }
-
-  private siteName(siteId: string): string {
-    return this.store.book.at(isoNow(this.clock)).site[siteId]?.name ?? 'a site that is gone';
-  }
-
-  /** At a shared tablet: who writes from now on, until they step away. */
-  async writeAs({ request }: Knock, { personId = null, pin = null }: WriteAsPost): Promise<DoorAnswer> {
-    const session = this.door.sessionOf(request);
-    if (!session?.siteId) throw new ForbiddenException('a tablet that everybody of a site shares');
-    const { writers, record } = this.people;
-    const account = this.door.whoWrites(session.siteId).find((a) => a.personId === personId);
-    if (personId !== null && !account) throw new NotFoundException('one of those who write of this site');
-    if (account?.pinHash) await this.mustBePin(account, pin, addressOf(request));
-    writers.say(session.id, personId);
-    if (account)
-      await record.note({ what: 'wroteAs', by: account.name, address: addressOf(request), detail: session.name });
-    return this.answer({ request });
-  }
-
-  private async mustBePin(account: Account, pin: string | null, address: string): Promise<void> {
-    const tried = `PIN of ${account.name}`;
-    await this.tries.take(tried, address);
-    if (!(await isPassword(pin ?? '', account.pinHash))) {
-      await this.people.record.note({ what: 'pinRefused', by: account.name, address });
-      const right = 'their PIN';
-      throw new ForbiddenException({
-        message: right,
-        issues: [{ field: 'pin', value: null, code: 'notRight', right }],
-      });
-    }
-    await this.tries.wasRight(tried, address);
-  }
-
-  /** Of whoever is at a device of their own. */
-  async setPin(actor: Actor, pin: string | null): Promise<SessionsAnswer> {
-    if (!isThemselves(actor)) throw new ForbiddenException('to sign in at a device of your own first');
-    await this.people.accounts.change(actor.personId, { pinHash: pin === null ? null : await hashOfPassword(pin) });
-    await this.door.note(actor, 'pinSet', { detail: pin === null ? 'none' : null });
-    return this.sessionsOf(actor);
   }
 
   async signIn(knock: Knock, { name, password }: SignInPost): Promise<DoorAnswer> {
@@ -156,7 +100,7 @@ export class DoorService {
     const row = await this.people.codes.look(typed);
     if (!row) return this.noSuchCode(request);
     await this.tries.wasRight(A_CODE, addressOf(request));
-    if (row.siteId !== null) return { purpose: row.purpose, name: this.siteName(row.siteId) };
+    if (row.siteId !== null) return { purpose: row.purpose, name: this.tablets.siteName(row.siteId) };
     return { purpose: row.purpose, name: row.personId && (this.people.accounts.of(row.personId)?.name ?? null) };
   }
 
@@ -203,7 +147,7 @@ export class DoorService {
       await this.people.record.note({
         what: 'tabletPaired',
         address,
-        detail: `${detail}, ${this.siteName(row.siteId)}`,
+        detail: `${detail}, ${this.tablets.siteName(row.siteId)}`,
       });
       return this.beginTablet(knock, row.siteId, detail);
     }

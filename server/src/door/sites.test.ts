@@ -1,3 +1,4 @@
+// Longer than a file should be: one house of two sites, asked everything that tells of the other.
 import type { PhotoKept, SetUpAnswer } from '@winter-jar/contracts';
 import type { Entry, JudgedLog } from '@winter-jar/core';
 import { at, caseAt, changeAt, correctionAt, entryAt, jobAt, lookAt, runAt } from '@winter-jar/core/testing';
@@ -264,4 +265,43 @@ test('what stands open at a pump that came from elsewhere is seen and ended by w
   await served
     .post('/api/entries', { entries: [{ ...correctionAt(14, on, { action: 'void' }), who: null }] }, as(ben))
     .expect(403);
+});
+
+test('what waits to be settled, and a case, go with a pump that came from elsewhere, and are ended here', async () => {
+  const writer = served.app.get(JournalWriter);
+  const elsewhere = runAt(8, 1, 'any-empty', { equipmentId: 'n-line' });
+  const wrong = correctionAt(20, elsewhere, {
+    action: 'replace',
+    body: { ...elsewhere.body, materialId: 'none' },
+  });
+  const others = runAt(8, 1, 'any-empty', theirs);
+  const wrongThere = correctionAt(20, others, {
+    action: 'replace',
+    body: { ...others.body, materialId: 'none' },
+  });
+  const early = correctionAt(21, runAt(9, 1), { action: 'void' });
+  // What fails comes before what it is about, so that it is kept.
+  writer.write(SERVER, [wrong, wrongThere, early, caseAt.opened(9)]);
+  writer.write(SERVER, [elsewhere, others]);
+  const waits = async () => {
+    const { body } = await served.get('/api/unsettled').set('Cookie', ben).expect(200);
+    const round = (await served.get('/api/round').set('Cookie', ben)).body as { unsettled: number };
+    const { lines, total } = body as { lines: { correction: { id: string } }[]; total: number };
+    return { ids: lines.map((l) => l.correction.id).sort(), total, onRound: round.unsettled };
+  };
+  expect(await waits()).toEqual({ ids: [wrong.id, early.id].sort(), total: 2, onRound: 2 });
+  const aside = (of: Entry, saw: string[]) => ({ ...correctionAt(30, of, { action: 'setAside', saw }), who: null });
+  const write = (entry: object) => served.post('/api/entries', { entries: [entry] }, as(ben));
+  await write(aside(others, [wrongThere.id])).expect(403);
+  await write(aside(elsewhere, [wrong.id, wrongThere.id])).expect(403);
+  await write(aside(elsewhere, [wrong.id])).expect(201);
+  await write(aside({ ...runAt(9, 1), id: early.body.targetId }, [early.id])).expect(201);
+  expect(await waits()).toEqual({ ids: [], total: 0, onRound: 0 });
+  const caseOf = () => served.get('/api/cases/case-a').set('Cookie', ben);
+  await caseOf().expect(200);
+  await write({ ...caseAt.closed(40), who: null }).expect(201);
+  // Whoever saw it before sees it no more: it is of a pump that stands elsewhere.
+  await caseOf().expect(200);
+  const eve = await signedIn(served, 'Eve', 'reader', ['north']);
+  await served.get('/api/cases/case-a').set('Cookie', eve).expect(404);
 });

@@ -1,6 +1,6 @@
 import { Controller, Get, Inject } from '@nestjs/common';
 import { MAX_UNSETTLED, type UnsettledAnswer } from '@winter-jar/contracts';
-import { seesEntry, type Sight } from '@winter-jar/core';
+import { seesNow, type Sight } from '@winter-jar/core';
 import { Documented } from '../api/documented.js';
 import { CLOCK, isoNow, type Clock } from '../clock/clock.js';
 import { Reading } from '../database/reading.js';
@@ -29,7 +29,9 @@ export class UnsettledController {
     const all = await this.reading.records.unsettled(MAX_UNSETTLED);
     const at = isoNow(this.clock);
     if (sight === null) return { at, lines: all, total: this.reading.sql.countUnsettled.get()?.n ?? 0 };
-    const lines = all.filter(({ original }) => original !== null && seesEntry(sight, this.store.book, original));
+    // What waits goes with its pump, as the Round counts it.
+    const house = this.store.book.at(at);
+    const lines = all.filter(({ correction, original }) => seesNow(sight, house, original ?? correction));
     return { at, lines, total: lines.length };
   }
 }

@@ -2,7 +2,7 @@ import type { LogContents, LogName } from '@winter-jar/contracts';
 import { houseSeen, subjectsOf, type Sight } from '@winter-jar/core';
 import { SetUpStore } from '../journal/set-up-store.js';
 import type { Job, JobTools } from '../work/job.js';
-import { kindOf, seenInLog } from './log-files.js';
+import { isOfContainers, kindOf, seenInLog } from './log-files.js';
 
 const MONTHS = 12;
 
@@ -48,7 +48,7 @@ function seen(tools: JobTools, log: LogName, sight: Sight): { entries: number; c
   const store = new SetUpStore();
   store.reload(tools.sql);
   const { book } = store;
-  const type = log === 'pours' || log === 'stocktakes' ? 'container' : 'pump';
+  const type = isOfContainers(log) ? 'container' : 'pump';
   const counted = new Map<string, Counted>();
   let entries = 0;
   for (const entry of seenInLog(tools, log, sight, book)) {

@@ -22,6 +22,7 @@ const LOGS = {
 } as const satisfies Readonly<Record<LogName, unknown>>;
 const logOf = (name: LogName) => LOGS[name] as unknown as EntryLog<EntryKind>;
 export const kindOf = (name: LogName): EntryKind => LOGS[name].kind;
+export const isOfContainers = (name: LogName): boolean => Boolean(logOf(name).ofContainers);
 export const logFileOf = (name: ImportName): LogFile => (name === 'notebook' ? NOTEBOOK_FILE : fileOf(logOf(name)));
 
 const TOLD_EVERY = 1000;

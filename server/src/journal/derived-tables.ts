@@ -1,3 +1,4 @@
+// Longer than other files: all that follows from the journal is written here, in one order, and nowhere else.
 import {
   compareOrder,
   correctionsConflict,
@@ -18,7 +19,7 @@ import {
   type SubjectRef,
 } from '@winter-jar/core';
 import type { Counted, SubjectKeyRow, WritingStatements } from '../database/statements.js';
-import { endOfRun } from './entry-rules.js';
+import { endOfRun } from './entry-questions.js';
 import { KeptStates } from './kept-states.js';
 import type { SetUpStore } from './set-up-store.js';
 import { BEFORE_ALL, Touched, type TouchedSubject } from './touched.js';

@@ -1,3 +1,4 @@
+// Longer than other files: the one door for writing, with all that goes through it.
 import type { Checked, EntryAnswer, FieldIssue, Unsettled } from '@winter-jar/contracts';
 import {
   BODY_VERSION,
@@ -10,7 +11,7 @@ import {
 } from '@winter-jar/core';
 import { Logger } from '@nestjs/common';
 import { v7 as newId } from 'uuid';
-import type { Clock } from '../clock/clock.js';
+import { isoNow, type Clock } from '../clock/clock.js';
 import { EPOCH, type Database } from '../database/open.js';
 import { pumpStateIn } from '../database/pump-state-in.js';
 import { writingStatements, type WritingStatements } from '../database/statements.js';
@@ -24,7 +25,7 @@ import { contentHash } from './content-hash.js';
 import { deedsIn } from './deeds.js';
 import { DerivedTables } from './derived-tables.js';
 import { EntryChecks } from './entry-checks.js';
-import { questionsAbout } from './entry-rules.js';
+import { questionsAbout } from './entry-questions.js';
 import { insertEntry } from './insert-entry.js';
 import { notTheirs, writtenBy } from './may-write.js';
 import { PROJECTIONS } from './projections.js';
@@ -110,7 +111,9 @@ export class JournalWriter {
     const sentWith = checked.flatMap((c) => (c.ok ? [c.value] : []));
     const { deeds, refused: answers } = deedsIn(raw, (_sent, place) => {
       const one = checked[place] as Checked<JournalEntry>;
-      const issues = one.ok ? notTheirs(actor, one.value, { together: sentWith, book: this.store.book }, this.sql) : [];
+      const issues = one.ok
+        ? notTheirs(actor, one.value, { together: sentWith, book: this.store.book, now: isoNow(this.clock) }, this.sql)
+        : [];
       return issues.length > 0 ? { ok: false, issues } : one;
     });
     for (const { members, isBroken } of deeds) {

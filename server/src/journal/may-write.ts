@@ -6,6 +6,7 @@ import {
   pumpIdsOf,
   rightOfCorrection,
   rightOfEntry,
+  seesNow,
   seesStanding,
   standsOpen,
   type Entry,
@@ -25,6 +26,7 @@ interface Sent {
   /** What is sent with it. */
   readonly together: readonly JournalEntry[];
   readonly book: SetUpBook;
+  readonly now: string;
 }
 
 const mayNot = (field: string, value: unknown, right: string): FieldIssue => ({ field, value, code: 'mayNot', right });
@@ -68,12 +70,13 @@ function rightFor(entry: JournalEntry, by: PersonActing, together: readonly Jour
  * Whether somebody may write an entry: as nobody else, of what stands at their sites, and what their role allows. What corrects an
  * entry that is not here is for those who may write anything anywhere: nobody knows yet whose it is.
  */
-export function notTheirs(actor: Actor, entry: JournalEntry, { together, book }: Sent, sql: Asked): FieldIssue[] {
+export function notTheirs(actor: Actor, entry: JournalEntry, sent: Sent, sql: Asked): FieldIssue[] {
+  const { together, book } = sent;
   if (actor.kind !== 'person') return [];
   if (entry.who !== actor.personId)
     return [mayNot('who', entry.who, 'whoever is signed in: nobody writes as somebody else')];
   const told = toldOf(entry, together, sql);
-  if (!isAtTheirSites(actor, entry, told, book) && !isOpenAtTheirs(actor, entry, told, { book, sql }))
+  if (!isAtTheirSites(actor, entry, told, book) && !isOpenAtTheirs(actor, entry, told, sent, sql))
     return [mayNot('subjects', entry.subjects, 'what stands at a site that you see; ask somebody who sees the others')];
   const hidden = citedFiles(entry).find((fileId) => isOfOtherSites(actor.sight, fileId, book, sql));
   if (hidden !== undefined)
@@ -93,15 +96,17 @@ function isAtTheirSites({ sight }: PersonActing, entry: JournalEntry, told: Entr
   return mayTellOf(sight, book, told) && (corrected === null || mayTellOf(sight, book, corrected));
 }
 
-/** A run that is on at a pump which stands there now, wherever it was begun. */
-function isOpenAtTheirs(
-  { sight }: PersonActing,
-  entry: JournalEntry,
-  told: Entry | null,
-  { book, sql }: { readonly book: SetUpBook; readonly sql: Asked },
-): boolean {
-  if (entry.kind !== 'correction' || told === null) return false;
-  const house = book.at(entry.recordedAt);
+/** What stands open at a pump goes with it, wherever it was begun: a run that is on, and corrections that wait to be settled. */
+function isOpenAtTheirs({ sight }: PersonActing, entry: JournalEntry, told: Entry | null, sent: Sent, sql: Asked) {
+  if (entry.kind !== 'correction') return false;
+  const house = sent.book.at(sent.now);
+  if (entry.body.action === 'setAside') {
+    const left = (entry.body.saw ?? []).map((id) => sql.entryById.get(id));
+    return (
+      left.length > 0 && left.every((row) => row && seesNow(sight, house, JSON.parse(row.content) as JournalEntry))
+    );
+  }
+  if (told === null) return false;
   return pumpIdsOf(told).some((subjectId) => {
     const state = pumpStateIn(subjectId, sql.subjectState.get({ subjectType: 'pump', subjectId }));
     return seesStanding(sight, house, 'pump', subjectId) && standsOpen(told, state);

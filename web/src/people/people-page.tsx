@@ -108,7 +108,7 @@ function Rights({ person }: { person: PersonAccount }) {
   // An owner sees every site; so does everybody who is bound to none.
   const kept = chosen === 'owner' ? [] : bound.filter((id) => sites[id]);
   const boundTo = kept.length === 0 ? null : kept;
-  const isOther = chosen !== role || String(boundTo) !== String(siteIds);
+  const isOther = chosen !== role || inOrder(boundTo) !== inOrder(siteIds);
   const [isAsked, setAsked] = useState(false);
   return (
     <div className="mt-4 flex flex-col gap-5 border-t border-rule-soft pt-4">
@@ -181,3 +181,5 @@ function Rights({ person }: { person: PersonAccount }) {
     </div>
   );
 }
+
+const inOrder = (siteIds: readonly string[] | null): string => JSON.stringify(siteIds && [...siteIds].sort());

@@ -1,7 +1,7 @@
 import { countOf, hours, oneOrMore, percent } from '../ui/number.js';
 import type { PumpPage as Page } from '@winter-jar/contracts';
 import { withOilIn, type TaskStanding } from '@winter-jar/core';
-import { lazy, Suspense, useState } from 'react';
+import { lazy, Suspense } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { usePumpQuery, useStoreQuery } from '../api/house-api.js';
 import { dayWords } from '../words/dates.js';
@@ -10,21 +10,18 @@ import { useLetters } from '../device/use-letters.js';
 import { useNow } from '../device/use-now.js';
 import { usePrint } from '../device/use-print.js';
 import { useWide } from '../device/use-wide.js';
-import { barWords, flagWords, rulerWords } from '../words/bar-words.js';
 import { measureWords, usedWords, verdictWords } from '../words/messages.js';
 import { SCHOOL_WORDS } from '../words/school-words.js';
 import { LEAST_ROUND, meanRoundsWords } from '../words/store-words.js';
 import type { Words } from '../words/words.js';
-import { Legend } from '../round/legend.js';
 import { Actions, JarShelf, NamedJar, Reasons, StopCaution } from '../round/pump-sheet.js';
 import { Running } from '../round/running.js';
 import { actionPath, actionsOffered, letterKeys } from '../words/pump-actions.js';
 import { LinkButton } from '../ui/button.js';
 import { Loading, NotFetched } from '../ui/page-state.js';
 import { PlaceNote } from '../entry/place-note.js';
-import { RunRuler } from '../ui/run-ruler.js';
-import { useWidth } from '../ui/use-width.js';
 import { Verdict } from '../ui/verdict.js';
+import { ChargeRuler } from './charge-ruler.js';
 import { EarlierCharges } from './earlier-charges.js';
 import { JournalList } from './journal-list.js';
 import { ForecastLine, LayUpLine, LimitsTable } from './limits-table.js';
@@ -257,45 +254,6 @@ function useRoundsWords({ row, setUp }: Page): string | null {
   const oil = store?.sumps.find(({ pumpId, sump }) => pumpId === row.pumpId && sump === 'oil');
   if (!oil || oil.meanRounds < LEAST_ROUND) return null;
   return `${meanRoundsWords(oil.meanRounds, oil.worstRounds)}, ${percent(oil.newShare)} of it new`;
-}
-
-/** The present charge, large: each run can be chosen and is named beneath. */
-function ChargeRuler({ page, words }: { page: Page; words: Words }) {
-  const { row, standing } = page;
-  const [ref, width] = useWidth<HTMLDivElement>(800);
-  const [chosen, setChosen] = useState<string | null>(null);
-  const bar = row.ruler.bars.find((b) => b.entryId === chosen) ?? row.ruler.bars.at(-1);
-  const sinceAt = standing.tasks.find((t) => t.task === 'oilChange' || t.task === 'boosterOil')?.sinceAt;
-  const named = (b: (typeof row.ruler.bars)[number]) => barWords(b, row.materialNames, words);
-  return (
-    <section className="mt-4">
-      <div className="flex flex-wrap items-baseline justify-between gap-x-4">
-        <h2 className="text-[20px]">
-          {row.kind === 'dry' ? 'Runs' : 'This charge'}{' '}
-          <span className="font-sans text-[14px] font-normal text-ink-2">
-            {sinceAt ? `since ${dayWords(sinceAt, words.zone, words.now)}` : ''}
-          </span>
-        </h2>
-        <span className="text-[14px] text-ink-2">one tick = one plain run</span>
-      </div>
-      <div ref={ref} className="min-w-0 overflow-hidden">
-        <RunRuler
-          ruler={row.ruler}
-          width={width}
-          label={rulerWords(row.name, row.ruler)}
-          wordsOf={named}
-          flagText={flagWords(row.ruler)}
-          large
-          selectedId={bar?.entryId ?? null}
-          onSelect={setChosen}
-        />
-      </div>
-      <p className="min-h-6 text-[14px]">{bar ? named(bar) : 'No run since the oil change yet.'}</p>
-      <div className="-mx-2">
-        <Legend />
-      </div>
-    </section>
-  );
 }
 
 /** From when on the record knows everything; of before, what somebody told and what was logged since. */

@@ -1,3 +1,4 @@
+// Longer than other files: one form for every kind of record, from what is typed to what it would change.
 import type { RecordHistory, SetUpAnswer } from '@winter-jar/contracts';
 import { rightsOfRecord, SET_UP_KINDS, type HouseSetUp, type SetUpKind, type SetUpVersion } from '@winter-jar/core';
 import { useEffect, useMemo, useRef, useState } from 'react';

@@ -1,3 +1,4 @@
+// A sentence for every reason, in one view: longer than other files.
 import type { NextTask } from '@winter-jar/contracts';
 import type {
   Act,
