@@ -1,4 +1,4 @@
-import { at, bookOf, caseAt, runAt } from '../testing/small-yard.js';
+import { at, bookOf, caseAt, changeAt, runAt } from '../testing/small-yard.js';
 import { rebuild } from './pump-projection.js';
 import { standingAt } from '../standing/index.js';
 import type { Entry } from '../journal/index.js';
@@ -12,14 +12,14 @@ function after(...entries: Entry[]) {
 }
 
 test('an open case is said on the Round, but keeps no pump from running', () => {
-  const { known, said, verdict } = after(runAt(1, 2), caseAt.opened(5));
+  const { known, said, verdict } = after(changeAt(0), runAt(1, 2), caseAt.opened(5));
   expect(known).toMatchObject({ status: 'open', caseId: 'case-a', at: at(5) });
   expect(said).toMatchObject({ code: 'caseOpen', level: 'runOn', complaint: 'cream after every wet load' });
   expect(verdict).toBe('runOn');
 });
 
 test('a remedy is asked after once the pump has run often enough since', () => {
-  const closed = [caseAt.opened(5), caseAt.closed(6), runAt(10, 1)];
+  const closed = [changeAt(0), caseAt.opened(5), caseAt.closed(6), runAt(10, 1)];
   expect(after(...closed)).toMatchObject({ said: null, verdict: 'runOn' });
   expect(after(...closed, runAt(20, 1))).toMatchObject({
     said: { code: 'caseToCheck', act: 'checkRemedy', closedAt: at(6) },

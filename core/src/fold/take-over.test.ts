@@ -88,7 +88,7 @@ describe('take-over', () => {
     expect(pump([takeOver(10, { oilChangedAt: at(2), minutesSince: 600 })], 11).standing.reasons).toEqual([]);
   });
 
-  test('of oil that nobody has said a word about, nobody says “run on”; any entry ends that', () => {
+  test('of oil that nobody has said a word about, nobody says “run on”: a change, a look or a take-over ends that, a run does not', () => {
     const untouched = (pumpId: string) => {
       const setUp = bookOf().pumpAt({ pumpId, instant: at(1) });
       if (!setUp) throw new Error('no pump');
@@ -96,6 +96,11 @@ describe('take-over', () => {
     };
     expect(untouched('p1')).toMatchObject({ verdict: 'lookSooner', reasons: [{ code: 'notTakenOver' }] });
     expect(untouched('d1').verdict).toBe('runOn');
+    const codes = (...entries: Entry[]) => pump(entries, 40).standing.reasons.map((r) => r.code);
+    for (const says of [changeAt(1), lookAt(1, { clarity: 'bright', colour: 1 }), takeOver(1, { oilChangedAt: at(0) })])
+      expect([says.kind, codes(runAt(2, 3), says).includes('notTakenOver')]).toEqual([says.kind, false]);
+    const text = entryAt(1, 'note', { text: 'stands by the door' });
+    expect(codes(text, runAt(2, 3), runAt(8, 3))).toContain('notTakenOver');
     expect(pump([changeAt(1)], 2).standing.verdict).toBe('runOn');
   });
 

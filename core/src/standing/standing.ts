@@ -92,6 +92,10 @@ export const canBleed = ({ model, product }: Pick<PumpSetUp, 'model' | 'product'
 /** Of an oil that nobody has said a word about, nobody can say “run on”. */
 const NOT_TAKEN_OVER: Reason = { code: 'notTakenOver', level: 'lookSooner', act: 'look', answeredBy: 'look' };
 
+/** No change, no look, no take-over: runs alone say nothing of the oil that they began with. A booster’s oil nobody looks at. */
+const isOilUnheardOf = ({ entries, totals, jars, takenOver }: PumpState, { model }: PumpSetUp): boolean =>
+  model.kind === 'vane' ? takenOver === null && totals.changes === 0 && jars.length === 0 : entries === 0;
+
 /** Stays until the pump is stripped and filled anew; of oil that only food must not touch, until a change. */
 function unfitReasons(state: PumpState, setUp: PumpSetUp): Reason[] {
   const found = unfitOil(state, setUp);
@@ -218,7 +222,7 @@ export function standingAt(input: StandingInput): Standing {
     );
   const charge = state.sumps[0]?.charge;
   const carriedOverRuns = charge?.carriedOverRuns ?? 0;
-  const unknown = state.entries === 0 && setUp.model.sumps.length > 0 ? [NOT_TAKEN_OVER] : [];
+  const unknown = isOilUnheardOf(state, setUp) && setUp.model.sumps.length > 0 ? [NOT_TAKEN_OVER] : [];
   const reasons: Reason[] = [
     ...(state.foldVersion === FOLD_VERSION ? [] : [MADE_ANEW]),
     ...unknown,

@@ -209,7 +209,7 @@ const REASON_WORDS: { readonly [C in ReasonCode]: (reason: ReasonOf<C>, words: W
   },
   notTakenOver: () => ({
     short: 'Not taken over yet',
-    full: 'Nothing is known about this pump yet. Take it over: say when its oil was changed, or that nobody knows.',
+    full: 'Nobody has said a word of its oil yet. Take it over: say when it was changed, or that nobody knows; or look at it.',
   }),
   readLevel: ({ takenUl }, { print }) => ({
     short: 'Level not read since oil was drawn',
