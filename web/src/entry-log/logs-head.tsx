@@ -1,4 +1,5 @@
 import { NavLink } from 'react-router';
+import { useMayOpen } from '../ui/may.js';
 import { PageTitle } from '../ui/page-title.js';
 import { LOGS } from './log-words.js';
 
@@ -9,11 +10,12 @@ const PAGES = [
 
 /** The way between the logs, and the name of the one that is open. */
 export function LogsHead({ title }: { title: string }) {
+  const mayOpen = useMayOpen();
   return (
     <>
       <PageTitle title={title} />
       <nav aria-label="Logs" className="flex flex-wrap gap-x-5 text-[15px]">
-        {PAGES.map(({ to, words }) => (
+        {PAGES.filter(({ to }) => mayOpen(to)).map(({ to, words }) => (
           <NavLink
             key={to}
             to={to}
