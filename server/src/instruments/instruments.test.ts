@@ -46,7 +46,7 @@ const now = async (): Promise<InstrumentNow> =>
   ((await served.get('/api/instruments').expect(200)).body as InstrumentsAnswer).instruments[0]!;
 const connect = (body: object = {}) => served.post('/api/instruments/g1/connect', body);
 async function until(isSo: (i: InstrumentNow) => boolean): Promise<InstrumentNow> {
-  for (let i = 0; i < 200; i++) {
+  for (let i = 0; i < 1000; i++) {
     const it = await now();
     if (isSo(it)) return it;
     await wait(20);

@@ -35,7 +35,7 @@ async function listen(
   return { heard, stop };
 }
 async function until(isSo: () => boolean): Promise<void> {
-  for (let i = 0; i < 400 && !isSo(); i++) await wait(10);
+  for (let i = 0; i < 2000 && !isSo(); i++) await wait(10);
   expect(isSo()).toBe(true);
 }
 
