@@ -14,6 +14,7 @@ const ROOMS = {
       'diagnosis',
       'service',
       'people',
+      'round',
       'store',
       'simulate',
       'testing',

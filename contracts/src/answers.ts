@@ -3,6 +3,8 @@ import type { FieldIssue } from './check-entry.js';
 
 /** A soft rule that asks the person; sent again with its code in `acknowledged`, the entry is accepted. */
 export type Question =
+  /** Somebody else has logged a change of the same oil on the same day: are these one change, or two? */
+  | { readonly code: 'changedAlready'; readonly otherEntryId: string; readonly otherAt: string }
   | { readonly code: 'overlap'; readonly otherEntryId: string; readonly otherFrom: string; readonly otherUntil: string }
   /** It began before the take-over, at which so many runs were counted: is it one of them? */
   /** Its oil was let out in a service, and none is in it by what is logged. */
@@ -55,7 +57,9 @@ export type Unsettled =
   /** What it says cannot be: somebody has to decide. */
   | { readonly state: 'toSettle'; readonly issues: readonly FieldIssue[] }
   /** Somebody decided, by a later correction that saw it. */
-  | { readonly state: 'aside' };
+  | { readonly state: 'aside' }
+  /** An entry that its writer could not be asked about, for it came later than it was written. */
+  | { readonly state: 'asks'; readonly questions: readonly Question[] };
 
 /** What became of one entry of a POST. */
 export type EntryAnswer =
@@ -104,6 +108,7 @@ export interface ApiProblem {
 }
 
 const CODES: Readonly<Record<Question['code'], true>> = {
+  changedAlready: true,
   overlap: true,
   takenOver: true,
   drained: true,
@@ -127,3 +132,21 @@ const CODES: Readonly<Record<Question['code'], true>> = {
 };
 /** Every soft question there is: the compiler asks for one that is missing. */
 export const QUESTION_CODES = Object.keys(CODES) as readonly Question['code'][];
+
+/**
+ * Questions whether it happened so at all. The others warn of what somebody is about to do: once it was done it counts, and the pump
+ * or the shelf says what is wrong with it.
+ */
+const DOUBTS: ReadonlySet<Question['code']> = new Set([
+  'overlap',
+  'takenOver',
+  'changedAlready',
+  'drainAboveCharge',
+  'aboveAssumedHousing',
+  'meterBackwards',
+  'meterTooFast',
+  'moreThanThere',
+  'overfull',
+  'unusual',
+]);
+export const isDoubt = ({ code }: Question): boolean => DOUBTS.has(code);

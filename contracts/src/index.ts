@@ -26,6 +26,7 @@ export {
   type EntryAnswer,
   type Question,
   type Unsettled,
+  isDoubt,
 } from './answers.js';
 export {
   MAX_BACKUP_BYTES,
@@ -188,6 +189,7 @@ export type {
   RunningRun,
   SetUpAnswer,
   SetUpEffect,
+  AskedLine,
   UnsettledAnswer,
   UnsettledLine,
 } from './pages.js';

@@ -1,31 +1,27 @@
-import type { Unsettled } from './answers.js';
+import type { Question, Unsettled } from './answers.js';
 import type { FieldIssue } from './check-entry.js';
 import type {
-  Act,
-  CautionId,
   Correction,
   Entry,
   Equipment,
   EquipmentState,
   HouseSetUp,
   JarSeen,
-  PumpKind,
-  PumpPlace,
   PumpSetUp,
   PumpState,
-  Process,
-  Reason,
+  NextTask,
+  RoundRow,
+  RunningRun,
   RunRuler,
   SetUpKind,
   SetUpVersion,
   Site,
   Standing,
-  TaskId,
-  TaskStanding,
-  VerdictLevel,
   ServiceTime,
   VacuumRecord,
 } from '@winter-jar/core';
+
+export type { NextTask, RoundRow, RunningRun };
 
 /** The data folder and whose it is. */
 export interface About {
@@ -45,60 +41,6 @@ export interface About {
 /** Where the demo yard is served now: the same host, another port. */
 export interface DemoYardOpened {
   readonly port: number;
-}
-
-/** A task as the Round needs it: the limit that decides, not all of them. */
-export type NextTask = Omit<TaskStanding, 'limits'>;
-
-export interface RunningRun {
-  readonly entryId: string;
-  readonly at: string;
-  readonly equipmentName: string;
-  /** It has gone on so long that its end was probably forgotten. */
-  readonly overlong: boolean;
-}
-
-/** One pump in the Round. */
-export interface RoundRow {
-  readonly pumpId: string;
-  readonly name: string;
-  readonly kind: PumpKind;
-  /** Settled water can be drawn from its bottom. */
-  readonly bleeds: boolean;
-  readonly modelName: string;
-  readonly siteId: string;
-  readonly siteName: string;
-  readonly siteNote: string | null;
-  readonly process: Process;
-  readonly zone: string;
-  readonly equipmentName: string;
-  readonly verdict: VerdictLevel;
-  readonly act: Act | null;
-  readonly reasons: readonly Reason[];
-  readonly nextTask: NextTask | null;
-  /** Service that is due by its own limits, the oil's apart. */
-  readonly overdue: readonly TaskId[];
-  /** Runs until the oil change; null without an oil or a limit that runs use up. */
-  readonly runsLeft: number | null;
-  readonly ruler: RunRuler;
-  readonly jars: readonly JarSeen[];
-  readonly chargeMl: number | null;
-  /** The oil that is in it, or the one that its set-up names where nobody has said. */
-  readonly oilName: string | null;
-  /** When its oil was changed, as far as anybody knows. */
-  readonly oilChangedAt: string | null;
-  readonly carriedOverRuns: number;
-  /** Of the pump itself, whatever is done at it. */
-  readonly dangers: readonly CautionId[];
-  /** Runs that go on, the oldest first. */
-  readonly running: readonly RunningRun[];
-  /** Where it is in its life. */
-  readonly place: PumpPlace;
-  /** Nothing was ever written about it: it waits to be taken over. */
-  readonly untouched: boolean;
-  readonly lastMaterialId: string | null;
-  /** Materials that the bars name. */
-  readonly materialNames: { readonly [id: string]: string };
 }
 
 export interface RoundAnswer {
@@ -127,16 +69,27 @@ export interface RoundParts extends RoundAnswer {
 /** A correction that was kept and does not count yet. Its body is as it came: unchecked where it is to be settled. */
 export interface UnsettledLine {
   readonly correction: Correction;
-  readonly unsettled: Exclude<Unsettled, { state: 'aside' }>;
+  readonly unsettled: Exclude<Unsettled, { state: 'aside' | 'asks' }>;
   /** As it was first written; null while it is not here. */
   readonly original: Entry | null;
   /** The original counts; it does not where it was taken back. */
   readonly counts: boolean;
 }
 
+/** A deed that waited on a device and is in doubt: it does not count until somebody says how it was. */
+export interface AskedLine {
+  /** As they would count. */
+  readonly entries: readonly Entry[];
+  readonly questions: readonly Question[];
+  /** What counts meanwhile and says otherwise. */
+  readonly others: readonly Entry[];
+}
+
 export interface UnsettledAnswer {
   readonly at: string;
   /** The oldest first. */
+  readonly asked: readonly AskedLine[];
+  /** Corrections, the oldest first. */
   readonly lines: readonly UnsettledLine[];
   /** All there are, where the lines are not all of them. */
   readonly total: number;
@@ -261,6 +214,8 @@ export interface EntryHistory {
   /** Corrections that do not count yet. */
   readonly unsettled: readonly UnsettledLine[];
   readonly counts: Entry | null;
+  /** Why it does not count yet, though nobody took it back; empty where that is not so. */
+  readonly asks: readonly Question[];
   /** All entries of the same deed that still count; they are taken back together. */
   readonly actEntryIds: readonly string[];
   readonly contradicted: boolean;

@@ -112,6 +112,8 @@ export interface SignedIn {
 export type DoorState = 'free' | 'open' | 'unclaimed' | 'shut' | 'in';
 
 export interface DoorAnswer {
+  /** Name of the house: what a device keeps for one house is not given to another that answers at the same address. */
+  readonly house: string;
   readonly state: DoorState;
   /** In a demo yard also where the door is open: whoever one has stepped into. */
   readonly who: SignedIn | null;

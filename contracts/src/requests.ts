@@ -6,6 +6,8 @@ import type { FieldIssue } from './check-entry.js';
 /** Body of `POST /api/entries`: 1 to 500 entries; those with one actId are written together or not at all. */
 export interface EntriesPost {
   readonly entries: readonly JournalEntry[];
+  /** They waited on a device for a connection: nobody is there to be asked, so what is in doubt is kept and settled later. */
+  readonly waited?: boolean;
 }
 
 export interface EntriesAnswer {

@@ -819,3 +819,13 @@ export {
   readRaw,
   wordsOf,
 } from './instruments/index.js';
+export {
+  inNeedOfHands,
+  onTheRound,
+  roundOf,
+  roundRow,
+  rowOf,
+  type NextTask,
+  type RoundRow,
+  type RunningRun,
+} from './round/index.js';

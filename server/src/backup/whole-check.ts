@@ -6,7 +6,14 @@ import {
   type FieldIssue,
   type Unsettled,
 } from '@winter-jar/contracts';
-import { effectiveEntry, initialState, type Correction, type JournalEntry, type PumpState } from '@winter-jar/core';
+import {
+  effectiveEntry,
+  initialState,
+  type Correction,
+  type JournalEntry,
+  type PumpState,
+  rowOf,
+} from '@winter-jar/core';
 import { isoNow } from '../clock/clock.js';
 import { databaseFile, openDatabase, type Database } from '../database/open.js';
 import type { JournalEntryRow } from '../database/entities.js';
@@ -15,7 +22,6 @@ import { writingStatements, type ReadingStatements } from '../database/statement
 import { contentHash } from '../journal/content-hash.js';
 import { JournalWriter } from '../journal/journal-writer.js';
 import { SetUpStore } from '../journal/set-up-store.js';
-import { rowOf } from '../round/round-row.js';
 import { checkVersions } from '../set-up/check-versions.js';
 import { checkDatabaseFile, issueOf } from './database-check.js';
 
@@ -42,9 +48,13 @@ function rowIssue(row: JournalEntryRow, nowMs: number): FieldIssue | null {
   if (row.unsettled === null) return null;
   const state = checkUnsettled(parse<unknown>(row.unsettled));
   if (!state.ok) return state.issues[0] ?? null;
-  return kind === 'correction'
-    ? null
-    : issueOf('unsettled', row.unsettled, 'contradicted', 'null: it is no correction');
+  if ((kind === 'correction') !== (state.value.state === 'asks')) return null;
+  return issueOf(
+    'unsettled',
+    row.unsettled,
+    'contradicted',
+    'a state of its kind: only a correction waits for another',
+  );
 }
 
 /** Of a correction that counts: null where it can, else why it does not from now on. Versions before 0.4 counted some unchecked. */

@@ -22,6 +22,16 @@ export class JournalEntryRow {
   @Column('text', { nullable: true }) unsettled!: string | null;
 }
 
+/** Entries that waited on a device for a connection, and that nobody has decided about since. */
+@Entity('waited_entry')
+export class WaitedEntryRow {
+  @PrimaryColumn('text') subjectType!: string;
+  @PrimaryColumn('text') subjectId!: string;
+  @PrimaryColumn('text') happenedAt!: string;
+  @PrimaryColumn('text') recordedAt!: string;
+  @PrimaryColumn('text') @Index() entryId!: string;
+}
+
 /** Which entries show a file, corrections too. */
 @Entity('file_citation')
 export class FileCitationRow {
@@ -132,6 +142,7 @@ export class HouseFactRow {
 export const ROWS = [
   JournalEntryRow,
   FileCitationRow,
+  WaitedEntryRow,
   OpenImportRow,
   LaggingSubjectRow,
   CountedEntryRow,

@@ -180,6 +180,23 @@ class FileCitations7 implements MigrationInterface {
   }
 }
 
+/** What waited on a device for a connection, and may have to be settled with what other devices bring. */
+class WaitedEntries8 implements MigrationInterface {
+  readonly name = 'WaitedEntries1796428800000';
+
+  async up(runner: QueryRunner): Promise<void> {
+    await runner.query(
+      `CREATE TABLE "waited_entry" ("subjectType" text NOT NULL, "subjectId" text NOT NULL, "happenedAt" text NOT NULL, "recordedAt" text NOT NULL,
+       "entryId" text NOT NULL, PRIMARY KEY ("subjectType", "subjectId", "happenedAt", "recordedAt", "entryId"))`,
+    );
+    await runner.query('CREATE INDEX "IDX_WAITED" ON "waited_entry" ("entryId")');
+  }
+
+  async down(runner: QueryRunner): Promise<void> {
+    await runner.query('DROP TABLE "waited_entry"');
+  }
+}
+
 export const MIGRATIONS = [
   Foundation1,
   ImportsInTurns2,
@@ -188,4 +205,5 @@ export const MIGRATIONS = [
   StateOfAnEntry5,
   SumpsAsSubjects6,
   FileCitations7,
+  WaitedEntries8,
 ];

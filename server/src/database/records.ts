@@ -1,5 +1,5 @@
 import type { Correction, Entry, EntryKind, OrderKey, SubjectRef } from '@winter-jar/core';
-import type { UnsettledLine } from '@winter-jar/contracts';
+import type { Question, Unsettled, UnsettledLine } from '@winter-jar/contracts';
 import { IsNull, type DataSource, type SelectQueryBuilder } from 'typeorm';
 import {
   ChangeRow,
@@ -20,6 +20,11 @@ export interface CountedLine {
 }
 
 const parse = <T>(text: string): T => JSON.parse(text) as T;
+
+function asksIn({ unsettled }: JournalEntryRow): readonly Question[] {
+  const state = unsettled === null ? null : parse<Unsettled>(unsettled);
+  return state?.state === 'asks' ? state.questions : [];
+}
 const CONTENT = 'COALESCE(c.content, j.content)';
 const KEY = '(s.happenedAt, s.recordedAt, s.entryId)';
 
@@ -51,9 +56,21 @@ export class Records {
   }
 
   /** An entry as it was written; a correction is one too. */
-  async original(id: string): Promise<{ kind: string; entry: Entry } | null> {
+  async original(id: string): Promise<{ kind: string; entry: Entry; asks: readonly Question[] } | null> {
     const row = await this.source().getRepository(JournalEntryRow).findOneBy({ id });
-    return row && { kind: row.kind, entry: parse<Entry>(row.content) };
+    return row && { kind: row.kind, entry: parse<Entry>(row.content), asks: asksIn(row) };
+  }
+
+  /** Deeds that waited on a device and are in doubt, the oldest first: each entry with what is asked about it. */
+  async asked(limit: number): Promise<readonly { readonly entry: Entry; readonly questions: readonly Question[] }[]> {
+    const rows = await this.source()
+      .getRepository(JournalEntryRow)
+      .createQueryBuilder('j')
+      .where('j.unsettled IS NOT NULL AND j.targetId IS NULL')
+      .orderBy('j.recordedAt')
+      .limit(limit)
+      .getMany();
+    return rows.map((row) => ({ entry: parse<Entry>(row.content), questions: asksIn(row) }));
   }
 
   /** All that has a say about an entry: not what was set aside, nor the words by which it was. */
@@ -72,7 +89,7 @@ export class Records {
       .addSelect('j.unsettled', 'unsettled')
       .addSelect("CASE WHEN o.kind <> 'correction' THEN o.content END", 'original')
       .addSelect('c.seq', 'seq')
-      .where('j.unsettled IS NOT NULL AND j.unsettled <> :aside', { aside: ASIDE_TEXT })
+      .where('j.unsettled IS NOT NULL AND j.targetId IS NOT NULL AND j.unsettled <> :aside', { aside: ASIDE_TEXT })
       .andWhere(targetId === undefined ? '1 = 1' : 'j.targetId = :targetId', { targetId })
       .orderBy('j.recordedAt')
       .limit(limit)

@@ -163,6 +163,33 @@ export function writingStatements(db: Sqlite) {
     setUnsettled: db.prepare<{ id: string; unsettled: string | null }>(
       `UPDATE journal_entry SET "unsettled" = @unsettled WHERE "id" = @id`,
     ),
+    /** With every entry that waited on a device for a connection. */
+    insertWaited: db.prepare<SubjectKeyRow>(
+      `INSERT OR IGNORE INTO waited_entry ("subjectType", "subjectId", "happenedAt", "recordedAt", "entryId")
+       VALUES (@subjectType, @subjectId, @happenedAt, @recordedAt, @entryId)`,
+    ),
+    /** With every correction: was its entry one of them? */
+    isWaited: db.prepare<[entryId: string], { entryId: string }>(
+      `SELECT "entryId" FROM waited_entry WHERE "entryId" = ? LIMIT 1`,
+    ),
+    /** Somebody has decided about it. */
+    deleteWaited: db.prepare<[entryId: string]>(`DELETE FROM waited_entry WHERE "entryId" = ?`),
+    /** When one comes: those after it. */
+    waitedFrom: db.prepare<SubjectKeyRow & { limit: number }, { actId: string }>(
+      `SELECT DISTINCT j."actId" FROM waited_entry w CROSS JOIN journal_entry j ON j."id" = w."entryId"
+       WHERE w."subjectType" = @subjectType AND w."subjectId" = @subjectId
+       AND (w."happenedAt", w."recordedAt", w."entryId") >= (@happenedAt, @recordedAt, @entryId) LIMIT @limit`,
+    ),
+    /** The same: all of a deed that nobody has decided about. */
+    waitedOfDeed: db.prepare<[actId: string], { seq: number; content: string }>(
+      `SELECT "seq", "content" FROM journal_entry WHERE "actId" = ? AND "kind" <> 'correction'
+       AND "id" IN (SELECT "entryId" FROM waited_entry) ORDER BY "seq"`,
+    ),
+    /** Before a change is written: has somebody else logged one on that day? */
+    changesBetween: db.prepare<{ pumpId: string; from: string; until: string }, { content: string }>(
+      `SELECT ${CONTENT} AS "content" FROM ${ENTRIES} WHERE ${OF_PUMP} AND s."kind" = 'change'
+       AND s."happenedAt" >= @from AND s."happenedAt" < @until ORDER BY s."happenedAt"`,
+    ),
     /** Asked at every start, before anything is served. */
     outdatedStates: db.prepare<[subjectType: string, foldVersion: number], { subjectId: string }>(
       `SELECT "subjectId" FROM subject_state WHERE "subjectType" = ? AND "foldVersion" <> ?`,
@@ -427,9 +454,10 @@ export function readingStatements(db: Sqlite) {
       `SELECT json_extract(p.value, '$.id') AS "pumpId", COUNT(*) AS "n" FROM journal_entry, json_each("content", '$.subjects') p
        WHERE "unsettled" IS NOT NULL AND "unsettled" <> '${ASIDE_TEXT}' AND json_extract(p.value, '$.type') = 'pump' GROUP BY 1`,
     ),
-    /** Rebuilding everything: a thousand lines of the journal, up to the last one that there was when it began; not of an import that may yet be taken back. */
+    /** Rebuilding everything: a thousand lines of the journal, up to the last one that there was when it began; not of an import that may yet be taken back, nor what is to be settled. */
     journalBetween: db.prepare<{ after: number; until: number }, { seq: number; content: string }>(
       `SELECT "seq", "content" FROM journal_entry WHERE "seq" > @after AND "seq" <= @until
+       AND ("unsettled" IS NULL OR "targetId" IS NOT NULL)
        AND ("importId" IS NULL OR "importId" NOT IN (SELECT "id" FROM open_import)) ORDER BY "seq" LIMIT 1000`,
     ),
     /** Every line of the journal but those of an import that may yet be taken back; drawn one by one into a file. */

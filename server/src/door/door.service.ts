@@ -63,6 +63,7 @@ export class DoorService {
     const { state } = this.door;
     const isIn = actor?.kind === 'tablet' || account !== null;
     return {
+      house: this.people.cookie,
       state: isIn && state !== 'open' ? 'in' : state,
       who: account && actor ? { ...signedIn(account), siteIds: sightOf(actor) } : null,
       rights: actor ? rightsOf(actor) : [],

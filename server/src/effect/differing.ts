@@ -1,8 +1,7 @@
 import type { PumpEffect, RoundRow } from '@winter-jar/contracts';
-import { initialState, type PumpState } from '@winter-jar/core';
+import { initialState, type PumpState, onTheRound, rowOf } from '@winter-jar/core';
 import { ofAnyVersion } from '../database/pump-state-in.js';
 import type { SetUpStore } from '../journal/set-up-store.js';
-import { onTheRound, rowOf } from '../round/round-row.js';
 
 /** A pump as it stands; one that is not on the Round has no row. */
 export interface Side {

@@ -4,6 +4,7 @@ import {
   MAX_ENTRIES_PER_POST,
   type EntriesAnswer,
   type EntriesEffect,
+  type EntriesPost,
   type EntryAnswer,
 } from '@winter-jar/contracts';
 import type { Response } from 'express';
@@ -36,7 +37,8 @@ export class EntriesController {
   })
   post(@Acting() actor: Actor, @Body() body: unknown, @Res({ passthrough: true }) response: Response): EntriesAnswer {
     const entries = entriesOf(body);
-    const { value: answers, seqs } = this.writer.changes.gather(() => this.writer.write(actor, entries));
+    const source = (body as EntriesPost).waited === true ? 'waited' : 'person';
+    const { value: answers, seqs } = this.writer.changes.gather(() => this.writer.write(actor, entries, source));
     const [only] = answers;
     response.status(answers.length === 1 && only ? statusOf(only) : 207);
     return { answers, changes: seqs };

@@ -15,12 +15,12 @@ import {
   type Sight,
   type SubjectRef,
   type VacuumLimits,
+  onTheRound,
 } from '@winter-jar/core';
 import { CLOCK, isoNow, type Clock } from '../clock/clock.js';
 import { Reading } from '../database/reading.js';
 import { journalPage } from '../house/journal-page.js';
 import { SetUpStore } from '../journal/set-up-store.js';
-import { onTheRound } from '../round/round-row.js';
 
 const OF_THE_RECORD: readonly EntryKind[] = ['test', 'caseClosed'];
 /** Of one subject: a test a day for three years. */

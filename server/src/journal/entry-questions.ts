@@ -6,6 +6,7 @@ import {
   fitsAsItStands,
   isProcedure,
   jobIdOf,
+  localDay,
   needsOilIn,
   pumpIdsOf,
   runMinutes,
@@ -94,6 +95,28 @@ function jobQuestions(
   ];
 }
 
+/** Two who changed the oil of a sump on one day: did each of them, or did both log the same change? */
+function changeQuestions(
+  entry: Extract<Entry, { kind: 'change' }>,
+  pumpId: string,
+  sql: WritingStatements,
+): Question[] {
+  const { happenedAt, zone, actId, body } = entry;
+  const around = (hours: number) => new Date(Date.parse(happenedAt) + hours * 3_600_000).toISOString();
+  const day = localDay({ at: happenedAt, zone });
+  const others = sql.changesBetween
+    .all({ pumpId, from: around(-25), until: around(25) })
+    .map((row) => JSON.parse(row.content) as typeof entry);
+  const other = others.find(
+    (o) =>
+      o.actId !== actId &&
+      o.body.sump === body.sump &&
+      (o.who ?? null) !== (entry.who ?? null) &&
+      localDay({ at: o.happenedAt, zone }) === day,
+  );
+  return other ? [{ code: 'changedAlready', otherEntryId: other.id, otherAt: other.happenedAt }] : [];
+}
+
 /** A run of a pump whose oil is out, or that stands open or capped: did it run so, or did nobody log the fill, or that it was closed? */
 function unfitToRunQuestions(
   entry: Extract<Entry, { kind: 'run' }>,
@@ -147,6 +170,7 @@ export function questionsAbout(entry: Entry, book: SetUpBook, sql: WritingStatem
     if (entry.kind === 'run' && pump.pump.place === 'retired') open.push({ code: 'retired' });
     if (entry.kind === 'run')
       open.push(...takeOverQuestions(entry, pumpId, sql), ...unfitToRunQuestions(entry, pumpId, sql));
+    if (entry.kind === 'change') open.push(...changeQuestions(entry, pumpId, sql));
     if (entry.kind === 'jobStarted') open.push(...jobQuestions(entry, pumpId, sql));
     const hazards = entryHazards(entry, pump, () => stateOf(pumpId, sql));
     if (hazards.unfit) open.push({ code: 'unfitOil', ...hazards.unfit });

@@ -32,6 +32,7 @@ import { PROJECTIONS } from './projections.js';
 import { SetUpWriting, type FoundNaming } from './set-up-writing.js';
 import { isTaken, Settling, type Arrived, type Source } from './settling.js';
 import { Touched } from './touched.js';
+import { WaitedEntries } from './waited-entries.js';
 
 const parse = <T>(text: string): T => JSON.parse(text) as T;
 
@@ -61,6 +62,7 @@ export class JournalWriter {
   private setUp!: SetUpWriting;
   private checks!: EntryChecks;
   private settling!: Settling;
+  private waited!: WaitedEntries;
   readonly changes: ChangeLog;
   private readonly logger = new Logger('Journal');
   /** Entries that come as a file. */
@@ -84,6 +86,7 @@ export class JournalWriter {
     this.setUp = new SetUpWriting(this.database, this.store, this.sql, this.derived, this.changes);
     this.checks = new EntryChecks(this.database.folder, this.sql, this.store, this.clock);
     this.settling = new Settling(this.sql, this.checks, this.derived);
+    this.waited = new WaitedEntries(this.sql, this.store, this.derived);
     this.bulk = new BulkWriting(this.database, this.sql, this.derived, this.changes, this.checks, this.settling);
   }
 
@@ -105,8 +108,8 @@ export class JournalWriter {
     return (seen as unknown as { readonly value: T }).value;
   }
 
-  /** Checks and writes entries, act by act, and answers each by itself. */
-  write(actor: Actor, raw: readonly unknown[]): EntryAnswer[] {
+  /** Checks and writes entries, act by act, and answers each by itself. @param source 'waited': nobody is there to be asked */
+  write(actor: Actor, raw: readonly unknown[], source: 'person' | 'waited' = 'person'): EntryAnswer[] {
     const checked = raw.map((sent) => this.sentBy(actor, sent));
     const sentWith = checked.flatMap((c) => (c.ok ? [c.value] : []));
     const { deeds, refused: answers } = deedsIn(raw, (_sent, place) => {
@@ -120,7 +123,7 @@ export class JournalWriter {
       const entries = members.map((m) => m.entry);
       const given = isBroken
         ? entries.map(({ id }): EntryAnswer => ({ id, status: 'heldBack' }))
-        : this.writeOne(actor, entries, deeds.length);
+        : this.writeOne(actor, entries, { source, acts: deeds.length });
       members.forEach(({ place }, i) => {
         const answer = given[i];
         if (answer) answers[place] = answer;
@@ -135,9 +138,13 @@ export class JournalWriter {
   }
 
   /** One act of several: where the server fails at it, the others are still what they are. */
-  private writeOne(actor: Actor, entries: readonly JournalEntry[], acts: number): EntryAnswer[] {
+  private writeOne(
+    actor: Actor,
+    entries: readonly JournalEntry[],
+    { source, acts }: { readonly source: Source; readonly acts: number },
+  ): EntryAnswer[] {
     try {
-      return this.writeAct(actor, entries, 'person');
+      return this.writeAct(actor, entries, source);
     } catch (error) {
       if (acts === 1) throw error;
       this.logger.error(error);
@@ -276,10 +283,12 @@ export class JournalWriter {
         return answer?.status === 'written' || answer?.status === 'kept' ? [{ entry, seq: answer.seq }] : [];
       });
       touched.addAll(this.settling.arrived(arrived));
-      answers.forEach((answer, i) => {
-        if (answer?.status === 'kept') answers[i] = this.settling.settled(answer);
-      });
       this.derived.fold(touched);
+      this.waited.settle(arrived, source);
+      answers.forEach((answer, i) => {
+        if (answer?.status === 'kept' || (answer?.status === 'written' && source === 'waited'))
+          answers[i] = this.settling.settled(answer);
+      });
       const pumpIds = [...touched.pumpIds, ...arrived.flatMap((a) => pumpIdsOf(a.entry))];
       if (arrived.length > 0) this.changes.note(actor, 'entries', [...new Set(pumpIds)]);
     });
@@ -320,14 +329,14 @@ export class JournalWriter {
     }
     const seq = insertEntry(this.sql, entry, { contentHash: hash, content: JSON.stringify(entry) }, null);
     if (seq === null) throw new Error(`${id}: taken within one act`);
-    if (entry.kind !== 'correction') {
-      touched.addAll(this.derived.count({ entry, seq }));
-      return { id, status: 'written', seq };
-    }
     const unsettled = act.unsettled.get(id) ?? ('unsettled' in found ? found.unsettled : null);
     if (unsettled) {
       this.settling.put(id, unsettled);
       return { id, status: 'kept', seq, unsettled };
+    }
+    if (entry.kind !== 'correction') {
+      touched.addAll(this.derived.count({ entry, seq }));
+      return { id, status: 'written', seq };
     }
     this.settling.decide(entry);
     const original = this.checks.originalOf(entry);

@@ -5,8 +5,8 @@ import type { DerivedTables } from './derived-tables.js';
 import type { EntryChecks } from './entry-checks.js';
 import { Touched } from './touched.js';
 
-/** Whoever writes can be told what is wrong and send it again; what a file brings was accepted before, and is kept. */
-export type Source = 'person' | 'file';
+/** Whoever writes can be told what is wrong and send it again; what waited on a device, or was accepted before and comes in a file, is kept. */
+export type Source = 'person' | 'waited' | 'file';
 
 /** It was stored, now or before. */
 export const isTaken = ({ status }: EntryAnswer): boolean =>
@@ -78,8 +78,8 @@ export class Settling {
     return touched;
   }
 
-  /** What became of a correction that came with its entry, once both are here. */
-  settled(answer: Extract<EntryAnswer, { status: 'kept' }>): EntryAnswer {
+  /** What became of what came, once all of it is here. */
+  settled(answer: Extract<EntryAnswer, { seq: number }>): EntryAnswer {
     const { id, seq } = answer;
     const text = this.sql.entryById.get(id)?.unsettled ?? null;
     return text === null

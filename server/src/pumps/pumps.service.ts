@@ -26,13 +26,13 @@ import {
   type PumpState,
   type Sight,
   pumpIdsOf,
+  roundRow,
 } from '@winter-jar/core';
 import { Reading } from '../database/reading.js';
 import { journalPage } from '../house/journal-page.js';
 import { PumpReader } from '../house/pump-reader.js';
 import { lastCharges } from './last-charges.js';
 import { serviceTimes, stepTimes } from './service-times.js';
-import { roundRow } from '../round/round-row.js';
 import { SetUpStore } from '../journal/set-up-store.js';
 
 const EARLIER_CHARGES = 8;
@@ -148,7 +148,8 @@ export class PumpsService {
       original,
       corrections,
       unsettled: await records.unsettled(MAX_UNSETTLED, entryId),
-      counts: effectiveEntry(original, corrections),
+      counts: found.asks.length > 0 ? null : effectiveEntry(original, corrections),
+      asks: found.asks,
       actEntryIds: await records.countedOfDeed(original.actId),
       contradicted: correctionsConflict(corrections),
     };

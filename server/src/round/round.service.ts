@@ -1,11 +1,10 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { RoundAnswer, RoundRow } from '@winter-jar/contracts';
-import { houseSeen, localDay, type Sight } from '@winter-jar/core';
+import type { RoundAnswer } from '@winter-jar/contracts';
+import { houseSeen, localDay, type Sight, roundOf, onTheRound, rowOf } from '@winter-jar/core';
 import { CLOCK, isoNow, type Clock } from '../clock/clock.js';
 import { ofAnyVersion, pumpStateIn } from '../database/pump-state-in.js';
 import { Reading } from '../database/reading.js';
 import { SetUpStore } from '../journal/set-up-store.js';
-import { inNeedOfHands, onTheRound, rowOf } from './round-row.js';
 
 @Injectable()
 export class RoundService {
@@ -34,14 +33,10 @@ export class RoundService {
       const input = { setUp, now, todayDay: dayIn(setUp.site.zone), unsettled: unsettledOf.get(pumpId) ?? 0 };
       return [ofAnyVersion(pumpId, pumpStateIn(pumpId, states.get(pumpId)), (state) => rowOf({ ...input, state }))];
     });
-    const needHands = rows.filter(isPressing).length;
-    const overdue = rows.filter((r) => !isPressing(r) && r.overdue.length > 0).length;
     const unsettled =
       sight === null
         ? (this.reading.sql.countUnsettled.get()?.n ?? 0)
         : seen.reduce((sum, pumpId) => sum + (unsettledOf.get(pumpId) ?? 0), 0);
-    return { at: now, rows: rows.sort(inNeedOfHands), pumps: seen.length, needHands, overdue, unsettled };
+    return { at: now, ...roundOf(rows), pumps: seen.length, unsettled };
   }
 }
-
-const isPressing = ({ verdict }: RoundRow): boolean => verdict === 'stop' || verdict === 'beforeNextRun';

@@ -1,10 +1,9 @@
 import type { RoundRow } from '@winter-jar/contracts';
-import type { Entry } from '@winter-jar/core';
+import { inNeedOfHands, type Entry } from '@winter-jar/core';
 import { at, changeAt, entryAt, lookAt, runAt } from '@winter-jar/core/testing';
 import { PumpReader } from '../house/pump-reader.js';
 import { PumpsService } from '../pumps/pumps.service.js';
 import { openHouse, type TestHouse } from '../testing/test-house.js';
-import { inNeedOfHands } from './round-row.js';
 import { RoundService } from './round.service.js';
 
 let house: TestHouse;

@@ -751,6 +751,8 @@ export type SharedTablet = {
   }[];
 };
 export type DoorAnswer = {
+  /** Name of the house: what a device keeps for one house is not given to another that answers at the same address. */
+  house: string;
   state: DoorState;
   /** In a demo yard also where the door is open: whoever one has stepped into. */
   who: SignedIn | null;
@@ -5001,6 +5003,130 @@ export type UnsettledLine = {
   /** The original counts; it does not where it was taken back. */
   counts: boolean;
 };
+export type NotInto = 'newOnly' | 'notChosen' | 'service' | 'rounds' | 'otherProduct';
+export type UnusualReading = {
+  least: number;
+  most: number;
+  /** Those whose unit a person picks, and units that stand as they are. */
+  quantity:
+    | 'temperature'
+    | 'pressure'
+    | 'volume'
+    | 'duration'
+    | 'cycles'
+    | 'kg'
+    | 'h'
+    | 'runs'
+    | 'ppm'
+    | 'mm\u00B2/s'
+    | 'mg KOH/g'
+    | 'per mL';
+  field: string;
+  value: number;
+};
+export type Question =
+  | {
+      code: 'changedAlready';
+      otherEntryId: string;
+      otherAt: string;
+    }
+  | {
+      code: 'overlap';
+      otherEntryId: string;
+      otherFrom: string;
+      otherUntil: string;
+    }
+  | {
+      code: 'drained';
+      drainedAt: string;
+    }
+  | {
+      code: 'notWhole';
+      how: 'open' | 'capped';
+      sinceAt: string;
+    }
+  | {
+      code: 'startedDrained';
+      drainedAt: string;
+    }
+  | {
+      code: 'startedNotWhole';
+      how: 'open' | 'capped';
+      sinceAt: string;
+    }
+  | {
+      code: 'jobUnderWay';
+      procedure: string;
+      startedAt: string;
+    }
+  | {
+      code: 'takenOver';
+      takenOverAt: string;
+      runs: number;
+    }
+  | {
+      code: 'unfitOil';
+      unfit: Unfit;
+      productId: string | null;
+    }
+  | {
+      code: 'retired';
+    }
+  | {
+      code: 'airOnSolvent';
+    }
+  | {
+      code: 'drainAboveCharge';
+      outMl: number;
+      chargeMl: number;
+    }
+  | {
+      code: 'aboveAssumedHousing';
+      ml: number;
+      holdsMl: number;
+    }
+  | {
+      code: 'meterBackwards';
+      beforeMinutes: number;
+      beforeAt: string;
+    }
+  | {
+      code: 'meterTooFast';
+      beforeMinutes: number;
+      beforeAt: string;
+    }
+  | {
+      code: 'moreThanThere';
+      containerId: string;
+      bookMl: number;
+      missingMl: number;
+    }
+  | {
+      code: 'overfull';
+      containerId: string;
+      ml: number;
+      holdsMl: number;
+    }
+  | {
+      code: 'mixesProducts';
+      containerId: string;
+      productIds: readonly string[];
+    }
+  | {
+      code: 'otherOil';
+      containerId: string;
+      productIds: readonly string[];
+      unfit: Unfit | null;
+    }
+  | {
+      code: 'usedOil';
+      containerId: string;
+      why: NotInto | 'refused';
+    }
+  | {
+      code: 'unusual';
+      readings: readonly UnusualReading[];
+    };
 export type EntryHistory = {
   original: Entry;
   /** What has a say: not what does not count, nor the words by which it was set aside. */
@@ -5008,6 +5134,8 @@ export type EntryHistory = {
   /** Corrections that do not count yet. */
   unsettled: readonly UnsettledLine[];
   counts: Entry | null;
+  /** Why it does not count yet, though nobody took it back; empty where that is not so. */
+  asks: readonly Question[];
   /** All entries of the same deed that still count; they are taken back together. */
   actEntryIds: readonly string[];
   contradicted: boolean;
@@ -5277,125 +5405,10 @@ export type Unsettled =
     }
   | {
       state: 'aside';
-    };
-export type NotInto = 'newOnly' | 'notChosen' | 'service' | 'rounds' | 'otherProduct';
-export type UnusualReading = {
-  least: number;
-  most: number;
-  /** Those whose unit a person picks, and units that stand as they are. */
-  quantity:
-    | 'temperature'
-    | 'pressure'
-    | 'volume'
-    | 'duration'
-    | 'cycles'
-    | 'kg'
-    | 'h'
-    | 'runs'
-    | 'ppm'
-    | 'mm\u00B2/s'
-    | 'mg KOH/g'
-    | 'per mL';
-  field: string;
-  value: number;
-};
-export type Question =
-  | {
-      code: 'overlap';
-      otherEntryId: string;
-      otherFrom: string;
-      otherUntil: string;
     }
   | {
-      code: 'drained';
-      drainedAt: string;
-    }
-  | {
-      code: 'notWhole';
-      how: 'open' | 'capped';
-      sinceAt: string;
-    }
-  | {
-      code: 'startedDrained';
-      drainedAt: string;
-    }
-  | {
-      code: 'startedNotWhole';
-      how: 'open' | 'capped';
-      sinceAt: string;
-    }
-  | {
-      code: 'jobUnderWay';
-      procedure: string;
-      startedAt: string;
-    }
-  | {
-      code: 'takenOver';
-      takenOverAt: string;
-      runs: number;
-    }
-  | {
-      code: 'unfitOil';
-      unfit: Unfit;
-      productId: string | null;
-    }
-  | {
-      code: 'retired';
-    }
-  | {
-      code: 'airOnSolvent';
-    }
-  | {
-      code: 'drainAboveCharge';
-      outMl: number;
-      chargeMl: number;
-    }
-  | {
-      code: 'aboveAssumedHousing';
-      ml: number;
-      holdsMl: number;
-    }
-  | {
-      code: 'meterBackwards';
-      beforeMinutes: number;
-      beforeAt: string;
-    }
-  | {
-      code: 'meterTooFast';
-      beforeMinutes: number;
-      beforeAt: string;
-    }
-  | {
-      code: 'moreThanThere';
-      containerId: string;
-      bookMl: number;
-      missingMl: number;
-    }
-  | {
-      code: 'overfull';
-      containerId: string;
-      ml: number;
-      holdsMl: number;
-    }
-  | {
-      code: 'mixesProducts';
-      containerId: string;
-      productIds: readonly string[];
-    }
-  | {
-      code: 'otherOil';
-      containerId: string;
-      productIds: readonly string[];
-      unfit: Unfit | null;
-    }
-  | {
-      code: 'usedOil';
-      containerId: string;
-      why: NotInto | 'refused';
-    }
-  | {
-      code: 'unusual';
-      readings: readonly UnusualReading[];
+      state: 'asks';
+      questions: readonly Question[];
     };
 export type EntryAnswer =
   | {
@@ -5442,6 +5455,8 @@ export type EntriesAnswer = {
 export type JournalEntry = Entry | Correction;
 export type EntriesPost = {
   entries: readonly JournalEntry[];
+  /** They waited on a device for a connection: nobody is there to be asked, so what is in doubt is kept and settled later. */
+  waited?: boolean;
 };
 export type PumpEffect = {
   pumpId: string;
@@ -5459,9 +5474,18 @@ export type EntriesEffect = {
   answers: readonly EntryAnswer[];
   effects: readonly PumpEffect[];
 };
+export type AskedLine = {
+  /** As they would count. */
+  entries: readonly Entry[];
+  questions: readonly Question[];
+  /** What counts meanwhile and says otherwise. */
+  others: readonly Entry[];
+};
 export type UnsettledAnswer = {
   at: string;
   /** The oldest first. */
+  asked: readonly AskedLine[];
+  /** Corrections, the oldest first. */
   lines: readonly UnsettledLine[];
   /** All there are, where the lines are not all of them. */
   total: number;

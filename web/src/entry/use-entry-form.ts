@@ -1,5 +1,5 @@
-import { checkEntry, type FieldIssue, type PumpPage, type Question } from '@winter-jar/contracts';
-import type { Entry, EntryKind, JournalEntry } from '@winter-jar/core';
+import { checkEntry, type EntryHistory, type FieldIssue, type PumpPage, type Question } from '@winter-jar/contracts';
+import { effectiveEntry, type Entry, type EntryKind, type JournalEntry } from '@winter-jar/core';
 import { useRef, useState } from 'react';
 import type { FieldValues } from 'react-hook-form';
 import { useNavigate } from 'react-router';
@@ -67,7 +67,7 @@ export function useEntryForm<K extends EntryKind, V extends FieldValues>(spec: E
   const { kind, page, correctId } = spec;
   const pumpId = page.row.pumpId;
   const { data: history } = useEntryQuery(correctId ?? '', { skip: !correctId });
-  const counts = history?.counts as Extract<Entry, { kind: K }> | null | undefined;
+  const counts = (history && saidBy(history)) as Extract<Entry, { kind: K }> | null | undefined;
   const [defaults] = useState(spec.defaults);
   const [start, setStart] = useState<V | null>(correctId ? null : defaults);
   if (start === null && counts) setStart(spec.fill(counts));
@@ -170,6 +170,10 @@ export function useEntryForm<K extends EntryKind, V extends FieldValues>(spec: E
     save,
   };
 }
+
+/** The entry as it counts, or as it would once it is settled. */
+const saidBy = ({ original, corrections, counts, asks }: EntryHistory): Entry | null =>
+  counts ?? (asks.length > 0 ? effectiveEntry(original, corrections) : null);
 
 /** Leaves out when a draft happened. */
 const timeless = (name: string, value: unknown): unknown => (name === 'happenedAt' ? null : value);

@@ -50,6 +50,7 @@ export function useUndo(): {
   undo: (what: Undoable) => Promise<boolean>;
   voidsOf: (entryId: string) => Promise<Correction[]>;
   historiesOf: (entryId: string) => Promise<EntryHistory[] | null>;
+  historyOf: (entryId: string) => Promise<EntryHistory | null>;
 } {
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
@@ -124,5 +125,5 @@ export function useUndo(): {
     dispatch(toastsSlice.actions.shown({ id: newId(), words, undo: null }));
     return done;
   }
-  return { undo, voidsOf, historiesOf };
+  return { undo, voidsOf, historiesOf, historyOf };
 }

@@ -19,6 +19,7 @@ import { useMayCorrect } from '../entry/use-may-correct.js';
 import { correctPath } from '../words/pump-actions.js';
 import { WithPump, type EntryPageProps } from '../entry/entry-page.js';
 import { entryWords } from '../words/entry-words.js';
+import { questionWords } from '../words/issue-words.js';
 import { KIND_WORDS } from '../words/kind-words.js';
 import { MoveSection } from './move-section.js';
 import { revisionsOf, type Revision } from './revisions.js';
@@ -74,6 +75,14 @@ function History({ history, page, words }: { history: EntryHistory; page: PumpPa
           choose below if another is right.
         </p>
       )}
+      {history.asks.map((question) => (
+        <p key={question.code} role="status" className="mt-4 border-l-4 border-before-next-run pl-3">
+          <span className="font-semibold">It does not count yet.</span> {questionWords(question, words).question}{' '}
+          <Link to="/unsettled" className="font-semibold text-ink">
+            Settle
+          </Link>
+        </p>
+      ))}
       {history.unsettled.length > 0 && (
         <p role="status" className="mt-4 border-l-4 border-before-next-run pl-3">
           <span className="font-semibold">A correction of it does not count.</span>{' '}
@@ -97,7 +106,9 @@ function History({ history, page, words }: { history: EntryHistory; page: PumpPa
           <TakeBack entryId={original.id} page={page} words={words} />
         </div>
       ) : (
-        <p className="mt-6">It was taken back and does not count. Any earlier wording can count again.</p>
+        history.asks.length === 0 && (
+          <p className="mt-6">It was taken back and does not count. Any earlier wording can count again.</p>
+        )
       )}
     </main>
   );

@@ -8,6 +8,7 @@ const historyOf = (entry: Entry, counts: Entry | null = entry): EntryHistory => 
   original: entry,
   corrections: [],
   unsettled: [],
+  asks: [],
   counts,
   contradicted: false,
   actEntryIds: [entry.id],

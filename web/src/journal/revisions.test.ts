@@ -15,6 +15,7 @@ const historyOf = (...corrections: Correction[]) => ({
   original: run,
   corrections,
   unsettled: [],
+  asks: [],
   counts: null,
   actEntryIds: [],
   contradicted: false,

@@ -18,9 +18,10 @@ import { entryWords } from '../words/entry-words.js';
 import { KIND_WORDS } from '../words/kind-words.js';
 import { correctPath } from '../words/pump-actions.js';
 import type { Words } from '../words/words.js';
+import { AskedEntry } from './asked-entry.js';
 import { issueAt, saidWords, whyWords } from './unsettled-words.js';
 
-/** Corrections that were kept and do not count yet: what each waits for, and what ends it. */
+/** What was kept and does not count yet: what each waits for, and what ends it. */
 export function UnsettledPage() {
   const { data, isError, refetch } = useUnsettledQuery();
   const setUp = useSetUpQuery();
@@ -33,6 +34,7 @@ export function UnsettledPage() {
     );
   if (!data || !setUp.data) return <Loading what="what is to settle" />;
   const { house } = setUp.data;
+  const shown = data.lines.length + data.asked.reduce((sum, line) => sum + line.entries.length, 0);
   return (
     <main className="mx-auto w-full max-w-[760px] px-4 pb-10 pt-4">
       <PageTitle title="To settle" />
@@ -42,18 +44,25 @@ export function UnsettledPage() {
         </Link>
         <h1 className="text-[26px]">To settle</h1>
       </div>
-      {data.lines.length === 0 ? (
+      {data.total === 0 ? (
         <Empty inside title="Nothing to settle">
           Everything that was written counts.
         </Empty>
       ) : (
         <p className="mt-1 text-[15px]">
-          These corrections came before the entry that they correct. They are kept, and no verdict takes them in until
-          you have decided.
-          {data.total > data.lines.length && ` The oldest ${data.lines.length} of ${data.total} stand here.`}
+          What stands here was written and is kept. No verdict takes it in until you have decided.
+          {data.total > shown && ` The oldest ${shown} of ${data.total} stand here.`}
         </p>
       )}
       <ul className="mt-3">
+        {data.asked.map((line) => (
+          <AskedEntry
+            key={line.entries[0]?.id}
+            line={line}
+            house={house}
+            words={{ print, zone: line.entries[0]?.zone ?? 'UTC', now: data.at }}
+          />
+        ))}
         {data.lines.map((line) => (
           <Line
             key={line.correction.id}

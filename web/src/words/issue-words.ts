@@ -95,6 +95,11 @@ export function questionWords(question: Question, { print, zone, now }: Words): 
         question: `This pump has a run already from ${momentWords(question.otherFrom, zone, now)} to ${momentWords(question.otherUntil, zone, now)}. Did it really run twice at that time?`,
         yes: 'Yes, keep both',
       };
+    case 'changedAlready':
+      return {
+        question: `Somebody else logged a change of this oil ${momentWords(question.otherAt, zone, now)}. Was it changed twice that day, or is this the same change?`,
+        yes: 'It was changed twice: keep both',
+      };
     case 'drained':
       return {
         question: `Its oil was let out ${momentWords(question.drainedAt, zone, now)}, and no filling is logged since. Did it really run without oil? If it was filled, log the change first.`,

@@ -216,7 +216,7 @@ const REASON_WORDS: { readonly [C in ReasonCode]: (reason: ReasonOf<C>, words: W
     full: `${print.volume(takenUl / 1000)} of oil were drawn with samples and bleeds since somebody read the level: read it, and top up to the mark.`,
   }),
   unsettled: ({ corrections: n }) => ({
-    short: n === 1 ? 'A correction is to be settled' : `${n} corrections are to be settled`,
+    short: n === 1 ? 'One entry is to be settled' : `${n} entries are to be settled`,
     full: 'Something was said about this pump that does not count yet. Settle it before you trust this verdict.',
   }),
   madeAnew: () => ({

@@ -1,19 +1,73 @@
-import type { NextTask, RoundRow } from '@winter-jar/contracts';
+import { dangersOf, type CautionId } from '../cautions/index.js';
+import type { JarSeen, PumpState } from '../fold/index.js';
+import { VERDICT_LEVELS, type PumpKind, type TaskId, type VerdictLevel } from '../limits/index.js';
+import type { Act } from '../oil/index.js';
+import { withOilIn, type Process, type Pump, type PumpPlace, type PumpSetUp } from '../set-up/index.js';
 import {
   canBleed,
-  dangersOf,
   overlongRuns,
   runRuler,
   standingAt,
-  VERDICT_LEVELS,
-  withOilIn,
-  type Pump,
-  type PumpSetUp,
-  type PumpState,
+  type Reason,
+  type RunRuler,
   type Standing,
   type StandingInput,
-  type TaskId,
-} from '@winter-jar/core';
+  type TaskStanding,
+} from '../standing/index.js';
+
+/** A task as the Round needs it: the limit that decides, not all of them. */
+export type NextTask = Omit<TaskStanding, 'limits'>;
+
+export interface RunningRun {
+  readonly entryId: string;
+  readonly at: string;
+  readonly equipmentName: string;
+  /** It has gone on so long that its end was probably forgotten. */
+  readonly overlong: boolean;
+}
+
+/** One pump in the Round. */
+export interface RoundRow {
+  readonly pumpId: string;
+  readonly name: string;
+  readonly kind: PumpKind;
+  /** Settled water can be drawn from its bottom. */
+  readonly bleeds: boolean;
+  readonly modelName: string;
+  readonly siteId: string;
+  readonly siteName: string;
+  readonly siteNote: string | null;
+  readonly process: Process;
+  readonly zone: string;
+  readonly equipmentName: string;
+  readonly verdict: VerdictLevel;
+  readonly act: Act | null;
+  readonly reasons: readonly Reason[];
+  readonly nextTask: NextTask | null;
+  /** Service that is due by its own limits, the oil's apart. */
+  readonly overdue: readonly TaskId[];
+  /** Runs until the oil change; null without an oil or a limit that runs use up. */
+  readonly runsLeft: number | null;
+  readonly ruler: RunRuler;
+  readonly jars: readonly JarSeen[];
+  readonly chargeMl: number | null;
+  /** The oil that is in it, or the one that its set-up names where nobody has said. */
+  readonly oilName: string | null;
+  /** When its oil was changed, as far as anybody knows. */
+  readonly oilChangedAt: string | null;
+  readonly carriedOverRuns: number;
+  /** Of the pump itself, whatever is done at it. */
+  readonly dangers: readonly CautionId[];
+  /** Runs that go on, the oldest first. */
+  readonly running: readonly RunningRun[];
+  /** Where it is in its life. */
+  readonly place: PumpPlace;
+  /** Nothing was ever written about it: it waits to be taken over. */
+  readonly untouched: boolean;
+  readonly lastMaterialId: string | null;
+  /** Materials that the bars name. */
+  readonly materialNames: { readonly [id: string]: string };
+}
 
 function runsLeftOf(standing: Standing): number | null {
   const change = standing.tasks.find((t) => t.task === 'oilChange' || t.task === 'boosterOil' || t.task === 'tipSeals');
@@ -105,3 +159,18 @@ export function inNeedOfHands(a: RoundRow, b: RoundRow): number {
 }
 
 const compare = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);
+
+const isPressing = ({ verdict }: RoundRow): boolean => verdict === 'stop' || verdict === 'beforeNextRun';
+
+/** The rows in the order in which they need hands, and how many do. */
+export function roundOf(rows: readonly RoundRow[]): {
+  readonly rows: readonly RoundRow[];
+  readonly needHands: number;
+  readonly overdue: number;
+} {
+  return {
+    rows: [...rows].sort(inNeedOfHands),
+    needHands: rows.filter(isPressing).length,
+    overdue: rows.filter((r) => !isPressing(r) && r.overdue.length > 0).length,
+  };
+}
