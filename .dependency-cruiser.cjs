@@ -41,7 +41,7 @@ const ROOMS = {
     ...['backup', 'downloads', 'repair', 'demo-yard', 'about', 'clock-hand', 'testing'],
   ],
   web: [
-    ...['api', 'device', 'ui', 'words', 'forms', 'effect', 'entry', 'downloads'],
+    ...['held', 'api', 'device', 'ui', 'words', 'sending', 'forms', 'effect', 'entry', 'downloads'],
     ...[
       'take-over',
       'set-up',

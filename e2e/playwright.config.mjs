@@ -15,6 +15,8 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     timezoneId: 'America/New_York',
     locale: 'en-GB',
+    // What a worker fetches a test cannot hold back; those without a connection allow it.
+    serviceWorkers: 'block',
     launchOptions: {
       executablePath: browserPath() ?? '/usr/bin/chromium',
       args: [

@@ -16,12 +16,15 @@ import {
   ArrayMinSize,
   IsArray,
   IsIn,
+  IsInt,
   IsObject,
   IsOptional,
   IsString,
   Length,
   Matches,
+  Max,
   MaxLength,
+  Min,
   ValidateNested,
 } from 'class-validator';
 import { Uuid } from './body-rules.js';
@@ -29,6 +32,8 @@ import { IsInstant, IsZone } from './instant.js';
 import { MAX_ACKNOWLEDGED } from './limits.js';
 
 const BODY_VERSIONS = Array.from({ length: BODY_VERSION }, (_, i) => i + 1);
+/** A battery that ran empty sets a clock back to its first day. */
+const MAX_CLOCK_OFF_S = 30 * 366 * 86_400;
 const PRECISIONS: readonly Precision[] = ['exact', 'day', 'unknown'];
 const KINDS = [...ENTRY_KINDS, 'correction'] as const;
 export class SubjectDto implements Subject {
@@ -87,6 +92,12 @@ export class EntryDto {
 
   @IsIn(BODY_VERSIONS, { message: `a body version from 1 to ${BODY_VERSION}: a later one needs a newer Winter Jar` })
   bodyVersion!: number;
+
+  @IsOptional()
+  @IsInt({ message: 'whole seconds' })
+  @Min(-MAX_CLOCK_OFF_S, { message: 'seconds of at most thirty years' })
+  @Max(MAX_CLOCK_OFF_S, { message: 'seconds of at most thirty years' })
+  clockAheadS?: number | null;
 
   @IsObject({ message: 'an object with the fields of its kind' })
   body!: object;

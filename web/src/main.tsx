@@ -19,8 +19,15 @@ createRoot(root).render(
 
 // What others write shows without a reload; begun once the page has what it needs. A browser asks no second time for
 // a part that did not come: a page cut short while it opened is opened again when there is a connection.
-Promise.all([import('./api/follow-changes.js'), import('./api/house-api.js')])
-  .then(([{ followChanges }, { houseApi }]) =>
-    followChanges((tags) => store.dispatch(houseApi.util.invalidateTags([...tags]))),
-  )
+Promise.all([import('./api/follow-changes.js'), import('./api/house-api.js'), import('./sending/keep-sending.js')])
+  .then(async ([{ followChanges }, { houseApi }, { keepSending }]) => {
+    const { changed } = await keepSending(store);
+    followChanges((tags) => {
+      store.dispatch(houseApi.util.invalidateTags([...tags]));
+      changed();
+    });
+  })
   .catch(() => window.addEventListener('online', () => window.location.reload()));
+// At hand before the connection goes, where no service worker keeps the app's files.
+void import('./held/with-waiting.js').catch(() => undefined);
+void import('./app/own-worker.js').then(({ beginOwnWorker }) => beginOwnWorker(store)).catch(() => undefined);

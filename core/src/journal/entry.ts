@@ -320,6 +320,11 @@ export interface Envelope {
   readonly acknowledged: readonly string[];
   /** At which its body was written, see body-version.ts. */
   readonly bodyVersion: number;
+  /**
+   * By how many seconds the device's clock was ahead of the server's, where that was found out later: its times stand here put right,
+   * and were written as so much later.
+   */
+  readonly clockAheadS?: number | null;
 }
 
 /** An entry whose body follows from its kind. */

@@ -189,7 +189,7 @@ class WaitedEntries8 implements MigrationInterface {
       `CREATE TABLE "waited_entry" ("subjectType" text NOT NULL, "subjectId" text NOT NULL, "happenedAt" text NOT NULL, "recordedAt" text NOT NULL,
        "entryId" text NOT NULL, PRIMARY KEY ("subjectType", "subjectId", "happenedAt", "recordedAt", "entryId"))`,
     );
-    await runner.query('CREATE INDEX "IDX_WAITED" ON "waited_entry" ("entryId")');
+    await runner.query('CREATE INDEX "IDX_ee2f00a2e1b44025e324b1badf" ON "waited_entry" ("entryId")');
   }
 
   async down(runner: QueryRunner): Promise<void> {

@@ -1,5 +1,10 @@
+import type { About, DoorAnswer, RoundParts } from '@winter-jar/contracts';
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
+import { askedAs, forgetAnswers, heldAnswer, keepAnswer } from '../held/answers.js';
+import { heldAgainst } from '../held/clock.js';
+import { connectionSlice } from './connection-slice.js';
 import { doorSlice } from './door-slice.js';
+import { madeWhole } from './held-round.js';
 
 /** What is read, as far as it goes stale by itself: the pages of one pump, those of equipments, the lists of all, the set-up, and what has no other. */
 export const TAG_TYPES = [
@@ -41,17 +46,81 @@ const ask = fetchBaseQuery({
   },
 });
 
+/** Somebody waits before the screen, and what is not answered is kept on the device. */
+const ENTRIES_MS = 15_000;
+
+/** The server did not answer, or somebody between did in its place. @param status of the error */
+export const isUnreachable = (status: number | string | undefined): boolean =>
+  typeof status === 'string' ? status !== 'CUSTOM_ERROR' : status !== undefined && [502, 503, 504].includes(status);
+
 /** Whatever is asked for, the server may want to know first who asks. */
-const askAtTheDoor: typeof ask = async (...question) => {
-  const answer = await ask(...question);
-  if (answer.error?.status === 401) question[1].dispatch(doorSlice.actions.shut());
+const askAtTheDoor: typeof ask = async (args, api, extra) => {
+  const { dispatch, endpoint } = api;
+  const isQuick = endpoint === 'postEntries' && typeof args === 'object';
+  const answer = await ask(isQuick ? { ...args, timeout: ENTRIES_MS } : args, api, extra);
+  const isLost = answer.error !== undefined && isUnreachable(answer.error.status);
+  dispatch(isLost ? connectionSlice.actions.lost() : connectionSlice.actions.answered());
+  if (answer.error?.status === 401) {
+    dispatch(doorSlice.actions.shut());
+    await forgetAnswers();
+  }
   return answer;
+};
+
+/** What an answer tells besides: whose house it is, and what time it is there. */
+async function noteOf(endpoint: string, data: unknown, askedMs: number): Promise<void> {
+  if (endpoint === 'about') heldAgainst((data as About).now, askedMs, Date.now());
+  if (endpoint === 'door') {
+    const { house, who, tablet } = data as DoorAnswer;
+    const personId = who?.personId ?? null;
+    await askedAs({ house, who: personId, sees: tablet ? `tablet at ${tablet.siteName}` : String(personId) });
+  }
+}
+
+/** Answers that are not asked for again without a connection: they are of the moment, or not for this device to keep. */
+const NOT_KEPT: readonly string[] = [
+  'download',
+  'restoreProgress',
+  'logImport',
+  'logImportEffect',
+  'people',
+  'doorRecord',
+  'ownSessions',
+];
+
+/** What was asked for, kept for when there is no connection; then it is answered from memory, with what waits on this device. */
+const askOrRecall: typeof ask = async (args, api, extra) => {
+  const askedMs = Date.now();
+  const answer = await askAtTheDoor(args, api, extra);
+  const { endpoint, type, queryCacheKey: key } = api;
+  if (type !== 'query' || key === undefined || NOT_KEPT.includes(endpoint)) return answer;
+  if (answer.error === undefined) {
+    const data = endpoint === 'round' ? madeWhole(answer.data as RoundParts) : answer.data;
+    await noteOf(endpoint, data, askedMs);
+    void keepAnswer(endpoint, key, data);
+    return { ...answer, data };
+  }
+  const isLost = isUnreachable(answer.error.status);
+  if (!isLost && !(endpoint === 'entry' && answer.error.status === 404)) return answer;
+  const { fromOthers, withWaiting } = await import('../held/with-waiting.js');
+  const held = isLost ? await heldAnswer(key) : null;
+  const arg = argOf(key);
+  const data = held?.data ?? (await fromOthers(endpoint, arg));
+  if (data === null || data === undefined) return answer;
+  if (held) api.dispatch(connectionSlice.actions.recalled(held.at));
+  return { data: await withWaiting(endpoint, arg, data, new Date().toISOString()) };
+};
+
+/** What an endpoint was asked with, as its key says it: `pump("lf-01")`. */
+const argOf = (key: string): unknown => {
+  const text = key.slice(key.indexOf('(') + 1, -1);
+  return text === 'undefined' || text === '' ? undefined : JSON.parse(text);
 };
 
 /** The one API slice; its endpoints are generated from the server's OpenAPI document. */
 export const baseApi = createApi({
   reducerPath: 'api',
-  baseQuery: askAtTheDoor,
+  baseQuery: askOrRecall,
   tagTypes: TAG_TYPES,
   refetchOnReconnect: true,
   refetchOnFocus: true,

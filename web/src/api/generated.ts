@@ -4424,6 +4424,8 @@ export type Entry =
       acknowledged: readonly string[];
       /** At which its body was written, see body-version.ts. */
       bodyVersion: number;
+      /** By how many seconds the device's clock was ahead of the server's, where that was found out later: its times stand here put right, and were written as so much later. */
+      clockAheadS?: number | null;
     }
   | {
       kind: 'look';
@@ -4444,6 +4446,8 @@ export type Entry =
       acknowledged: readonly string[];
       /** At which its body was written, see body-version.ts. */
       bodyVersion: number;
+      /** By how many seconds the device's clock was ahead of the server's, where that was found out later: its times stand here put right, and were written as so much later. */
+      clockAheadS?: number | null;
     }
   | {
       kind: 'bleed';
@@ -4464,6 +4468,8 @@ export type Entry =
       acknowledged: readonly string[];
       /** At which its body was written, see body-version.ts. */
       bodyVersion: number;
+      /** By how many seconds the device's clock was ahead of the server's, where that was found out later: its times stand here put right, and were written as so much later. */
+      clockAheadS?: number | null;
     }
   | {
       kind: 'topUp';
@@ -4484,6 +4490,8 @@ export type Entry =
       acknowledged: readonly string[];
       /** At which its body was written, see body-version.ts. */
       bodyVersion: number;
+      /** By how many seconds the device's clock was ahead of the server's, where that was found out later: its times stand here put right, and were written as so much later. */
+      clockAheadS?: number | null;
     }
   | {
       kind: 'change';
@@ -4504,6 +4512,8 @@ export type Entry =
       acknowledged: readonly string[];
       /** At which its body was written, see body-version.ts. */
       bodyVersion: number;
+      /** By how many seconds the device's clock was ahead of the server's, where that was found out later: its times stand here put right, and were written as so much later. */
+      clockAheadS?: number | null;
     }
   | {
       kind: 'done';
@@ -4524,6 +4534,8 @@ export type Entry =
       acknowledged: readonly string[];
       /** At which its body was written, see body-version.ts. */
       bodyVersion: number;
+      /** By how many seconds the device's clock was ahead of the server's, where that was found out later: its times stand here put right, and were written as so much later. */
+      clockAheadS?: number | null;
     }
   | {
       kind: 'labSample';
@@ -4544,6 +4556,8 @@ export type Entry =
       acknowledged: readonly string[];
       /** At which its body was written, see body-version.ts. */
       bodyVersion: number;
+      /** By how many seconds the device's clock was ahead of the server's, where that was found out later: its times stand here put right, and were written as so much later. */
+      clockAheadS?: number | null;
     }
   | {
       kind: 'labResult';
@@ -4564,6 +4578,8 @@ export type Entry =
       acknowledged: readonly string[];
       /** At which its body was written, see body-version.ts. */
       bodyVersion: number;
+      /** By how many seconds the device's clock was ahead of the server's, where that was found out later: its times stand here put right, and were written as so much later. */
+      clockAheadS?: number | null;
     }
   | {
       kind: 'meter';
@@ -4584,6 +4600,8 @@ export type Entry =
       acknowledged: readonly string[];
       /** At which its body was written, see body-version.ts. */
       bodyVersion: number;
+      /** By how many seconds the device's clock was ahead of the server's, where that was found out later: its times stand here put right, and were written as so much later. */
+      clockAheadS?: number | null;
     }
   | {
       kind: 'takeOver';
@@ -4604,6 +4622,8 @@ export type Entry =
       acknowledged: readonly string[];
       /** At which its body was written, see body-version.ts. */
       bodyVersion: number;
+      /** By how many seconds the device's clock was ahead of the server's, where that was found out later: its times stand here put right, and were written as so much later. */
+      clockAheadS?: number | null;
     }
   | {
       kind: 'test';
@@ -4624,6 +4644,8 @@ export type Entry =
       acknowledged: readonly string[];
       /** At which its body was written, see body-version.ts. */
       bodyVersion: number;
+      /** By how many seconds the device's clock was ahead of the server's, where that was found out later: its times stand here put right, and were written as so much later. */
+      clockAheadS?: number | null;
     }
   | {
       kind: 'caseOpened';
@@ -4644,6 +4666,8 @@ export type Entry =
       acknowledged: readonly string[];
       /** At which its body was written, see body-version.ts. */
       bodyVersion: number;
+      /** By how many seconds the device's clock was ahead of the server's, where that was found out later: its times stand here put right, and were written as so much later. */
+      clockAheadS?: number | null;
     }
   | {
       kind: 'caseClosed';
@@ -4664,6 +4688,8 @@ export type Entry =
       acknowledged: readonly string[];
       /** At which its body was written, see body-version.ts. */
       bodyVersion: number;
+      /** By how many seconds the device's clock was ahead of the server's, where that was found out later: its times stand here put right, and were written as so much later. */
+      clockAheadS?: number | null;
     }
   | {
       kind: 'caseChecked';
@@ -4684,6 +4710,8 @@ export type Entry =
       acknowledged: readonly string[];
       /** At which its body was written, see body-version.ts. */
       bodyVersion: number;
+      /** By how many seconds the device's clock was ahead of the server's, where that was found out later: its times stand here put right, and were written as so much later. */
+      clockAheadS?: number | null;
     }
   | {
       kind: 'jobStarted';
@@ -4704,6 +4732,8 @@ export type Entry =
       acknowledged: readonly string[];
       /** At which its body was written, see body-version.ts. */
       bodyVersion: number;
+      /** By how many seconds the device's clock was ahead of the server's, where that was found out later: its times stand here put right, and were written as so much later. */
+      clockAheadS?: number | null;
     }
   | {
       kind: 'jobStep';
@@ -4724,6 +4754,8 @@ export type Entry =
       acknowledged: readonly string[];
       /** At which its body was written, see body-version.ts. */
       bodyVersion: number;
+      /** By how many seconds the device's clock was ahead of the server's, where that was found out later: its times stand here put right, and were written as so much later. */
+      clockAheadS?: number | null;
     }
   | {
       kind: 'jobMoved';
@@ -4744,6 +4776,8 @@ export type Entry =
       acknowledged: readonly string[];
       /** At which its body was written, see body-version.ts. */
       bodyVersion: number;
+      /** By how many seconds the device's clock was ahead of the server's, where that was found out later: its times stand here put right, and were written as so much later. */
+      clockAheadS?: number | null;
     }
   | {
       kind: 'jobEnded';
@@ -4764,6 +4798,8 @@ export type Entry =
       acknowledged: readonly string[];
       /** At which its body was written, see body-version.ts. */
       bodyVersion: number;
+      /** By how many seconds the device's clock was ahead of the server's, where that was found out later: its times stand here put right, and were written as so much later. */
+      clockAheadS?: number | null;
     }
   | {
       kind: 'transfer';
@@ -4784,6 +4820,8 @@ export type Entry =
       acknowledged: readonly string[];
       /** At which its body was written, see body-version.ts. */
       bodyVersion: number;
+      /** By how many seconds the device's clock was ahead of the server's, where that was found out later: its times stand here put right, and were written as so much later. */
+      clockAheadS?: number | null;
     }
   | {
       kind: 'stocktake';
@@ -4804,6 +4842,8 @@ export type Entry =
       acknowledged: readonly string[];
       /** At which its body was written, see body-version.ts. */
       bodyVersion: number;
+      /** By how many seconds the device's clock was ahead of the server's, where that was found out later: its times stand here put right, and were written as so much later. */
+      clockAheadS?: number | null;
     }
   | {
       kind: 'opened';
@@ -4824,6 +4864,8 @@ export type Entry =
       acknowledged: readonly string[];
       /** At which its body was written, see body-version.ts. */
       bodyVersion: number;
+      /** By how many seconds the device's clock was ahead of the server's, where that was found out later: its times stand here put right, and were written as so much later. */
+      clockAheadS?: number | null;
     }
   | {
       kind: 'mediaChange';
@@ -4844,6 +4886,8 @@ export type Entry =
       acknowledged: readonly string[];
       /** At which its body was written, see body-version.ts. */
       bodyVersion: number;
+      /** By how many seconds the device's clock was ahead of the server's, where that was found out later: its times stand here put right, and were written as so much later. */
+      clockAheadS?: number | null;
     }
   | {
       kind: 'note';
@@ -4864,6 +4908,8 @@ export type Entry =
       acknowledged: readonly string[];
       /** At which its body was written, see body-version.ts. */
       bodyVersion: number;
+      /** By how many seconds the device's clock was ahead of the server's, where that was found out later: its times stand here put right, and were written as so much later. */
+      clockAheadS?: number | null;
     }
   | {
       kind: string;
@@ -4884,6 +4930,8 @@ export type Entry =
       acknowledged: readonly string[];
       /** At which its body was written, see body-version.ts. */
       bodyVersion: number;
+      /** By how many seconds the device's clock was ahead of the server's, where that was found out later: its times stand here put right, and were written as so much later. */
+      clockAheadS?: number | null;
     };
 export type JournalLine = {
   entry: Entry;
@@ -4980,6 +5028,8 @@ export type Correction = {
   acknowledged: readonly string[];
   /** At which its body was written, see body-version.ts. */
   bodyVersion: number;
+  /** By how many seconds the device's clock was ahead of the server's, where that was found out later: its times stand here put right, and were written as so much later. */
+  clockAheadS?: number | null;
 };
 export type FieldIssue = {
   field: string;
@@ -5350,6 +5400,8 @@ export type DiagnosisAnswer = {
     acknowledged: readonly string[];
     /** At which its body was written, see body-version.ts. */
     bodyVersion: number;
+    /** By how many seconds the device's clock was ahead of the server's, where that was found out later: its times stand here put right, and were written as so much later. */
+    clockAheadS?: number | null;
   }[];
   /** Closed cases of this pump, the newest first. */
   past: readonly CaseLine[];
@@ -5519,6 +5571,8 @@ export type UntoldRun = {
     acknowledged: readonly string[];
     /** At which its body was written, see body-version.ts. */
     bodyVersion: number;
+    /** By how many seconds the device's clock was ahead of the server's, where that was found out later: its times stand here put right, and were written as so much later. */
+    clockAheadS?: number | null;
   };
   /** By the habit of its equipment; null where nothing is known of it. */
   usual: UsualMaterial | null;

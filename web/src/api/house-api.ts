@@ -3,6 +3,7 @@ import type {
   CaseAnswer,
   ContainerAnswer,
   ChangeKind,
+  ChangesAnswer,
   DemoYardOpened,
   DownloadAnswer,
   CodeAnswer,
@@ -28,7 +29,6 @@ import type {
   RestoreProgress,
   RestoreResult,
   RoundAnswer,
-  RoundParts,
   SetUpAnswer,
   SetUpEffect,
   SetUpFilePreview,
@@ -51,7 +51,7 @@ import type {
 import type { DefinitionsFromApi, OverrideResultType, TagTypesFromApi } from '@reduxjs/toolkit/query/react';
 import { TAG_TYPES } from './base-api.js';
 import { generatedApi, type EntriesPost } from './generated.js';
-import { lastHeld, madeWhole } from './held-round.js';
+import { lastHeld } from './held-round.js';
 import { ownChanges } from './own-changes.js';
 
 export type Tag = (typeof TAG_TYPES)[number] | { readonly type: 'Pump'; readonly id: string };
@@ -79,6 +79,7 @@ function pumpsOf({ entries }: EntriesPost): string[] {
 /** What endpoints answer, by the types of contracts: those that are generated say the same, less exactly. */
 interface Answers {
   about: About;
+  changes: ChangesAnswer;
   round: RoundAnswer;
   pump: PumpPage;
   journal: JournalPage;
@@ -156,7 +157,6 @@ export const houseApi = generatedApi.enhanceEndpoints<TagTypesFromApi<typeof gen
       providesTags: ['Round'],
       // Only what is otherwise than at the last answer comes over the wire.
       query: () => ({ url: '/api/round', params: { held: lastHeld() } }),
-      transformResponse: (parts: RoundParts) => madeWhole(parts),
     },
     pump: { providesTags: (_answer, _error, id) => ofPump(id) },
     journal: { providesTags: (_answer, _error, { pumpId }) => ofPump(pumpId) },

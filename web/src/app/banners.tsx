@@ -1,7 +1,11 @@
 import { lazy, Suspense, useSyncExternalStore } from 'react';
+import { Link } from 'react-router';
+import type { Waiting } from '../held/device-store.js';
+import { useAppSelector } from '../device/store.js';
 import { useAboutQuery } from '../api/house-api.js';
 import { useDoor } from '../device/use-door.js';
-import { wholeDayWords } from '../words/dates.js';
+import { useWaiting } from '../sending/use-waiting.js';
+import { hereZone, momentWords, wholeDayWords } from '../words/dates.js';
 import { ROLE_WORDS } from '../words/door-words.js';
 
 const WhoWrites = lazy(() => import('../people/who-writes.js'));
@@ -19,19 +23,45 @@ const useOnline = (): boolean =>
     () => navigator.onLine,
   );
 
+/** Asked again so often, to see whether it is back. */
+const LOST_MS = 5000;
+
+/** What has not arrived at the server yet, and where it is looked through. */
+function WaitingLine({ waiting }: { waiting: readonly Waiting[] }) {
+  if (waiting.length === 0) return null;
+  const refused = waiting.filter(({ state }) => state === 'refused').length;
+  const words = waiting.length === 1 ? 'One deed waits on this device' : `${waiting.length} deeds wait on this device`;
+  return (
+    <p role="status" className="border-b border-rule bg-sheet px-4 py-2 text-[15px] wide:px-5">
+      <span className="font-semibold">{words}</span>
+      {refused > 0 && <span className="font-semibold text-stop"> · {refused} refused</span>}{' '}
+      <Link to="/waiting" className="font-semibold text-ink underline underline-offset-4">
+        {refused > 0 ? 'See why' : 'See what'}
+      </Link>
+    </p>
+  );
+}
+
 /** Quiet lines above the page: whose data this is, who can reach it, and whether the server answers. */
 export function Banners() {
-  const { data: about, isError } = useAboutQuery(undefined, { pollingInterval: 60_000 });
+  const { isLost, asOf } = useAppSelector((s) => s.connection);
+  const { data: about } = useAboutQuery(undefined, { pollingInterval: isLost ? LOST_MS : 60_000 });
   const door = useDoor();
   const online = useOnline();
+  const waiting = useWaiting();
   return (
     <section aria-label="About this data" className="no-print">
-      {(!online || isError) && (
+      {(!online || isLost) && (
         <p role="status" className="border-b-2 border-stop bg-sheet px-4 py-2 font-semibold wide:px-5">
-          No connection to the server. What you see may be old; what you type is kept on this device until it can be
-          saved.
+          No connection to the server.{' '}
+          {asOf
+            ? `What you see is as of ${momentWords(asOf, hereZone(), new Date().toISOString())}`
+            : 'What you see may be old'}
+          {waiting.length > 0 && ', with what you wrote since'}; what you write is kept on this device until it can be
+          sent.
         </p>
       )}
+      <WaitingLine waiting={waiting} />
       {door?.tablet && (
         <Suspense fallback={null}>
           <WhoWrites tablet={door.tablet} who={door.who} />

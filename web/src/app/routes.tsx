@@ -64,6 +64,7 @@ const PAGES: Readonly<Record<string, Page>> = {
   'instruments/:instrumentId': async () => (await import('../instruments/instrument-page.js')).InstrumentPage,
   'instruments/:instrumentId/channels': async () => (await import('../instruments/channels-page.js')).ChannelsPage,
   untold: async () => (await import('../run/untold-page.js')).UntoldPage,
+  waiting: async () => (await import('../journal/waiting-page.js')).WaitingPage,
   unsettled: async () => (await import('../journal/unsettled-page.js')).UnsettledPage,
   suspects: async () => (await import('../diagnosis/suspects-page.js')).SuspectsPage,
   labels: async () => (await import('../labels/labels-page.js')).LabelsPage,

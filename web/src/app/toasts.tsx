@@ -1,6 +1,7 @@
 import { Toast } from 'radix-ui';
 import { useCallback } from 'react';
 import { useUndo } from '../entry/use-undo.js';
+import { useWaiting } from '../sending/use-waiting.js';
 import { Button } from '../ui/button.js';
 import { useAppDispatch, useAppSelector } from '../device/store.js';
 import { toastsSlice } from '../device/toasts-slice.js';
@@ -26,6 +27,7 @@ export default function Toasts() {
   const toasts = useAppSelector((s) => s.toasts);
   const dispatch = useAppDispatch();
   const { undo } = useUndo();
+  const waits = useWaiting().some(({ state }) => state === 'waiting');
   const room = useRoomOnThePage();
   return (
     <Toast.Provider duration={SHOWN_MS} swipeDirection="down" label="What was saved">
@@ -35,7 +37,14 @@ export default function Toasts() {
           onOpenChange={(open) => !open && dispatch(toastsSlice.actions.dismissed(toast.id))}
           className="mx-auto flex w-full max-w-[960px] items-center gap-4 bg-ink px-4 py-3 text-on-ink"
         >
-          <Toast.Title className="flex-1 font-semibold">{toast.words}</Toast.Title>
+          <Toast.Title className="flex-1 font-semibold">
+            {toast.words}
+            {waits && toast.undo && (
+              <span className="block text-[14px] font-normal">
+                Kept on this device; it is sent when there is a connection.
+              </span>
+            )}
+          </Toast.Title>
           {toast.undo && (
             <Toast.Action asChild altText="Undo what was saved">
               <Button

@@ -2,6 +2,7 @@ import { configureStore } from '@reduxjs/toolkit';
 import { setupListeners } from '@reduxjs/toolkit/query';
 import { useDispatch, useSelector } from 'react-redux';
 import { baseApi } from '../api/base-api.js';
+import { connectionSlice } from '../api/connection-slice.js';
 import { doorSlice } from '../api/door-slice.js';
 import { prefsSlice, savePrefs } from './prefs-slice.js';
 import { toastsSlice } from './toasts-slice.js';
@@ -10,6 +11,7 @@ export function createStore() {
   const store = configureStore({
     reducer: {
       [baseApi.reducerPath]: baseApi.reducer,
+      connection: connectionSlice.reducer,
       door: doorSlice.reducer,
       prefs: prefsSlice.reducer,
       toasts: toastsSlice.reducer,

@@ -3,6 +3,7 @@ import { ChevronLeft } from 'lucide-react';
 import type { ReactNode } from 'react';
 import type { FieldValues } from 'react-hook-form';
 import { Link, useParams, useSearchParams } from 'react-router';
+import { useAppSelector } from '../device/store.js';
 import { usePumpQuery } from '../api/house-api.js';
 import { PageTitle } from '../ui/page-title.js';
 import { useWriterId } from '../device/use-door.js';
@@ -231,7 +232,7 @@ function Outcome<V extends FieldValues>({ form, words }: { form: EntryForm<V>; w
   }
   const sentences = {
     unreachable:
-      'Not saved: the server does not answer. What you typed is kept on this device; save again when it is back.',
+      'Not saved: the server does not answer, and this browser keeps nothing that could be sent later. Save again when it is back.',
     conflict:
       'This entry was saved before with other values: its answer was lost on the way. It stands in the journal on the pump’s page; correct it there.',
     failed: `Not saved. Right would be ${outcome.kind === 'failed' ? outcome.right : ''}.`,
@@ -245,6 +246,7 @@ function Outcome<V extends FieldValues>({ form, words }: { form: EntryForm<V>; w
 
 function PreviewLine({ preview, page, words }: { preview: Preview; page: PumpPage; words: Words }) {
   const [ref, width] = useWidth<HTMLDivElement>(340);
+  const isLost = useAppSelector((s) => s.connection.isLost);
   if (preview.kind === 'none')
     return <p className="text-[15px] text-ink-2">The verdict shows here once the fields above are right.</p>;
   if (preview.kind === 'effects')
@@ -252,7 +254,11 @@ function PreviewLine({ preview, page, words }: { preview: Preview; page: PumpPag
       <div aria-live="polite" className="max-h-48 overflow-auto">
         <h2 className="text-[16px]">What this changes</h2>
         {preview.effects === null ? (
-          <p className="text-[15px] text-ink-2">Calculating …</p>
+          <p className="text-[15px] text-ink-2">
+            {isLost
+              ? 'It lies before other entries: what it changes is computed when there is a connection.'
+              : 'Calculating …'}
+          </p>
         ) : (
           <EffectList effects={preview.effects} wordsFor={(zone) => ({ ...words, zone })} />
         )}

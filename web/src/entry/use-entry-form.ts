@@ -16,7 +16,7 @@ import { issueWords } from '../words/issue-words.js';
 import { useEnvelope } from './use-envelope.js';
 import { correctionOf } from './use-undo.js';
 import { useWriteEntries } from './use-write-entries.js';
-import type { WriteResult } from './write-result.js';
+import type { WriteResult } from '../sending/write-result.js';
 
 export interface EntryFormSpec<K extends EntryKind, V extends FieldValues> {
   readonly kind: K;

@@ -2,7 +2,8 @@ import type { PumpPage } from '@winter-jar/contracts';
 import { compareOrder, rebuild, standingAt, type Entry, type Standing } from '@winter-jar/core';
 import { at, bookOf, changeAt, entryAt, lookAt, runAt } from '@winter-jar/core/testing';
 import fc from 'fast-check';
-import { isLate, previewOfLast } from './use-preview.js';
+import { isLate } from '../held/fold-on.js';
+import { previewOfLast } from './use-preview.js';
 
 const book = bookOf({ limits: { look: { runs: null, days: null } } });
 const stored = [changeAt(1), ...Array.from({ length: 4 }, (_, i) => runAt(24 + i * 48, 20))];

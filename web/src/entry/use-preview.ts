@@ -1,6 +1,7 @@
 import type { PumpEffect, PumpPage } from '@winter-jar/contracts';
 import { runRuler, standingAt, step, type Entry, type PumpState, type RunRuler, type Standing } from '@winter-jar/core';
 import { useMemo } from 'react';
+import { isLate, unsettledIn } from '../held/fold-on.js';
 import { useEntriesEffect } from '../effect/use-entries-effect.js';
 import type { Pending } from './use-entry-form.js';
 
@@ -21,22 +22,12 @@ export function previewOfLast(page: PumpPage, entry: Entry, now: string): Previe
   const { state, setUp, standing: before } = page;
   try {
     const after = step(state, entry, setUp);
-    const unsettled = before.reasons.find((r) => r.code === 'unsettled')?.corrections ?? 0;
+    const unsettled = unsettledIn(page);
     const standing = standingAt({ state: after, setUp, now, unsettled });
     return { kind: 'shown', state: after, before, after: standing, ruler: runRuler({ state: after, standing }) };
   } catch {
     return { kind: 'none' };
   }
-}
-
-/**
- * Only what comes last can be folded here: before others the order decides what it means. A run counts the same wherever it lies on
- * the charge that goes on.
- */
-export function isLate({ last, takenOver, sumps }: PumpState, { kind, happenedAt }: Entry): boolean {
-  if (last === null || happenedAt >= last.happenedAt) return false;
-  const since = [sumps[0]?.charge.since.at ?? '', takenOver?.at ?? ''];
-  return kind !== 'run' || since.some((at) => happenedAt < at);
 }
 
 /** What would change with what is typed now. */

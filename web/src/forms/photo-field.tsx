@@ -2,10 +2,12 @@ import type { ApiProblem, PhotoKept } from '@winter-jar/contracts';
 import { MAX_PHOTO_BYTES, PHOTO_TYPES } from '@winter-jar/contracts';
 import { Camera, Trash2 } from 'lucide-react';
 import { useId, useRef, useState } from 'react';
+import { holdPhoto } from '../held/held-photos.js';
+import { useHeldPhoto } from '../device/use-held-photo.js';
 import { buttonClass, Button } from '../ui/button.js';
 import type { Underlay } from '../ui/jar.js';
 
-type Kept = { readonly ok: true; readonly photo: PhotoKept } | { readonly ok: false; readonly words: string };
+type Kept = { readonly ok: true; readonly photoId: string } | { readonly ok: false; readonly words: string };
 
 /** Sends a picture as it is; the server turns it upright and takes off what the camera wrote beside it. */
 async function sendPhoto(file: File): Promise<Kept> {
@@ -20,17 +22,25 @@ async function sendPhoto(file: File): Promise<Kept> {
       ok: false,
       words: `“${file.name}” is too large. Right would be at most ${MAX_PHOTO_BYTES / 1_000_000} MB.`,
     };
+  if (!navigator.onLine) return holdOnDevice(file);
   try {
     const response = await fetch('/api/photos', { method: 'POST', headers: { 'content-type': file.type }, body: file });
     const answer = (await response.json()) as PhotoKept | ApiProblem;
-    if ('photoId' in answer) return { ok: true, photo: answer };
+    if ('photoId' in answer) return { ok: true, photoId: answer.photoId };
     return { ok: false, words: `The photograph was not kept. Right would be ${answer.right}.` };
   } catch {
-    return {
-      ok: false,
-      words:
-        'The photograph was not kept: the server does not answer. Choose it again when it is back; all else stays.',
-    };
+    return holdOnDevice(file);
+  }
+}
+
+/** Without a connection it is kept here and sent with its entry. */
+async function holdOnDevice(file: File): Promise<Kept> {
+  try {
+    return { ok: true, photoId: await holdPhoto(file) };
+  } catch {
+    const words =
+      'The photograph was not kept: the server does not answer, and this browser has no room for it. Choose it again when it is back; all else stays.';
+    return { ok: false, words };
   }
 }
 
@@ -51,6 +61,7 @@ export function PhotoField({
 }) {
   const input = useRef<HTMLInputElement>(null);
   const id = useId();
+  const held = useHeldPhoto(photoId);
   const [sending, setSending] = useState(false);
   const [trouble, setTrouble] = useState<string | null>(null);
   const take = async (file: File | undefined) => {
@@ -60,7 +71,7 @@ export function PhotoField({
     const kept = await sendPhoto(file);
     setSending(false);
     if (input.current) input.current.value = '';
-    if (kept.ok) onPhoto(kept.photo.photoId);
+    if (kept.ok) onPhoto(kept.photoId);
     else setTrouble(kept.words);
   };
   return (
@@ -69,7 +80,7 @@ export function PhotoField({
       <div className="flex flex-wrap items-center gap-3">
         {photoId && (
           <img
-            src={`/api/photos/${photoId}/thumb`}
+            src={held ?? `/api/photos/${photoId}/thumb`}
             alt={`The photograph ${what}`}
             className="h-20 w-20 rounded-[6px] border border-edge object-cover"
           />
@@ -104,7 +115,7 @@ export function PhotoField({
           <Button
             size="field"
             aria-pressed={underlay !== null}
-            onClick={() => onUnderlay(underlay ? null : { url: `/api/photos/${photoId}`, size: 1, shift: 0 })}
+            onClick={() => onUnderlay(underlay ? null : { url: held ?? `/api/photos/${photoId}`, size: 1, shift: 0 })}
           >
             {underlay ? 'Take the jar off it' : 'Lay the jar over it'}
           </Button>

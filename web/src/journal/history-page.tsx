@@ -22,7 +22,7 @@ import { entryWords } from '../words/entry-words.js';
 import { questionWords } from '../words/issue-words.js';
 import { KIND_WORDS } from '../words/kind-words.js';
 import { MoveSection } from './move-section.js';
-import { revisionsOf, type Revision } from './revisions.js';
+import { clockWords, revisionsOf, type Revision } from './revisions.js';
 import { issueAt } from './unsettled-words.js';
 import { useEnvelope } from '../entry/use-envelope.js';
 import { correctionOf, useUndo } from '../entry/use-undo.js';
@@ -145,6 +145,7 @@ function Revisions({ history, page, words }: { history: EntryHistory; page: Pump
             {i === 0 ? 'Written' : saying.said ? 'Corrected' : 'Taken back'}{' '}
             {momentWords(saying.recordedAt, words.zone, words.now)}
             {saying.who && ` by ${house.person[saying.who]?.name ?? saying.who}`}
+            {saying.clockAheadS !== 0 && `, ${clockWords(saying.clockAheadS)}`}
             {saying.counts && <span className="ml-2 font-semibold text-ink">counts</span>}
           </p>
           {saying.said && (

@@ -9,7 +9,7 @@ import { useEntriesEffect } from '../effect/use-entries-effect.js';
 import { useEnvelope } from '../entry/use-envelope.js';
 import { useUndo } from '../entry/use-undo.js';
 import { useWriteEntries } from '../entry/use-write-entries.js';
-import type { WriteResult } from '../entry/write-result.js';
+import type { WriteResult } from '../sending/write-result.js';
 import { draftIds } from '../forms/draft-ids.js';
 import { Button } from '../ui/button.js';
 import { SelectField } from '../ui/select-field.js';

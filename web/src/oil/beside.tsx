@@ -2,6 +2,7 @@ import { countOf, weightNumber } from '../ui/number.js';
 import type { PumpPage } from '@winter-jar/contracts';
 import type { JarSeen, StoryPoint } from '@winter-jar/core';
 import { useState } from 'react';
+import { useHeldPhoto } from '../device/use-held-photo.js';
 import { useOilStoryQuery } from '../api/house-api.js';
 import { dayWords } from '../words/dates.js';
 import { jarWords } from '../words/jar-words.js';
@@ -125,12 +126,13 @@ function BesideJar({
 }) {
   // A file of looks may name a photograph that never came along.
   const [missing, setMissing] = useState(false);
+  const held = useHeldPhoto(jar.photoId ?? '');
   return (
     <li className="w-[68px] text-center text-[13px]">
       {jar.photoId && !missing ? (
-        <a href={`/api/photos/${jar.photoId}`} target="_blank" rel="noreferrer" className="inline-block">
+        <a href={held ?? `/api/photos/${jar.photoId}`} target="_blank" rel="noreferrer" className="inline-block">
           <img
-            src={`/api/photos/${jar.photoId}/thumb`}
+            src={held ?? `/api/photos/${jar.photoId}/thumb`}
             alt={`Photograph of ${title}`}
             width={56}
             height={80}

@@ -9,6 +9,7 @@ import { KIND_WORDS, TOLD_KINDS } from '../words/kind-words.js';
 import { NoteField } from '../entry/note-field.js';
 import { isStillRunning } from '../entry/still-running.js';
 import { useMayCorrect } from '../entry/use-may-correct.js';
+import { useWaitingEntries } from '../sending/use-waiting.js';
 import { correctPath } from '../words/pump-actions.js';
 import { Button, LinkButton } from '../ui/button.js';
 import { Empty, Loading, Trouble } from '../ui/page-state.js';
@@ -37,6 +38,7 @@ const SHOWN_WORDS: Readonly<Record<ShownKinds, string>> = {
 export function JournalList({ page, words }: { page: PumpPage; words: Words }) {
   const { pumpId } = page.row;
   const mayCorrect = useMayCorrect();
+  const waiting = useWaitingEntries();
   const [shown, setShown] = useState<ShownKinds>('all');
   const [all, setAll] = useState(false);
   const kinds = SHOWN_KINDS[shown];
@@ -120,6 +122,7 @@ export function JournalList({ page, words }: { page: PumpPage; words: Words }) {
                     {page.setUp.house.person[entry.who]?.name ?? entry.who}
                   </span>
                 )}
+                {waiting.has(entry.id) && <span className="ml-2 text-[13px] font-semibold">waiting</span>}
                 {correctionId && <span className="ml-2 text-[13px] text-ink-2">corrected</span>}
                 {contradicted && (
                   <Link

@@ -28,6 +28,7 @@ import { ForecastLine, LayUpLine, LimitsTable } from './limits-table.js';
 import { FoldedSection, JumpList, Section, type SectionName } from './page-sections.js';
 import { SchoolNote } from './school-note.js';
 import { TaskList } from './task-list.js';
+import { WaitsHere } from './waits-here.js';
 
 /** Charts and the water balance come when the page stands. */
 const ChargeStory = lazy(async () => ({ default: (await import('../oil/charge-story.js')).ChargeStory }));
@@ -91,6 +92,7 @@ function PumpSheets({ page, words }: { page: Page; words: Words }) {
           <p className="text-[15px]">{facts.join(' · ')}</p>
           <p className="text-[14px] text-ink-2 wide:ml-auto">{hoursWords(page)}</p>
         </div>
+        <WaitsHere page={page} />
         <PlaceNote pumpId={row.pumpId} place={row.place} />
         <CompleteFrom page={page} words={words} />
         {!wide && <Standing page={page} words={words} />}

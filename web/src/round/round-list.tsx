@@ -2,6 +2,7 @@ import type { RoundRow as Row } from '@winter-jar/contracts';
 import { memo, startTransition, useEffect, useState } from 'react';
 import type { Words } from '../words/words.js';
 import type { RoundGroup } from './round-order.js';
+import { useWaitingByPump } from '../sending/use-waiting.js';
 import { RoundRow, ROW_PX } from './round-row.js';
 
 type Line = { readonly kind: 'title'; readonly group: RoundGroup } | { readonly kind: 'row'; readonly row: Row };
@@ -32,6 +33,7 @@ export const RoundList = memo(function RoundList({
   wordsFor: (zone: string) => Words;
   onSelect: (pumpId: string) => void;
 }) {
+  const waiting = useWaitingByPump();
   const [grown, setGrown] = useState(AT_FIRST);
   const [rulerPx, setRulerPx] = useState(FIRST_RULER_PX);
   useEffect(() => {
@@ -60,6 +62,7 @@ export const RoundList = memo(function RoundList({
             selected={isRow(line, selected)}
             wide={wide}
             rulerPx={rulerPx}
+            waiting={waiting.get(line.row.pumpId) ?? 0}
             onRulerPx={i === first ? setRulerPx : undefined}
             onSelect={onSelect}
           />

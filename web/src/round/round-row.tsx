@@ -18,6 +18,8 @@ interface RoundRowProps {
   readonly selected: boolean;
   readonly wide: boolean;
   readonly rulerPx: number;
+  /** Deeds about it that have not reached the server. */
+  readonly waiting: number;
   /** Asked of one row for all: each that measures itself would have the whole page laid out. */
   readonly onRulerPx?: ((px: number) => void) | undefined;
   readonly onSelect: (pumpId: string) => void;
@@ -49,6 +51,7 @@ export const RoundRow = memo(function RoundRow({
   selected,
   wide,
   rulerPx,
+  waiting,
   onRulerPx,
   onSelect,
 }: RoundRowProps) {
@@ -76,7 +79,10 @@ export const RoundRow = memo(function RoundRow({
         <span dir="auto" className="figure block min-w-0 text-[16px] font-bold wrap-anywhere">
           {row.name}
         </span>
-        <span className="block truncate text-[14px] text-ink-2">{placeWords(row, wide)}</span>
+        <span className="block truncate text-[14px] text-ink-2">
+          {waiting > 0 && <span className="font-semibold text-ink">{waiting} waiting · </span>}
+          {placeWords(row, wide)}
+        </span>
       </div>
       <div className="row-span-3 row-start-1 self-start pt-1 wide:row-span-1 wide:self-center wide:pt-0">
         {row.kind === 'vane' && (

@@ -19,7 +19,7 @@ import { productOf } from '../entry/product-field.js';
 import { useEnvelope } from '../entry/use-envelope.js';
 import { correctionOf } from '../entry/use-undo.js';
 import { useWriteEntries } from '../entry/use-write-entries.js';
-import type { WriteResult } from '../entry/write-result.js';
+import type { WriteResult } from '../sending/write-result.js';
 import {
   answerOf,
   endOf,

@@ -8,7 +8,7 @@ import { toastsSlice } from '../device/toasts-slice.js';
 import { entriesOf, type Deed } from '../entry/deed.js';
 import { useEnvelope } from '../entry/use-envelope.js';
 import { useWriteEntries } from '../entry/use-write-entries.js';
-import type { WriteResult } from '../entry/write-result.js';
+import type { WriteResult } from '../sending/write-result.js';
 import { draftIds } from '../forms/draft-ids.js';
 
 /** Writes a deed of the store; what is sent again bears the same ids, so that a lost answer doubles nothing. */

@@ -2,7 +2,8 @@ import type { ApiProblem, EntriesAnswer, EntryAnswer, FieldIssue, Question } fro
 
 /** What became of a write, as the interface needs to know it: the one error union of the web. */
 export type WriteResult =
-  | { readonly kind: 'written' }
+  /** Stored at the server, or kept on this device until there is a connection. */
+  | { readonly kind: 'written'; readonly waits?: true }
   | { readonly kind: 'asked'; readonly questions: readonly Question[] }
   | { readonly kind: 'refused'; readonly issues: readonly FieldIssue[] }
   | { readonly kind: 'conflict' }
