@@ -7,6 +7,7 @@ import {
   step,
   type Entry,
   type JournalEntry,
+  type PumpSetUp,
   type PumpState,
 } from '@winter-jar/core';
 
@@ -30,6 +31,15 @@ export function isLate({ last, takenOver, sumps }: PumpState, { kind, happenedAt
 export const unsettledIn = ({ standing }: Pick<PumpPage, 'standing'>): number =>
   standing.reasons.find((r) => r.code === 'unsettled')?.corrections ?? 0;
 
+/** Null where it names what this device's set-up does not have: the server says what is wrong with it when it comes there. */
+function stepped(state: PumpState, entry: Entry, setUp: PumpSetUp): PumpState | null {
+  try {
+    return step(state, entry, setUp);
+  } catch {
+    return null;
+  }
+}
+
 /** How a pump stands at a moment by the last state that the server told and what waits on this device, by the server's own functions. */
 export function foldOn(page: PumpPage, waiting: readonly JournalEntry[], now: string): HeldPage {
   const about = waiting.filter((e) => pumpIdsOf(e).includes(page.row.pumpId));
@@ -38,8 +48,9 @@ export function foldOn(page: PumpPage, waiting: readonly JournalEntry[], now: st
   let { state } = page;
   let notComputed = about.filter((e) => e.kind === 'correction' && !ids.has(e.body.targetId)).length;
   for (const entry of own) {
-    if (isLate(state, entry)) notComputed += 1;
-    else state = step(state, entry, page.setUp);
+    const after = isLate(state, entry) ? null : stepped(state, entry, page.setUp);
+    if (after) state = after;
+    else notComputed += 1;
   }
   const standing = standingAt({ state, setUp: page.setUp, now, unsettled: unsettledIn(page) });
   return { ...page, state, standing, row: roundRow({ setUp: page.setUp, state, standing }), notComputed };
