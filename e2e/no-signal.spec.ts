@@ -78,7 +78,7 @@ test('a day without a connection: runs, a look with a photograph, a change, a co
 
   // By an address that was never opened.
   await page.goto(`${address}/pumps/lf-02`);
-  await expect(page.getByText(/^No connection to the server. What you see is as of/)).toBeVisible();
+  await expect(page.getByText(/^No connection to the server. As of today/)).toBeVisible();
   for (const from of [150, 120, 90, 60, 30]) await logRun(page, address, 'lf-02', from, from - 20);
   await expect(page.getByText(/kept on this device; it is sent/i).first()).toBeVisible();
 
@@ -223,8 +223,7 @@ test('what the server does not take stays with its reason, and is put right, put
   await expect(page.getByText('The server did not take it:')).toBeVisible();
   await expect(page.getByText(/material id/)).toBeVisible();
   await page.getByRole('link', { name: 'Put it right' }).click();
-  await page.getByRole('combobox').first().or(page.getByLabel('What went in')).first().waitFor();
-  await page.getByRole('radio', { name: 'don’t know yet' }).click();
+  await page.getByLabel('or another material').selectOption({ label: 'don’t know yet' });
   await page.getByRole('button', { name: 'Save the correction' }).click();
   await expect(page.getByText('Correction saved').first()).toBeVisible();
   await page.goto(`${yard.address}/waiting`);

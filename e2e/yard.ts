@@ -5,7 +5,7 @@ import { expect, test as base, type Page } from '@playwright/test';
 import type { About, PumpPage } from '@winter-jar/contracts';
 import { startServer, type RunningServer } from '@winter-jar/server/testing';
 import { v7 as newId } from 'uuid';
-import { SEEDED, WHILE_STOPPED } from './seeded.js';
+import { NO_WORKER, SEEDED, WHILE_STOPPED } from './seeded.js';
 
 /** The demo yard, served by a real server. */
 export interface ReadYard {
@@ -65,9 +65,6 @@ function yardOf(standing: Standing): Yard {
     restart: stopped(standing.restart),
   });
 }
-
-/** Most tests go without a service worker, see the configuration. */
-const NO_WORKER = /Service Worker registration blocked/;
 
 /** Lets a test use the yard, and holds its console against what it expected. */
 async function useClean<T extends ReadYard>(page: Page, yard: T, use: (yard: T) => Promise<void>): Promise<void> {

@@ -1,5 +1,5 @@
 import type { Correction, Entry, SetUpVersion } from '@winter-jar/core';
-import { at, changeAt, correctionAt, runAt, versionsOf } from '@winter-jar/core/testing';
+import { at, changeAt, correctionAt, entryAt, runAt, versionsOf } from '@winter-jar/core/testing';
 import fc from 'fast-check';
 import { PumpReader } from '../house/pump-reader.js';
 import { openHouse, rebuiltStates, type TestHouse } from '../testing/test-house.js';
@@ -16,6 +16,7 @@ afterEach(async () => {
   await house.close();
 });
 
+const JOB = '20000000-0000-4000-8000-000000000001';
 const byWhom = <E extends Entry | Correction>(entry: E, who: string): E => ({ ...entry, who });
 /** As a device sends it that had no connection when it was written. */
 const waited = (...entries: (Entry | Correction)[]) =>
@@ -103,6 +104,19 @@ test('oil that does not belong there has been poured: it counts, and the pump st
   expect(asked()).toEqual([]);
   const clock = { nowMs: () => Date.parse(at(21)) };
   expect(new PumpReader(clock, house.reading, house.store).pump('p1').standing.verdict).toBe('stop');
+});
+
+test('what was said in a job counts as it comes: a pump that stands open says so', () => {
+  waited(runAt(10, 8, 'fd-meat'));
+  const [started] = [
+    entryAt(12, 'jobStarted', { procedure: 'oilChange' }, { jobId: JOB }),
+  ];
+  expect(waited(started)).toEqual(['written']);
+  const drained = { ...changeAt(14), actId: started.actId, subjects: started.subjects };
+  const odd = { ...drained, body: { ...drained.body, outMl: 950 } } as Entry;
+  expect(house.write(odd)).toEqual(['asked']);
+  expect(waited(odd)).toEqual(['written']);
+  expect([asked(), house.states().p1?.job?.jobId]).toEqual([[], JOB]);
 });
 
 /** Runs and changes of three devices within four days, many of them at the same hours. */

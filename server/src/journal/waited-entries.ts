@@ -2,6 +2,7 @@ import { isDoubt, type Question, type Unsettled } from '@winter-jar/contracts';
 import {
   compareOrder,
   effectiveEntry,
+  jobIdOf,
   winningCorrection,
   type Correction,
   type Entry,
@@ -29,7 +30,8 @@ interface WaitedDeed {
 /**
  * Entries that waited on a device until there was a connection. Nobody was there to be asked, so that what is in doubt is kept and
  * does not count until somebody settles it. Whichever device comes first, it ends the same: deeds that nobody has decided about are
- * asked about in the order in which they happened. Called inside the writer's transaction, once all that came is counted and folded.
+ * asked about in the order in which they happened. What was said in a job counts as it comes: a pump that stands open has to say so,
+ * whatever was read wrong on the way. Called inside the writer's transaction, once all that came is counted and folded.
  */
 export class WaitedEntries {
   constructor(
@@ -42,7 +44,7 @@ export class WaitedEntries {
     const acts = new Set<string>();
     for (const { entry } of arrived) {
       if (entry.kind !== 'correction') {
-        if (source !== 'waited') continue;
+        if (source !== 'waited' || jobIdOf(entry) !== null) continue;
         for (const key of keysOf(entry)) this.sql.insertWaited.run(key);
         acts.add(entry.actId);
         continue;

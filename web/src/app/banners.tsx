@@ -53,12 +53,9 @@ export function Banners() {
     <section aria-label="About this data" className="no-print">
       {(!online || isLost) && (
         <p role="status" className="border-b-2 border-stop bg-sheet px-4 py-2 font-semibold wide:px-5">
-          No connection to the server.{' '}
-          {asOf
-            ? `What you see is as of ${momentWords(asOf, hereZone(), new Date().toISOString())}`
-            : 'What you see may be old'}
-          {waiting.length > 0 && ', with what you wrote since'}; what you write is kept on this device until it can be
-          sent.
+          No connection to the server.
+          {asOf && ` As of ${momentWords(asOf, hereZone(), new Date().toISOString())}.`} What you write is kept on this
+          device.
         </p>
       )}
       <WaitingLine waiting={waiting} />

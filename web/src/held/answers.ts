@@ -26,6 +26,7 @@ const slim = (endpoint: string, data: unknown): unknown => {
 export async function keepAnswer(endpoint: string, key: string, data: unknown): Promise<void> {
   const held: HeldAnswer = { at: new Date().toISOString(), data: slim(endpoint, data) };
   await orNothing(deviceStore().then((db) => db.put('answers', held, key)));
+  if (endpoint === 'pump') await keepHouse((data as PumpPage).setUp.house, held.at);
 }
 
 /** What the server answered last; null when it was never asked. */
@@ -39,10 +40,13 @@ export async function heldAnswer(key: string): Promise<HeldAnswer | null> {
 }
 
 async function heldHouse(): Promise<HouseSetUp | null> {
-  const held = await orNothing(deviceStore().then((db) => db.get('answers', SET_UP)));
-  return (held?.data as { house: HouseSetUp } | undefined)?.house ?? null;
+  const held = await orNothing(deviceStore().then((db) => db.get('answers', HOUSE)));
+  return (held?.data as HouseSetUp | undefined) ?? null;
 }
-const SET_UP = 'setUp(undefined)';
+/** The set-up of the page that came last is the set-up of all. */
+const keepHouse = (house: HouseSetUp, at: string) =>
+  orNothing(deviceStore().then((db) => db.put('answers', { at, data: house }, HOUSE)));
+const HOUSE = 'house';
 /** As the pages of pumps are kept: `pump("lf-01")`. */
 export const pumpKey = (pumpId: string): string => `pump(${JSON.stringify(pumpId)})`;
 const PUMPS = IDBKeyRangeOf('pump("');
