@@ -26,7 +26,7 @@ test('what waits is folded on as the server would', () => {
 test('a word on what waits too is laid over it, and what was taken back is gone', () => {
   const page = pageOf([changeAt(10)]);
   const [run, other] = [runAt(20, 8, 'fd-meat'), runAt(40, 8, 'fd-meat')];
-  const shorter = correctionAt(50, run, { action: 'replace', body: { ...run.body, minutes: 60 } as never });
+  const shorter = correctionAt(50, run, { action: 'replace', body: { ...run.body, minutes: 60 } });
   const gone = correctionAt(51, other, { action: 'void' });
   const held = foldOn(page, [run, other, shorter, gone], NOW);
   expect([runs(held), held.state.totals.minutes, held.notComputed]).toEqual([1, 60, 0]);
@@ -65,7 +65,7 @@ test('wherever the connection went, the pump stands as with all of it', () => {
           ? runAt(hour, 8, 'fd-meat')
           : kind === 'change'
             ? changeAt(hour)
-            : lookAt(hour, { waterMl: 2 });
+            : lookAt(hour, { colour: 2 });
       });
       const at = cut % (entries.length + 1);
       const held = foldOn(pageOf(entries.slice(0, at)), entries.slice(at), NOW);

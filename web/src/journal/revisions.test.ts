@@ -1,6 +1,6 @@
 import type { Correction, Entry } from '@winter-jar/core';
 import { at, runAt } from '@winter-jar/core/testing';
-import { revisionsOf } from './revisions.js';
+import { clockWords, revisionsOf } from './revisions.js';
 
 const run = { ...runAt(10, 20), who: 'wren' } as Extract<Entry, { kind: 'run' }>;
 const correction = (n: number, body: Partial<Correction['body']>): Correction => ({
@@ -23,7 +23,7 @@ const historyOf = (...corrections: Correction[]) => ({
 
 test('an entry that nobody corrected says one thing, and it counts', () => {
   expect(revisionsOf(historyOf())).toEqual([
-    { key: run.id, said: run, who: 'wren', recordedAt: run.recordedAt, counts: true },
+    { key: run.id, said: run, who: 'wren', recordedAt: run.recordedAt, counts: true, clockAheadS: 0 },
   ]);
 });
 
@@ -40,6 +40,16 @@ test('sayings stand in the order of writing, whatever the order of arrival; the 
   // A correction that says no time keeps the original's.
   expect(sayings[2]?.said).toMatchObject({ happenedAt: at(10), body: { minutes: 1500 } });
   expect(sayings[2]?.who).toBe('corin');
+});
+
+// By how much it was ahead, as it is said.
+test.each([
+  [2820, /47\smin ahead: its times were written 47\smin later/],
+  [-3600, /60\smin behind: its times were written 60\smin earlier/],
+  [10_800, /3\sh ahead/],
+  [-864_000, /10\sdays behind/],
+])('a clock that was off by %i s', (aheadS, words) => {
+  expect(clockWords(aheadS)).toMatch(words);
 });
 
 test('what was taken back says nothing any more', () => {

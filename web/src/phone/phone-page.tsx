@@ -1,4 +1,5 @@
 import { Download } from 'lucide-react';
+import { Link } from 'react-router';
 import { QRCodeSVG } from 'qrcode.react';
 import { useAboutQuery } from '../api/house-api.js';
 import { useDoor } from '../device/use-door.js';
@@ -54,8 +55,8 @@ export function PhonePage() {
           {secure
             ? 'This connection is one that the browser trusts.'
             : 'This connection is plain http: anyone in the network can read along, so no password is taken over it from another machine. All screens work as they are.'}{' '}
-          Browsers keep some things for https alone: the camera, keeping the screen awake, and working without a
-          connection. Winter Jar needs none of them so far: log, look, change, label and backup work either way.
+          Browsers keep some things for https alone: keeping the screen awake, and opening without a connection. All
+          else works either way.
         </p>
         {about.certificate ? (
           <Trust fingerprint={about.certificate} />
@@ -66,7 +67,26 @@ export function PhonePage() {
           </p>
         )}
       </section>
+      <NoSignal />
     </main>
+  );
+}
+
+/** What a day without a connection needs, and whether this device has it. */
+function NoSignal() {
+  const opensAlone = 'serviceWorker' in navigator;
+  return (
+    <section>
+      <h2 className="text-[20px]">3. Where there is no signal</h2>
+      <p className="mt-1 max-w-[68ch]">
+        {opensAlone
+          ? 'This device keeps Winter Jar, and what it needs for a day: a few seconds after a page was opened it opens without a connection. Put it on the home screen; browsers then keep it longer.'
+          : 'By plain http a browser does not keep the app: it cannot be opened without a connection. What is written while a page is open is kept on the device all the same, and sent later.'}{' '}
+        <Link to="/waiting" className="font-semibold text-ink underline underline-offset-4">
+          What waits on this device
+        </Link>
+      </p>
+    </section>
   );
 }
 

@@ -21,8 +21,8 @@ async function carryPump({ dispatch }: Store, pumpId: string): Promise<PumpPage 
   const { jobId } = page.state.job ?? {};
   if (jobId !== undefined) await dispatch(houseApi.endpoints.job.initiate({ pumpId, jobId }, BRIEF));
   const asked = { pumpId, kinds: TOLD_KINDS.join(',') };
-  for (const { initiate } of [houseApi.endpoints.water, houseApi.endpoints.oilStory])
-    await dispatch(initiate(pumpId, BRIEF));
+  await dispatch(houseApi.endpoints.water.initiate(pumpId, BRIEF));
+  await dispatch(houseApi.endpoints.oilStory.initiate(pumpId, BRIEF));
   const lines: JournalPage['lines'][number][] = [];
   let before: string | null | undefined;
   while (before !== null && lines.length < ENTRIES) {

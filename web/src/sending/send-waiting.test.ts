@@ -50,7 +50,7 @@ beforeAll(() => {
   };
   globalThis.fetch = async (input, init) => {
     if (!door.isNear) throw new TypeError('no connection');
-    const request = input instanceof Request ? input : new Request(input as string, init);
+    const request = input instanceof Request ? input : new Request(input, init);
     if (!request.url.endsWith('/api/photos')) return door.take(await request.text());
     door.photos += 1;
     return Response.json({ photoId: 'c'.repeat(64) }, { status: 201 });
