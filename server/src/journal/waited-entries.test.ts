@@ -108,9 +108,7 @@ test('oil that does not belong there has been poured: it counts, and the pump st
 
 test('what was said in a job counts as it comes: a pump that stands open says so', () => {
   waited(runAt(10, 8, 'fd-meat'));
-  const [started] = [
-    entryAt(12, 'jobStarted', { procedure: 'oilChange' }, { jobId: JOB }),
-  ];
+  const [started] = [entryAt(12, 'jobStarted', { procedure: 'oilChange' }, { jobId: JOB })];
   expect(waited(started)).toEqual(['written']);
   const drained = { ...changeAt(14), actId: started.actId, subjects: started.subjects };
   const odd = { ...drained, body: { ...drained.body, outMl: 950 } } as Entry;
