@@ -36,3 +36,14 @@ test('the Round and the pump of another browser follow what is written, without 
   await expect(page.locator('#row-lf-01')).not.toContainText('Change before next run');
   await other.context().close();
 });
+
+test('a form that somebody else has overtaken says so before it is saved', async ({ page, yard }) => {
+  await open(page, yard, '/pumps/lf-02/bleed');
+  await page.getByLabel('Drawn in all').fill('32');
+  await expect(page.getByText(/^Meanwhile something else was logged/)).toHaveCount(0);
+  const { setUp } = await yard.pump('lf-02');
+  const body = { sump: 'oil', productId: setUp.pump.oilProductId, outMl: 650, inMl: 700, levelAfter: 'right' };
+  await write(yard.address, { subjects: [{ type: 'pump', id: 'lf-02' }], body });
+  await expect(page.getByText('Meanwhile something else was logged on LF-02.')).toBeVisible();
+  await expect(page.getByLabel('Drawn in all')).toHaveValue('32');
+});

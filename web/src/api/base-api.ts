@@ -79,6 +79,7 @@ async function noteOf(endpoint: string, data: unknown, askedMs: number): Promise
 
 /** Answers that are not asked for again without a connection: they are of the moment, or not for this device to keep. */
 const NOT_KEPT: readonly string[] = [
+  'changes',
   'download',
   'restoreProgress',
   'logImport',

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useSyncExternalStore } from 'react';
+import { lazy, Suspense, useEffect } from 'react';
 import { Link } from 'react-router';
 import type { Waiting } from '../held/device-store.js';
 import { useAppSelector } from '../device/store.js';
@@ -9,19 +9,6 @@ import { hereZone, momentWords, wholeDayWords } from '../words/dates.js';
 import { ROLE_WORDS } from '../words/door-words.js';
 
 const WhoWrites = lazy(() => import('../people/who-writes.js'));
-
-const useOnline = (): boolean =>
-  useSyncExternalStore(
-    (changed) => {
-      window.addEventListener('online', changed);
-      window.addEventListener('offline', changed);
-      return () => {
-        window.removeEventListener('online', changed);
-        window.removeEventListener('offline', changed);
-      };
-    },
-    () => navigator.onLine,
-  );
 
 /** Asked again so often, to see whether it is back. */
 const LOST_MS = 5000;
@@ -45,13 +32,18 @@ function WaitingLine({ waiting }: { waiting: readonly Waiting[] }) {
 /** Quiet lines above the page: whose data this is, who can reach it, and whether the server answers. */
 export function Banners() {
   const { isLost, asOf } = useAppSelector((s) => s.connection);
-  const { data: about } = useAboutQuery(undefined, { pollingInterval: isLost ? LOST_MS : 60_000 });
+  const { data: about, refetch } = useAboutQuery(undefined, { pollingInterval: isLost ? LOST_MS : 60_000 });
   const door = useDoor();
-  const online = useOnline();
+  // A machine without a network still reaches a server of its own: only asking tells.
+  useEffect(() => {
+    const ask = () => void refetch();
+    window.addEventListener('offline', ask);
+    return () => window.removeEventListener('offline', ask);
+  }, [refetch]);
   const waiting = useWaiting();
   return (
     <section aria-label="About this data" className="no-print">
-      {(!online || isLost) && (
+      {isLost && (
         <p role="status" className="border-b-2 border-stop bg-sheet px-4 py-2 font-semibold wide:px-5">
           No connection to the server.
           {asOf && ` As of ${momentWords(asOf, hereZone(), new Date().toISOString())}.`} What you write is kept on this

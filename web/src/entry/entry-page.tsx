@@ -1,6 +1,6 @@
 import type { PumpPage } from '@winter-jar/contracts';
 import { ChevronLeft } from 'lucide-react';
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import type { FieldValues } from 'react-hook-form';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { useAppSelector } from '../device/store.js';
@@ -123,6 +123,7 @@ export function EntryScreen<V extends FieldValues>({
               {!wide && right?.(preview)}
             </div>
             <div className="sticky bottom-[var(--toasts,0px)] flex flex-col gap-3 border-t border-rule bg-sheet px-4 py-4">
+              {!form.saving && <Overtaken page={page} />}
               <Outcome form={form} words={words} />
               <RootError form={form} />
               {foot ?? (!beside && <PreviewLine preview={preview} page={page} words={words} />)}
@@ -149,6 +150,21 @@ export function EntryScreen<V extends FieldValues>({
         )}
       </div>
     </form>
+  );
+}
+
+/** Somebody else wrote about the pump since the form was opened: said before it is saved, not after. */
+function Overtaken({ page }: { page: PumpPage }) {
+  const [opened] = useState(page.state.entries);
+  if (page.state.entries === opened) return null;
+  return (
+    <p role="status" className="border-l-4 border-before-next-run pl-3 text-[15px]">
+      <span className="font-semibold">Meanwhile something else was logged on {page.row.name}.</span>{' '}
+      <Link to={`/pumps/${page.row.pumpId}#journal`} className="font-semibold text-ink underline underline-offset-4">
+        Look at it
+      </Link>{' '}
+      before you save; what you typed is kept.
+    </p>
   );
 }
 

@@ -22,7 +22,6 @@ async function sendPhoto(file: File): Promise<Kept> {
       ok: false,
       words: `“${file.name}” is too large. Right would be at most ${MAX_PHOTO_BYTES / 1_000_000} MB.`,
     };
-  if (!navigator.onLine) return holdOnDevice(file);
   try {
     const response = await fetch('/api/photos', { method: 'POST', headers: { 'content-type': file.type }, body: file });
     const answer = (await response.json()) as PhotoKept | ApiProblem;

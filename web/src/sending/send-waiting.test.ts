@@ -55,7 +55,7 @@ beforeAll(() => {
     door.photos += 1;
     return Response.json({ photoId: 'c'.repeat(64) }, { status: 201 });
   };
-  Object.defineProperty(globalThis, 'navigator', { value: { onLine: true }, configurable: true });
+  Object.defineProperty(globalThis, 'navigator', { value: {}, configurable: true });
   // RTK says that what it was asked for could not be fetched.
   jest.spyOn(console, 'error').mockImplementation(() => undefined);
 });

@@ -105,7 +105,7 @@ async function writeOne(
   }
   // What was written before goes before it.
   const isBehind = outbox.all().some((one) => one.state === 'waiting') && !(await sendWaiting(dispatch)).isThrough;
-  if (isBehind || !navigator.onLine) return waits(item, dispatch);
+  if (isBehind) return waits(item, dispatch);
   const { item: sent, result } = await send(item, dispatch, false);
   if (result.kind === 'unreachable') return waits(sent, dispatch);
   await outbox.remove(item);
