@@ -101,7 +101,9 @@ function changeQuestions(
   pumpId: string,
   sql: WritingStatements,
 ): Question[] {
-  const { happenedAt, zone, actId, body } = entry;
+  const { happenedAt, zone, actId, body, who } = entry;
+  // Nobody knows whether one who did not say who they are is somebody else.
+  if (!who) return [];
   const around = (hours: number) => new Date(Date.parse(happenedAt) + hours * 3_600_000).toISOString();
   const day = localDay({ at: happenedAt, zone });
   const others = sql.changesBetween
@@ -111,7 +113,8 @@ function changeQuestions(
     (o) =>
       o.actId !== actId &&
       o.body.sump === body.sump &&
-      (o.who ?? null) !== (entry.who ?? null) &&
+      o.who &&
+      o.who !== who &&
       localDay({ at: o.happenedAt, zone }) === day,
   );
   return other ? [{ code: 'changedAlready', otherEntryId: other.id, otherAt: other.happenedAt }] : [];

@@ -68,12 +68,12 @@ const askAtTheDoor: typeof ask = async (args, api, extra) => {
 };
 
 /** What an answer tells besides: whose house it is, and what time it is there. */
-async function noteOf(endpoint: string, data: unknown, askedMs: number): Promise<void> {
+function noteOf(endpoint: string, data: unknown, askedMs: number): void {
   if (endpoint === 'about') heldAgainst((data as About).now, askedMs, Date.now());
   if (endpoint === 'door') {
     const { house, who, tablet } = data as DoorAnswer;
     const personId = who?.personId ?? null;
-    await askedAs({ house, who: personId, sees: tablet ? `tablet at ${tablet.siteName}` : String(personId) });
+    void askedAs({ house, who: personId, sees: tablet ? `tablet at ${tablet.siteName}` : String(personId) });
   }
 }
 
@@ -97,7 +97,7 @@ const askOrRecall: typeof ask = async (args, api, extra) => {
   if (type !== 'query' || key === undefined || NOT_KEPT.includes(endpoint)) return answer;
   if (answer.error === undefined) {
     const data = endpoint === 'round' ? madeWhole(answer.data as RoundParts) : answer.data;
-    await noteOf(endpoint, data, askedMs);
+    noteOf(endpoint, data, askedMs);
     void keepAnswer(endpoint, key, data);
     return { ...answer, data };
   }

@@ -22,9 +22,13 @@ const slim = (endpoint: string, data: unknown): unknown => {
   return { pumpPage: { ...page, setUp: { ...page.setUp, house: null } } };
 };
 
+/** While it is said whose answers these are, others wait. */
+let adopting: Promise<void> = Promise.resolve();
+
 /** Keeps what the server answered. */
 export async function keepAnswer(endpoint: string, key: string, data: unknown): Promise<void> {
   const held: HeldAnswer = { at: new Date().toISOString(), data: slim(endpoint, data) };
+  await adopting;
   await orNothing(deviceStore().then((db) => db.put('answers', held, key)));
   if (endpoint === 'pump') await keepHouse((data as PumpPage).setUp.house, held.at);
 }
@@ -79,7 +83,12 @@ function IDBKeyRangeOf(prefix: string): () => IDBKeyRange {
 }
 
 /** Another house answers, or another person asks: what was answered before is not shown to them. */
-export async function askedAs(asking: Asking): Promise<void> {
+export function askedAs(asking: Asking): Promise<void> {
+  adopting = adopt(asking);
+  return adopting;
+}
+
+async function adopt(asking: Asking): Promise<void> {
   const db = await orNothing(deviceStore());
   if (!db) return;
   const before = (await orNothing(db.get('facts', ASKING))) as Asking | undefined;
@@ -90,7 +99,9 @@ export async function askedAs(asking: Asking): Promise<void> {
 
 /** Which house answered last, and to whom; null before any did. */
 export const lastAsking = async (): Promise<Asking | null> =>
-  ((await orNothing(deviceStore().then((db) => db.get('facts', ASKING)))) as Asking | undefined) ?? null;
+  adopting.then(
+    async () => ((await orNothing(deviceStore().then((db) => db.get('facts', ASKING)))) as Asking | undefined) ?? null,
+  );
 
 /** Whoever was signed in is not any more. What waits stays: it is theirs, and is sent when they are back. */
 export async function forgetAnswers(): Promise<void> {

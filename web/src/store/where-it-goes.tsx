@@ -3,6 +3,7 @@ import type { CostOfSchools, OilCost } from '@winter-jar/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useStoreCostQuery } from '../api/house-api.js';
+import { useDoor } from '../device/use-door.js';
 import { Button } from '../ui/button.js';
 import { Chips } from '../ui/chips.js';
 import { countOf, money, number } from '../ui/number.js';
@@ -24,7 +25,9 @@ const LONG_DAYS = 700;
 /** Where the oil went, what it cost by either school, and how long the new oil lasts. */
 export function WhereItGoes(props: StoreProps) {
   const [days, setDays] = useState<Span>('90');
-  const { data } = useStoreCostQuery(Number(days));
+  // It is for those who see every site: asked once it is known who asks.
+  const isKnown = useDoor() !== undefined;
+  const { data } = useStoreCostQuery(Number(days), { skip: !isKnown });
   return (
     <section className="mt-8">
       <div className="flex flex-wrap items-end justify-between gap-3">
