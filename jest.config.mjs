@@ -47,6 +47,8 @@ export default {
       testMatch: ['**/*.slow.test.ts'],
       testPathIgnorePatterns: [],
     }),
+    // Devices and the house together, without a browser.
+    room('e2e', { roots: ['<rootDir>'], setupFiles: ['<rootDir>/../web/test-globals.mjs', FIXED_SEEDS] }),
     // What the repository says of itself.
     room('scripts', { roots: ['<rootDir>'] }),
     room('core'),

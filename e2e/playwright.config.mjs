@@ -3,6 +3,7 @@ import { browserPath } from '../scripts/browser.mjs';
 
 export default defineConfig({
   testDir: '.',
+  testMatch: '*.spec.ts',
   outputDir: '../test-results',
   globalSetup: './seed-yard.ts',
   workers: 4,
