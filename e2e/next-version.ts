@@ -25,7 +25,9 @@ export async function behindADoor(house: string): Promise<NextVersion> {
     const changed = state.isNext && (path === '/sw.js' || path === '/index.html');
     const headers = { ...asked.headers, host, ...(asked.headers.origin ? { origin: house } : {}) };
     // What is changed on the way is changed as text.
-    const plain = changed ? { ...headers, 'accept-encoding': 'identity', 'if-none-match': undefined } : headers;
+    const plain = changed
+      ? { ...headers, 'accept-encoding': 'identity', 'if-none-match': undefined, 'if-modified-since': undefined }
+      : headers;
     const given = Object.fromEntries(Object.entries(plain).filter(([, value]) => value !== undefined));
     const passed = ask(house + (asked.url ?? '/'), { method: asked.method, headers: given }, (told) => {
       if (!changed) {

@@ -3,8 +3,10 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, type BrowserContext, type Page } from '@playwright/test';
 import type { JournalEntry } from '@winter-jar/core';
+import { guide } from './guide.js';
+import { behindADoor } from './next-version.js';
 import { png } from './png.js';
-import { expect, minutesAgo, noSidewaysScroll, open, startCopy, test, type Yard } from './yard.js';
+import { expect, goAhead, minutesAgo, noSidewaysScroll, open, startCopy, test, type Yard } from './yard.js';
 
 test.use({ serviceWorkers: 'allow' });
 const SILENT = [/Failed to load resource/, /net::/, /ERR_/];
@@ -230,4 +232,94 @@ test('what the server does not take stays with its reason, and is put right, put
   await expect(page.getByText('Nothing waits')).toBeVisible();
   expect((await yard.pump('lf-02')).state.lastRun?.minutes).toBe(20);
   await context.close();
+});
+
+test('an oil change by the guide, from its start to its record, without a connection', async ({ page, yard }) => {
+  yard.expectedErrors = SILENT;
+  const { address } = yard;
+  const before = await yard.pump('hs-02');
+  await page.goto(address);
+  await isAlong(page);
+  await page.context().setOffline(true);
+  await page.goto(`${address}/pumps/hs-02/job-cards`);
+  await page.getByRole('button', { name: 'Start: Oil change', exact: true }).click();
+  await expect(page).toHaveURL(/\/pumps\/hs-02\/job$/);
+  const { tap, fill, at, section } = guide(page, yard);
+  await tap('The oil is at 40–60 °C');
+  for (const step of [/^Off, isolated/, /^Vent/, /^Open the fill plug first/]) {
+    await at(step);
+    await tap('Done');
+  }
+  await tap('Only drops come');
+  // It is empty, and says so here, whether the house knows or not.
+  await expect(page.getByText(/^No oil in it since/)).toBeVisible();
+  await page.reload();
+  await expect(page.getByText(/^No oil in it since/)).toBeVisible();
+  await tap('Done');
+  await tap('Done');
+  await fill('Came out', '650');
+  await tap('The jar is filled');
+  await tap('Done');
+  await fill('Filled in', '660');
+  await tap('Done');
+  await tap('Done');
+  for (const minutes of [2, 5]) {
+    await expect(section.getByRole('button', { name: /^Go on, from/ })).toBeDisabled();
+    await page.evaluate(goAhead, (minutes + 0.1) * 60_000);
+    await page.evaluate(() => document.dispatchEvent(new Event('visibilitychange')));
+    await tap('Go on');
+  }
+  await tap('at the mark');
+  await at('Tools and rags away, lock off');
+  await tap('Done');
+  await expect(page).toHaveURL(/\/pumps\/hs-02\/jobs\//);
+  await expect(page.getByText(/650\smL out · 660\smL in/)).toBeVisible();
+  expect((await yard.pump('hs-02')).state).toEqual(before.state);
+
+  await page.context().setOffline(false);
+  await page.goto(`${address}/waiting`);
+  await expect(page.getByText('Nothing waits')).toBeVisible();
+  const after = await yard.pump('hs-02');
+  expect(after.state.job).toBeNull();
+  expect(after.state.totals.changes).toBe(before.state.totals.changes + 1);
+  expect(after.state.sumps[0]?.charge).toMatchObject({ filledUl: 660_000, levelKnown: true });
+  expect(after.row.verdict).toBe('runOn');
+});
+
+test('after an update the app of before goes on while something waits, and gives way when nothing does', async ({
+  page,
+  yard,
+}) => {
+  yard.expectedErrors = [...SILENT, /503/];
+  const door = await behindADoor(yard.address);
+  const isNext = () => page.evaluate(() => document.querySelector('meta[name=next-version]') !== null);
+  const version = () =>
+    page.evaluate(async () => {
+      const registration = await navigator.serviceWorker.getRegistration();
+      await registration?.update();
+      return registration?.waiting?.state ?? null;
+    });
+  await page.goto(door.address);
+  await isAlong(page);
+  door.isSilent = true;
+  await logRun(page, door.address, 'lf-02', 60, 40);
+  await expect(allWaiting(page).first()).toBeVisible();
+
+  door.isNext = true;
+  await expect.poll(version).toBe('installed');
+  await page.reload();
+  await expect(allWaiting(page).first()).toBeVisible();
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+  expect(await isNext()).toBe(false);
+
+  door.isSilent = false;
+  await page.goto(`${door.address}/waiting`);
+  await expect(page.getByText('Nothing waits')).toBeVisible();
+  // It may begin anew by itself in the middle of this.
+  await expect(async () => {
+    await page.goto(door.address);
+    expect(await isNext()).toBe(true);
+  }).toPass();
+  expect((await yard.pump('lf-02')).state.lastRun?.minutes).toBe(20);
+  door.close();
 });

@@ -165,7 +165,7 @@ export async function letPass(page: Page, yard: { readonly address: string }, ho
 }
 
 /** In the browser. A class of its own, not a stand-in: dates with zones are made of it. */
-function goAhead(aheadMs: number): void {
+export function goAhead(aheadMs: number): void {
   const Before = Date;
   class Later extends Before {
     constructor(...given: ConstructorParameters<typeof Before> | []) {

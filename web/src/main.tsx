@@ -26,8 +26,9 @@ Promise.all([import('./api/follow-changes.js'), import('./api/house-api.js'), im
       store.dispatch(houseApi.util.invalidateTags([...tags]));
       changed();
     });
+    // Once it is known what waits: a newer version does not take over before.
+    void import('./app/own-worker.js').then(({ beginOwnWorker }) => beginOwnWorker(store)).catch(() => undefined);
   })
   .catch(() => window.addEventListener('online', () => window.location.reload()));
 // At hand before the connection goes, where no service worker keeps the app's files.
 void import('./held/with-waiting.js').catch(() => undefined);
-void import('./app/own-worker.js').then(({ beginOwnWorker }) => beginOwnWorker(store)).catch(() => undefined);

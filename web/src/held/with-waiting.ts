@@ -75,10 +75,16 @@ function entry(held: EntryHistory, _id: unknown, waiting: readonly JournalEntry[
   };
 }
 
+/** All of a job is one deed: its steps, and what they left in the record. */
+const ofJob = (entries: readonly Entry[], jobId: string): readonly Entry[] => {
+  const actIds = new Set(entries.flatMap((e) => (jobIdOf(e) === jobId ? [e.actId] : [])));
+  return entries.filter((e) => actIds.has(e.actId));
+};
+
 function job(held: JobAnswer, { jobId }: { jobId: string }, waiting: readonly JournalEntry[]): JobAnswer {
-  const entries = held.entries.flatMap((e) => effectiveEntry(e, isOwnCorrection(waiting, e.id)) ?? []);
-  const own = effectiveEntries(waiting).filter((e) => jobIdOf(e) === jobId && !entries.some(({ id }) => id === e.id));
-  return { entries: [...entries, ...own] };
+  const before = held.entries.flatMap((e) => effectiveEntry(e, isOwnCorrection(waiting, e.id)) ?? []);
+  const own = effectiveEntries(waiting).filter(({ id }) => !before.some((e) => e.id === id));
+  return { entries: ofJob([...before, ...own], jobId) };
 }
 
 const OVERLAYS: Readonly<Record<string, Overlay>> = {
@@ -104,10 +110,7 @@ export async function withWaiting(endpoint: string, arg: unknown, held: unknown,
 export async function fromOthers(endpoint: string, arg: unknown): Promise<unknown> {
   if (endpoint === 'entry') return historyOf(String(arg));
   if (endpoint === 'journal') return journalOf(arg as { pumpId: string; kinds?: string; before?: string });
-  if (endpoint === 'job') {
-    const { jobId } = arg as { jobId: string };
-    return entriesWaiting().some((e) => jobIdOf(e) === jobId) ? { entries: [] } : null;
-  }
+  if (endpoint === 'job') return jobOf(arg as { pumpId: string; jobId: string });
   return null;
 }
 
@@ -148,4 +151,13 @@ async function journalOf({ pumpId, kinds, before }: { pumpId: string; kinds?: st
     for (const line of (held as JournalPage).lines) lines.set(line.entry.id, line);
   const wanted = [...lines.values()].filter(({ entry: e }) => !kinds || kinds.split(',').includes(e.kind));
   return { lines: wanted, before: null };
+}
+
+/** A job whose start is known here: what the pump's journal has of it, before what waits is laid over. */
+async function jobOf({ pumpId, jobId }: { pumpId: string; jobId: string }): Promise<JobAnswer | null> {
+  const { lines } = await journalOf({ pumpId });
+  const known = lines.map(({ entry }) => entry).sort((a, b) => (a.happenedAt < b.happenedAt ? -1 : 1));
+  const entries = ofJob(known, jobId);
+  const isBegun = [...entries, ...entriesWaiting()].some((e) => e.kind === 'jobStarted' && jobIdOf(e) === jobId);
+  return isBegun ? { entries } : null;
 }
