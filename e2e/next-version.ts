@@ -1,13 +1,15 @@
 import { once } from 'node:events';
-import { createServer, request as ask } from 'node:http';
+import { createServer, request as ask, type ServerResponse } from 'node:http';
 import type { AddressInfo } from 'node:net';
 
 /** The house behind a door that can serve the next version of the app, and hold back what is written meanwhile. */
 export interface NextVersion {
   readonly address: string;
   isNext: boolean;
-  /** The app is served, the house does not answer. */
-  isSilent: boolean;
+  /** The app is served; what the house is asked is answered, refused, or hangs. */
+  api: 'answers' | 'refuses' | 'hangs';
+  /** What hung is lost. */
+  breakOff(): void;
   close(): void;
 }
 
@@ -16,10 +18,12 @@ const NEXT_PAGE = '<head><meta name="next-version" content="yes">';
 /** @param house its address */
 export async function behindADoor(house: string): Promise<NextVersion> {
   const { host } = new URL(house);
+  const hanging: ServerResponse[] = [];
   const door = createServer((asked, answer) => {
     const path = (asked.url ?? '/').split('?')[0] ?? '/';
-    if (state.isSilent && path.startsWith('/api/')) {
-      answer.writeHead(503).end();
+    if (state.api !== 'answers' && path.startsWith('/api/')) {
+      if (state.api === 'refuses') answer.writeHead(503).end();
+      else hanging.push(answer);
       return;
     }
     const changed = state.isNext && (path === '/sw.js' || path === '/index.html');
@@ -60,7 +64,8 @@ export async function behindADoor(house: string): Promise<NextVersion> {
   const state: NextVersion = {
     address: `http://127.0.0.1:${(door.address() as AddressInfo).port}`,
     isNext: false,
-    isSilent: false,
+    api: 'answers',
+    breakOff: () => hanging.splice(0).forEach((answer) => answer.destroy()),
     close: () => {
       door.close();
       door.closeAllConnections();

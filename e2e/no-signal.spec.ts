@@ -3,6 +3,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, type BrowserContext, type Page } from '@playwright/test';
 import type { JournalEntry } from '@winter-jar/core';
+import { changeAt } from '@winter-jar/core/testing';
+import { v7 as newId } from 'uuid';
 import { guide } from './guide.js';
 import { behindADoor } from './next-version.js';
 import { png } from './png.js';
@@ -301,7 +303,7 @@ test('after an update the app of before goes on while something waits, and gives
     });
   await page.goto(door.address);
   await isAlong(page);
-  door.isSilent = true;
+  door.api = 'refuses';
   await logRun(page, door.address, 'lf-02', 60, 40);
   await expect(allWaiting(page).first()).toBeVisible();
 
@@ -312,7 +314,7 @@ test('after an update the app of before goes on while something waits, and gives
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
   expect(await isNext()).toBe(false);
 
-  door.isSilent = false;
+  door.api = 'answers';
   await page.goto(`${door.address}/waiting`);
   await expect(page.getByText('Nothing waits')).toBeVisible();
   // It may begin anew by itself in the middle of this.
@@ -321,5 +323,39 @@ test('after an update the app of before goes on while something waits, and gives
     expect(await isNext()).toBe(true);
   }).toPass();
   expect((await yard.pump('lf-02')).state.lastRun?.minutes).toBe(20);
+  door.close();
+});
+
+test('where a network is there and nothing comes through, what is held is shown, and read anew when something does', async ({
+  page,
+  yard,
+}) => {
+  yard.expectedErrors = SILENT;
+  const door = await behindADoor(yard.address);
+  await page.goto(`${door.address}/pumps/lf-02`);
+  await isAlong(page);
+  door.api = 'hangs';
+  await page.goto(`${door.address}/pumps/lf-02`);
+  await expect(page.getByText(/^No connection to the server. As of today/)).toBeVisible({ timeout: 40_000 });
+  await expect(page.getByRole('heading', { level: 1, name: 'LF-02' })).toBeVisible();
+  // Written by somebody else meanwhile.
+  const entry = {
+    ...changeAt(0),
+    happenedAt: new Date().toISOString(),
+    recordedAt: new Date().toISOString(),
+    id: newId(),
+  };
+  const product = (await yard.pump('lf-02')).state.sumps[0]?.charge.productId;
+  const subjects = [{ type: 'pump', id: 'lf-02' }];
+  const body = JSON.stringify({
+    entries: [{ ...entry, actId: entry.id, subjects, body: { ...entry.body, productId: product } }],
+  });
+  const headers = { 'content-type': 'application/json' };
+  const answer = await fetch(`${yard.address}/api/entries`, { method: 'POST', headers, body });
+  expect([answer.status, await answer.text()]).toEqual([201, expect.anything()]);
+  door.api = 'answers';
+  door.breakOff();
+  await expect(page.getByText(/^No connection to the server/)).toBeHidden({ timeout: 40_000 });
+  await expect(page.getByRole('group', { name: /^LF-02: 0 runs since the oil change/ })).toBeVisible();
   door.close();
 });

@@ -6,15 +6,19 @@ import { build, install, root, run } from './build.mjs';
 
 /** Ends the process with what was wrong, if anything is; leaves everything built. */
 export async function check() {
-  run('npx', ['prettier', '--check', '--log-level', 'warn', '.']);
   // Beside the build, on the other core.
-  const linting = once(spawn('npx', ['eslint', '.'], { cwd: root, stdio: 'inherit' }), 'exit');
+  const reading = spawn('npx prettier --check --log-level warn . && npx eslint .', {
+    cwd: root,
+    shell: true,
+    stdio: 'inherit',
+  });
+  const isRead = once(reading, 'exit');
   build();
   run('npx', ['tsc', '-p', 'web']);
   run('npx', ['tsc', '-p', 'tsconfig.tests.json']);
   for (const generated of ['api', 'knowledge', 'graph']) run('node', [`scripts/${generated}.mjs`, '--check']);
-  const [lintCode] = await linting;
-  if (lintCode !== 0) process.exit(1);
+  const [code] = await isRead;
+  if (code !== 0) process.exit(1);
 }
 
 if (process.argv[1] === fileURLToPath(import.meta.url)) {

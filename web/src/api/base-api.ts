@@ -2,7 +2,8 @@ import type { About, DoorAnswer, RoundParts } from '@winter-jar/contracts';
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
 import { askedAs, forgetAnswers, heldAnswer, keepAnswer } from '../held/answers.js';
 import { heldAgainst } from '../held/clock.js';
-import { connectionSlice } from './connection-slice.js';
+import { patienceWith } from '../held/patience.js';
+import { connectionSlice, type Connection } from './connection-slice.js';
 import { doorSlice } from './door-slice.js';
 import { madeWhole } from './held-round.js';
 
@@ -55,9 +56,8 @@ export const isUnreachable = (status: number | string | undefined): boolean =>
 
 /** Whatever is asked for, the server may want to know first who asks. */
 const askAtTheDoor: typeof ask = async (args, api, extra) => {
-  const { dispatch, endpoint } = api;
-  const isQuick = endpoint === 'postEntries' && typeof args === 'object';
-  const answer = await ask(isQuick ? { ...args, timeout: ENTRIES_MS } : args, api, extra);
+  const { dispatch } = api;
+  const answer = await ask(args, api, extra);
   const isLost = answer.error !== undefined && isUnreachable(answer.error.status);
   dispatch(isLost ? connectionSlice.actions.lost() : connectionSlice.actions.answered());
   if (answer.error?.status === 401) {
@@ -91,10 +91,16 @@ const NOT_KEPT: readonly string[] = [
 
 /** What was asked for, kept for when there is no connection; then it is answered from memory, with what waits on this device. */
 const askOrRecall: typeof ask = async (args, api, extra) => {
-  const askedMs = Date.now();
-  const answer = await askAtTheDoor(args, api, extra);
   const { endpoint, type, queryCacheKey: key } = api;
-  if (type !== 'query' || key === undefined || NOT_KEPT.includes(endpoint)) return answer;
+  const within = (timeout: number) => ({ ...(typeof args === 'string' ? { url: args } : args), timeout });
+  if (endpoint === 'postEntries') return askAtTheDoor(within(ENTRIES_MS), api, extra);
+  if (type !== 'query' || key === undefined || NOT_KEPT.includes(endpoint)) return askAtTheDoor(args, api, extra);
+  const askedMs = Date.now();
+  const { isLost: isLostBefore } = (api.getState() as { connection: Connection }).connection;
+  // It is what tells that there is a connection again: never waited for long.
+  const patience = patienceWith(key, { signal: api.signal, isLost: isLostBefore, mayBeSlow: endpoint !== 'about' });
+  const answer = await askAtTheDoor(args, { ...api, signal: patience.signal }, extra);
+  patience.over();
   if (answer.error === undefined) {
     const data = endpoint === 'round' ? madeWhole(answer.data as RoundParts) : answer.data;
     noteOf(endpoint, data, askedMs);

@@ -1,6 +1,6 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
-interface Connection {
+export interface Connection {
   readonly isLost: boolean;
   /** When the oldest of what is shown from memory was answered; null while nothing is. */
   readonly asOf: string | null;

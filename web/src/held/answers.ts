@@ -33,6 +33,10 @@ export async function keepAnswer(endpoint: string, key: string, data: unknown): 
   if (endpoint === 'pump') await keepHouse((data as PumpPage).setUp.house, held.at);
 }
 
+/** Whether there is something to answer with. */
+export const isHeld = async (key: string): Promise<boolean> =>
+  (await orNothing(deviceStore().then((db) => db.getKey('answers', key)))) !== undefined;
+
 /** What the server answered last; null when it was never asked. */
 export async function heldAnswer(key: string): Promise<HeldAnswer | null> {
   const held = await orNothing(deviceStore().then((db) => db.get('answers', key)));

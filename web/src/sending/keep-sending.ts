@@ -1,4 +1,5 @@
 import { v7 as newId } from 'uuid';
+import { ALL_TAGS, houseApi } from '../api/house-api.js';
 import type { Store } from '../device/store.js';
 import { toastsSlice } from '../device/toasts-slice.js';
 import { outbox } from '../held/outbox.js';
@@ -26,17 +27,19 @@ export async function keepSending(store: Store): Promise<{ changed: () => void }
     const { sent } = await sendWaiting(store.dispatch);
     if (sent > 0) store.dispatch(toastsSlice.actions.shown({ id: newId(), words: sentWords(sent), undo: null }));
   };
-  let wasLost = false;
+  let before = store.getState().connection;
   let carrying: ReturnType<typeof setTimeout> | undefined;
   const carrySoon = (afterMs: number) => {
     clearTimeout(carrying);
     carrying = setTimeout(() => void carryAlong(store), afterMs);
   };
   store.subscribe(() => {
-    const { isLost } = store.getState().connection;
-    const isBack = wasLost && !isLost;
-    wasLost = isLost;
-    if (!isBack) return;
+    const { connection } = store.getState();
+    const { isLost, asOf } = before;
+    before = connection;
+    if (!isLost || connection.isLost) return;
+    // What is shown from memory bears no mark of it any more.
+    if (asOf !== null) store.dispatch(houseApi.util.invalidateTags([...ALL_TAGS]));
     void trySending();
     carrySoon(CARRY_AGAIN_MS);
   });
