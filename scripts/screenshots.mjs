@@ -1,4 +1,4 @@
-// npm run screenshots: docs/screenshots from a freshly seeded demo yard, and from an empty folder.
+// npm run screenshots: docs/screenshots, or those that are named after --, from a freshly seeded demo yard, and from an empty folder.
 import { mkdtempSync, mkdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -20,13 +20,15 @@ const readJar = async (page) => {
   await page.getByRole('radio', { name: /^3\.5/ }).click();
   await page.evaluate(() => window.scrollTo(0, 0));
 };
-const readJarByThumb = async (page) => {
-  await page.getByRole('radio', { name: 'full change' }).click();
-  await page.getByRole('radio', { name: '2 days' }).click();
-  for (let i = 0; i < 9; i++) await page.getByRole('button', { name: 'free water plus 5 mL' }).click();
-  await page
-    .getByRole('img', { name: /^The jar/ })
-    .evaluate((jar) => window.scrollBy(0, jar.getBoundingClientRect().top - 16));
+/** A run that was logged where there is no signal. */
+const logWithoutSignal = async (page) => {
+  // The app and what a day needs have come along by then.
+  await page.waitForTimeout(20_000);
+  await page.context().setOffline(true);
+  await page.getByRole('button', { name: 'Save the run' }).click();
+  await page.getByText('No connection to the server').waitFor();
+  await page.goto(new URL('/waiting', page.url()).href);
+  await page.getByRole('listitem').filter({ hasText: 'LF-02' }).first().waitFor();
 };
 /** Shown: what a stricter rule does to the Round, before it is saved. */
 const askRule = async (page) => {
@@ -113,10 +115,11 @@ const SHOTS = [
   { name: 'notebook', path: '/logs/notebook', size: TALL, act: pasteRows },
   { name: 'phone-round', path: '/', size: PHONE },
   { name: 'phone-log-run', path: '/pumps/lf-02/run', size: PHONE },
-  { name: 'phone-read-the-jar', path: '/pumps/lf-02/look', size: PHONE, act: readJarByThumb },
+  { name: 'phone-waiting', path: '/pumps/lf-02/run', size: PHONE, act: logWithoutSignal },
   // Last: it changes the yard.
   { name: 'job', path: '/pumps/qp-01/job-cards', size: DESK, act: serveToTheWait },
 ];
+const NAMED = process.argv.slice(2);
 const EMPTY_SHOTS = [{ name: 'first-screen', path: '/', size: DESK }];
 
 install();
@@ -140,6 +143,7 @@ async function shoot({ shots, demo, port }) {
       await connectStandIns(server);
     }
     for (const { name, path, size, act } of shots) {
+      if (NAMED.length > 0 && !NAMED.includes(name)) continue;
       const page = await browser.newPage({ viewport: size });
       await page.goto(server.address + path);
       await page.waitForLoadState('networkidle');

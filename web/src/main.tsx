@@ -3,6 +3,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
 import { RouterProvider } from 'react-router/dom';
+import { houseApi } from './api/house-api.js';
 import { createRouter } from './app/routes.js';
 import { createStore } from './device/store.js';
 
@@ -19,8 +20,8 @@ createRoot(root).render(
 
 // What others write shows without a reload; begun once the page has what it needs. A browser asks no second time for
 // a part that did not come: a page cut short while it opened is opened again when there is a connection.
-Promise.all([import('./api/follow-changes.js'), import('./api/house-api.js'), import('./sending/keep-sending.js')])
-  .then(async ([{ followChanges }, { houseApi }, { keepSending }]) => {
+Promise.all([import('./api/follow-changes.js'), import('./sending/keep-sending.js')])
+  .then(async ([{ followChanges }, { keepSending }]) => {
     const { changed } = await keepSending(store);
     followChanges((tags) => {
       store.dispatch(houseApi.util.invalidateTags([...tags]));

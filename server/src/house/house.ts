@@ -12,5 +12,5 @@ export interface House {
 }
 
 /** As in package.json and at the top of CHANGELOG.md; a test holds the three together. */
-export const VERSION = '0.18.0';
+export const VERSION = '0.18.1';
 export const DEMO_DAY = 'demoDay';
