@@ -11,6 +11,7 @@ import { benchDiagnosis } from './bench-diagnosis.mjs';
 import { benchFlush } from './bench-flush.mjs';
 import { benchImport } from './bench-import.mjs';
 import { benchLive, countedDays } from './bench-instruments.mjs';
+import { benchOffline } from './bench-offline.mjs';
 import { benchPeople } from './bench-people.mjs';
 import { benchTrace } from './bench-store.mjs';
 import { benchFit, benchReader, judgedPumpDowns, judgedRises } from './bench-vacuum.mjs';
@@ -457,4 +458,13 @@ report(
 }
 await benchDrag();
 await benchRound();
+const opened = await benchOffline();
+if (opened)
+  report(
+    'first paint without a connection against with one',
+    opened.offline.paintMs / opened.online.paintMs,
+    // Both come from the device; they differ by what a run of this differs by.
+    1.1,
+    `${opened.offline.paintMs.toFixed(0)} and ${opened.online.paintMs.toFixed(0)} ms; the first pump stands there after ${opened.offline.pumpMs.toFixed(0)} and ${opened.online.pumpMs.toFixed(0)} ms`,
+  );
 if (results.includes(false)) process.exit(1);

@@ -89,6 +89,16 @@ const NOT_KEPT: readonly string[] = [
   'ownSessions',
 ];
 
+/** What is shown from memory, by its key. */
+const recalled = new Map<string, { readonly endpoint: string; readonly arg: unknown }>();
+
+/** What was answered from memory since it was last said. */
+export function takeRecalled(): readonly { readonly endpoint: string; readonly arg: unknown }[] {
+  const all = [...recalled.values()];
+  recalled.clear();
+  return all;
+}
+
 /** What was asked for, kept for when there is no connection; then it is answered from memory, with what waits on this device. */
 const askOrRecall: typeof ask = async (args, api, extra) => {
   const { endpoint, type, queryCacheKey: key } = api;
@@ -105,6 +115,7 @@ const askOrRecall: typeof ask = async (args, api, extra) => {
     const data = endpoint === 'round' ? madeWhole(answer.data as RoundParts) : answer.data;
     noteOf(endpoint, data, askedMs);
     void keepAnswer(endpoint, key, data);
+    recalled.delete(key);
     return { ...answer, data };
   }
   const isLost = isUnreachable(answer.error.status);
@@ -114,6 +125,7 @@ const askOrRecall: typeof ask = async (args, api, extra) => {
   const arg = argOf(key);
   const data = held?.data ?? (await fromOthers(endpoint, arg));
   if (data === null || data === undefined) return answer;
+  recalled.set(key, { endpoint, arg });
   if (held) api.dispatch(connectionSlice.actions.recalled(held.at));
   return { data: await withWaiting(endpoint, arg, data, new Date().toISOString()) };
 };

@@ -1,5 +1,6 @@
 import { v7 as newId } from 'uuid';
-import { ALL_TAGS, houseApi } from '../api/house-api.js';
+import { takeRecalled } from '../api/base-api.js';
+import { houseApi } from '../api/house-api.js';
 import type { Store } from '../device/store.js';
 import { toastsSlice } from '../device/toasts-slice.js';
 import { outbox } from '../held/outbox.js';
@@ -15,6 +16,16 @@ const CARRY_AGAIN_MS = 4000;
 
 const sentWords = (sent: number): string =>
   sent === 1 ? 'The entry that waited has been sent' : `${sent} entries that waited have been sent`;
+
+type Again = { initiate(arg: unknown, how: { forceRefetch: true; subscribe: false }): never };
+
+/** What is shown from memory bears no mark of it once the server answers: it is asked for at once, whatever else is under way. */
+function readAnew({ dispatch }: Store): void {
+  for (const { endpoint, arg } of takeRecalled()) {
+    const again = (houseApi.endpoints as Readonly<Record<string, unknown>>)[endpoint] as Again;
+    dispatch(again.initiate(arg, { forceRefetch: true, subscribe: false }));
+  }
+}
 
 /**
  * Sends what waits on this device as soon as there is a connection, and keeps at hand what is needed without one.
@@ -35,11 +46,10 @@ export async function keepSending(store: Store): Promise<{ changed: () => void }
   };
   store.subscribe(() => {
     const { connection } = store.getState();
-    const { isLost, asOf } = before;
+    const isBack = before.isLost && !connection.isLost;
     before = connection;
-    if (!isLost || connection.isLost) return;
-    // What is shown from memory bears no mark of it any more.
-    if (asOf !== null) store.dispatch(houseApi.util.invalidateTags([...ALL_TAGS]));
+    if (!isBack) return;
+    readAnew(store);
     void trySending();
     carrySoon(CARRY_AGAIN_MS);
   });
