@@ -463,8 +463,7 @@ if (opened)
   report(
     'first paint without a connection against with one',
     opened.offline.paintMs / opened.online.paintMs,
-    // Both come from the device; they differ by what a run of this differs by.
-    1.1,
+    1,
     `${opened.offline.paintMs.toFixed(0)} and ${opened.online.paintMs.toFixed(0)} ms; the first pump stands there after ${opened.offline.pumpMs.toFixed(0)} and ${opened.online.pumpMs.toFixed(0)} ms`,
   );
 if (results.includes(false)) process.exit(1);
